@@ -1,0 +1,2 @@
+export * from './compactors.ts';
+export * from './lifts.ts';

@@ -1,0 +1,3 @@
+export * from './compute.ts';
+export * from './section.ts';
+export * from './takeoff.ts';

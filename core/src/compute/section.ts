@@ -1,0 +1,93 @@
+/** A true-scale cut through one element and whatever else of the job the line meets. */
+import { type ProfilePiece, profile } from '../dig/solid.ts';
+import { at, clipLine, edges } from '../geometry/index.ts';
+import { groundPlane } from '../ground/index.ts';
+import type { Plan } from '../plan/schema.ts';
+import { segmentsOf } from '../setout/index.ts';
+import type { Takeoff } from './takeoff.ts';
+
+export interface SectionBox {
+  readonly element: number;
+  readonly what: 'footing' | 'blinding' | 'stone' | 'stem';
+  readonly s0: number;
+  readonly s1: number;
+  readonly z0: number;
+  readonly z1: number;
+}
+
+export interface Section {
+  /** Where the cut stands in plan: its middle, its unit direction (s grows along it), its half-length. */
+  readonly x: number;
+  readonly y: number;
+  readonly dx: number;
+  readonly dy: number;
+  readonly half: number;
+  /** Ground level at the two ends. */
+  readonly ground: readonly [number, number];
+  readonly dug: readonly ProfilePiece[];
+  readonly boxes: readonly SectionBox[];
+}
+
+/** The cut across an element: through the middle of a strip's longest run, along a pad. */
+export function sectionThrough(plan: Plan, takeoff: Takeoff, index: number): Section | null {
+  const element = plan.elements[index];
+  const info = takeoff.elements[index];
+  if (!element || !info?.live) return null;
+  let x: number;
+  let y: number;
+  let dx: number;
+  let dy: number;
+  if (element.kind === 'pad') {
+    [x, y] = element.at;
+    const angle = (element.angle * Math.PI) / 180;
+    [dx, dy] = [Math.cos(angle), Math.sin(angle)];
+  } else {
+    const longest = segmentsOf(element).reduce((p, q) => (q.length > p.length ? q : p));
+    // A third of the way along, so that a wall meeting it at mid-length does not hide it.
+    x = longest.from[0] + (longest.to[0] - longest.from[0]) * 0.36;
+    y = longest.from[1] + (longest.to[1] - longest.from[1]) * 0.36;
+    [dx, dy] = [longest.uy, -longest.ux];
+    // Read west to east, or south to north: the way a plan is read.
+    if (dx < -1e-9 || (Math.abs(dx) <= 1e-9 && dy < 0)) [dx, dy] = [-dx, -dy];
+  }
+  const across = element.kind === 'pad' ? Math.max(element.length, element.width) : element.width;
+  const half =
+    Math.max(across, info.width.dug) / 2 + info.depth * Math.max(info.slope, 0.2) + 0.35 * info.depth + 0.8;
+  const ground = groundPlane(plan);
+  const groundAt = (s: number) => at(ground, x + s * dx, y + s * dy);
+  const window: [number, number] = [-half, half];
+  const dug = profile(takeoff.shapes.solid, x, y, dx, dy, window);
+  const boxes: SectionBox[] = [];
+  const projection = plan.pour.blinding?.projection ?? 0;
+  takeoff.shapes.footings.forEach((pieces, i) => {
+    const t = takeoff.elements[i]!;
+    if (!t.live) return;
+    for (const piece of pieces) {
+      const cut = clipLine(x, y, dx, dy, window, edges(piece));
+      if (!cut) continue;
+      const [s0, s1] = cut;
+      boxes.push({ element: i, what: 'footing', s0, s1, z0: t.underside, z1: t.top });
+      if (plan.pour.blinding)
+        boxes.push({
+          element: i,
+          what: 'blinding',
+          s0: s0 - projection,
+          s1: s1 + projection,
+          z0: t.stoneTop,
+          z1: t.underside,
+        });
+      const { stem } = plan.elements[i]!;
+      const middle = (s0 + s1) / 2;
+      if (stem > 0 && i === index)
+        boxes.push({
+          element: i,
+          what: 'stem',
+          s0: middle - stem / 2,
+          s1: middle + stem / 2,
+          z0: t.top,
+          z1: Math.max(t.top, groundAt(middle) + 0.15),
+        });
+    }
+  });
+  return { x, y, dx, dy, half, ground: [groundAt(-half), groundAt(half)], dug, boxes };
+}

@@ -1,0 +1,145 @@
+/**
+ * The takeoff: everything the core says about a plan. Codes and data only; words live with the
+ * interface. SI throughout; no NaN, no Infinity.
+ */
+
+import type { Lifts } from '../base/index.ts';
+import type { Cause, DigWidth, Loads, SideRule, Solid, Spoil } from '../dig/index.ts';
+import type { Polygon } from '../geometry/index.ts';
+import type { Frost, Soil } from '../ground/index.ts';
+import type { DepthDecision, DepthRule } from '../levels/index.ts';
+import type { Kind } from '../units/index.ts';
+import type { Pit } from '../water/index.ts';
+
+/** How an input of a working came about. */
+export type Origin = 'typed' | 'typical' | 'computed';
+
+export interface WorkingInput {
+  /** Message key of its name; `label` instead for a name the person gave. */
+  readonly name: string;
+  readonly label?: string;
+  readonly value: number;
+  readonly kind: Kind;
+  readonly origin: Origin;
+  /** Published work or table the value or formula comes from, untranslated. */
+  readonly source?: string;
+}
+
+/** One line of a working: formula in symbols, what went in, what came out. */
+export interface Working {
+  readonly step: string;
+  readonly label?: string;
+  readonly formula: string;
+  readonly inputs: readonly WorkingInput[];
+  readonly value: number;
+  readonly kind: Kind;
+  readonly source?: string;
+}
+
+export const FIGURE_IDS = ['dig', 'spoil', 'keep', 'haul', 'stone', 'lean', 'concrete', 'water'] as const;
+export type FigureId = (typeof FIGURE_IDS)[number];
+
+export interface Figure {
+  readonly id: FigureId;
+  readonly value: number;
+  readonly kind: Kind;
+  readonly workings: readonly Working[];
+}
+
+export interface Problem {
+  readonly code: string;
+  /** JSON pointer into the plan. */
+  readonly path: string;
+  readonly value?: number | string;
+  readonly min?: number;
+  readonly max?: number;
+  readonly kind?: Kind;
+  readonly params?: Readonly<Record<string, string | number>>;
+}
+
+export type Weight = 'stop' | 'warn' | 'note';
+export interface Caution {
+  readonly code: string;
+  readonly weight: Weight;
+  /** Numbers in SI with the kind each prints as. */
+  readonly values?: Readonly<Record<string, readonly [number, Kind]>>;
+  readonly names?: Readonly<Record<string, string>>;
+  /** Elements it concerns; empty means the whole job. */
+  readonly elements: readonly string[];
+}
+
+export interface Check {
+  readonly code: string;
+  readonly expected: number;
+  readonly found: number;
+  readonly ok: boolean;
+}
+
+export interface ElementTakeoff {
+  readonly id: string;
+  readonly group: string;
+  readonly decision: DepthDecision | null;
+  readonly underside: number;
+  readonly top: number;
+  readonly blindingTop: number;
+  readonly stoneTop: number;
+  /** Level needed under the whole stack, and level dug. */
+  readonly formation: number;
+  readonly dug: number;
+  readonly groundLow: number;
+  readonly groundHigh: number;
+  /** Deepest cut, m. */
+  readonly depth: number;
+  readonly fromString: number;
+  readonly width: DigWidth;
+  readonly slope: number;
+  readonly rule: SideRule;
+  /** Bank, stone and concrete volumes of it, m³; shared soil is given to one element. */
+  readonly volume: number;
+  readonly stone: number;
+  readonly concrete: number;
+  /** Axis length of a strip, m; long side of a pad. */
+  readonly length: number;
+  readonly wet: boolean;
+  readonly live: boolean;
+}
+
+/** Polygons to draw, by element, flat [x, y, …]. */
+export interface Shapes {
+  readonly footings: readonly (readonly Polygon[])[];
+  readonly bottoms: readonly (readonly Polygon[])[];
+  readonly openings: readonly (readonly Polygon[])[];
+  readonly solid: Solid;
+}
+
+export interface Takeoff {
+  readonly figures: Readonly<Record<FigureId, Figure>>;
+  readonly elements: readonly ElementTakeoff[];
+  readonly overdig: { readonly neat: number } & Readonly<Record<Cause, number>>;
+  readonly frost: Frost;
+  readonly stackUnderside: number | null;
+  readonly soils: readonly Soil[];
+  readonly spoil: Spoil;
+  readonly loads: readonly Loads[];
+  readonly mixed: readonly { readonly truck: string; readonly loads: number }[];
+  readonly pile: {
+    readonly base: number;
+    readonly height: number;
+    readonly length: number;
+    readonly repose: number;
+  };
+  readonly lifts: Lifts | null;
+  readonly stone: { readonly volume: number; readonly mass: number; readonly loose: number };
+  readonly lean: { readonly volume: number; readonly order: number; readonly loads: number };
+  readonly concrete: { readonly neat: number; readonly order: number; readonly loads: number };
+  readonly handTrim: { readonly thickness: number; readonly volume: number };
+  readonly pits: readonly Pit[];
+  readonly inflow: readonly [number, number, number];
+  readonly areas: { readonly bottom: number; readonly opening: number };
+  readonly cautions: readonly Caution[];
+  readonly problems: readonly Problem[];
+  readonly checks: readonly Check[];
+  readonly shapes: Shapes;
+}
+
+export type { DepthRule };

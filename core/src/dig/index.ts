@@ -1,0 +1,5 @@
+export * from './excavate.ts';
+export * from './sides.ts';
+export * from './solid.ts';
+export * from './spoil.ts';
+export * from './width.ts';

@@ -1,0 +1,42 @@
+/**
+ * Sides and when they need protection: 29 CFR 1926 Subpart P for "us"; the same slopes with
+ * earlier protection for "cautious". Local codes and the competent person on site decide.
+ */
+
+import type { SlopeClass } from '../ground/kinds.ts';
+import type { Soil } from '../ground/soil.ts';
+import type { Plan } from '../plan/schema.ts';
+
+/** Steepest side allowed, H:V, to the engineer's limit below. */
+export const STEEPEST: Record<SlopeClass, number> = { rock: 0, A: 0.75, B: 1, C: 1.5 };
+export const ENGINEER_DEPTH = 6.1;
+export const LADDER_DEPTH = 1.22;
+export const LADDER_TRAVEL = 7.6;
+export const SPOIL_SETBACK = 0.61;
+
+export interface SideRule {
+  readonly slopeClass: SlopeClass;
+  readonly steepest: number;
+  /** Depth from which people need protection, m; null in stable rock. */
+  readonly protectFrom: number | null;
+  /** Water or seepage lowered the class. */
+  readonly loweredByWater: boolean;
+}
+
+const ORDER: readonly SlopeClass[] = ['rock', 'A', 'B', 'C'];
+
+/**
+ * The rule for a cut of a given depth: the weakest soil cut governs, and water in the cut makes
+ * it class C.
+ */
+export function sideRule(plan: Plan, soils: readonly Soil[], depth: number, wet: boolean): SideRule {
+  const cut = soils.filter((soil) => soil.top < depth);
+  const dry = cut.reduce<SlopeClass>(
+    (worst, soil) => (ORDER.indexOf(soil.slopeClass) > ORDER.indexOf(worst) ? soil.slopeClass : worst),
+    'rock',
+  );
+  const slopeClass = wet ? 'C' : dry;
+  const early = wet || cut.some((soil) => soil.typical.loose);
+  const protectFrom = slopeClass === 'rock' ? null : plan.ruleSet === 'us' ? 1.52 : early ? 1.0 : 1.2;
+  return { slopeClass, steepest: STEEPEST[slopeClass], protectFrom, loweredByWater: wet && dry !== 'C' };
+}

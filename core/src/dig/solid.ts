@@ -1,0 +1,281 @@
+/**
+ * The dug solid: the soil between the ground and the lower envelope of all the parts,
+ *   E(x, y) = min over parts i of  f_i + max(0, d_i(x, y))/m_i,
+ * so that crossings, junctions and merged slopes count once.
+ *
+ * Each part is convex, so its face E_i is the largest of a few planes. Where plane (i, e) is
+ * the face that governs is therefore a convex zone less the convex zones where another part
+ * lies lower. Those differences are cut exactly, and depth over each remaining cell is linear:
+ * volumes come out exact to rounding, whatever the position, rotation or split of the parts.
+ *
+ * Soil dug by two parts belongs to the one whose face is lower there; at equal level to the
+ * one listed first.
+ *
+ * Not covered: curved surfaces (rounded corners are faceted, see `facets`), benches, overhangs.
+ */
+import {
+  at,
+  type Box,
+  boxesMeet,
+  boxOf,
+  clip,
+  clipLine,
+  constant,
+  edges,
+  integral,
+  intersect,
+  isEmpty,
+  type Linear,
+  minus,
+  type Polygon,
+  SAME_PLANE,
+  subtract,
+} from '../geometry/convex.ts';
+
+export type Corners = 'mitred' | 'rounded';
+
+/** One convex piece of a dug bottom. */
+export interface Part {
+  /** Index of the element this piece belongs to. */
+  readonly owner: number;
+  /** The bottom in plan, convex and counter-clockwise. */
+  readonly bottom: Polygon;
+  /** Level of the bottom, m. */
+  readonly floor: number;
+  /** Side slope, run over rise; 0 is a vertical face. */
+  readonly slope: number;
+}
+
+/** One plane of the dug surface and where it governs. */
+export interface Cell {
+  readonly part: number;
+  readonly owner: number;
+  /** True on the flat bottom, false on a side slope. */
+  readonly flat: boolean;
+  readonly area: Polygon;
+  /** Level of the dug surface over the cell. */
+  readonly level: Linear;
+  /** Ground less dug surface over the cell, ≥ 0. */
+  readonly depth: Linear;
+}
+
+export interface Solid {
+  readonly cells: readonly Cell[];
+  /** By part: its own opening at ground level (empty when it is wholly above ground). */
+  readonly openings: readonly Polygon[];
+}
+
+/** Facets each quarter turn of a rounded corner is cut into; see `facets`. */
+const FACETS_PER_QUARTER = 12;
+
+interface Face {
+  readonly part: Part;
+  /** Planes whose largest is the face: the floor first, then one a side facet. */
+  readonly planes: readonly Linear[];
+  /** For vertical sides: the walls, as half-planes. Empty otherwise. */
+  readonly walls: readonly Linear[];
+  /** Distance functions of the side facets, aligned with planes[1..]. */
+  readonly sides: readonly Linear[];
+  readonly opening: Polygon;
+  readonly box: Box;
+}
+
+/**
+ * Distance functions of the sides of a part. Mitred: one an edge. Rounded: each corner gets N−1
+ * facets between its two edges, set back by a factor c so that their plan area equals the
+ * circular sector's: with δ = turn/N,  2·t₁/2 + c·(1−c·cosδ)/sinδ + (N−2)·c²·tan(δ/2) = N·δ/2,
+ * t₁ = (c − cosδ)/sinδ, a quadratic in c. A lone rounded pit is then exact.
+ */
+function facets(bottom: Polygon, corners: Corners): Linear[] {
+  const sides = edges(bottom);
+  if (corners === 'mitred') return sides;
+  const out = [...sides];
+  const n = sides.length;
+  for (let i = 0; i < n; i++) {
+    const from = sides[i]!;
+    const to = sides[(i + 1) % n]!;
+    const turn = Math.atan2(from.a * to.b - from.b * to.a, from.a * to.a + from.b * to.b);
+    if (turn < 1e-6) continue;
+    const count = Math.max(2, Math.ceil((turn / (Math.PI / 2)) * FACETS_PER_QUARTER));
+    const step = turn / count;
+    const setBack = cornerFactor(count, step);
+    // The corner itself: where both edges are at distance nought.
+    const det = from.a * to.b - from.b * to.a;
+    const vx = (-from.c * to.b + to.c * from.b) / det;
+    const vy = (-from.a * to.c + to.a * from.c) / det;
+    for (let k = 1; k < count; k++) {
+      const cos = Math.cos(k * step);
+      const sin = Math.sin(k * step);
+      const a = (from.a * cos - from.b * sin) / setBack;
+      const b = (from.a * sin + from.b * cos) / setBack;
+      out.push({ a, b, c: -(a * vx + b * vy) });
+    }
+  }
+  return out;
+}
+
+function cornerFactor(count: number, step: number): number {
+  const sin = Math.sin(step);
+  const cos = Math.cos(step);
+  // p·c² + q·c + r = 0 gathered from the area balance above.
+  const p = -cos / sin + (count - 2) * Math.tan(step / 2);
+  const q = 2 / sin;
+  const r = -cos / sin - (count * step) / 2;
+  const root = Math.sqrt(q * q - 4 * p * r);
+  const one = (-q + root) / (2 * p);
+  const other = (-q - root) / (2 * p);
+  return Math.abs(one - 1) < Math.abs(other - 1) ? one : other;
+}
+
+function faceOf(part: Part, ground: Linear, corners: Corners): Face {
+  const floor = constant(part.floor);
+  const buried = (p: Polygon) => clip(p, minus(floor, ground));
+  if (part.slope <= 0) {
+    const opening = buried(part.bottom);
+    const walls = edges(part.bottom);
+    return { part, planes: [floor], walls, sides: [], opening, box: boxOf(opening) };
+  }
+  const sides = facets(part.bottom, corners);
+  const planes = [
+    floor,
+    ...sides.map((d) => ({ a: d.a / part.slope, b: d.b / part.slope, c: d.c / part.slope + part.floor })),
+  ];
+  // Where the ground falls faster than the sides rise the opening would run on without end;
+  // hold it to a window of twenty times the depth and size.
+  const base = boxOf(part.bottom);
+  let deepest = 0;
+  for (let i = 0; i < part.bottom.length; i += 2)
+    deepest = Math.max(deepest, at(ground, part.bottom[i]!, part.bottom[i + 1]!) - part.floor);
+  const reach = 20 * (deepest * part.slope + 1e-3);
+  const window: Polygon = [
+    base.x0 - reach,
+    base.y0 - reach,
+    base.x1 + reach,
+    base.y0 - reach,
+    base.x1 + reach,
+    base.y1 + reach,
+    base.x0 - reach,
+    base.y1 + reach,
+  ];
+  const opening = intersect(
+    window,
+    planes.map((plane) => minus(plane, ground)),
+  );
+  return { part, planes, walls: [], sides, opening, box: boxOf(opening) };
+}
+
+/** Half-planes where face `j` lies below plane `mine` of face `i`; null when it never does. */
+function below(j: Face, mine: Linear, first: boolean): Linear[] | null {
+  const out: Linear[] = [...j.walls];
+  for (const plane of j.planes) {
+    const h = minus(plane, mine);
+    const same = Math.abs(h.a) < SAME_PLANE && Math.abs(h.b) < SAME_PLANE && Math.abs(h.c) < SAME_PLANE;
+    // The same plane twice: the part listed first keeps it.
+    if (same) {
+      if (first) continue;
+      return null;
+    }
+    if (Math.abs(h.a) < 1e-14 && Math.abs(h.b) < 1e-14) {
+      if (h.c > 0) return null;
+      continue;
+    }
+    out.push(h);
+  }
+  return out;
+}
+
+/**
+ * Cuts the lower envelope of the parts under a ground plane into cells.
+ * @param parts convex pieces; order settles who owns soil at equal level
+ * @param ground ground level as a linear function of x and y
+ */
+export function solveSolid(parts: readonly Part[], ground: Linear, corners: Corners): Solid {
+  const faces = parts.map((part) => faceOf(part, ground, corners));
+  const cells: Cell[] = [];
+  faces.forEach((face, i) => {
+    if (isEmpty(face.opening)) return;
+    const rivals = faces
+      .map((other, j) => ({ other, first: j < i }))
+      .filter(({ other }, j) => j !== i && !isEmpty(other.opening) && boxesMeet(face.box, other.box));
+    face.planes.forEach((plane, e) => {
+      let zone: Polygon;
+      if (e === 0) {
+        zone = clip(face.part.bottom, minus(plane, ground));
+        if (isEmpty(zone)) return;
+      } else {
+        const mine = face.sides[e - 1]!;
+        const others = face.sides.filter((_, k) => k !== e - 1).map((d) => minus(d, mine));
+        zone = intersect(face.opening, [{ a: -mine.a, b: -mine.b, c: -mine.c }, ...others]);
+        if (zone.length === 0) return;
+      }
+      const zoneBox = boxOf(zone);
+      let pieces: Polygon[] = [zone];
+      for (const { other, first } of rivals) {
+        if (!boxesMeet(zoneBox, other.box)) continue;
+        const lower = below(other, plane, first);
+        if (!lower) continue;
+        pieces = pieces.flatMap((piece) => subtract(piece, lower));
+        if (pieces.length === 0) return;
+      }
+      const depth = minus(ground, plane);
+      for (const area of pieces)
+        cells.push({ part: i, owner: face.part.owner, flat: e === 0, area, level: plane, depth });
+    });
+  });
+  return { cells, openings: faces.map((face) => face.opening) };
+}
+
+/** ∬ max(0, depth − from) over a cell: the soil of it deeper than `from` below ground, m³. */
+export function volumeDeeperThan(cell: Cell, from: number): number {
+  const over = { a: cell.depth.a, b: cell.depth.b, c: cell.depth.c - from };
+  const wet = clip(cell.area, { a: -over.a, b: -over.b, c: -over.c });
+  return wet.length < 6 ? 0 : Math.max(0, integral(wet, over));
+}
+
+/** Soil dug under a horizontal level over a cell, m³: what fill up to that level would take. */
+export function volumeUnderLevel(cell: Cell, level: number): number {
+  const room = minus(constant(level), cell.level);
+  const filled = clip(cell.area, { a: -room.a, b: -room.b, c: -room.c });
+  if (filled.length < 6) return 0;
+  // Fill stops at the ground where that is lower than the level.
+  const aboveGround = minus(room, cell.depth);
+  const under = clip(filled, aboveGround);
+  const spilt = clip(filled, { a: -aboveGround.a, b: -aboveGround.b, c: -aboveGround.c });
+  return (
+    (under.length < 6 ? 0 : integral(under, room)) + (spilt.length < 6 ? 0 : integral(spilt, cell.depth))
+  );
+}
+
+/** Whole volume, m³. */
+export const volumeOf = (solid: Solid): number =>
+  solid.cells.reduce((sum, cell) => sum + volumeDeeperThan(cell, 0), 0);
+
+/** One straight stretch of the dug surface along a section line; s in m from its start. */
+export interface ProfilePiece {
+  readonly s0: number;
+  readonly s1: number;
+  readonly z0: number;
+  readonly z1: number;
+  readonly owner: number;
+  readonly flat: boolean;
+}
+
+/** The dug surface along a line, in order of s. Gaps between pieces are untouched ground. */
+export function profile(
+  solid: Solid,
+  x: number,
+  y: number,
+  dx: number,
+  dy: number,
+  window: readonly [number, number],
+): ProfilePiece[] {
+  const out: ProfilePiece[] = [];
+  for (const cell of solid.cells) {
+    const reach = clipLine(x, y, dx, dy, window, edges(cell.area));
+    if (!reach) continue;
+    const [s0, s1] = reach;
+    const level = (s: number) => at(cell.level, x + s * dx, y + s * dy);
+    out.push({ s0, s1, z0: level(s0), z1: level(s1), owner: cell.owner, flat: cell.flat });
+  }
+  return out.sort((p, q) => p.s0 - q.s0);
+}

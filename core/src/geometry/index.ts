@@ -1,0 +1,2 @@
+export * from './convex.ts';
+export * from './prisms.ts';

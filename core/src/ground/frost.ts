@@ -1,0 +1,154 @@
+/**
+ * Frost penetration by the modified Berggren method (Aldrich & Paynter 1953; UFC 3-130-06),
+ * with λ from the Neumann solution for equal properties rather than off a chart, and Kersten's
+ * (1949) conductivities.
+ *
+ * Not covered: snow cover other than by the n-factor, insulation boards, two-way heat flow.
+ */
+
+/** Heat to freeze a kilogram of water, J/kg. */
+const LATENT = 334_000;
+const DAY = 86_400;
+
+/** Error function: its own power series, to about 1e-15 for |x| < 3; 1 − erfc beyond. */
+function erf(x: number): number {
+  if (Math.abs(x) > 3) return Math.sign(x) * (1 - erfc(Math.abs(x)));
+  let term = x;
+  let sum = x;
+  for (let n = 1; n < 120; n++) {
+    term *= (-x * x) / n;
+    const step = term / (2 * n + 1);
+    sum += step;
+    if (Math.abs(step) < 1e-17 * Math.abs(sum)) break;
+  }
+  return (2 / Math.sqrt(Math.PI)) * sum;
+}
+
+/** Complementary error function for x ≥ 0: continued fraction once the series would cancel. */
+function erfc(x: number): number {
+  if (x < 2) return 1 - erf(x);
+  let fraction = x;
+  for (let k = 60; k >= 1; k--) fraction = x + k / 2 / fraction;
+  return Math.exp(-x * x) / Math.sqrt(Math.PI) / fraction;
+}
+
+/** Root of a function that falls through zero on [low, high]. */
+function bisect(f: (x: number) => number, low: number, high: number): number {
+  let [a, b] = [low, high];
+  for (let i = 0; i < 200 && b - a > 1e-15 * Math.max(1, b); i++) {
+    const middle = (a + b) / 2;
+    if (f(middle) > 0) a = middle;
+    else b = middle;
+  }
+  return (a + b) / 2;
+}
+
+/**
+ * λ of the modified Berggren formula.
+ * @param mu fusion parameter μ = C·vs/L, > 0
+ * @param alpha thermal ratio α = v0/vs, ≥ 0
+ */
+export function berggrenLambda(mu: number, alpha: number): number {
+  if (mu <= 0) return 1;
+  const balance = (chi: number) =>
+    ((mu * Math.exp(-chi * chi)) / Math.sqrt(Math.PI)) * (1 / erf(chi) - alpha / erfc(chi)) - chi;
+  const chi = bisect(balance, 1e-9, 5);
+  return chi * Math.sqrt(2 / mu);
+}
+
+/**
+ * Kersten's (1949) conductivity, mean of frozen and thawed and each apart, W/mK.
+ * @param dryDensity kg/m³
+ * @param water fraction of dry mass; held to Kersten's stated limits (fine 7 %, coarse 1 %)
+ */
+export function kersten(
+  grain: 'fine' | 'coarse',
+  dryDensity: number,
+  water: number,
+): { frozen: number; thawed: number; mean: number; held: boolean } {
+  const rho = dryDensity / 1000;
+  const least = grain === 'fine' ? 7 : 1;
+  const w = Math.max(least, water * 100);
+  const log = Math.log10(w);
+  const thawed =
+    grain === 'fine'
+      ? 0.1442 * (0.9 * log - 0.2) * 10 ** (0.6243 * rho)
+      : 0.1442 * (0.7 * log + 0.4) * 10 ** (0.6243 * rho);
+  const frozen =
+    grain === 'fine'
+      ? 0.001442 * 10 ** (1.373 * rho) + 0.01226 * w * 10 ** (0.4994 * rho)
+      : 0.01096 * 10 ** (0.8116 * rho) + 0.00461 * w * 10 ** (0.9115 * rho);
+  return { frozen, thawed, mean: (frozen + thawed) / 2, held: w > water * 100 + 1e-12 };
+}
+
+export interface FrostLayer {
+  /** m; the last layer runs on down. */
+  readonly thickness: number;
+  /** W/mK. */
+  readonly conductivity: number;
+  /** J/m³K, mean of frozen and thawed. */
+  readonly heat: number;
+  /** J/m³. */
+  readonly latent: number;
+}
+
+export interface Climate {
+  /** Air freezing index, °C·days. */
+  readonly index: number;
+  readonly days: number;
+  /** Mean annual temperature, °C, ≥ 0. */
+  readonly mean: number;
+  readonly nFactor: number;
+}
+
+/** Thermal figures of a soil: L = 334 000·w·ρd, C = ρd·(710 + 0.75·4187·w). */
+export function frostLayer(
+  thickness: number,
+  grain: 'fine' | 'coarse',
+  dryDensity: number,
+  water: number,
+): FrostLayer {
+  return {
+    thickness,
+    conductivity: kersten(grain, dryDensity, water).mean,
+    heat: dryDensity * (710 + 0.75 * 4187 * water),
+    latent: LATENT * water * dryDensity,
+  };
+}
+
+/** Surface freezing index spent to freeze down to a depth, °C·days. */
+function indexSpent(layers: readonly FrostLayer[], climate: Climate, depth: number): number {
+  const surface = climate.nFactor * climate.index;
+  const vs = surface / climate.days;
+  let spent = 0;
+  let above = 0;
+  let top = 0;
+  let heat = 0;
+  let latent = 0;
+  for (const [i, layer] of layers.entries()) {
+    const last = i === layers.length - 1;
+    const d = last ? depth - top : Math.min(layer.thickness, depth - top);
+    if (d <= 0) break;
+    heat += layer.heat * d;
+    latent += layer.latent * d;
+    top += d;
+    const mu = ((heat / top) * vs) / (latent / top);
+    const lambda = berggrenLambda(mu, climate.mean / vs);
+    const resistance = d / layer.conductivity;
+    spent += ((layer.latent * d) / (DAY * lambda * lambda)) * (above + resistance / 2);
+    above += resistance;
+  }
+  return spent;
+}
+
+/**
+ * Depth the frost reaches below the surface, m: walking down, each layer spends
+ * L·d/(86400·λ²)·(ΣR above + R/2) of the index, λ from the thickness-weighted heat and latent
+ * heat down to there. One layer agrees with X = λ·√(2·k·nF·86400/L).
+ */
+export function frostDepth(layers: readonly FrostLayer[], climate: Climate): number {
+  const surface = climate.nFactor * climate.index;
+  if (layers.length === 0 || surface <= 0) return 0;
+  // A layer with hardly any water has no latent heat to spend; 20 m is past any frost.
+  return bisect((depth) => surface - indexSpent(layers, climate, depth), 0, 20);
+}

@@ -1,0 +1,3 @@
+export * from './frost.ts';
+export * from './kinds.ts';
+export * from './soil.ts';

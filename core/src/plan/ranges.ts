@@ -1,0 +1,75 @@
+/**
+ * What each number of a plan may be: its kind and its limits in SI. One table serves the schema,
+ * the fields of the desk and the messages. Limits are wide: they stop slips of a unit or a sign,
+ * not unusual jobs.
+ */
+import type { Kind } from '../units/index.ts';
+
+export interface Range {
+  readonly kind: Kind;
+  readonly min: number;
+  readonly max: number;
+}
+const range = (kind: Kind, min: number, max: number): Range => ({ kind, min, max });
+
+export const RANGES = {
+  'datum.level': range('level', -500, 9000),
+  'ground.surface.level': range('level', -500, 9000),
+  'ground.surface.gradeEast': range('gradient', -0.5, 0.5),
+  'ground.surface.gradeNorth': range('gradient', -0.5, 0.5),
+  'ground.soils.top': range('length', 0, 60),
+  'ground.soils.density': range('density', 300, 3200),
+  'ground.soils.swell': range('percent', 0, 1),
+  'ground.soils.shrink': range('percent', -0.6, 0.5),
+  'ground.soils.repose': range('angle', 10, 60),
+  'ground.soils.permeability': range('permeability', 1e-13, 1),
+  'ground.base': range('length', 0.1, 100),
+  'ground.water': range('level', -500, 9000),
+  'ground.frost.local': range('length', 0, 5),
+  'ground.frost.margin': range('size', 0, 1),
+  'ground.frost.climate.index': range('degreeDays', 0, 6000),
+  'ground.frost.climate.days': range('days', 1, 330),
+  'ground.frost.climate.mean': range('temperature', 0, 30),
+  'ground.frost.climate.nFactor': range('number', 0.1, 1.2),
+  'levels.string': range('level', -500, 9000),
+  'levels.floor.level': range('level', -500, 9000),
+  'levels.floor.layers.thickness': range('size', 0.0001, 3),
+  'levels.bearing.embedment': range('size', 0, 5),
+  'levels.cover': range('size', 0, 5),
+  'levels.instruction.level': range('level', -500, 9000),
+  'dig.room': range('size', 0, 3),
+  'dig.side': range('slope', 0, 5),
+  'dig.handTrim': range('size', 0, 0.5),
+  'dig.buckets': range('size', 0.15, 3),
+  'spoil.trucks.body': range('volume', 0.1, 60),
+  'spoil.trucks.payload': range('mass', 100, 80000),
+  'base.thickness': range('size', 0.02, 5),
+  'base.density': range('density', 1000, 2800),
+  'base.looseFactor': range('number', 1, 2),
+  'base.topSize': range('size', 0.002, 0.3),
+  'base.maxLift': range('size', 0.05, 1),
+  'pour.blinding.thickness': range('size', 0.02, 0.5),
+  'pour.blinding.projection': range('size', 0, 1),
+  'pour.irregularity': range('size', 0, 0.1),
+  'pour.waste': range('percent', 0, 0.5),
+  'pour.step': range('volume', 0.05, 5),
+  'pour.truck': range('volume', 0.2, 15),
+  'elements.coordinate': range('length', -2000, 2000),
+  'elements.width': range('size', 0.1, 30),
+  'elements.length': range('size', 0.1, 60),
+  'elements.thickness': range('size', 0.05, 10),
+  'elements.stem': range('size', 0, 5),
+  'elements.angle': range('angle', -360, 360),
+  'elements.low': range('size', 0, 3),
+} as const satisfies Record<string, Range>;
+
+export type RangeKey = keyof typeof RANGES;
+
+/** Null when the value may stand; otherwise which limit it breaks. NaN and ±Infinity never stand. */
+export function outOfRange(key: RangeKey, value: number): 'notFinite' | 'range' | null {
+  if (!Number.isFinite(value)) return 'notFinite';
+  const { min, max } = RANGES[key];
+  // A hair of tolerance: limits typed in feet do not land on the metric number exactly.
+  const slack = 1e-9 * Math.max(1, Math.abs(max));
+  return value < min - slack || value > max + slack ? 'range' : null;
+}

@@ -1,0 +1,91 @@
+/** The one door for plans from outside: migrate, check the shape (Ajv), then the sense. */
+import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
+import type { Problem } from '../compute/takeoff.ts';
+import { checkPlan } from './check.ts';
+import { migrate } from './migrate.ts';
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, PlanSchema } from './schema.ts';
+
+const MOST_PROBLEMS = 50;
+const ajv = new Ajv2020({
+  allErrors: true,
+  strict: true,
+  strictTypes: false,
+  strictTuples: false,
+  verbose: true,
+});
+const valid = ajv.compile<Plan>(PlanSchema);
+
+export type Validated =
+  | { readonly ok: true; readonly plan: Plan }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+const CODES: Record<string, string> = {
+  type: 'type',
+  required: 'missing',
+  additionalProperties: 'unknownField',
+  minimum: 'range',
+  maximum: 'range',
+  enum: 'choice',
+  const: 'choice',
+  pattern: 'id',
+  minLength: 'blank',
+  maxLength: 'tooLong',
+  minItems: 'tooFew',
+  maxItems: 'tooMany',
+};
+
+/**
+ * A union reports the errors of every branch. Keep those of the branch meant: for elements by
+ * their kind; for "something or null" the something, unless nothing of it matched.
+ */
+function meant(errors: readonly ErrorObject[], document: Record<string, unknown>): ErrorObject[] {
+  const elements = Array.isArray(document.elements) ? document.elements : [];
+  return errors.filter((error) => {
+    if (error.keyword === 'anyOf') return false;
+    if (error.keyword === 'type' && error.params.type === 'null')
+      return !errors.some(
+        (other) =>
+          other !== error && other.keyword !== 'anyOf' && other.instancePath.startsWith(error.instancePath),
+      );
+    const branch = /elements\/items\/anyOf\/(\d)/.exec(error.schemaPath);
+    if (!branch) return true;
+    const element: unknown = elements[Number(error.instancePath.split('/')[2])];
+    const kind =
+      typeof element === 'object' && element !== null && 'kind' in element ? element.kind : undefined;
+    return kind === 'pad' ? branch[1] === '1' : branch[1] === '0';
+  });
+}
+
+function toProblem(error: ErrorObject): Problem {
+  const field = error.params.missingProperty ?? error.params.additionalProperty;
+  const path =
+    field === undefined ? error.instancePath : `${error.instancePath}/${String(field).slice(0, 40)}`;
+  const value: unknown = error.data;
+  const finite = typeof value !== 'number' || Number.isFinite(value);
+  const schema = error.parentSchema as { minimum?: number; maximum?: number } | undefined;
+  return {
+    code: finite ? (CODES[error.keyword] ?? 'shape') : 'notFinite',
+    path,
+    ...(typeof value === 'number' ? { value: finite ? value : String(value) } : {}),
+    ...(typeof value === 'string' ? { value: value.slice(0, 60) } : {}),
+    ...(schema?.minimum !== undefined && { min: Number(schema.minimum.toPrecision(9)) }),
+    ...(schema?.maximum !== undefined && { max: Number(schema.maximum.toPrecision(9)) }),
+  };
+}
+
+/**
+ * Reads a plan of any version.
+ * @param document parsed JSON, from anywhere
+ * @returns the plan at the current version, or every problem with its path and limits
+ */
+export function validatePlan(document: unknown): Validated {
+  const migrated = migrate(document, PLAN_VERSION, PLAN_FORMAT);
+  if (!migrated.ok) return { ok: false, problems: [migrated.problem] };
+  const plan: unknown = migrated.document;
+  if (!valid(plan)) {
+    const problems = meant(valid.errors ?? [], migrated.document).map(toProblem);
+    return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) };
+  }
+  const problems = checkPlan(plan);
+  return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : { ok: true, plan };
+}

@@ -1,0 +1,192 @@
+/**
+ * From axes to plan shapes: each strip and pad as convex pieces, for any half-width (footing,
+ * blinding, dug bottom). Strips that meet run on to each other's far side, so corners and
+ * T-junctions close without a notch and without digging past the corner.
+ */
+import { clip, type Linear, type Polygon, rectangle } from '../geometry/index.ts';
+import type { Element, Strip } from '../plan/schema.ts';
+
+type Point = readonly [number, number];
+
+interface Segment {
+  readonly strip: Strip;
+  readonly from: Point;
+  readonly to: Point;
+  /** Unit direction from → to. */
+  readonly ux: number;
+  readonly uy: number;
+  readonly length: number;
+  readonly first: boolean;
+  readonly last: boolean;
+}
+
+/** Sine of the angle between two axes below which a mitre would run away; cut square instead. */
+const LEAST_MITRE_SINE = 0.3;
+/** Points closer than this (m) are one point. */
+export const SAME_POINT = 1e-6;
+
+const points = (strip: Strip): Point[] => {
+  const kept: Point[] = [];
+  for (const p of strip.points) {
+    const last = kept[kept.length - 1];
+    if (!last || Math.hypot(p[0] - last[0], p[1] - last[1]) > SAME_POINT) kept.push(p);
+  }
+  const first = kept[0];
+  const last = kept[kept.length - 1];
+  if (
+    strip.closed &&
+    kept.length > 2 &&
+    first &&
+    last &&
+    Math.hypot(first[0] - last[0], first[1] - last[1]) <= SAME_POINT
+  )
+    kept.pop();
+  return kept;
+};
+
+/** The straight runs of a strip's axis. Empty when every point is the same. */
+export function segmentsOf(strip: Strip): Segment[] {
+  const kept = points(strip);
+  const closed = strip.closed && kept.length > 2;
+  const count = closed ? kept.length : kept.length - 1;
+  const out: Segment[] = [];
+  for (let i = 0; i < count; i++) {
+    const from = kept[i]!;
+    const to = kept[(i + 1) % kept.length]!;
+    const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+    out.push({
+      strip,
+      from,
+      to,
+      length,
+      ux: (to[0] - from[0]) / length,
+      uy: (to[1] - from[1]) / length,
+      first: !closed && i === 0,
+      last: !closed && i === count - 1,
+    });
+  }
+  return out;
+}
+
+/** Length of a strip's axis, m. */
+export const axisLength = (strip: Strip): number =>
+  segmentsOf(strip).reduce((sum, segment) => sum + segment.length, 0);
+
+/** What a run ends against: another run's axis, and that run's half-width. */
+interface Stop {
+  readonly ux: number;
+  readonly uy: number;
+  readonly half: number;
+}
+
+function distanceToSegment(p: Point, s: Segment): { across: number; beyond: number } {
+  const px = p[0] - s.from[0];
+  const py = p[1] - s.from[1];
+  const along = px * s.ux + py * s.uy;
+  return {
+    across: Math.abs(px * s.uy - py * s.ux),
+    beyond: Math.max(0, -along, along - s.length),
+  };
+}
+
+/**
+ * The half-plane that ends a run at joint P. (wx, wy) points from the joint into the run.
+ * Against a stop: its far side line. Nearly in line or doubling back: square, long enough to
+ * close the outer corner.
+ */
+function endPlane(p: Point, wx: number, wy: number, stop: Stop | null, half: number, free: number): Linear {
+  const square = (extra: number): Linear => ({ a: -wx, b: -wy, c: wx * p[0] + wy * p[1] - extra });
+  if (!stop) return square(free);
+  let mx = -stop.uy;
+  let my = stop.ux;
+  const facing = mx * wx + my * wy;
+  if (Math.abs(facing) < LEAST_MITRE_SINE) {
+    const inLine = Math.abs(stop.ux * wx + stop.uy * wy);
+    const turn = Math.acos(Math.min(1, inLine));
+    return square(half * Math.tan(turn / 2));
+  }
+  if (facing > 0) {
+    mx = -mx;
+    my = -my;
+  }
+  return { a: mx, b: my, c: -(mx * p[0] + my * p[1]) - stop.half };
+}
+
+/** Half-width and free-end extension an element has for the purpose at hand, m. */
+export interface Spread {
+  readonly half: number;
+  readonly end: number;
+}
+
+/**
+ * Plan pieces of every element.
+ * @param spread for a strip its half-width and free-end extension; for a pad `half` is unused and
+ *   `grow` gives what is added on each side
+ * @returns convex polygons by element, aligned with the input
+ */
+export function footprints(
+  elements: readonly Element[],
+  spread: (element: Element) => Spread,
+  padSize: (element: Extract<Element, { kind: 'pad' }>) => readonly [number, number],
+): Polygon[][] {
+  const runs = elements.map((element) => (element.kind === 'strip' ? segmentsOf(element) : []));
+  const halves = elements.map((element) => (element.kind === 'strip' ? spread(element).half : 0));
+  return elements.map((element, index) => {
+    if (element.kind === 'pad') {
+      const [length, width] = padSize(element);
+      return [rectangle(element.at[0], element.at[1], length, width, (element.angle * Math.PI) / 180)];
+    }
+    const { half, end } = spread(element);
+    const segments = runs[index]!;
+    const meeting = (p: Point, self: Segment): Stop | null => {
+      for (let j = 0; j < elements.length; j++) {
+        if (j === index) continue;
+        for (const other of runs[j]!) {
+          const near = distanceToSegment(p, other);
+          if (near.across > halves[j]! + SAME_POINT || near.beyond > halves[j]! + SAME_POINT) continue;
+          const crossing = Math.abs(self.ux * other.uy - self.uy * other.ux);
+          // A parallel run only counts as a continuation when the ends truly meet.
+          if (crossing < LEAST_MITRE_SINE && near.across > SAME_POINT) continue;
+          // The far side is measured from this run's end, which may lie off the other's axis.
+          const offset = (p[0] - other.from[0]) * -other.uy + (p[1] - other.from[1]) * other.ux;
+          const side = -other.uy * self.ux + other.ux * self.uy;
+          const away = p === self.to ? side : -side;
+          return { ux: other.ux, uy: other.uy, half: halves[j]! - Math.sign(away) * offset };
+        }
+      }
+      return null;
+    };
+    return segments.map((segment, k) => {
+      const before = segment.first ? null : segments[(k + segments.length - 1) % segments.length]!;
+      const after = segment.last ? null : segments[(k + 1) % segments.length]!;
+      const joint = (s: Segment | null, p: Point): Stop | null =>
+        s ? { ux: s.ux, uy: s.uy, half } : meeting(p, segment);
+      const reach = segment.length + 40 * half + 4 * end + 10;
+      const middle: Point = [(segment.from[0] + segment.to[0]) / 2, (segment.from[1] + segment.to[1]) / 2];
+      let piece: Polygon = rectangle(
+        middle[0],
+        middle[1],
+        2 * reach,
+        2 * half,
+        Math.atan2(segment.uy, segment.ux),
+      );
+      piece = clip(
+        piece,
+        endPlane(segment.from, segment.ux, segment.uy, joint(before, segment.from), half, end),
+      );
+      piece = clip(
+        piece,
+        endPlane(segment.to, -segment.ux, -segment.uy, joint(after, segment.to), half, end),
+      );
+      return piece;
+    });
+  });
+}
+
+/** Pieces of the bare footings: their own width, nothing added. */
+export const footingPieces = (elements: readonly Element[]): Polygon[][] =>
+  footprints(
+    elements,
+    (e) => ({ half: e.width / 2, end: 0 }),
+    (pad) => [pad.length, pad.width],
+  );

@@ -1,0 +1,2 @@
+export * from './footprint.ts';
+export * from './runs.ts';

@@ -1,0 +1,5 @@
+export * from './factors.ts';
+export * from './kinds.ts';
+export * from './parse.ts';
+export * from './print.ts';
+export * from './volume.ts';

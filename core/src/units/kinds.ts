@@ -1,0 +1,154 @@
+/**
+ * Kinds of quantity. A kind says which SI unit the core holds and which unit a bare number
+ * takes, on entry and on paper, in each of the two systems.
+ */
+import { CUBIC_YARD, FOOT, INCH, POUND, POUND_PER_CUBIC_FOOT, SHORT_TON, US_GALLON } from './factors.ts';
+
+export type System = 'metric' | 'imperial';
+export type Lang = 'en' | 'es';
+
+export type Kind =
+  | 'size'
+  | 'length'
+  | 'level'
+  | 'area'
+  | 'volume'
+  | 'mass'
+  | 'flow'
+  | 'permeability'
+  | 'density'
+  | 'temperature'
+  | 'degreeDays'
+  | 'slope'
+  | 'gradient'
+  | 'percent'
+  | 'angle'
+  | 'days'
+  | 'count'
+  | 'speed'
+  | 'number';
+
+/** How one unit of a kind converts and prints. SI = value × factor + offset. */
+export interface Unit {
+  readonly symbol: string;
+  readonly factor: number;
+  readonly offset?: number;
+  /** Decimals printed: no more than anyone can measure. */
+  readonly decimals: number;
+  /** Printed as feet, inches and eighths rather than as a decimal. */
+  readonly feetInches?: boolean;
+}
+
+const same = (symbol: string, factor: number, decimals: number): Record<System, Unit> => ({
+  metric: { symbol, factor, decimals },
+  imperial: { symbol, factor, decimals },
+});
+
+/** For each kind, the unit a bare number takes and figures are printed in. */
+export const KINDS: Record<Kind, Record<System, Unit>> = {
+  size: {
+    metric: { symbol: 'mm', factor: 0.001, decimals: 0 },
+    imperial: { symbol: 'in', factor: INCH, decimals: 3, feetInches: true },
+  },
+  length: {
+    metric: { symbol: 'm', factor: 1, decimals: 2 },
+    imperial: { symbol: 'ft', factor: FOOT, decimals: 3, feetInches: true },
+  },
+  level: {
+    metric: { symbol: 'm', factor: 1, decimals: 3 },
+    imperial: { symbol: 'ft', factor: FOOT, decimals: 3, feetInches: true },
+  },
+  area: {
+    metric: { symbol: 'm²', factor: 1, decimals: 1 },
+    imperial: { symbol: 'ft²', factor: FOOT * FOOT, decimals: 0 },
+  },
+  volume: {
+    metric: { symbol: 'm³', factor: 1, decimals: 1 },
+    imperial: { symbol: 'yd³', factor: CUBIC_YARD, decimals: 1 },
+  },
+  mass: {
+    metric: { symbol: 't', factor: 1000, decimals: 1 },
+    imperial: { symbol: 'ton', factor: SHORT_TON, decimals: 1 },
+  },
+  flow: {
+    metric: { symbol: 'L/s', factor: 1e-3, decimals: 2 },
+    imperial: { symbol: 'gpm', factor: US_GALLON / 60, decimals: 1 },
+  },
+  permeability: same('m/s', 1, 9),
+  density: {
+    metric: { symbol: 'kg/m³', factor: 1, decimals: 0 },
+    imperial: { symbol: 'pcf', factor: POUND_PER_CUBIC_FOOT, decimals: 1 },
+  },
+  temperature: {
+    metric: { symbol: '°C', factor: 1, decimals: 1 },
+    imperial: { symbol: '°F', factor: 5 / 9, offset: -160 / 9, decimals: 1 },
+  },
+  degreeDays: {
+    metric: { symbol: '°C·d', factor: 1, decimals: 0 },
+    imperial: { symbol: '°F·d', factor: 5 / 9, decimals: 0 },
+  },
+  slope: same(':1', 1, 2),
+  gradient: same('', 1, 4),
+  percent: same('%', 0.01, 1),
+  angle: same('°', 1, 1),
+  days: same('d', 1, 0),
+  count: same('', 1, 0),
+  speed: {
+    metric: { symbol: 'm/min', factor: 1 / 60, decimals: 0 },
+    imperial: { symbol: 'ft/min', factor: FOOT / 60, decimals: 0 },
+  },
+  number: same('', 1, 2),
+};
+
+/** Units a person may write after a number, by kind. Keys are lower case. */
+const LENGTHS: Record<string, number> = {
+  mm: 0.001,
+  cm: 0.01,
+  m: 1,
+  km: 1000,
+  in: INCH,
+  inch: INCH,
+  inches: INCH,
+  pulg: INCH,
+  '"': INCH,
+  ft: FOOT,
+  feet: FOOT,
+  foot: FOOT,
+  pie: FOOT,
+  pies: FOOT,
+  "'": FOOT,
+  yd: 0.9144,
+};
+
+export const WRITTEN: Partial<Record<Kind, Record<string, number>>> = {
+  size: LENGTHS,
+  length: LENGTHS,
+  level: LENGTHS,
+  area: { m2: 1, ft2: FOOT * FOOT, sf: FOOT * FOOT, yd2: 0.83612736 },
+  volume: {
+    m3: 1,
+    l: 1e-3,
+    yd3: CUBIC_YARD,
+    cy: CUBIC_YARD,
+    yd: CUBIC_YARD,
+    ft3: 0.028316846592,
+    cf: 0.028316846592,
+    gal: US_GALLON,
+  },
+  mass: { kg: 1, t: 1000, lb: POUND, lbs: POUND, ton: SHORT_TON, tons: SHORT_TON },
+  flow: {
+    'l/s': 1e-3,
+    'l/min': 1e-3 / 60,
+    'm3/h': 1 / 3600,
+    'm3/s': 1,
+    gpm: US_GALLON / 60,
+    'gal/min': US_GALLON / 60,
+  },
+  permeability: { 'm/s': 1, 'cm/s': 0.01, 'm/d': 1 / 86400, 'ft/d': FOOT / 86400 },
+  density: { 'kg/m3': 1, 't/m3': 1000, 'g/cm3': 1000, pcf: POUND_PER_CUBIC_FOOT },
+  degreeDays: { c·d: 1, f·d: 5 / 9, cd: 1, fd: 5 / 9 },
+  percent: { '%': 0.01 },
+  angle: { deg: 1, '°': 1 },
+  days: { d: 1, day: 1, days: 1, dia: 1, dias: 1 },
+  speed: { 'm/min': 1 / 60, 'm/s': 1, 'km/h': 1 / 3.6, 'ft/min': FOOT / 60 },
+};

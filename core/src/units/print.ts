@@ -1,0 +1,107 @@
+/** Printing: SI values as people read them, in either system and language. */
+import { INCH } from './factors.ts';
+import { KINDS, type Kind, type Lang, type System } from './kinds.ts';
+import { fromSI } from './parse.ts';
+
+export interface Printed {
+  readonly number: string;
+  /** Empty when the number carries its own marks (feet and inches) or has no unit. */
+  readonly unit: string;
+}
+
+export interface PrintOptions {
+  readonly decimals?: number;
+  /** Finest part of an inch: 8 at the desk, 4 in the field. */
+  readonly eighths?: 4 | 8;
+}
+
+const formats = new Map<string, Intl.NumberFormat>();
+function decimal(value: number, decimals: number, lang: Lang, least = decimals): string {
+  const key = `${lang}${decimals}/${least}`;
+  let format = formats.get(key);
+  if (!format) {
+    format = new Intl.NumberFormat(lang === 'es' ? 'es-ES' : 'en-GB', {
+      minimumFractionDigits: least,
+      maximumFractionDigits: decimals,
+      useGrouping: false,
+    });
+    formats.set(key, format);
+  }
+  const shown = format.format(value);
+  // A level that rounds to nothing must not read "-0.000".
+  return /^-[0.,]*$/.test(shown) ? shown.slice(1) : shown;
+}
+
+/**
+ * Metres as feet, inches and a fraction: `2'-6 1/2"`, `7/8"`, `-3'-0"`.
+ * @param metres any finite length; rounded to the nearest 1/`parts` inch
+ */
+export function feetInches(metres: number, parts: 4 | 8 = 8): string {
+  const units = Math.round((Math.abs(metres) / INCH) * parts);
+  const sign = metres < 0 && units > 0 ? '-' : '';
+  const feet = Math.floor(units / (12 * parts));
+  const rest = units - feet * 12 * parts;
+  const inches = Math.floor(rest / parts);
+  let top = rest - inches * parts;
+  let bottom: number = parts;
+  while (top > 0 && top % 2 === 0) {
+    top /= 2;
+    bottom /= 2;
+  }
+  const fraction = top > 0 ? `${top}/${bottom}` : '';
+  if (feet === 0) {
+    const whole = inches > 0 || !fraction ? String(inches) : '';
+    return `${sign}${[whole, fraction].filter(Boolean).join(' ')}"`;
+  }
+  return `${sign}${feet}'-${inches}${fraction ? ` ${fraction}` : ''}"`;
+}
+
+/** One quantity as number and unit. Never prints NaN: what is not finite prints as a dash. */
+export function printParts(
+  value: number,
+  kind: Kind,
+  system: System,
+  lang: Lang,
+  options: PrintOptions = {},
+): Printed {
+  if (!Number.isFinite(value)) return { number: '–', unit: '' };
+  const unit = KINDS[kind][system];
+  if (unit.feetInches && options.decimals === undefined)
+    return { number: feetInches(value, options.eighths), unit: '' };
+  const shown = fromSI(value, kind, system);
+  if (kind === 'permeability') return { number: exponent(shown, lang), unit: unit.symbol };
+  if (kind === 'slope') return { number: `${decimal(shown, 2, lang, 0)}:1`, unit: '' };
+  if (kind === 'gradient') {
+    if (Math.abs(shown) < 1e-9) return { number: '0', unit: '' };
+    return { number: `${shown < 0 ? '-' : ''}1:${decimal(1 / Math.abs(shown), 1, lang, 0)}`, unit: '' };
+  }
+  return { number: decimal(shown, options.decimals ?? unit.decimals, lang), unit: unit.symbol };
+}
+
+function exponent(value: number, lang: Lang): string {
+  if (value === 0) return '0';
+  const power = Math.floor(Math.log10(Math.abs(value)) + 1e-12);
+  const mantissa = value / 10 ** power;
+  return `${decimal(mantissa, 1, lang, 0)}e${power}`;
+}
+
+/** One quantity as text with its unit. */
+export function printQuantity(
+  value: number,
+  kind: Kind,
+  system: System,
+  lang: Lang,
+  options: PrintOptions = {},
+): string {
+  const parts = printParts(value, kind, system, lang, options);
+  return parts.unit
+    ? `${parts.number}${parts.unit === '%' || parts.unit === '°' ? '' : '\u00a0'}${parts.unit}`
+    : parts.number;
+}
+
+/** The text a field shows for editing: it parses back to the value. */
+export function printEntry(value: number, kind: Kind, system: System, lang: Lang): string {
+  if (kind === 'percent' || kind === 'angle' || kind === 'days' || kind === 'count' || kind === 'number')
+    return decimal(fromSI(value, kind, system), 3, lang, 0);
+  return printParts(value, kind, system, lang, {}).number;
+}

@@ -1,0 +1,2 @@
+export * from './inflow.ts';
+export * from './pits.ts';
