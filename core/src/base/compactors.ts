@@ -14,8 +14,8 @@ export const COMPACTOR_IDS = [
 export type CompactorId = (typeof COMPACTOR_IDS)[number];
 
 export interface Compactor {
-  /** Working mass, kg. */
-  readonly mass: readonly [number, number];
+  /** Working mass, kg; null for a tool swung by hand. */
+  readonly mass: readonly [number, number] | null;
   /** Typical compacted lift, m, low and high; null where it is unsuited. */
   readonly granular: readonly [number, number];
   readonly cohesive: readonly [number, number] | null;
@@ -30,5 +30,5 @@ export const COMPACTORS: Record<CompactorId, Compactor> = {
   plateHeavy: { mass: [400, 700], granular: [0.3, 0.4], cohesive: [0.2, 0.25], passes: [3, 4, 6] },
   rammer: { mass: [60, 80], granular: [0.15, 0.2], cohesive: [0.15, 0.2], passes: [3, 4, 5] },
   trenchRoller: { mass: [1300, 1600], granular: [0.2, 0.3], cohesive: [0.15, 0.25], passes: [4, 5, 8] },
-  handTamper: { mass: [75, 100], granular: [0.075, 0.1], cohesive: [0.075, 0.1], passes: [4, 6, 8] },
+  handTamper: { mass: null, granular: [0.075, 0.1], cohesive: [0.075, 0.1], passes: [4, 6, 8] },
 };

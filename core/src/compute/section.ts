@@ -28,8 +28,21 @@ export interface Section {
   readonly boxes: readonly SectionBox[];
 }
 
-/** The cut across an element: through the middle of a strip's longest run, along a pad. */
-export function sectionThrough(plan: Plan, takeoff: Takeoff, index: number): Section | null {
+/** The stretch of a piece under a level, closed at the level: [s, z, …], or null. */
+export function fillUnder(piece: ProfilePiece, level: number): number[] | null {
+  const { s0, s1, z0, z1 } = piece;
+  if (z0 >= level && z1 >= level) return null;
+  const crossing = z0 === z1 ? s0 : s0 + ((s1 - s0) * (level - z0)) / (z1 - z0);
+  const [from, low] = z0 > level ? [crossing, level] : [s0, z0];
+  const [to, high] = z1 > level ? [crossing, level] : [s1, z1];
+  return [from, low, to, high, to, level, from, level];
+}
+
+/**
+ * The cut across an element: near the middle of a strip's longest run, along a pad.
+ * @param least least half-length of the cut, m; it is longer when the opening needs it
+ */
+export function sectionThrough(plan: Plan, takeoff: Takeoff, index: number, least = 0): Section | null {
   const element = plan.elements[index];
   const info = takeoff.elements[index];
   if (!element || !info?.live) return null;
@@ -51,8 +64,8 @@ export function sectionThrough(plan: Plan, takeoff: Takeoff, index: number): Sec
     if (dx < -1e-9 || (Math.abs(dx) <= 1e-9 && dy < 0)) [dx, dy] = [-dx, -dy];
   }
   const across = element.kind === 'pad' ? Math.max(element.length, element.width) : element.width;
-  const half =
-    Math.max(across, info.width.dug) / 2 + info.depth * Math.max(info.slope, 0.2) + 0.35 * info.depth + 0.8;
+  const opening = Math.max(across, info.width.dug) / 2 + info.depth * info.slope;
+  const half = Math.max(least, opening * 1.12 + 0.6);
   const ground = groundPlane(plan);
   const groundAt = (s: number) => at(ground, x + s * dx, y + s * dy);
   const window: [number, number] = [-half, half];

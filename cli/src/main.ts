@@ -1,0 +1,54 @@
+#!/usr/bin/env -S npx tsx
+/** The command line: the same core on plan files. */
+import { readFile } from 'node:fs/promises';
+import { pathToFileURL } from 'node:url';
+import { compute } from '@cimiento/core';
+import { readPlan, takeoffCsv, takeoffJson } from '@cimiento/formats';
+
+const USAGE = `usage: cimiento takeoff FILE.json [--csv]   the takeoff as JSON (SI) or CSV
+       cimiento validate FILE.json          problems with their paths; exit 1 when any
+exit 0 done, 1 the plan has problems, 2 unreadable input or wrong usage
+`;
+
+interface Out {
+  out(text: string): void;
+  err(text: string): void;
+}
+
+/** Runs one command; returns the exit status. */
+export async function run(args: readonly string[], io: Out): Promise<number> {
+  const [command, file, ...flags] = args;
+  if ((command !== 'takeoff' && command !== 'validate') || !file || flags.some((flag) => flag !== '--csv')) {
+    io.err(USAGE);
+    return 2;
+  }
+  let text: string;
+  try {
+    text = await readFile(file, 'utf8');
+  } catch (error) {
+    io.err(`cannot read ${file}: ${error instanceof Error ? error.message : String(error)}\n`);
+    return 2;
+  }
+  const read = readPlan(text);
+  const json = (value: unknown) => io.out(`${JSON.stringify(value, null, 2)}\n`);
+  if (!read.ok) {
+    const unreadable = 'unreadable' in read;
+    if (command === 'validate' && !unreadable) json({ ok: false, problems: read.problems });
+    else io.err(`${JSON.stringify({ ok: false, problems: read.problems }, null, 2)}\n`);
+    return unreadable ? 2 : 1;
+  }
+  const takeoff = compute(read.plan);
+  if (command === 'validate') {
+    json({ ok: takeoff.problems.length === 0, problems: takeoff.problems });
+    return takeoff.problems.length > 0 ? 1 : 0;
+  }
+  if (flags.includes('--csv')) io.out(takeoffCsv(read.plan, takeoff));
+  else json(takeoffJson(read.plan, takeoff));
+  return 0;
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href)
+  process.exitCode = await run(process.argv.slice(2), {
+    out: (text) => process.stdout.write(text),
+    err: (text) => process.stderr.write(text),
+  });

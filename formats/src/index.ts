@@ -1,0 +1,3 @@
+export * from './plan-file.ts';
+export * from './takeoff-csv.ts';
+export * from './takeoff-json.ts';

@@ -1,0 +1,48 @@
+/** The takeoff as CSV (RFC 4180), one row a figure, for a spreadsheet. SI throughout. */
+import type { Plan, Takeoff } from '@cimiento/core';
+import { takeoffJson } from './takeoff-json.ts';
+
+type CsvValue = string | number | null;
+
+/**
+ * One cell. Text that a spreadsheet would take for a formula (first mark = + - @, tab or return)
+ * is led by an apostrophe; numbers are written bare. Quotes are doubled.
+ */
+export function cell(value: CsvValue): string {
+  if (value === null) return '';
+  if (typeof value === 'number') return Number.isFinite(value) ? String(Math.round(value * 1e6) / 1e6) : '';
+  const guarded = /^\s*[=+\-@\t\r]/.test(value) ? `'${value}` : value;
+  return /[",\r\n]/.test(guarded) ? `"${guarded.replace(/"/g, '""')}"` : guarded;
+}
+
+const SPLIT: readonly (keyof Takeoff['overdig'])[] = ['neat', 'room', 'bucket', 'sides', 'low'];
+
+/** Rows of section, item, quantity, value and unit. */
+export function takeoffCsv(plan: Plan, takeoff: Takeoff): string {
+  const json = takeoffJson(plan, takeoff);
+  const rows: CsvValue[][] = [['section', 'item', 'quantity', 'value', 'unit']];
+  rows.push(['job', plan.name, 'place', plan.place, '']);
+  for (const [id, figure] of Object.entries(json.figures))
+    rows.push(['figure', id, '', figure.value, figure.unit]);
+  for (const part of SPLIT) rows.push(['dig', part, 'bank', takeoff.overdig[part], 'm3']);
+  for (const s of json.strata) {
+    const name = plan.ground.soils.find((soil) => soil.id === s.id)?.name || s.id;
+    rows.push(['stratum', name, 'bank', s.bank, 'm3']);
+    rows.push(['stratum', name, 'loose', s.loose, 'm3']);
+    rows.push(['stratum', name, 'hauled', s.hauledLoose, 'm3']);
+  }
+  for (const l of takeoff.loads) rows.push(['loads', l.truck.name, 'loads', l.loads, '']);
+  rows.push(['order', 'concrete', 'order', json.concrete.order, 'm3']);
+  rows.push(['order', 'lean concrete', 'order', json.lean.order, 'm3']);
+  rows.push(['order', 'stone', 'mass', json.stone.mass, 'kg']);
+  json.elements.forEach((e, i) => {
+    const name = plan.elements[i]?.name ?? e.id;
+    rows.push(['element', name, 'governs', e.governs ?? '', '']);
+    for (const key of ['formation', 'depth', 'fromString', 'bottomWidth'] as const)
+      rows.push(['element', name, key, e[key], 'm']);
+    for (const key of ['volume', 'stone', 'concrete'] as const)
+      rows.push(['element', name, key, e[key], 'm3']);
+  });
+  for (const c of json.cautions) rows.push(['caution', c.code, c.weight, c.elements.join(' '), '']);
+  return `${rows.map((row) => row.map(cell).join(',')).join('\r\n')}\r\n`;
+}

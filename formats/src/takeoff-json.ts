@@ -1,0 +1,83 @@
+/** The takeoff as plain JSON: SI, codes instead of words, no geometry. */
+import { FIGURE_IDS, type FigureId, type Plan, type Takeoff } from '@cimiento/core';
+
+export const TAKEOFF_FORMAT = 'cimiento-takeoff';
+
+/** Names the SI unit each kind of figure is written in. */
+const SI_UNITS: Partial<Record<string, string>> = { volume: 'm3', mass: 'kg', flow: 'm3/s', count: '' };
+
+const triple = ([low, likely, high]: readonly [number, number, number]) => ({ low, likely, high });
+
+/**
+ * @param plan the plan that was computed
+ * @returns an object that survives JSON without loss; every number is finite
+ */
+export function takeoffJson(plan: Plan, takeoff: Takeoff) {
+  const figure = (id: FigureId) => {
+    const { value, kind, workings } = takeoff.figures[id];
+    return { value, unit: SI_UNITS[kind] ?? kind, workings };
+  };
+  return {
+    format: TAKEOFF_FORMAT,
+    version: 1,
+    units: 'SI',
+    job: { name: plan.name, place: plan.place },
+    figures: Object.fromEntries(FIGURE_IDS.map((id) => [id, figure(id)])) as Record<
+      FigureId,
+      ReturnType<typeof figure>
+    >,
+    frost: takeoff.frost,
+    overdig: takeoff.overdig,
+    strata: takeoff.spoil.strata.map((s) => ({
+      id: s.soil.layer.id,
+      bank: s.bank,
+      loose: s.loose,
+      keptBank: s.keptBank,
+      hauledBank: s.hauledBank,
+      hauledLoose: s.hauledLoose,
+      hauledMass: s.hauledMass,
+    })),
+    loads: takeoff.loads.map((l) => ({
+      truck: l.truck.id,
+      loads: l.loads,
+      limit: l.limit,
+      lastFill: l.lastFill,
+    })),
+    mixedLoads: takeoff.mixed,
+    backfill: { void: takeoff.spoil.backfill, shortfall: takeoff.spoil.shortfall },
+    lifts: takeoff.lifts,
+    stone: takeoff.stone,
+    lean: takeoff.lean,
+    concrete: takeoff.concrete,
+    handTrim: takeoff.handTrim,
+    inflow: triple(takeoff.inflow),
+    elements: takeoff.elements.map((e) => ({
+      id: e.id,
+      governs: e.decision?.governs ?? null,
+      margin: e.decision?.margin ?? null,
+      candidates: e.decision?.candidates ?? [],
+      underside: e.underside,
+      formation: e.formation,
+      dug: e.dug,
+      depth: e.depth,
+      fromString: e.fromString,
+      bottomWidth: e.width.dug,
+      neededWidth: e.width.needed,
+      bucket: e.width.bucket,
+      passes: e.width.passes,
+      sides: e.slope,
+      slopeClass: e.rule.slopeClass,
+      volume: e.volume,
+      stone: e.stone,
+      concrete: e.concrete,
+    })),
+    cautions: takeoff.cautions.map((c) => ({
+      code: c.code,
+      weight: c.weight,
+      elements: c.elements,
+      values: Object.fromEntries(Object.entries(c.values ?? {}).map(([name, [value]]) => [name, value])),
+    })),
+    problems: takeoff.problems,
+    checks: takeoff.checks,
+  };
+}

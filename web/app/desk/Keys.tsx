@@ -1,0 +1,173 @@
+/** The keyboard: digits jump between stages, / finds a trench or pad, ? shows the keys. */
+import { Box, Dialog, Portal, Stack } from '@chakra-ui/react';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Button, Heading, Input } from '../parts/controls.tsx';
+import { STAGES } from './stages.ts';
+import { useDesk, useDeskStore } from './store.ts';
+
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+export function Keys() {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const [open, setOpen] = useState<'keys' | 'find' | null>(null);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const desk = store.getState();
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+        event.preventDefault();
+        if (event.shiftKey) desk.redo();
+        else desk.undo();
+        return;
+      }
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'y') {
+        event.preventDefault();
+        desk.redo();
+        return;
+      }
+      if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+      const stage = STAGES[Number(event.key) - 1];
+      if (stage) desk.go(stage);
+      else if (event.key === '?') setOpen('keys');
+      else if (event.key === '/') {
+        event.preventDefault();
+        setOpen('find');
+      } else if (event.key === 'Delete' && desk.picked) {
+        const id = desk.picked;
+        desk.edit((d) => {
+          d.elements = d.elements.filter((e) => e.id !== id);
+        });
+        desk.pick(null);
+      } else if (event.key === 'Escape') desk.pick(null);
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [store]);
+  return (
+    <Dialog.Root
+      open={open !== null}
+      onOpenChange={(change) => !change.open && setOpen(null)}
+      lazyMount
+      unmountOnExit
+    >
+      <Portal>
+        <Dialog.Backdrop position="fixed" inset={0} bg="ink" opacity={0.35} zIndex={20} />
+        <Dialog.Positioner
+          position="fixed"
+          inset={0}
+          display="flex"
+          alignItems="start"
+          justifyContent="center"
+          p={4}
+          pt={20}
+          zIndex={21}
+        >
+          <Dialog.Content
+            bg="sheet"
+            borderWidth="2px"
+            borderStyle="solid"
+            borderColor="ink"
+            w="full"
+            maxW="26rem"
+            p={4}
+            outline="none"
+          >
+            <Stack gap={3}>
+              <Dialog.Title asChild>
+                <Heading>{t(open === 'find' ? 'keys.find' : 'keys.title')}</Heading>
+              </Dialog.Title>
+              {open === 'find' ? <Find onDone={() => setOpen(null)} /> : <KeyList />}
+              <Dialog.CloseTrigger asChild>
+                <Button>{t('close')}</Button>
+              </Dialog.CloseTrigger>
+            </Stack>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}
+
+function KeyList() {
+  const { t } = useTranslation();
+  const keys = ['1–9', '/', '?', 'Ctrl Z', 'Ctrl Y', '↑ ↓', 'Enter', '← → ↑ ↓', 'Delete', '+ − F'];
+  const names = [
+    'stages',
+    'find',
+    'keys',
+    'undo',
+    'redo',
+    'nudge',
+    'next',
+    'move',
+    'remove',
+    'zoom',
+  ] as const;
+  return (
+    <Box as="dl" display="grid" gridTemplateColumns="auto 1fr" columnGap={4} rowGap={1} fontSize="sm">
+      {names.map((name, i) => (
+        <Box key={name} display="contents">
+          <dt>
+            <kbd>{keys[i]}</kbd>
+          </dt>
+          <dd>{t(`keys.${name}`)}</dd>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Finds stages and elements by name. */
+function Find({ onDone }: { onDone: () => void }) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const plan = useDesk((desk) => desk.plan);
+  const [text, setText] = useState('');
+  const found = [
+    ...plan.elements.map((e) => ({
+      key: e.id,
+      name: e.name,
+      go: () => {
+        store.getState().pick(e.id);
+        store.getState().go('dig');
+      },
+    })),
+    ...STAGES.map((stage) => ({
+      key: stage,
+      name: t(`stage.${stage}`),
+      go: () => store.getState().go(stage),
+    })),
+  ].filter((entry) => entry.name.toLowerCase().includes(text.trim().toLowerCase()));
+  const take = (entry: (typeof found)[number] | undefined) => {
+    entry?.go();
+    if (entry) onDone();
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        take(found[0]);
+      }}
+    >
+      <Input
+        aria-label={t('keys.find')}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        autoComplete="off"
+      />
+      <Box as="ul" mt={2} maxH="14rem" overflowY="auto">
+        {found.slice(0, 12).map((entry) => (
+          <li key={entry.key}>
+            <Button type="button" look="quiet" w="full" justifyContent="start" onClick={() => take(entry)}>
+              {entry.name}
+            </Button>
+          </li>
+        ))}
+        {found.length === 0 && <li>{t('keys.nothing')}</li>}
+      </Box>
+    </form>
+  );
+}

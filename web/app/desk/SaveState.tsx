@@ -1,0 +1,137 @@
+/** How saving goes, in words; and what to do when two people saved at once. */
+import { Box, Dialog, Flex, Portal, Stack } from '@chakra-ui/react';
+import { mergePlans } from '@cimiento/core';
+import { useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Button, Heading, Small } from '../parts/controls.tsx';
+import { type Conflict, useDesk, useDeskStore } from './store.ts';
+
+export function SaveState() {
+  const { t } = useTranslation();
+  const saving = useDesk((desk) => desk.saving);
+  const revision = useDesk((desk) => desk.base.revision);
+  const alarming = saving.state !== 'saved' && saving.state !== 'saving' && saving.state !== 'unsaved';
+  return (
+    <>
+      <Box
+        role="status"
+        data-saving={saving.state}
+        fontSize="sm"
+        color={alarming ? 'held' : 'soft'}
+        fontWeight={alarming ? 600 : 400}
+      >
+        {t(`saving.${saving.state}`, { n: revision })}
+        {saving.state === 'signedOut' && (
+          <>
+            {' '}
+            <a href="/sign-in" target="_blank" rel="noreferrer">
+              {t('saving.signIn')}
+            </a>
+          </>
+        )}
+      </Box>
+      {saving.state === 'conflict' && <ConflictDialog conflict={saving.conflict} />}
+    </>
+  );
+}
+
+const show = (value: unknown): string => {
+  if (value === undefined || value === null) return '–';
+  if (typeof value === 'number') return String(Math.round(value * 1000) / 1000);
+  if (typeof value === 'object' && 'name' in value) return String(value.name);
+  const text = typeof value === 'string' ? value : JSON.stringify(value);
+  return text.length > 40 ? `${text.slice(0, 39)}…` : text;
+};
+
+function ConflictDialog({ conflict }: { conflict: Conflict }) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const plan = useDesk((desk) => desk.plan);
+  const base = useDesk((desk) => desk.base);
+  const merge = useMemo(() => mergePlans(base.plan, conflict.plan, plan), [base.plan, conflict.plan, plan]);
+  const [mineToo, setMineToo] = useState(true);
+  const settle = (keep: 'both' | 'theirs') => {
+    // Merging the other way round leaves mine wherever the two collide.
+    const both = mineToo ? mergePlans(base.plan, plan, conflict.plan).merged : merge.merged;
+    store.setState({
+      base: { revision: conflict.revision, plan: conflict.plan },
+      saving: { state: keep === 'theirs' ? 'saved' : 'unsaved' },
+    });
+    store.getState().replace(keep === 'theirs' ? conflict.plan : both);
+  };
+  return (
+    <Dialog.Root open role="alertdialog" closeOnEscape={false} closeOnInteractOutside={false}>
+      <Portal>
+        <Dialog.Backdrop position="fixed" inset={0} bg="ink" opacity={0.35} zIndex={30} />
+        <Dialog.Positioner
+          position="fixed"
+          inset={0}
+          display="flex"
+          alignItems="center"
+          justifyContent="center"
+          p={4}
+          zIndex={31}
+        >
+          <Dialog.Content
+            bg="sheet"
+            borderWidth="2px"
+            borderStyle="solid"
+            borderColor="held"
+            w="full"
+            maxW="42rem"
+            maxH="86vh"
+            overflowY="auto"
+            p={5}
+            outline="none"
+            data-conflict
+          >
+            <Stack gap={3}>
+              <Dialog.Title asChild>
+                <Heading fontSize="xl">
+                  {t('conflict.title', { who: conflict.by ?? t('conflict.someone') })}
+                </Heading>
+              </Dialog.Title>
+              <p>{t('conflict.text')}</p>
+              <Heading as="h3">{t('conflict.theirs', { count: merge.theirChanges.length })}</Heading>
+              <Box as="ul" fontSize="sm" maxH="9rem" overflowY="auto">
+                {merge.theirChanges.map((c) => (
+                  <li key={c.path}>
+                    <code>{c.path.slice(1)}</code> {show(c.from)} → <strong>{show(c.to)}</strong>
+                  </li>
+                ))}
+              </Box>
+              {merge.collisions.length > 0 && (
+                <>
+                  <Heading as="h3">{t('conflict.both')}</Heading>
+                  <Box as="ul" fontSize="sm">
+                    {merge.collisions.map((c) => (
+                      <li key={c.path}>
+                        <code>{c.path.slice(1)}</code> {t('conflict.them')} <strong>{show(c.theirs)}</strong>{' '}
+                        · {t('conflict.me')} <strong>{show(c.mine)}</strong>
+                      </li>
+                    ))}
+                  </Box>
+                  <label>
+                    <input
+                      type="checkbox"
+                      checked={mineToo}
+                      onChange={(event) => setMineToo(event.target.checked)}
+                    />{' '}
+                    {t('conflict.mineWins')}
+                  </label>
+                </>
+              )}
+              <Flex gap={2} wrap="wrap">
+                <Button look="main" onClick={() => settle('both')}>
+                  {t('conflict.merge')}
+                </Button>
+                <Button onClick={() => settle('theirs')}>{t('conflict.takeTheirs')}</Button>
+              </Flex>
+              <Small>{t('conflict.undo')}</Small>
+            </Stack>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,183 @@
+/** The right side: the numbers of the stage, what decides the depth, and the cautions that apply. */
+import { Box, Stack } from '@chakra-ui/react';
+import { useTranslation } from 'react-i18next';
+import { Th } from '../parts/controls.tsx';
+import { useFormat } from '../parts/format.tsx';
+import { cautionText, concerns, problemText } from '../parts/words.ts';
+import { BackfillPanel } from '../stages/backfill/BackfillPanel.tsx';
+import { BasePanel } from '../stages/base/BasePanel.tsx';
+import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
+import { Panel } from '../stages/fields.tsx';
+import { GroundPanel } from '../stages/ground/GroundPanel.tsx';
+import { LevelsPanel } from '../stages/levels/LevelsPanel.tsx';
+import { LogPanel } from '../stages/log/LogPanel.tsx';
+import { PourPanel } from '../stages/pour/PourPanel.tsx';
+import { SetoutPanel } from '../stages/setout/SetoutPanel.tsx';
+import { WaterPanel } from '../stages/water/WaterPanel.tsx';
+import type { Stage } from './stages.ts';
+import { useDesk } from './store.ts';
+import { useTakeoff } from './takeoff.ts';
+
+const PANELS: Record<Stage, React.ComponentType> = {
+  ground: GroundPanel,
+  setout: SetoutPanel,
+  levels: LevelsPanel,
+  dig: DigPanel,
+  water: WaterPanel,
+  base: BasePanel,
+  pour: PourPanel,
+  backfill: BackfillPanel,
+  log: LogPanel,
+};
+
+export function Side() {
+  const stage = useDesk((desk) => desk.stage);
+  const Numbers = PANELS[stage];
+  const digging = stage === 'dig' || stage === 'levels' || stage === 'ground';
+  return (
+    <Stack
+      as="aside"
+      gap={0}
+      px={3.5}
+      py={3}
+      h={{ lg: 'full' }}
+      overflowY={{ lg: 'auto' }}
+      tabIndex={0}
+      data-side
+    >
+      <Problems />
+      <Numbers />
+      {digging && <Decides />}
+      {stage !== 'log' && <Cautions />}
+      {stage === 'dig' && <DigJobPanel />}
+    </Stack>
+  );
+}
+
+function Problems() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { problems } = useTakeoff();
+  if (problems.length === 0) return null;
+  return (
+    <Box
+      role="alert"
+      borderLeftWidth="4px"
+      borderStyle="solid"
+      borderColor="held"
+      bg="heldWash"
+      p={2}
+      mb={3}
+      fontSize="sm"
+      data-problems
+    >
+      {problems.slice(0, 6).map((p) => (
+        <p key={p.code + p.path}>{problemText(t, format, p)}</p>
+      ))}
+    </Box>
+  );
+}
+
+/** What decides the depth of the thing picked: every rule, its level, and how far to the next. */
+function Decides() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const plan = useDesk((desk) => desk.plan);
+  const picked = useDesk((desk) => desk.picked);
+  const takeoff = useTakeoff();
+  const info = takeoff.elements.find((e) => e.id === picked) ?? takeoff.elements.find((e) => e.live);
+  const element = plan.elements.find((e) => e.id === info?.id);
+  if (!info?.decision || !element) return null;
+  const { decision } = info;
+  return (
+    <Panel title={t('decides.title')} aside={t('decides.of', { name: element.name })}>
+      <Box
+        borderLeftWidth="4px"
+        borderStyle="solid"
+        borderColor="chalk"
+        bg="chalkWash"
+        p={2.5}
+        fontSize="sm"
+        data-decides
+      >
+        <Box as="strong" display="block">
+          {decision.governs && t(`decides.${decision.governs}`)}
+        </Box>
+        <p>
+          {t('decides.underside', { level: format.text(info.underside, 'level') })}{' '}
+          {decision.next &&
+            decision.margin !== null &&
+            t(decision.margin >= 0 ? 'decides.margin' : 'decides.above', {
+              rule: t(`rule.${decision.next}`),
+              margin: format.text(Math.abs(decision.margin), 'size'),
+            })}
+        </p>
+        <p>{t('decides.formation', { level: format.text(info.formation, 'level') })}</p>
+      </Box>
+      <Box as="table" fontSize="sm" w="full">
+        <tbody>
+          {decision.candidates.map((candidate, i) => (
+            <tr key={candidate.rule}>
+              <Th scope="row" fontWeight={i === 0 ? 600 : 400}>
+                {t(`rule.${candidate.rule}`)}
+              </Th>
+              <Box
+                as="td"
+                textAlign="right"
+                fontFamily="figure"
+                fontSize="md"
+                fontWeight={i === 0 ? 600 : 500}
+              >
+                {format.text(candidate.level, 'level')}
+              </Box>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Panel>
+  );
+}
+
+const LOOK = {
+  stop: { borderColor: 'held', bg: 'heldWash' },
+  warn: { borderColor: 'note', bg: 'noteWash' },
+  note: { borderColor: 'edge', bg: 'paper' },
+} as const;
+
+function Cautions() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const plan = useDesk((desk) => desk.plan);
+  const { cautions } = useTakeoff();
+  return (
+    <Panel
+      title={t('caution.heading')}
+      aside={t('caution.count', { count: cautions.filter((c) => c.weight === 'stop').length })}
+    >
+      <Stack as="ul" gap={1.5}>
+        {cautions.map((caution) => {
+          const { title, text } = cautionText(t, format, caution);
+          const who = concerns(plan, caution);
+          return (
+            <Box
+              as="li"
+              key={caution.code}
+              data-caution={caution.code}
+              borderLeftWidth="4px"
+              borderStyle="solid"
+              p={2}
+              fontSize="sm"
+              {...LOOK[caution.weight]}
+            >
+              <strong>
+                {caution.weight === 'stop' && `${t('caution.stop')} · `}
+                {title}
+              </strong>
+              {who && ` (${who})`} {text}
+            </Box>
+          );
+        })}
+      </Stack>
+    </Panel>
+  );
+}

@@ -1,0 +1,141 @@
+/** The head of the desk: job, holds, undo, files, and how a person likes to read. */
+import { Box, Flex } from '@chakra-ui/react';
+import { Redo2, Undo2 } from 'lucide-react';
+import { useTranslation } from 'react-i18next';
+import { Link, useRouteLoaderData } from 'react-router';
+import { Bare, Button, Heading } from '../parts/controls.tsx';
+import { Preferences } from '../parts/Preferences.tsx';
+import type { loader as rootLoader } from '../root.tsx';
+import { useJobId } from './jobId.ts';
+import { SaveState } from './SaveState.tsx';
+import { useDesk, useDeskStore } from './store.ts';
+import { useTakeoff } from './takeoff.ts';
+
+export function TopBar() {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const jobId = useJobId();
+  const plan = useDesk((desk) => desk.plan);
+  const canUndo = useDesk((desk) => desk.past.length > 0);
+  const canRedo = useDesk((desk) => desk.future.length > 0);
+  const holds = useTakeoff().cautions.filter((c) => c.weight === 'stop').length;
+  const root = useRouteLoaderData<typeof rootLoader>('root');
+  const edit = store.getState().edit;
+  return (
+    <Flex
+      as="header"
+      align="center"
+      gap={3}
+      px={3}
+      py={1.5}
+      wrap="wrap"
+      borderBottomWidth="2px"
+      borderStyle="solid"
+      borderColor="ink"
+      bg="sheet"
+    >
+      <Link to="/jobs" aria-label={t('bar.jobs')} style={{ textDecoration: 'none', color: 'inherit' }}>
+        <Heading as="span" fontSize="xl" letterSpacing="0.04em">
+          CIMIENTO
+        </Heading>
+      </Link>
+      <Box minW={0} flex={{ base: '1 1 60%', lg: '0 1 15rem' }}>
+        <Bare
+          aria-label={t('jobs.name')}
+          defaultValue={plan.name}
+          key={`n${plan.name}`}
+          maxLength={80}
+          fontWeight={600}
+          fontSize="md"
+          onBlur={(event) => {
+            const { value } = event.target;
+            if (value.trim())
+              edit((d) => {
+                d.name = value.trim();
+              });
+            else event.target.value = plan.name;
+          }}
+        />
+        <Bare
+          aria-label={t('jobs.place')}
+          defaultValue={plan.place}
+          key={`p${plan.place}`}
+          placeholder={t('jobs.noPlace')}
+          maxLength={120}
+          fontSize="sm"
+          color="soft"
+          onBlur={(event) => {
+            const { value } = event.target;
+            edit((d) => {
+              d.place = value.trim();
+            });
+          }}
+        />
+      </Box>
+      <SaveState />
+      <Box flex="1" />
+      {holds > 0 && (
+        <Box
+          bg="heldWash"
+          color="held"
+          px={2.5}
+          py={1}
+          borderRadius="sm"
+          fontSize="sm"
+          fontWeight={600}
+          borderWidth="1px"
+          borderStyle="solid"
+          borderColor="held"
+        >
+          {t('caution.count', { count: holds })}
+        </Box>
+      )}
+      <Flex gap={1}>
+        <Button size="sm" disabled={!canUndo} onClick={() => store.getState().undo()}>
+          <Undo2 size={15} aria-hidden /> {t('bar.undo')}
+        </Button>
+        <Button size="sm" disabled={!canRedo} onClick={() => store.getState().redo()}>
+          <Redo2 size={15} aria-hidden /> {t('bar.redo')}
+        </Button>
+      </Flex>
+      <Button asChild size="sm" look="main">
+        <a href={`/jobs/${jobId}/dig-sheet.pdf`} target="_blank" rel="noreferrer">
+          {t('bar.digSheet')}
+        </a>
+      </Button>
+      <Box as="details" position="relative" fontSize="sm">
+        <Box
+          as="summary"
+          cursor="pointer"
+          px={2}
+          py={1}
+          borderWidth="1px"
+          borderStyle="solid"
+          borderColor="edge"
+          borderRadius="sm"
+        >
+          {t('bar.more')}
+        </Box>
+        <Flex
+          direction="column"
+          gap={2}
+          position="absolute"
+          right={0}
+          top="110%"
+          zIndex={15}
+          bg="sheet"
+          borderWidth="2px"
+          borderStyle="solid"
+          borderColor="ink"
+          p={3}
+          w="17rem"
+        >
+          <a href={`/jobs/${jobId}/plan.json`}>{t('bar.planFile')}</a>
+          <a href={`/jobs/${jobId}/takeoff.csv`}>{t('bar.csv')}</a>
+          <a href={`/jobs/${jobId}/takeoff.json`}>{t('bar.json')}</a>
+          {root && <Preferences chosen={root.preferences} />}
+        </Flex>
+      </Box>
+    </Flex>
+  );
+}

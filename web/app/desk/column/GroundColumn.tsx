@@ -1,0 +1,213 @@
+/** The ground column: the job's stages as layers, top to bottom in the order the work is done. */
+import { Box, chakra } from '@chakra-ui/react';
+import type { Plan, Takeoff } from '@cimiento/core';
+import type { TFunction } from 'i18next';
+import { useTranslation } from 'react-i18next';
+import { type Format, useFormat } from '../../parts/format.tsx';
+import { Hatches, ink } from '../hatches.tsx';
+import { STAGES, type Stage } from '../stages.ts';
+import { useDesk, useDeskStore } from '../store.ts';
+import { useTakeoff } from '../takeoff.ts';
+
+type State = 'empty' | 'inWork' | 'held' | 'done';
+
+/** The live one-line answer of a stage, and how it stands. */
+function answer(
+  stage: Stage,
+  plan: Plan,
+  takeoff: Takeoff,
+  revision: number,
+  t: TFunction,
+  format: Format,
+): { text: string; state: State } {
+  const volume = (value: number) => format.text(value, 'volume');
+  const held = (code: string) => takeoff.cautions.some((c) => c.code === code && c.weight === 'stop');
+  const live = takeoff.elements.filter((e) => e.live);
+  const any = live.length > 0;
+  switch (stage) {
+    case 'ground':
+      return {
+        text:
+          takeoff.frost.depth === null
+            ? t('column.noFrost')
+            : t('column.ground', {
+                count: plan.ground.soils.length,
+                frost: format.text(takeoff.frost.depth, 'length'),
+              }),
+        state: takeoff.frost.depth === null ? 'inWork' : 'done',
+      };
+    case 'setout': {
+      const strips = plan.elements.filter((e) => e.kind === 'strip').length;
+      return {
+        text: t('plan.count', { strips, pads: plan.elements.length - strips }),
+        state: plan.elements.length > 0 ? 'done' : 'empty',
+      };
+    }
+    case 'levels':
+      return { text: t('column.levels', { level: format.text(plan.levels.string, 'level') }), state: 'done' };
+    case 'dig': {
+      if (!any) return { text: t('column.nothing'), state: 'empty' };
+      const deepest = Math.max(...live.map((e) => e.fromString));
+      return {
+        text: t('column.dig', { depth: format.text(deepest, 'length') }),
+        state: held('unsupported') || held('engineerDepth') ? 'held' : 'inWork',
+      };
+    }
+    case 'water':
+      return takeoff.pits.length > 0
+        ? { text: t('column.water', { flow: format.text(takeoff.inflow[1], 'flow') }), state: 'held' }
+        : { text: t('column.dry'), state: any ? 'done' : 'empty' };
+    case 'base':
+      return takeoff.lifts
+        ? {
+            text: t('column.base', {
+              n: takeoff.lifts.count,
+              lift: format.text(takeoff.lifts.thickness, 'size'),
+            }),
+            state: any ? 'inWork' : 'empty',
+          }
+        : { text: t('column.noBase'), state: 'empty' };
+    case 'pour':
+      return {
+        text: any ? t('column.pour', { volume: volume(takeoff.concrete.order) }) : t('column.nothing'),
+        state: any ? 'inWork' : 'empty',
+      };
+    case 'backfill':
+      return {
+        text: any ? t('column.backfill', { volume: volume(takeoff.spoil.backfill) }) : t('column.nothing'),
+        state: any ? 'inWork' : 'empty',
+      };
+    case 'log':
+      return { text: t('jobs.revision', { n: revision }), state: 'done' };
+  }
+}
+
+/** Ground of each layer of the column, from grass down to what was placed. */
+const LAYER: Record<Stage, string> = {
+  ground: 'url(#column-topsoil)',
+  setout: 'url(#column-sand)',
+  levels: 'url(#column-stiffClay)',
+  dig: 'url(#column-softClay)',
+  water: 'url(#column-water)',
+  base: 'url(#column-stone)',
+  pour: 'url(#column-concrete)',
+  backfill: 'url(#column-sandySilt)',
+  log: ink('sheet'),
+};
+
+const Layer = chakra('button', {
+  base: {
+    position: 'relative',
+    display: 'block',
+    w: 'full',
+    flex: 1,
+    minH: '56px',
+    textAlign: 'left',
+    px: 3,
+    py: 1.5,
+    border: 'none',
+    overflow: 'hidden',
+    borderBottomWidth: '1px',
+    borderBottomStyle: 'solid',
+    borderBottomColor: 'edge',
+    cursor: 'pointer',
+    bg: 'sheet',
+  },
+});
+
+export function GroundColumn({ onPick }: { onPick?: () => void }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const plan = useDesk((desk) => desk.plan);
+  const stage = useDesk((desk) => desk.stage);
+  const revision = useDesk((desk) => desk.base.revision);
+  const takeoff = useTakeoff();
+  return (
+    <Box
+      as="nav"
+      aria-label={t('column.title')}
+      display="flex"
+      flexDirection="column"
+      h="full"
+      borderRightWidth={{ lg: '2px' }}
+      borderStyle="solid"
+      borderColor="ink"
+    >
+      <svg width="0" height="0" style={{ position: 'absolute' }} aria-hidden>
+        <Hatches prefix="column" soils={['topsoil', 'sand', 'stiffClay', 'softClay', 'sandySilt']} />
+        <defs>
+          <pattern id="column-water" width="20" height="10" patternUnits="userSpaceOnUse">
+            <rect width="20" height="10" fill={ink('water-wash')} />
+            <path d="M0 6q5 -4 10 0t10 0" fill="none" stroke={ink('water')} strokeWidth="0.8" opacity="0.6" />
+          </pattern>
+        </defs>
+      </svg>
+      {STAGES.map((key, i) => {
+        const { text, state } = answer(key, plan, takeoff, revision, t, format);
+        const here = key === stage;
+        return (
+          <Layer
+            key={key}
+            type="button"
+            data-stage={key}
+            aria-current={here ? 'step' : undefined}
+            boxShadow={here ? 'inset 7px 0 0 var(--chakra-colors-chalk)' : 'none'}
+            onClick={() => {
+              store.getState().go(key);
+              onPick?.();
+            }}
+          >
+            {!here && (
+              <svg
+                aria-hidden
+                width="100%"
+                height="100%"
+                style={{ position: 'absolute', inset: 0, opacity: 0.55 }}
+              >
+                <rect width="100%" height="100%" fill={LAYER[key]} />
+              </svg>
+            )}
+            <Box as="span" position="relative" display="block" pl={here ? 1.5 : 0}>
+              <Box as="span" display="flex" justifyContent="space-between" alignItems="baseline">
+                <Box
+                  as="span"
+                  fontFamily="figure"
+                  fontWeight={600}
+                  fontSize="lg"
+                  bg={here ? 'transparent' : 'sheet'}
+                  px={here ? 0 : 1}
+                  borderRadius="sm"
+                  lineHeight={1.25}
+                >
+                  {t(`stage.${key}`)}
+                </Box>
+                <Box as="span" fontSize="xs" bg="sheet" px={1} borderRadius="sm">
+                  {i + 1}
+                </Box>
+              </Box>
+              <Box
+                as="span"
+                display="inline-block"
+                fontSize="xs"
+                mt={0.5}
+                bg={here ? 'transparent' : 'sheet'}
+                px={here ? 0 : 1}
+                borderRadius="sm"
+                fontWeight={500}
+              >
+                {text}
+                {state === 'held' && (
+                  <Box as="span" color="held" fontWeight={600}>
+                    {' '}
+                    · {t('column.held')}
+                  </Box>
+                )}
+              </Box>
+            </Box>
+          </Layer>
+        );
+      })}
+    </Box>
+  );
+}

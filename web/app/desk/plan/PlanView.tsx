@@ -1,0 +1,489 @@
+/** The plan: to scale, with openings, footings and axes; pan, zoom, fit, pick and drag. */
+import { Box, Flex } from '@chakra-ui/react';
+import { type Element, type Section, segmentsOf } from '@cimiento/core';
+import { select } from 'd3-selection';
+import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Button, Heading } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { Hatches, ink } from '../hatches.tsx';
+import { useDesk, useDeskStore } from '../store.ts';
+import { useTakeoff } from '../takeoff.ts';
+import { useSize } from '../useSize.ts';
+import { snapPoint } from './snap.ts';
+import { extent, niceLength, polygonPath, type View, viewOf, type Zoom } from './view.ts';
+
+const STILL: Zoom = { k: 1, x: 0, y: 0 };
+/** How near in pixels a dragged point must come to be attracted. */
+const REACH = 9;
+
+export function PlanView({ section }: { section: Section | null }) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const plan = useDesk((desk) => desk.plan);
+  const picked = useDesk((desk) => desk.picked);
+  const takeoff = useTakeoff();
+  const { system } = useFormat();
+  const [frame, { width, height }] = useSize(808, 364);
+  const svg = useRef<SVGSVGElement>(null);
+  const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
+  const [zoom, setZoom] = useState<Zoom>(STILL);
+  // While something is dragged the window must not move under it.
+  const held = useRef<ReturnType<typeof extent> | null>(null);
+  const box = held.current ?? extent(plan, takeoff);
+  const view = useMemo(() => viewOf(box, width, height, zoom), [box, width, height, zoom]);
+
+  useEffect(() => {
+    const node = svg.current;
+    if (!node) return;
+    const made = d3Zoom<SVGSVGElement, unknown>()
+      .scaleExtent([0.2, 40])
+      .filter((event: Event) => !(event.target instanceof Element_ && event.target.closest('[data-drag]')))
+      .on('zoom', (event: { transform: Zoom }) =>
+        setZoom({ k: event.transform.k, x: event.transform.x, y: event.transform.y }),
+      );
+    behaviour.current = made;
+    select(node).call(made).on('dblclick.zoom', null);
+    return () => {
+      select(node).on('.zoom', null);
+    };
+  }, []);
+
+  const run = (how: 'in' | 'out' | 'fit') => {
+    const node = svg.current;
+    const made = behaviour.current;
+    if (!node || !made) return;
+    if (how === 'fit') made.transform(select(node), zoomIdentity);
+    else made.scaleBy(select(node), how === 'in' ? 1.4 : 1 / 1.4);
+  };
+
+  const [armed, setArmed] = useState<string | null>(null);
+  const startDrag = (event: React.PointerEvent, element: Element, point: number | null) => {
+    if (event.button !== 0) return;
+    event.stopPropagation();
+    store.getState().pick(element.id);
+    const target = event.currentTarget;
+    target.setPointerCapture(event.pointerId);
+    held.current = box;
+    setArmed(element.id);
+    const rect = svg.current!.getBoundingClientRect();
+    const ratio = width / rect.width;
+    const world = (e: PointerEvent | React.PointerEvent) =>
+      [view.east((e.clientX - rect.left) * ratio), view.north((e.clientY - rect.top) * ratio)] as const;
+    const from = world(event);
+    const key = `drag:${element.id}:${point}:${event.timeStamp}`;
+    const reach = REACH / view.scale;
+    const move = (e: PointerEvent) => {
+      const to = world(e);
+      const dx = to[0] - from[0];
+      const dy = to[1] - from[1];
+      if (Math.hypot(dx, dy) * view.scale < 3 && store.getState().past.at(-1)?.key !== key) return;
+      store.getState().edit((draft) => {
+        const target = draft.elements.find((candidate) => candidate.id === element.id);
+        if (!target) return;
+        const now = store.getState().plan;
+        if (target.kind === 'pad' && element.kind === 'pad')
+          target.at = snapPoint(
+            now,
+            element.id,
+            [element.at[0] + dx, element.at[1] + dy],
+            null,
+            reach,
+            system,
+          );
+        else if (target.kind === 'strip' && element.kind === 'strip') {
+          if (point === null) {
+            const first = element.points[0]!;
+            const landed = snapPoint(now, element.id, [first[0] + dx, first[1] + dy], null, reach, system);
+            target.points = element.points.map(
+              ([x, y]) => [round6(x + landed[0] - first[0]), round6(y + landed[1] - first[1])] as const,
+            );
+          } else {
+            const was = element.points[point]!;
+            const anchor = element.points[point === 0 ? 1 : point - 1] ?? null;
+            const landed = snapPoint(now, element.id, [was[0] + dx, was[1] + dy], anchor, reach, system);
+            target.points = element.points.map((p, i) => (i === point ? landed : p));
+          }
+        }
+      }, key);
+    };
+    const end = () => {
+      target.removeEventListener('pointermove', move as EventListener);
+      target.removeEventListener('pointerup', end);
+      target.removeEventListener('pointercancel', end);
+      held.current = null;
+      setArmed(null);
+      store.getState().settle();
+    };
+    target.addEventListener('pointermove', move as EventListener);
+    target.addEventListener('pointerup', end);
+    target.addEventListener('pointercancel', end);
+  };
+
+  const nudge = (event: React.KeyboardEvent) => {
+    const step = system === 'metric' ? 0.05 : 0.0254;
+    const moves: Record<string, [number, number]> = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, step],
+      ArrowDown: [0, -step],
+    };
+    const move = moves[event.key];
+    if (event.key === '+' || event.key === '=') return run('in');
+    if (event.key === '-') return run('out');
+    if (event.key === 'f' || event.key === '0') return run('fit');
+    if (!move || picked === null) return;
+    event.preventDefault();
+    const [dx, dy] = event.shiftKey ? [move[0] * 10, move[1] * 10] : move;
+    store.getState().edit((draft) => {
+      const target = draft.elements.find((candidate) => candidate.id === picked);
+      if (target?.kind === 'pad') target.at = [round6(target.at[0] + dx), round6(target.at[1] + dy)];
+      else if (target)
+        target.points = target.points.map(([x, y]) => [round6(x + dx), round6(y + dy)] as const);
+    }, `nudge:${picked}`);
+  };
+
+  const strips = plan.elements.filter((e) => e.kind === 'strip').length;
+  return (
+    <Flex direction="column" h="full" minH={0} as="section" aria-label={t('plan.title')}>
+      <Flex justify="space-between" align="center" px={3} pt={1.5} gap={2}>
+        <Heading>
+          {t('plan.title')} · {t('plan.count', { strips, pads: plan.elements.length - strips })}
+        </Heading>
+        <Flex gap={1} className="no-print">
+          <Button size="sm" onClick={() => run('out')} aria-label={t('plan.zoomOut')}>
+            −
+          </Button>
+          <Button size="sm" onClick={() => run('in')} aria-label={t('plan.zoomIn')}>
+            +
+          </Button>
+          <Button size="sm" onClick={() => run('fit')}>
+            {t('plan.fit')}
+          </Button>
+        </Flex>
+      </Flex>
+      <Box ref={frame} flex="1" minH={0} position="relative">
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the drawing takes the keyboard: arrows move what is picked */}
+        <svg
+          ref={svg}
+          viewBox={`0 0 ${width} ${height}`}
+          role="application"
+          aria-label={t('plan.help')}
+          tabIndex={0}
+          style={{
+            width: '100%',
+            height: '100%',
+            position: 'absolute',
+            inset: 0,
+            touchAction: 'none',
+            cursor: armed ? 'grabbing' : 'default',
+          }}
+          onKeyDown={nudge}
+          onClick={(event) => event.target === svg.current && store.getState().pick(null)}
+        >
+          <Hatches prefix="plan" soils={[]} />
+          <Grid view={view} />
+          <Dug view={view} />
+          {plan.elements.map((element, i) => (
+            <Drawn
+              key={element.id}
+              element={element}
+              view={view}
+              picked={element.id === picked}
+              footings={takeoff.shapes.footings[i] ?? []}
+              bottoms={takeoff.shapes.bottoms[i] ?? []}
+              live={takeoff.elements[i]?.live ?? false}
+              onDown={startDrag}
+            />
+          ))}
+          <PickedDimensions view={view} element={plan.elements.find((e) => e.id === picked)} />
+          {section && <CutMark view={view} section={section} />}
+          <Compass width={width} />
+          <ScaleBar view={view} />
+        </svg>
+        {plan.elements.length === 0 && (
+          <Flex position="absolute" inset={0} align="center" justify="center" pointerEvents="none">
+            <Box
+              bg="sheet"
+              borderWidth="1px"
+              borderStyle="dashed"
+              borderColor="edge"
+              p={4}
+              maxW="24rem"
+              textAlign="center"
+            >
+              {t('plan.empty')}
+            </Box>
+          </Flex>
+        )}
+      </Box>
+    </Flex>
+  );
+}
+
+// The DOM's Element, under another name: here an Element is a strip or a pad.
+const Element_ =
+  typeof globalThis.Element === 'undefined' ? (class {} as typeof globalThis.Element) : globalThis.Element;
+const round6 = (value: number) => Math.round(value * 1e6) / 1e6;
+
+const Grid = memo(function Grid({ view }: { view: View }) {
+  const step = niceLength(Math.max(1, 36 / view.scale));
+  const lines: string[] = [];
+  const west = view.east(0);
+  const east = view.east(view.width);
+  const south = view.north(view.height);
+  const north = view.north(0);
+  for (let x = Math.ceil(west / step) * step; x <= east; x += step)
+    lines.push(`M${view.x(x).toFixed(1)} 0V${view.height}`);
+  for (let y = Math.ceil(south / step) * step; y <= north; y += step)
+    lines.push(`M0 ${view.y(y).toFixed(1)}H${view.width}`);
+  return <path d={lines.join('')} stroke={ink('rule')} strokeWidth={1} fill="none" pointerEvents="none" />;
+});
+
+/** Openings as one shape: outlines first, fills over them, so inner lines vanish. */
+function Dug({ view }: { view: View }) {
+  const { shapes } = useTakeoff();
+  const outlines = shapes.openings
+    .flat()
+    .map((polygon) => polygonPath(view, polygon))
+    .join('');
+  const flats = shapes.solid.cells
+    .filter((cell) => cell.flat)
+    .map((cell) => polygonPath(view, cell.area))
+    .join('');
+  return (
+    <g pointerEvents="none">
+      <path d={outlines} fill="none" stroke={ink('earth')} strokeWidth={2} strokeLinejoin="round" />
+      <path d={outlines} fill={ink('earth-wash')} />
+      <path d={outlines} fill="url(#plan-batter)" />
+      <path d={flats} fill={ink('earth-deep')} stroke={ink('earth-deep')} strokeWidth={0.6} />
+    </g>
+  );
+}
+
+const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;
+
+function Drawn({
+  element,
+  view,
+  picked,
+  footings,
+  bottoms,
+  live,
+  onDown,
+}: {
+  element: Element;
+  view: View;
+  picked: boolean;
+  live: boolean;
+  footings: readonly (readonly number[])[];
+  bottoms: readonly (readonly number[])[];
+  onDown: (event: React.PointerEvent, element: Element, point: number | null) => void;
+}) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const concrete = footings.map((polygon) => polygonPath(view, polygon)).join('');
+  const bottom = bottoms.map((polygon) => polygonPath(view, polygon)).join('');
+  const axis =
+    element.kind === 'strip'
+      ? `${element.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${view.x(x)} ${view.y(y)}`).join('')}${element.closed ? 'Z' : ''}`
+      : `M${view.x(element.at[0]) - 8} ${view.y(element.at[1])}h16M${view.x(element.at[0])} ${view.y(element.at[1]) - 8}v16`;
+  const [lx, ly] = labelSpot(element, view);
+  const width = element.name.length * 7 + 14;
+  return (
+    <g
+      data-drag
+      data-element={element.id}
+      style={{ cursor: 'grab' }}
+      // biome-ignore lint/a11y/useSemanticElements: a drawn shape cannot be a button element
+      role="button"
+      tabIndex={0}
+      aria-pressed={picked}
+      aria-label={t('plan.pick', { name: element.name })}
+      onPointerDown={(event) => onDown(event, element, null)}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' || event.key === ' ') {
+          event.preventDefault();
+          store.getState().pick(element.id);
+        }
+      }}
+    >
+      <path
+        d={bottom}
+        fill="transparent"
+        stroke={picked ? ink('chalk') : live ? ink('earth') : ink('held')}
+        strokeWidth={picked ? 2 : 0.8}
+        strokeDasharray={live ? undefined : '4 3'}
+      />
+      <path d={concrete} fill="url(#plan-concrete)" />
+      <path d={axis} fill="none" stroke={ink('chalk')} strokeWidth={1.2} strokeDasharray="12 4 2 4" />
+      <g transform={`translate(${lx} ${ly})`}>
+        <rect
+          x={-width / 2}
+          y={-10}
+          width={width}
+          height={20}
+          rx={3}
+          fill={picked ? ink('chalk') : ink('sheet')}
+          stroke={ink('ink')}
+          strokeWidth={0.8}
+        />
+        <text textAnchor="middle" y={5} fill={picked ? ink('on-chalk') : ink('ink')} style={label}>
+          {element.name}
+        </text>
+      </g>
+      {picked &&
+        element.kind === 'strip' &&
+        element.points.map(([x, y], i) => (
+          <circle
+            // biome-ignore lint/suspicious/noArrayIndexKey: a corner is known by its place in the run
+            key={i}
+            data-handle={i}
+            cx={view.x(x)}
+            cy={view.y(y)}
+            r={7}
+            fill={ink('sheet')}
+            stroke={ink('chalk')}
+            strokeWidth={2}
+            onPointerDown={(event) => onDown(event, element, i)}
+          />
+        ))}
+    </g>
+  );
+}
+
+function labelSpot(element: Element, view: View): [number, number] {
+  if (element.kind === 'pad') return [view.x(element.at[0]), view.y(element.at[1])];
+  const runs = segmentsOf(element);
+  if (runs.length === 0) return [view.x(element.points[0]![0]), view.y(element.points[0]![1])];
+  const longest = runs.reduce((p, q) => (q.length > p.length ? q : p));
+  return [view.x((longest.from[0] + longest.to[0]) / 2), view.y((longest.from[1] + longest.to[1]) / 2)];
+}
+
+/** Length of each run of the picked strip; both sizes of a picked pad. */
+function PickedDimensions({ view, element }: { view: View; element: Element | undefined }) {
+  const format = useFormat();
+  if (!element) return null;
+  const runs =
+    element.kind === 'strip'
+      ? segmentsOf(element).map((run) => ({ from: run.from, to: run.to, length: run.length }))
+      : padSides(element);
+  return (
+    <g pointerEvents="none">
+      {runs
+        .filter((run) => run.length * view.scale > 46)
+        .map((run) => {
+          const x0 = view.x(run.from[0]);
+          const y0 = view.y(run.from[1]);
+          const x1 = view.x(run.to[0]);
+          const y1 = view.y(run.to[1]);
+          const length = Math.hypot(x1 - x0, y1 - y0);
+          let nx = (y1 - y0) / length;
+          let ny = -(x1 - x0) / length;
+          if (ny > 0.01 || (Math.abs(ny) <= 0.01 && nx < 0)) [nx, ny] = [-nx, -ny];
+          const off = Math.max(26, (element.width / 2) * view.scale + 20);
+          const mx = (x0 + x1) / 2 + nx * off;
+          const my = (y0 + y1) / 2 + ny * off;
+          const text = format.text(run.length, 'length');
+          const angle = (Math.atan2(y1 - y0, x1 - x0) * 180) / Math.PI;
+          const upright = angle > 90.5 || angle <= -89.5 ? angle + 180 : angle;
+          return (
+            <g key={`${x0},${y0},${x1},${y1}`}>
+              <path
+                d={`M${x0 + nx * off} ${y0 + ny * off}L${x1 + nx * off} ${y1 + ny * off}M${x0 + nx * 10} ${y0 + ny * 10}L${x0 + nx * (off + 5)} ${y0 + ny * (off + 5)}M${x1 + nx * 10} ${y1 + ny * 10}L${x1 + nx * (off + 5)} ${y1 + ny * (off + 5)}`}
+                stroke={ink('ink')}
+                strokeWidth={0.8}
+              />
+              <g transform={`translate(${mx} ${my}) rotate(${upright})`}>
+                <rect
+                  x={-text.length * 3.6 - 3}
+                  y={-9}
+                  width={text.length * 7.2 + 6}
+                  height={18}
+                  fill={ink('paper')}
+                />
+                <text textAnchor="middle" y={5} fill={ink('ink')} style={label}>
+                  {text}
+                </text>
+              </g>
+            </g>
+          );
+        })}
+    </g>
+  );
+}
+
+function padSides(pad: Extract<Element, { kind: 'pad' }>) {
+  const angle = (pad.angle * Math.PI) / 180;
+  const ux = Math.cos(angle);
+  const uy = Math.sin(angle);
+  const at = (along: number, across: number) =>
+    [pad.at[0] + along * ux - across * uy, pad.at[1] + along * uy + across * ux] as const;
+  const { length: l, width: w } = pad;
+  return [
+    { from: at(-l / 2, 0), to: at(l / 2, 0), length: l },
+    { from: at(0, -w / 2), to: at(0, w / 2), length: w },
+  ];
+}
+
+function CutMark({ view, section }: { view: View; section: Section }) {
+  const ends = [-1, 1].map(
+    (side) =>
+      [
+        view.x(section.x + side * section.half * section.dx),
+        view.y(section.y + side * section.half * section.dy),
+      ] as const,
+  );
+  const [a, b] = ends as [readonly [number, number], readonly [number, number]];
+  return (
+    <g pointerEvents="none">
+      <path
+        d={`M${a[0]} ${a[1]}L${b[0]} ${b[1]}`}
+        stroke={ink('ink')}
+        strokeWidth={1.8}
+        strokeDasharray="14 5"
+      />
+      {ends.map(([x, y], i) => (
+        <text
+          key={i === 0 ? 'a' : 'b'}
+          x={x + (i === 0 ? -1 : 1) * 9 * section.dx}
+          y={y - (i === 0 ? -1 : 1) * 9 * section.dy + 5}
+          textAnchor="middle"
+          fill={ink('ink')}
+          style={label}
+        >
+          A
+        </text>
+      ))}
+    </g>
+  );
+}
+
+function Compass({ width }: { width: number }) {
+  return (
+    <g transform={`translate(${width - 26} 12)`} pointerEvents="none">
+      <path d="M0 12L7 34L0 29L-7 34Z" fill={ink('ink')} />
+      <text textAnchor="middle" y={8} fill={ink('ink')} style={{ ...label, fontSize: 13 }}>
+        N
+      </text>
+    </g>
+  );
+}
+
+function ScaleBar({ view }: { view: View }) {
+  const format = useFormat();
+  const metres =
+    format.system === 'metric'
+      ? niceLength(110 / view.scale)
+      : niceLength(110 / view.scale / 0.3048) * 0.3048;
+  const length = metres * view.scale;
+  return (
+    <g transform={`translate(14 ${view.height - 12})`} pointerEvents="none">
+      <path d={`M0 -5V0H${length}V-5M${length / 2} -3V0`} fill="none" stroke={ink('ink')} strokeWidth={1.2} />
+      <text x={length + 6} y={1} fill={ink('ink')} style={{ ...label, fontSize: 12 }}>
+        {format.text(metres, 'length', format.system === 'metric' ? { decimals: metres < 1 ? 2 : 0 } : {})}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,271 @@
+/** The staff: a levelling rod with flags at the levels that matter. Typed ones can be dragged. */
+import {
+  type Element,
+  groundPlane,
+  at as levelAt,
+  outOfRange,
+  type Plan,
+  type RangeKey,
+  type Section,
+  type Takeoff,
+} from '@cimiento/core';
+import { useTranslation } from 'react-i18next';
+import { useFormat } from '../../parts/format.tsx';
+import { ink } from '../hatches.tsx';
+import { type Draft, useDeskStore } from '../store.ts';
+import { spread } from './spread.ts';
+
+export const STAFF_WIDTH = 176;
+const ROD = { x: 8, width: 44 };
+const FLAG = { x: 66, width: 108, height: 18 };
+
+interface Flag {
+  readonly name: 'string' | 'floor' | 'ground' | 'frost' | 'footing' | 'water' | 'formation' | 'hold';
+  readonly level: number;
+  readonly colour: string;
+  /** Puts a dragged level into the plan; absent when the level is computed. */
+  readonly set?: (draft: Draft, level: number) => void;
+  readonly range?: RangeKey;
+}
+
+/** The flags of one element's section, from its plan and takeoff. */
+export function flagsFor(
+  plan: Plan,
+  takeoff: Takeoff,
+  element: Element | undefined,
+  section: Section | null,
+): Flag[] {
+  const info = takeoff.elements.find((e) => e.id === element?.id);
+  const ground = section ? levelAt(groundPlane(plan), section.x, section.y) : plan.ground.surface.level;
+  const flags: Flag[] = [
+    {
+      name: 'string',
+      level: plan.levels.string,
+      colour: ink('chalk'),
+      range: 'levels.string',
+      set: (draft, level) => {
+        draft.levels.string = level;
+      },
+    },
+    { name: 'ground', level: ground, colour: ink('note') },
+  ];
+  if (plan.levels.floor)
+    flags.push({
+      name: 'floor',
+      level: plan.levels.floor.level,
+      colour: ink('ink'),
+      range: 'levels.floor.level',
+      set: (draft, level) => {
+        if (draft.levels.floor) draft.levels.floor.level = level;
+      },
+    });
+  const { depth } = takeoff.frost;
+  if (depth !== null && info) {
+    const low = info.groundLow;
+    flags.push({
+      name: 'frost',
+      level: low - depth,
+      colour: ink('chalk'),
+      range: 'ground.frost.local',
+      ...(takeoff.frost.governs === 'local' && {
+        set: (draft: Draft, level: number) => {
+          draft.ground.frost.local = low - level;
+        },
+      }),
+    });
+  }
+  if (info?.live) {
+    flags.push(
+      { name: 'footing', level: info.underside, colour: ink('placed') },
+      { name: 'formation', level: info.dug, colour: ink('earth') },
+    );
+    const pit = takeoff.pits.find((p) => p.elements.some((i) => plan.elements[i]?.id === info.id));
+    if (pit) flags.push({ name: 'hold', level: pit.holdLevel, colour: ink('water') });
+  }
+  if (plan.ground.water !== null)
+    flags.push({
+      name: 'water',
+      level: plan.ground.water,
+      colour: ink('water'),
+      range: 'ground.water',
+      set: (draft, level) => {
+        draft.ground.water = level;
+      },
+    });
+  return flags;
+}
+
+/** Levels snap to 10 mm, or half an inch. */
+const tidy = (level: number, metric: boolean) => {
+  const step = metric ? 0.01 : 0.0127;
+  return Math.round(Math.round(level / step) * step * 1e6) / 1e6;
+};
+
+export function Staff({
+  flags,
+  y,
+  level,
+  height,
+}: {
+  flags: readonly Flag[];
+  y: (level: number) => number;
+  level: (y: number) => number;
+  height: number;
+}) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const metric = format.system === 'metric';
+  const commit = (flag: Flag, next: number, key: string) => {
+    const { set, range } = flag;
+    if (!set || !range) return;
+    const snapped = tidy(next, metric);
+    store.getState().edit((draft) => {
+      const before = structuredClone({ w: draft.ground.water, l: draft.ground.frost.local });
+      set(draft, snapped);
+      // A depth dragged above its own ground is not a depth.
+      const { local } = draft.ground.frost;
+      if (flag.name === 'frost' && (local === null || outOfRange('ground.frost.local', local)))
+        draft.ground.frost.local = before.l;
+    }, key);
+  };
+  const grab = (event: React.PointerEvent<SVGGElement>, flag: Flag) => {
+    if (!flag.set) return;
+    const target = event.currentTarget;
+    const svg = target.ownerSVGElement;
+    if (!svg) return;
+    event.preventDefault();
+    target.setPointerCapture(event.pointerId);
+    const start = event.clientY;
+    const ratio = height / svg.getBoundingClientRect().height;
+    const from = flag.level;
+    const perPixel = (level(100) - level(0)) / 100;
+    const key = `flag:${flag.name}:${event.timeStamp}`;
+    const move = (e: PointerEvent) => commit(flag, from + (e.clientY - start) * ratio * perPixel, key);
+    const end = () => {
+      target.removeEventListener('pointermove', move);
+      target.removeEventListener('pointerup', end);
+      target.removeEventListener('pointercancel', end);
+      store.getState().settle();
+    };
+    target.addEventListener('pointermove', move);
+    target.addEventListener('pointerup', end);
+    target.addEventListener('pointercancel', end);
+  };
+  const placed = spread(
+    flags.map((flag) => ({ item: flag, at: y(flag.level) })),
+    FLAG.height + 2,
+    12,
+    height - 12,
+  );
+  return (
+    <g>
+      <Rod y={y} level={level} height={height} />
+      {placed.map(({ item: flag, at, drawn }) => {
+        const movable = flag.set !== undefined;
+        return (
+          <g
+            key={flag.name}
+            data-flag={flag.name}
+            {...(movable && {
+              role: 'slider',
+              tabIndex: 0,
+              'aria-label': t(`staff.${flag.name}`),
+              'aria-orientation': 'vertical' as const,
+              'aria-valuenow': flag.level,
+              'aria-valuetext': format.text(flag.level, 'level'),
+              style: { cursor: 'ns-resize', touchAction: 'none' },
+            })}
+            onPointerDown={(event) => grab(event, flag)}
+            onKeyDown={(event) => {
+              const way = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+              if (way === 0 || !movable) return;
+              event.preventDefault();
+              commit(flag, flag.level + way * (metric ? 0.01 : 0.0127), `flag:${flag.name}`);
+            }}
+          >
+            <path
+              d={`M${ROD.x + ROD.width} ${at}L${FLAG.x} ${drawn}`}
+              stroke={flag.colour}
+              strokeWidth={1.2}
+              fill="none"
+            />
+            <path
+              d={`M${FLAG.x - 6} ${drawn}l6 ${-FLAG.height / 2}h${FLAG.width}v${FLAG.height}h${-FLAG.width}z`}
+              fill={movable ? flag.colour : ink('sheet')}
+              stroke={flag.colour}
+              strokeWidth={1.4}
+            />
+            <text
+              x={FLAG.x + 2}
+              y={drawn + 4.5}
+              fill={movable ? ink('sheet') : flag.colour}
+              style={{ fontFamily: 'Barlow', fontWeight: 500, fontSize: 12 }}
+            >
+              {t(`staff.${flag.name}`)}
+            </text>
+            <text
+              x={FLAG.x + FLAG.width - 5}
+              y={drawn + 5}
+              textAnchor="end"
+              fill={movable ? ink('sheet') : flag.colour}
+              style={{ fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 }}
+            >
+              {format.text(flag.level, 'level', { eighths: 4 }).replace(/\u00a0m$/, '')}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** The rod: a graduation every 0.1 m (or 3 in), numbered at the half metre (or foot). */
+function Rod({
+  y,
+  level,
+  height,
+}: {
+  y: (level: number) => number;
+  level: (y: number) => number;
+  height: number;
+}) {
+  const format = useFormat();
+  const metric = format.system === 'metric';
+  const step = metric ? 0.1 : 0.0762;
+  const per = metric ? 5 : 4;
+  const from = Math.ceil(level(height) / step);
+  const to = Math.floor(level(0) / step);
+  const marks = to - from < 400 ? Array.from({ length: to - from + 1 }, (_, i) => from + i) : [];
+  return (
+    <g pointerEvents="none">
+      <rect x={ROD.x} y={0} width={ROD.width} height={height} fill={ink('sheet')} stroke={ink('ink')} />
+      {marks.map((n) => {
+        const at = y(n * step);
+        const major = n % per === 0;
+        return (
+          <g key={n}>
+            <path
+              d={`M${ROD.x} ${at}h${major ? 14 : 7}`}
+              stroke={ink('ink')}
+              strokeWidth={major ? 1.3 : 0.8}
+            />
+            {major && at > 8 && at < height - 6 && (
+              <text
+                x={ROD.x + ROD.width - 3}
+                y={at + 4}
+                textAnchor="end"
+                fill={ink('ink')}
+                style={{ fontFamily: 'Barlow Condensed', fontWeight: 500, fontSize: 12 }}
+              >
+                {metric
+                  ? (n * step).toFixed(1).replace('.', format.lang === 'es' ? ',' : '.')
+                  : `${Math.round((n * step) / 0.3048)}'`}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,124 @@
+/**
+ * The desk's state: the plan being edited, what can be undone, what is picked, and how saving
+ * goes. A change is a set of patches with their inverse (immer), so undo is exact.
+ */
+import type { Plan } from '@cimiento/core';
+import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
+import { createContext, useContext } from 'react';
+import { createStore, type StoreApi, useStore } from 'zustand';
+import type { Stage } from './stages.ts';
+
+enablePatches();
+
+interface Step {
+  readonly forward: Patch[];
+  readonly back: Patch[];
+  /** Edits with one key in one gesture make one step. */
+  readonly key: string | null;
+}
+
+export interface Conflict {
+  readonly revision: number;
+  readonly plan: Plan;
+  readonly by: string | null;
+}
+
+export type Saving =
+  | { readonly state: 'saved' | 'unsaved' | 'saving' | 'signedOut' | 'gone' }
+  | { readonly state: 'waiting'; readonly tries: number }
+  | { readonly state: 'refused'; readonly problems: readonly { code: string; path: string }[] }
+  | { readonly state: 'conflict'; readonly conflict: Conflict };
+
+export interface Desk {
+  readonly plan: Plan;
+  readonly past: readonly Step[];
+  readonly future: readonly Step[];
+  /** What the server holds, and under which number. */
+  readonly base: { readonly revision: number; readonly plan: Plan };
+  readonly saving: Saving;
+  /** Id of the picked element. */
+  readonly picked: string | null;
+  readonly stage: Stage;
+  edit(recipe: (plan: Draft) => void, key?: string): void;
+  /** Ends a run of edits that share a key: what follows is a new step. */
+  settle(): void;
+  undo(): void;
+  redo(): void;
+  pick(id: string | null): void;
+  go(stage: Stage): void;
+  /** Replaces the plan as one undoable step: a merge, or an old revision brought back. */
+  replace(plan: Plan): void;
+}
+
+/** The plan with its readonly marks off, for recipes. */
+export type Draft = { -readonly [K in keyof Plan]: Plan[K] };
+export type DeskStore = StoreApi<Desk>;
+
+const MOST_STEPS = 300;
+
+export function makeDesk(plan: Plan, revision: number): DeskStore {
+  return createStore<Desk>((set, get) => ({
+    plan,
+    past: [],
+    future: [],
+    base: { revision, plan },
+    saving: { state: 'saved' },
+    picked: plan.elements[0]?.id ?? null,
+    stage: 'dig',
+    edit(recipe, key) {
+      const [next, forward, back] = produceWithPatches(get().plan, recipe as (draft: Plan) => void);
+      if (forward.length === 0) return;
+      const { past } = get();
+      const last = past[past.length - 1];
+      const joined =
+        key !== undefined && last?.key === key
+          ? [
+              ...past.slice(0, -1),
+              { forward: [...last.forward, ...forward], back: [...back, ...last.back], key },
+            ]
+          : [...past, { forward, back, key: key ?? null }];
+      set({ plan: next, past: joined.slice(-MOST_STEPS), future: [] });
+    },
+    settle() {
+      const { past } = get();
+      const last = past[past.length - 1];
+      if (last && last.key !== null) set({ past: [...past.slice(0, -1), { ...last, key: null }] });
+    },
+    undo() {
+      const { past, future, plan: now } = get();
+      const step = past[past.length - 1];
+      if (step)
+        set({
+          plan: applyPatches(now, step.back),
+          past: past.slice(0, -1),
+          future: [...future, { ...step, key: null }],
+        });
+    },
+    redo() {
+      const { past, future, plan: now } = get();
+      const step = future[future.length - 1];
+      if (step)
+        set({ plan: applyPatches(now, step.forward), future: future.slice(0, -1), past: [...past, step] });
+    },
+    pick: (picked) => set({ picked }),
+    go: (stage) => set({ stage }),
+    replace(next) {
+      get().edit((draft) => {
+        Object.assign(draft, next);
+      });
+    },
+  }));
+}
+
+const Context = createContext<DeskStore | null>(null);
+export const DeskProvider = Context.Provider;
+
+export function useDeskStore(): DeskStore {
+  const store = useContext(Context);
+  if (!store) throw new Error('useDesk needs a DeskProvider above it.');
+  return store;
+}
+
+export function useDesk<T>(select: (desk: Desk) => T): T {
+  return useStore(useDeskStore(), select);
+}

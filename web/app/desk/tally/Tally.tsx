@@ -1,0 +1,269 @@
+/** The tally: eight figures, each opening to how it was worked out. */
+import { Box, chakra, Dialog, Portal } from '@chakra-ui/react';
+import { FIGURE_IDS, type FigureId, type Plan, type Takeoff, type Working } from '@cimiento/core';
+import type { TFunction } from 'i18next';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Button, Heading, Small } from '../../parts/controls.tsx';
+import { type Format, useFormat } from '../../parts/format.tsx';
+import { useDesk } from '../store.ts';
+import { useTakeoff } from '../takeoff.ts';
+
+/** The line under each figure: what a crew lead asks next. */
+function subline(id: FigureId, takeoff: Takeoff, t: TFunction, format: Format): string {
+  const volume = (value: number) => format.text(value, 'volume');
+  switch (id) {
+    case 'dig': {
+      const { neat, ...causes } = takeoff.overdig;
+      return t('tally.dig.sub', {
+        neat: volume(neat),
+        over: volume(Object.values(causes).reduce((p, q) => p + q, 0)),
+      });
+    }
+    case 'spoil':
+      return t('tally.spoil.sub', {
+        base: format.text(takeoff.pile.base, 'length'),
+        height: format.text(takeoff.pile.height, 'length'),
+      });
+    case 'keep':
+      return takeoff.spoil.shortfall > 0
+        ? t('tally.keep.short', { volume: volume(takeoff.spoil.shortfall) })
+        : t('tally.keep.sub', { volume: volume(takeoff.spoil.keptTopsoil) });
+    case 'haul':
+      return t('tally.haul.sub', { volume: volume(takeoff.spoil.hauledLoose) });
+    case 'stone':
+      return takeoff.lifts
+        ? t('tally.stone.sub', {
+            n: takeoff.lifts.count,
+            lift: format.text(takeoff.lifts.thickness, 'size'),
+            passes: takeoff.lifts.passes[1],
+          })
+        : t('tally.stone.none');
+    case 'lean':
+      return takeoff.lean.volume > 0
+        ? t('tally.order', { order: volume(takeoff.lean.order), count: takeoff.lean.loads })
+        : t('tally.lean.none');
+    case 'concrete':
+      return t('tally.order', { order: volume(takeoff.concrete.order), count: takeoff.concrete.loads });
+    case 'water':
+      return takeoff.pits.length > 0
+        ? t('tally.water.sub', {
+            low: format.parts(takeoff.inflow[0], 'flow').number,
+            high: format.text(takeoff.inflow[2], 'flow'),
+          })
+        : t('tally.water.dry');
+  }
+}
+
+const Cell = chakra('button', {
+  base: {
+    textAlign: 'left',
+    px: 2.5,
+    py: 1.5,
+    bg: 'transparent',
+    border: 'none',
+    borderRightWidth: '1px',
+    borderRightStyle: 'solid',
+    borderColor: 'rule',
+    minW: { base: '9.2rem', lg: 0 },
+    flex: 1,
+    cursor: 'pointer',
+    _hover: { bg: 'chalkWash' },
+  },
+});
+
+export function Tally() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const takeoff = useTakeoff();
+  const [open, setOpen] = useState<FigureId | null>(null);
+  return (
+    <Box
+      as="section"
+      aria-label={t('tally.title')}
+      display="flex"
+      overflowX="auto"
+      borderTopWidth="2px"
+      borderStyle="solid"
+      borderColor="ink"
+      bg="sheet"
+    >
+      {FIGURE_IDS.map((id) => {
+        const figure = takeoff.figures[id];
+        const shown = format.parts(figure.value, figure.kind);
+        return (
+          <Cell
+            key={id}
+            type="button"
+            data-figure={id}
+            onClick={() => setOpen(id)}
+            aria-label={`${t(`tally.${id}.name`)}: ${shown.number} ${shown.unit}. ${t('tally.open')}`}
+          >
+            <Box as="span" display="block" fontSize="xs" color="soft" whiteSpace="nowrap">
+              {t(`tally.${id}.name`)}
+            </Box>
+            <Box
+              as="span"
+              display="block"
+              fontFamily="figure"
+              fontWeight={600}
+              fontSize="2xl"
+              lineHeight={1.05}
+              fontVariantNumeric="tabular-nums"
+              data-value
+            >
+              {shown.number}{' '}
+              <Box as="span" fontSize="md" color="soft">
+                {id === 'haul' ? t('tally.haul.unit', { count: figure.value }) : shown.unit}
+              </Box>
+            </Box>
+            <Box
+              as="span"
+              display="block"
+              fontSize="xs"
+              color={
+                id === 'water'
+                  ? 'water'
+                  : id === 'dig' || id === 'spoil' || id === 'haul'
+                    ? 'earth'
+                    : 'placed'
+              }
+              lineHeight={1.2}
+            >
+              {subline(id, takeoff, t, format)}
+            </Box>
+          </Cell>
+        );
+      })}
+      <Workings id={open} onClose={() => setOpen(null)} />
+    </Box>
+  );
+}
+
+/** A person's own names come through: a soil's id becomes its name. */
+function labelOf(plan: Plan, working: Working, t: TFunction): string {
+  if (working.label === undefined) return '';
+  const soil = plan.ground.soils.find((s) => s.id === working.label);
+  return soil ? soil.name || t(`soil.${soil.kind}`) : working.label;
+}
+
+function Workings({ id, onClose }: { id: FigureId | null; onClose: () => void }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const takeoff = useTakeoff();
+  const plan = useDesk((desk) => desk.plan);
+  const figure = id ? takeoff.figures[id] : null;
+  return (
+    <Dialog.Root
+      open={id !== null}
+      onOpenChange={(change) => !change.open && onClose()}
+      lazyMount
+      unmountOnExit
+    >
+      <Portal>
+        <Dialog.Backdrop position="fixed" inset={0} bg="ink" opacity={0.35} zIndex={20} />
+        <Dialog.Positioner
+          position="fixed"
+          inset={0}
+          display="flex"
+          alignItems="center"
+          justifyContent="center"
+          p={4}
+          zIndex={21}
+        >
+          <Dialog.Content
+            bg="sheet"
+            borderWidth="2px"
+            borderStyle="solid"
+            borderColor="ink"
+            w="full"
+            maxW="46rem"
+            maxH="86vh"
+            display="flex"
+            flexDirection="column"
+            outline="none"
+          >
+            {figure && id && (
+              <>
+                <Box
+                  display="flex"
+                  justifyContent="space-between"
+                  alignItems="center"
+                  gap={4}
+                  px={5}
+                  py={3}
+                  borderBottomWidth="1px"
+                  borderStyle="solid"
+                  borderColor="rule"
+                >
+                  <Dialog.Title asChild>
+                    <Heading fontSize="xl">
+                      {t(`tally.${id}.name`)} · {format.text(figure.value, figure.kind)}
+                    </Heading>
+                  </Dialog.Title>
+                  <Dialog.CloseTrigger asChild>
+                    <Button>{t('close')}</Button>
+                  </Dialog.CloseTrigger>
+                </Box>
+                {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must take the keyboard */}
+                <Box as="ol" overflowY="auto" px={5} py={3} tabIndex={0}>
+                  {figure.workings.length === 0 && <li>{t('tally.nothing')}</li>}
+                  {figure.workings.map((working, i) => {
+                    const label = labelOf(plan, working, t);
+                    return (
+                      // biome-ignore lint/suspicious/noArrayIndexKey: lines of a working are known by their order
+                      <Box
+                        as="li"
+                        key={i}
+                        py={2}
+                        borderBottomWidth="1px"
+                        borderStyle="solid"
+                        borderColor="rule"
+                      >
+                        <Box display="flex" justifyContent="space-between" gap={3} alignItems="baseline">
+                          <Box as="span" fontWeight={500}>
+                            {t(`work.${working.step}`)}
+                            {label && ` · ${label}`}
+                          </Box>
+                          <Box
+                            as="span"
+                            fontFamily="figure"
+                            fontWeight={600}
+                            fontSize="lg"
+                            whiteSpace="nowrap"
+                          >
+                            {format.text(working.value, working.kind)}
+                          </Box>
+                        </Box>
+                        <Box as="code" fontSize="xs" color="soft">
+                          {working.formula}
+                          {working.source && ` · ${working.source}`}
+                        </Box>
+                        {working.inputs.length > 0 && (
+                          <Box as="ul" display="flex" flexWrap="wrap" columnGap={4} mt={1}>
+                            {working.inputs.map((input) => (
+                              <Box as="li" key={input.name} fontSize="sm">
+                                {t(`input.${input.name}`)}{' '}
+                                <Box as="span" fontFamily="figure" fontWeight={600} fontSize="md">
+                                  {format.text(input.value, input.kind)}
+                                </Box>{' '}
+                                <Small display="inline">
+                                  {t(`origin.${input.origin}`)}
+                                  {input.source && input.origin === 'typical' && `, ${input.source}`}
+                                </Small>
+                              </Box>
+                            ))}
+                          </Box>
+                        )}
+                      </Box>
+                    );
+                  })}
+                </Box>
+              </>
+            )}
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,88 @@
+/**
+ * Streams a page. Emotion's styles are written as the stream goes: the first flush puts them
+ * before </head>, later ones before the chunk that needs them.
+ */
+import { PassThrough, Transform } from 'node:stream';
+import { CacheProvider, type EmotionCache } from '@emotion/react';
+import { createReadableStreamFromReadable } from '@react-router/node';
+import { isbot } from 'isbot';
+import { renderToPipeableStream } from 'react-dom/server';
+import { I18nextProvider } from 'react-i18next';
+import { type EntryContext, ServerRouter } from 'react-router';
+import { loadMessages, makeI18n } from './messages/i18n.ts';
+import { preferencesOf } from './server/http.server.ts';
+import { makeCache } from './theme/emotion.ts';
+
+const GIVE_UP = 10_000;
+
+/** Style tags for what the cache has gathered since the last call. */
+function newStyles(cache: EmotionCache, sent: Set<string>): string {
+  let global = '';
+  let css = '';
+  const ids: string[] = [];
+  for (const [name, style] of Object.entries(cache.inserted)) {
+    if (sent.has(name) || typeof style !== 'string') continue;
+    sent.add(name);
+    if (cache.registered[`${cache.key}-${name}`] === undefined)
+      global += `<style data-emotion="${cache.key}-global ${name}">${style}</style>`;
+    else {
+      ids.push(name);
+      css += style;
+    }
+  }
+  return global + (css ? `<style data-emotion="${cache.key} ${ids.join(' ')}">${css}</style>` : '');
+}
+
+function styleStream(cache: EmotionCache): Transform {
+  const sent = new Set<string>();
+  let headDone = false;
+  return new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      const html = chunk.toString('utf8');
+      const head = headDone ? -1 : html.indexOf('</head>');
+      if (head >= 0) {
+        headDone = true;
+        done(null, html.slice(0, head) + newStyles(cache, sent) + html.slice(head));
+      } else done(null, headDone ? newStyles(cache, sent) + html : html);
+    },
+  });
+}
+
+export default async function handleRequest(
+  request: Request,
+  status: number,
+  headers: Headers,
+  context: EntryContext,
+): Promise<Response> {
+  const { lang } = preferencesOf(request);
+  const i18n = makeI18n(lang, await loadMessages(lang));
+  const cache = makeCache();
+  return new Promise((resolve, reject) => {
+    let shellSent = false;
+    let code = status;
+    const whole = isbot(request.headers.get('user-agent') ?? '') || context.isSpaMode;
+    const { pipe, abort } = renderToPipeableStream(
+      <CacheProvider value={cache}>
+        <I18nextProvider i18n={i18n}>
+          <ServerRouter context={context} url={request.url} />
+        </I18nextProvider>
+      </CacheProvider>,
+      {
+        [whole ? 'onAllReady' : 'onShellReady']() {
+          shellSent = true;
+          const body = new PassThrough();
+          headers.set('Content-Type', 'text/html; charset=utf-8');
+          headers.set('Content-Language', lang);
+          resolve(new Response(createReadableStreamFromReadable(body), { headers, status: code }));
+          pipe(styleStream(cache)).pipe(body);
+        },
+        onShellError: reject,
+        onError(error: unknown) {
+          code = 500;
+          if (shellSent) console.error(error);
+        },
+      },
+    );
+    setTimeout(abort, GIVE_UP).unref();
+  });
+}

@@ -1,0 +1,21 @@
+/** Words. One i18next instance a request on the server, one in the browser. */
+import type { Lang } from '@cimiento/core';
+import { createInstance, type i18n } from 'i18next';
+import { initReactI18next } from 'react-i18next';
+import type { Messages } from './en.ts';
+
+/** Only the language in use is fetched by the browser. */
+export const loadMessages = (lang: Lang): Promise<Messages> =>
+  lang === 'es' ? import('./es.ts').then((m) => m.es) : import('./en.ts').then((m) => m.en);
+
+export function makeI18n(lang: Lang, messages: Messages): i18n {
+  const instance = createInstance();
+  instance.use(initReactI18next).init({
+    lng: lang,
+    resources: { [lang]: { translation: messages } },
+    initAsync: false,
+    interpolation: { escapeValue: false },
+    returnNull: false,
+  });
+  return instance;
+}

@@ -1,0 +1,254 @@
+/** The two drawings of the dig sheet, as PDF shapes: the key plan and the section. */
+import { fillUnder, type Plan, sectionThrough, segmentsOf, type Takeoff } from '@cimiento/core';
+import { G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
+import { extent, polygonPath, viewOf } from '../desk/plan/view.ts';
+import { spread } from '../desk/section/spread.ts';
+import type { Format } from '../parts/format.tsx';
+
+const INK = '#162329';
+const EARTH = '#a9541f';
+const CHALK = '#1b4fa0';
+const WATER = '#1d6c9c';
+
+export function KeyPlan({
+  plan,
+  takeoff,
+  width,
+  height,
+}: {
+  plan: Plan;
+  takeoff: Takeoff;
+  width: number;
+  height: number;
+}) {
+  const view = viewOf(extent(plan, takeoff), width, height, { k: 1, x: 0, y: 0 }, 14);
+  const join = (polygons: readonly (readonly number[])[]) =>
+    polygons.map((polygon) => polygonPath(view, polygon)).join('');
+  const { openings, footings, solid } = takeoff.shapes;
+  return (
+    <Svg width={width} height={height}>
+      <Path d={join(openings.flat())} fill="#f6e3d4" stroke={EARTH} strokeWidth={0.8} />
+      <Path d={join(openings.flat())} fill="#f6e3d4" stroke="none" />
+      <Path
+        d={join(solid.cells.filter((cell) => cell.flat).map((cell) => cell.area))}
+        fill="#e9c4a4"
+        stroke="#e9c4a4"
+        strokeWidth={0.4}
+      />
+      <Path d={join(footings.flat())} fill="#cfdad6" stroke={INK} strokeWidth={0.3} />
+      {plan.elements.map((element) => {
+        const runs = element.kind === 'strip' ? segmentsOf(element) : [];
+        const longest = runs.length > 0 ? runs.reduce((p, q) => (q.length > p.length ? q : p)) : null;
+        const [x, y] = longest
+          ? [(longest.from[0] + longest.to[0]) / 2, (longest.from[1] + longest.to[1]) / 2]
+          : element.kind === 'pad'
+            ? element.at
+            : [0, 0];
+        return (
+          <G key={element.id}>
+            {runs.map((run) => (
+              <Line
+                key={`${run.from}${run.to}`}
+                x1={view.x(run.from[0])}
+                y1={view.y(run.from[1])}
+                x2={view.x(run.to[0])}
+                y2={view.y(run.to[1])}
+                stroke={CHALK}
+                strokeWidth={0.5}
+                strokeDasharray="6 2 1 2"
+              />
+            ))}
+            <Text
+              x={view.x(x)}
+              y={view.y(y) + 3}
+              textAnchor="middle"
+              style={{ fontSize: 8, fontFamily: 'Figures' }}
+              fill={INK}
+            >
+              {element.name}
+            </Text>
+          </G>
+        );
+      })}
+      <Path d={`M${width - 10} 8L${width - 6} 22L${width - 10} 19L${width - 14} 22Z`} fill={INK} />
+      <Text
+        x={width - 10}
+        y={7}
+        textAnchor="middle"
+        style={{ fontSize: 7, fontFamily: 'Figures' }}
+        fill={INK}
+      >
+        N
+      </Text>
+    </Svg>
+  );
+}
+
+export function SectionDrawing({
+  plan,
+  takeoff,
+  index,
+  width,
+  height,
+  format,
+  name,
+}: {
+  plan: Plan;
+  takeoff: Takeoff;
+  index: number;
+  width: number;
+  height: number;
+  format: Format;
+  name: (flag: string) => string;
+}) {
+  const near = sectionThrough(plan, takeoff, index);
+  const info = takeoff.elements[index];
+  if (!near || !info) return null;
+  const left = 74;
+  const levels = [
+    plan.levels.string,
+    info.dug,
+    info.groundHigh,
+    ...(plan.ground.water === null ? [] : [plan.ground.water]),
+  ];
+  const high = Math.max(...levels) + 0.15;
+  const low = Math.min(...levels) - 0.25;
+  const scale = Math.min(height / (high - low), (width - left) / (2 * near.half));
+  const section = sectionThrough(plan, takeoff, index, (width - left) / (2 * scale))!;
+  const middle = (high + low) / 2;
+  const x = (s: number) => left + (width - left) / 2 + s * scale;
+  const y = (level: number) => height / 2 - (level - middle) * scale;
+  const ground = (s: number) =>
+    section.ground[0] + ((s + section.half) / (2 * section.half)) * (section.ground[1] - section.ground[0]);
+  const path = (points: readonly number[]) => {
+    let d = '';
+    for (let i = 0; i + 1 < points.length; i += 2)
+      d += `${i === 0 ? 'M' : 'L'}${x(points[i]!).toFixed(2)} ${y(points[i + 1]!).toFixed(2)}`;
+    return `${d}Z`;
+  };
+  const marks: { item: string; at: number; level: number; colour: string }[] = [
+    { item: 'string', level: plan.levels.string, colour: CHALK },
+    { item: 'ground', level: ground(0), colour: INK },
+    ...(takeoff.frost.depth === null
+      ? []
+      : [{ item: 'frost', level: info.groundLow - takeoff.frost.depth, colour: CHALK }]),
+    { item: 'footing', level: info.underside, colour: INK },
+    { item: 'formation', level: info.dug, colour: EARTH },
+    ...(plan.ground.water === null ? [] : [{ item: 'water', level: plan.ground.water, colour: WATER }]),
+  ].map((mark) => ({ ...mark, at: y(mark.level) }));
+  return (
+    <Svg width={width} height={height}>
+      <Path
+        d={path([
+          -section.half,
+          section.ground[0],
+          section.half,
+          section.ground[1],
+          section.half,
+          low - 5,
+          -section.half,
+          low - 5,
+        ])}
+        fill="#efe6d6"
+      />
+      {section.dug.map((p) => (
+        <Path
+          key={p.s0}
+          d={path([p.s0, ground(p.s0), p.s1, ground(p.s1), p.s1, p.z1, p.s0, p.z0])}
+          fill="#ffffff"
+          stroke="#ffffff"
+          strokeWidth={0.3}
+        />
+      ))}
+      {plan.base &&
+        section.dug.map((p) => {
+          const fill = fillUnder(p, takeoff.elements[p.owner]?.stoneTop ?? -Infinity);
+          return (
+            fill && <Path key={`s${p.s0}`} d={path(fill)} fill="#dcd9d0" stroke="#888" strokeWidth={0.3} />
+          );
+        })}
+      {section.boxes.map((box) => (
+        <Rect
+          key={`${box.element}${box.what}${box.s0}`}
+          x={x(box.s0)}
+          y={y(box.z1)}
+          width={x(box.s1) - x(box.s0)}
+          height={y(box.z0) - y(box.z1)}
+          fill="#cfdad6"
+          stroke={INK}
+          strokeWidth={0.5}
+        />
+      ))}
+      {section.dug.map((p) => (
+        <Line
+          key={`l${p.s0}`}
+          x1={x(p.s0)}
+          y1={y(p.z0)}
+          x2={x(p.s1)}
+          y2={y(p.z1)}
+          stroke={EARTH}
+          strokeWidth={1.2}
+        />
+      ))}
+      <Line
+        x1={x(-section.half)}
+        y1={y(section.ground[0])}
+        x2={x(section.half)}
+        y2={y(section.ground[1])}
+        stroke={INK}
+        strokeWidth={0.5}
+        strokeDasharray="1 2"
+      />
+      <Line
+        x1={left}
+        y1={y(plan.levels.string)}
+        x2={width}
+        y2={y(plan.levels.string)}
+        stroke={CHALK}
+        strokeWidth={0.8}
+      />
+      {plan.ground.water !== null && (
+        <Line
+          x1={left}
+          y1={y(plan.ground.water)}
+          x2={width}
+          y2={y(plan.ground.water)}
+          stroke={WATER}
+          strokeWidth={0.8}
+        />
+      )}
+      <Line
+        x1={x(info.width.dug / 2) - 4}
+        y1={y(plan.levels.string)}
+        x2={x(info.width.dug / 2) - 4}
+        y2={y(info.dug)}
+        stroke={EARTH}
+        strokeWidth={0.8}
+      />
+      <Text
+        x={x(info.width.dug / 2)}
+        y={(y(plan.levels.string) * 3 + y(info.dug)) / 4 + 4}
+        style={{ fontSize: 13, fontFamily: 'Figures' }}
+        fill={EARTH}
+      >
+        {format.text(info.fromString, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
+      </Text>
+      {spread(
+        marks.map((mark) => ({ item: mark, at: mark.at })),
+        10,
+        8,
+        height - 3,
+      ).map(({ item, at, drawn }) => (
+        <G key={item.item}>
+          <Line x1={left - 10} y1={drawn - 2.5} x2={left} y2={at} stroke={item.colour} strokeWidth={0.5} />
+          <Text
+            x={0}
+            y={drawn}
+            style={{ fontSize: 7.5, fontFamily: 'Figures' }}
+            fill={item.colour}
+          >{`${name(item.item)} ${format.text(item.level, 'level', { eighths: 4 })}`}</Text>
+        </G>
+      ))}
+    </Svg>
+  );
+}

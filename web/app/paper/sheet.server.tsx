@@ -1,0 +1,369 @@
+/** The dig sheet as PDF: one A4 or Letter page a job, readable when wet and dirty. */
+import { createRequire } from 'node:module';
+import {
+  compute,
+  type ElementTakeoff,
+  type Lang,
+  type Plan,
+  type System,
+  type Takeoff,
+} from '@cimiento/core';
+import { Document, Font, Page, renderToBuffer, StyleSheet, Text, View } from '@react-pdf/renderer';
+import type { TFunction } from 'i18next';
+import { type Format, makeFormat } from '../parts/format.tsx';
+import { cautionText, compactorText, concerns, problemText } from '../parts/words.ts';
+import { KeyPlan, SectionDrawing } from './drawings.tsx';
+
+const require = createRequire(import.meta.url);
+const font = (file: string) => require.resolve(`@fontsource/${file}`);
+Font.register({
+  family: 'Words',
+  fonts: [
+    { src: font('barlow/files/barlow-latin-400-normal.woff') },
+    { src: font('barlow/files/barlow-latin-600-normal.woff'), fontWeight: 600 },
+  ],
+});
+Font.register({
+  family: 'Figures',
+  src: font('barlow-condensed/files/barlow-condensed-latin-600-normal.woff'),
+});
+// Words are not broken at the line's end: half a word on a wet sheet is worse than a ragged edge.
+Font.registerHyphenationCallback((word) => [word]);
+
+const s = StyleSheet.create({
+  page: {
+    paddingHorizontal: 26,
+    paddingTop: 20,
+    paddingBottom: 26,
+    fontFamily: 'Words',
+    fontSize: 8.6,
+    color: '#162329',
+  },
+  head: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    alignItems: 'flex-end',
+    borderBottom: '1.5 solid #162329',
+    paddingBottom: 3,
+  },
+  title: { fontFamily: 'Figures', fontSize: 20 },
+  h: { fontFamily: 'Figures', fontSize: 11, marginBottom: 2 },
+  row: { flexDirection: 'row' },
+  cell: { paddingVertical: 2, paddingRight: 4 },
+  number: { fontFamily: 'Figures', fontSize: 11, textAlign: 'right' },
+  line: { marginBottom: 1.5 },
+});
+
+interface SheetInput {
+  readonly plan: Plan;
+  readonly revision: number;
+  readonly savedAt: Date;
+  readonly lang: Lang;
+  readonly system: System;
+  readonly t: TFunction;
+}
+
+/** Elements dug alike share a row of the table. */
+interface Alike {
+  readonly names: string[];
+  readonly index: number;
+  readonly info: ElementTakeoff;
+  groundLow: number;
+  groundHigh: number;
+}
+
+export function alike(plan: Plan, takeoff: Takeoff): Alike[] {
+  const rows = new Map<string, Alike>();
+  takeoff.elements.forEach((info, index) => {
+    if (!info.live) return;
+    const mm = (v: number) => Math.round(v * 1000);
+    const key = [info.dug, info.underside, info.top, info.width.dug, info.slope].map(mm).join();
+    const row = rows.get(key);
+    const { name } = plan.elements[index]!;
+    if (row) {
+      row.names.push(name);
+      row.groundLow = Math.min(row.groundLow, info.groundLow);
+      row.groundHigh = Math.max(row.groundHigh, info.groundHigh);
+    } else
+      rows.set(key, { names: [name], index, info, groundLow: info.groundLow, groundHigh: info.groundHigh });
+  });
+  return [...rows.values()];
+}
+
+const WIDTHS = {
+  name: 92,
+  ground: 82,
+  formation: 62,
+  blinding: 62,
+  footing: 62,
+  bottom: 62,
+  sides: 42,
+  decides: 70,
+} as const;
+
+function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: TFunction; format: Format }) {
+  const down = (level: number) =>
+    format.text(plan.levels.string - level, 'length', format.system === 'metric' ? { decimals: 3 } : {});
+  const bare = (text: string) => text.replace(/\u00a0m$/, '');
+  return (
+    <View style={{ marginTop: 6 }}>
+      <Text style={s.h}>{t('sheet.table', { level: format.text(plan.levels.string, 'level') })}</Text>
+      <View style={[s.row, { borderBottom: '1 solid #162329' }]}>
+        {(Object.keys(WIDTHS) as (keyof typeof WIDTHS)[]).map((key) => (
+          <Text
+            key={key}
+            style={[
+              s.cell,
+              { width: WIDTHS[key], textAlign: key === 'name' || key === 'decides' ? 'left' : 'right' },
+            ]}
+          >
+            {t(`sheet.${key}`)}
+          </Text>
+        ))}
+      </View>
+      {alike(plan, takeoff).map(({ names, info, groundLow, groundHigh }) => (
+        <View key={info.id} style={[s.row, { borderBottom: '0.5 solid #9fb0b2' }]} wrap={false}>
+          <Text style={[s.cell, { width: WIDTHS.name, fontWeight: 600 }]}>{names.join(', ')}</Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.ground, fontSize: 9 }]}>
+            {groundHigh - groundLow < 0.0005
+              ? down(groundHigh)
+              : `${bare(down(groundHigh))} – ${down(groundLow)}`}
+          </Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.formation, color: '#a9541f', fontSize: 12 }]}>
+            {down(info.dug)}
+          </Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.blinding }]}>
+            {plan.pour.blinding ? down(info.blindingTop) : '–'}
+          </Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.footing }]}>{down(info.top)}</Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.bottom }]}>
+            {format.text(info.width.dug, 'size')}
+          </Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.sides }]}>
+            {info.slope > 0 ? format.text(info.slope, 'slope') : '|'}
+          </Text>
+          <Text style={[s.cell, { width: WIDTHS.decides }]}>
+            {info.decision?.governs ? t(`rule.${info.decision.governs}`) : ''}
+          </Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Lines({ title, lines }: { title: string; lines: readonly string[] }) {
+  return (
+    <View style={{ marginBottom: 5 }}>
+      <Text style={s.h}>{title}</Text>
+      {lines.map((text) => (
+        <Text key={text} style={s.line}>
+          {text}
+        </Text>
+      ))}
+    </View>
+  );
+}
+
+function layerLines(plan: Plan, takeoff: Takeoff, t: TFunction, format: Format): string[] {
+  const { base, pour } = plan;
+  const size = (v: number) => format.text(v, 'size');
+  return [
+    t('sheet.trimLine', { trim: size(takeoff.handTrim.thickness) }),
+    base && takeoff.lifts
+      ? t('sheet.stoneLine', {
+          name: base.name,
+          n: takeoff.lifts.count,
+          lift: size(takeoff.lifts.thickness),
+          loose: size(takeoff.lifts.loose),
+          passes: takeoff.lifts.passes.join(' – '),
+          compactor: compactorText(t, base.compactor),
+        })
+      : t('sheet.noStone'),
+    pour.blinding
+      ? t('sheet.leanLine', {
+          thickness: size(pour.blinding.thickness),
+          projection: size(pour.blinding.projection),
+        })
+      : t('sheet.noLean'),
+    t('sheet.footingLine'),
+  ];
+}
+
+function loadLines(plan: Plan, takeoff: Takeoff, t: TFunction, format: Format): string[] {
+  const volume = (v: number) => format.text(v, 'volume');
+  const { spoil } = takeoff;
+  const hauls = takeoff.loads
+    .filter((l) => l.loads > 0)
+    .map((l) => t('sheet.haulLine', { loads: l.loads, truck: l.truck.name }));
+  const mixed = takeoff.mixed
+    .map((m) => `${m.loads} × ${plan.spoil.trucks.find((truck) => truck.id === m.truck)?.name}`)
+    .join(' + ');
+  return [
+    t('sheet.digLine', { dig: volume(takeoff.figures.dig.value), loose: volume(spoil.loose) }),
+    t('sheet.keepLine', { keep: volume(spoil.keptBank), topsoil: volume(spoil.keptTopsoil) }),
+    ...(hauls.length > 0 ? hauls : [t('sheet.noHaul')]),
+    ...(takeoff.mixed.length > 1 ? [t('sheet.mixedLine', { loads: mixed })] : []),
+  ];
+}
+
+function orderLines(takeoff: Takeoff, t: TFunction, format: Format): string[] {
+  const flow = (v: number) => format.text(v, 'flow');
+  return [
+    t('sheet.concreteLine', {
+      order: format.text(takeoff.concrete.order, 'volume'),
+      count: takeoff.concrete.loads,
+    }),
+    ...(takeoff.lean.order > 0
+      ? [t('sheet.leanOrder', { order: format.text(takeoff.lean.order, 'volume') })]
+      : []),
+    ...(takeoff.stone.mass > 0
+      ? [t('sheet.stoneOrder', { mass: format.text(takeoff.stone.mass, 'mass') })]
+      : []),
+    takeoff.pits.length > 0
+      ? t('sheet.waterLine', {
+          low: flow(takeoff.inflow[0]),
+          likely: flow(takeoff.inflow[1]),
+          high: flow(takeoff.inflow[2]),
+          level: format.text(Math.min(...takeoff.pits.map((pit) => pit.holdLevel)), 'level'),
+        })
+      : t('sheet.dry'),
+  ];
+}
+
+function Cautions({
+  plan,
+  takeoff,
+  t,
+  format,
+}: {
+  plan: Plan;
+  takeoff: Takeoff;
+  t: TFunction;
+  format: Format;
+}) {
+  return (
+    <View style={{ marginTop: 4 }}>
+      <Text style={s.h}>{t('sheet.cautions')}</Text>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+        {takeoff.cautions.map((caution) => {
+          const { title, text } = cautionText(t, format, caution);
+          const who = concerns(plan, caution);
+          const stop = caution.weight === 'stop';
+          return (
+            <View
+              key={caution.code}
+              wrap={false}
+              style={{
+                width: '49%',
+                marginRight: '1%',
+                marginBottom: 2.5,
+                paddingLeft: 4,
+                paddingVertical: 1,
+                borderLeft: `${stop ? 3 : 1} solid ${stop ? '#a02733' : '#55656b'}`,
+              }}
+            >
+              <Text style={{ fontSize: 8 }}>
+                <Text style={{ fontWeight: 600 }}>
+                  {stop ? `${t('caution.stop')} · ` : ''}
+                  {title}
+                  {who ? ` (${who})` : ''}
+                </Text>{' '}
+                {text}
+              </Text>
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
+  const takeoff = compute(plan);
+  const format = makeFormat(lang, system);
+  const date = new Intl.DateTimeFormat(lang === 'es' ? 'es-ES' : 'en-GB', {
+    dateStyle: 'medium',
+    timeZone: 'UTC',
+  }).format(savedAt);
+  const first = takeoff.elements.findIndex((e) => e.live);
+  const drawing = { width: 262, height: 178 };
+  return (
+    <Document
+      title={`${plan.name} – ${t('sheet.title')}`}
+      language={lang}
+      producer="Cimiento"
+      creator="Cimiento"
+    >
+      <Page size={system === 'metric' ? 'A4' : 'LETTER'} style={s.page}>
+        <View style={s.head}>
+          <View>
+            <Text style={s.title}>{plan.name}</Text>
+            <Text>
+              {[plan.place, plan.datum.name && `${plan.datum.name} ${format.text(plan.datum.level, 'level')}`]
+                .filter(Boolean)
+                .join(' · ')}
+            </Text>
+          </View>
+          <View style={{ alignItems: 'flex-end' }}>
+            <Text style={{ fontFamily: 'Figures', fontSize: 13 }}>{t('sheet.title').toUpperCase()}</Text>
+            <Text>{t('sheet.revision', { n: revision, date })}</Text>
+          </View>
+        </View>
+        {takeoff.problems.map((p) => (
+          <Text key={p.code + p.path} style={{ color: '#a02733', fontWeight: 600 }}>
+            {problemText(t, format, p)}
+          </Text>
+        ))}
+        <View style={[s.row, { justifyContent: 'space-between', marginTop: 5 }]}>
+          <View>
+            <Text style={s.h}>{t('sheet.key')}</Text>
+            <KeyPlan plan={plan} takeoff={takeoff} {...drawing} />
+          </View>
+          {first >= 0 && (
+            <View>
+              <Text style={s.h}>{t('sheet.section', { name: plan.elements[first]!.name })}</Text>
+              <SectionDrawing
+                plan={plan}
+                takeoff={takeoff}
+                index={first}
+                format={format}
+                name={(flag) => t(`staff.${flag}`)}
+                {...drawing}
+              />
+            </View>
+          )}
+        </View>
+        <Table plan={plan} takeoff={takeoff} t={t} format={format} />
+        <View style={[s.row, { marginTop: 7 }]}>
+          <View style={{ width: '50%', paddingRight: 10 }}>
+            <Lines title={t('sheet.layers')} lines={layerLines(plan, takeoff, t, format)} />
+          </View>
+          <View style={{ width: '50%' }}>
+            <Lines title={t('sheet.loads')} lines={loadLines(plan, takeoff, t, format)} />
+            <Lines title={t('sheet.orders')} lines={orderLines(takeoff, t, format)} />
+          </View>
+        </View>
+        <Cautions plan={plan} takeoff={takeoff} t={t} format={format} />
+        <View style={[s.row, { marginTop: 6 }]} wrap={false}>
+          {(['ring', 'holds'] as const).map((key) => (
+            <View
+              key={key}
+              style={{ flex: 1, height: 34, marginRight: 6, padding: 3, border: '0.8 solid #162329' }}
+            >
+              <Text>{t(`sheet.${key}`)}</Text>
+            </View>
+          ))}
+        </View>
+        <Text
+          fixed
+          style={{ position: 'absolute', bottom: 10, right: 26, fontSize: 7 }}
+          render={({ pageNumber, totalPages }) => t('sheet.page', { n: pageNumber, of: totalPages })}
+        />
+      </Page>
+    </Document>
+  );
+}
+
+/** Renders a job's dig sheet. */
+export const digSheet = async (input: SheetInput): Promise<Uint8Array<ArrayBuffer>> =>
+  new Uint8Array(await renderToBuffer(<Sheet {...input} />));

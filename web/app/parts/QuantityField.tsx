@@ -1,0 +1,205 @@
+/**
+ * A field for one quantity. Takes what people write, shows what it understood, keeps what was
+ * typed while it is wrong, and says why at the field. A good value is committed as it is typed.
+ */
+import { Box, Flex } from '@chakra-ui/react';
+import {
+  fromSI,
+  KINDS,
+  outOfRange,
+  parseQuantity,
+  printEntry,
+  printQuantity,
+  RANGES,
+  type RangeKey,
+  toSI,
+} from '@cimiento/core';
+import { useEffect, useId, useRef, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { FieldError, Input, Small } from './controls.tsx';
+import { useFormat } from './format.tsx';
+
+export interface QuantityFieldProps {
+  readonly label: string;
+  readonly hint?: string;
+  readonly range: RangeKey;
+  readonly value: number | null;
+  /** Called with each value that may stand; null when an optional field is emptied. */
+  readonly onCommit: (value: number | null) => void;
+  /** What stands in an empty optional field, SI. */
+  readonly placeholder?: number | undefined;
+  readonly optional?: boolean;
+  /** A problem found elsewhere that belongs to this field. */
+  readonly problem?: string | undefined;
+  readonly width?: string;
+  readonly stacked?: boolean;
+}
+
+/** One press of an arrow key, in the shown unit, by kind. */
+const NUDGE: Partial<Record<string, readonly [metric: number, imperial: number]>> = {
+  size: [10, 1],
+  length: [0.05, 1 / 12],
+  level: [0.01, 1 / 24],
+  slope: [0.25, 0.25],
+  percent: [1, 1],
+};
+
+export function QuantityField(props: QuantityFieldProps) {
+  const {
+    label,
+    hint,
+    range,
+    value,
+    onCommit,
+    optional = false,
+    placeholder,
+    problem,
+    width = '7.2rem',
+    stacked,
+  } = props;
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { lang, system } = format;
+  const { kind, min, max } = RANGES[range];
+  const unit = KINDS[kind][system];
+  const shown = value === null ? '' : printEntry(value, kind, system, lang);
+  const [text, setText] = useState(shown);
+  const [error, setError] = useState<string | null>(null);
+  const [editing, setEditing] = useState(false);
+  const known = useRef(value);
+  const id = useId();
+
+  // A value changed from outside (undo, drag, another field) replaces the text, unless the
+  // person is in the middle of typing something here.
+  useEffect(() => {
+    if (value === known.current && text !== '') {
+      if (!editing && error === null) setText(shown);
+      return;
+    }
+    known.current = value;
+    setText(shown);
+    setError(null);
+  }, [value, shown, editing, error, text]);
+
+  const problemOf = (typed: string): { error: string } | { value: number | null } => {
+    if (typed.trim() === '') return optional ? { value: null } : { error: t('field.empty') };
+    const parsed = parseQuantity(typed, kind, system, lang);
+    if (!parsed.ok) return { error: t(`field.${parsed.code}`, { text: typed.slice(0, 20) }) };
+    const bad = outOfRange(range, parsed.value);
+    if (bad)
+      return {
+        error: t('field.range', {
+          min: printQuantity(min, kind, system, lang),
+          max: printQuantity(max, kind, system, lang),
+        }),
+      };
+    return { value: parsed.value };
+  };
+
+  const type = (typed: string) => {
+    setText(typed);
+    const read = problemOf(typed);
+    if ('error' in read) return setError(read.error);
+    setError(null);
+    if (read.value !== value) {
+      known.current = read.value;
+      onCommit(read.value);
+    }
+  };
+
+  const nudge = (direction: number) => {
+    if (value === null) return;
+    const [metric, imperial] = NUDGE[kind] ?? [1, 1];
+    const step = system === 'metric' ? metric : imperial;
+    const next = toSI(Math.round((fromSI(value, kind, system) + direction * step) * 1e6) / 1e6, kind, system);
+    if (outOfRange(range, next)) return;
+    known.current = next;
+    setText(printEntry(next, kind, system, lang));
+    setError(null);
+    onCommit(next);
+  };
+
+  const onKeyDown = (event: React.KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+      event.preventDefault();
+      nudge(event.key === 'ArrowUp' ? 1 : -1);
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      const fields = [...document.querySelectorAll<HTMLInputElement>('[data-quantity]')];
+      const next = fields[fields.indexOf(event.currentTarget) + (event.shiftKey ? -1 : 1)];
+      next?.focus();
+      next?.select();
+    }
+  };
+
+  const message = error ?? problem ?? null;
+  // What was understood, when it is not plain from what was typed.
+  const understood =
+    editing && !error && value !== null && text.trim() !== '' && text.trim() !== shown
+      ? printQuantity(value, kind, system, lang)
+      : null;
+  const symbol = unit.feetInches ? '' : unit.symbol;
+
+  return (
+    <Box>
+      <Flex
+        direction={stacked ? 'column' : 'row'}
+        align={stacked ? 'stretch' : 'center'}
+        justify="space-between"
+        gap={stacked ? 0.5 : 2}
+      >
+        <label htmlFor={id}>
+          <Box as="span" fontSize="sm">
+            {label}
+          </Box>
+          {hint && <Small>{hint}</Small>}
+        </label>
+        <Box position="relative" w={stacked ? 'full' : width} flexShrink={0}>
+          <Input
+            id={id}
+            data-quantity={range}
+            inputMode="text"
+            autoComplete="off"
+            spellCheck={false}
+            textAlign="right"
+            fontFamily="figure"
+            fontWeight={600}
+            fontSize="lg"
+            pr={symbol ? `${1 + symbol.length * 0.5}rem` : 2}
+            value={text}
+            placeholder={placeholder === undefined ? '' : printEntry(placeholder, kind, system, lang)}
+            aria-invalid={message !== null}
+            aria-describedby={`${id}-said`}
+            onChange={(event) => type(event.target.value)}
+            onFocus={(event) => {
+              setEditing(true);
+              event.currentTarget.select();
+            }}
+            onBlur={() => {
+              setEditing(false);
+              if (error === null) setText(value === null ? '' : printEntry(value, kind, system, lang));
+            }}
+            onKeyDown={onKeyDown}
+          />
+          {symbol && (
+            <Box
+              as="span"
+              position="absolute"
+              right={2}
+              top="50%"
+              transform="translateY(-50%)"
+              fontSize="xs"
+              color="soft"
+              pointerEvents="none"
+            >
+              {symbol}
+            </Box>
+          )}
+        </Box>
+      </Flex>
+      <Box id={`${id}-said`} role="status" textAlign={stacked ? 'left' : 'right'}>
+        {message !== null ? <FieldError>{message}</FieldError> : understood && <Small>= {understood}</Small>}
+      </Box>
+    </Box>
+  );
+}

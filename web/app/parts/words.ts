@@ -1,0 +1,39 @@
+/** Turns the core's codes and numbers into words, for screens and paper alike. */
+import { type Caution, COMPACTORS, type CompactorId, type Plan, type Problem } from '@cimiento/core';
+import type { TFunction } from 'i18next';
+import type { Format } from './format.tsx';
+
+export function problemText(t: TFunction, format: Format, problem: Problem): string {
+  const show = (value: number | string | undefined) =>
+    typeof value === 'number' && problem.kind ? format.text(value, problem.kind) : String(value ?? '');
+  const values = {
+    ...problem.params,
+    value: show(problem.value),
+    min: show(problem.min),
+    max: show(problem.max),
+    path: problem.path,
+  };
+  return t([`problem.${problem.code}`, 'problem.shape'], values);
+}
+
+/** Names of the elements a caution concerns; empty when it is all of them. */
+export function concerns(plan: Plan, caution: Caution): string {
+  if (caution.elements.length === 0 || caution.elements.length === plan.elements.length) return '';
+  return caution.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id).join(', ');
+}
+
+export function cautionText(t: TFunction, format: Format, caution: Caution): { title: string; text: string } {
+  const values: Record<string, string> = { ...caution.names };
+  for (const [name, [value, kind]] of Object.entries(caution.values ?? {}))
+    values[name] = format.text(value, kind);
+  return {
+    title: t(`caution.${caution.code}.title`, values),
+    text: t(`caution.${caution.code}.text`, values),
+  };
+}
+
+/** A compactor by kind and working mass. */
+export function compactorText(t: TFunction, id: CompactorId): string {
+  const [low, high] = COMPACTORS[id].mass ?? [0, 0];
+  return t(`compactor.${id}`, { low, high });
+}

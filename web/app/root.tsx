@@ -1,0 +1,55 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import {
+  isRouteErrorResponse,
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useRouteLoaderData,
+} from 'react-router';
+import type { Route } from './+types/root';
+import { Oops } from './parts/Oops.tsx';
+import type { Preferences } from './preferences.ts';
+import { preferencesOf } from './server/http.server.ts';
+import './theme/fonts.ts';
+import { system } from './theme/system.ts';
+
+export const links: Route.LinksFunction = () => [
+  { rel: 'icon', href: '/favicon.svg', type: 'image/svg+xml' },
+];
+export const meta: Route.MetaFunction = () => [{ title: 'Cimiento' }];
+
+export const loader = ({ request }: Route.LoaderArgs) => ({ preferences: preferencesOf(request) });
+
+export function Layout({ children }: { children: React.ReactNode }) {
+  const found = useRouteLoaderData<typeof loader>('root');
+  const preferences: Preferences = found?.preferences ?? { lang: 'en', theme: 'light', system: null };
+  return (
+    <html lang={preferences.lang} data-theme={preferences.theme}>
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        <ChakraProvider value={system}>{children}</ChakraProvider>
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  );
+}
+
+export default function Root() {
+  return <Outlet />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  if (!isRouteErrorResponse(error)) return <Oops code="unknown" />;
+  const body: unknown = error.data;
+  const code = typeof body === 'object' && body !== null && 'code' in body ? String(body.code) : '';
+  const known = ['databaseDown', 'forbidden', 'notFound', 'badRequest', 'signedOut'] as const;
+  return <Oops code={known.find((k) => k === code) ?? (error.status === 404 ? 'notFound' : 'unknown')} />;
+}

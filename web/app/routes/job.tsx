@@ -1,0 +1,25 @@
+import { useRouteLoaderData } from 'react-router';
+import { DeskPage } from '../desk/DeskPage.tsx';
+import { FormatProvider } from '../parts/format.tsx';
+import type { loader as rootLoader } from '../root.tsx';
+import { jobOf } from '../server/download.server.ts';
+import type { Route } from './+types/job';
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { id, plan, revision } = await jobOf(request, params.jobId);
+  return { id, plan, revision };
+}
+
+/** The desk keeps itself up to date: nothing it does should reload the job under the person. */
+export const shouldRevalidate = () => false;
+
+export default function Job({ loaderData }: Route.ComponentProps) {
+  const root = useRouteLoaderData<typeof rootLoader>('root');
+  const { lang, system } = root?.preferences ?? { lang: 'en' as const, system: null };
+  const { id, plan, revision } = loaderData;
+  return (
+    <FormatProvider lang={lang} system={system ?? plan.system}>
+      <DeskPage key={id} jobId={id} plan={plan} revision={revision} />
+    </FormatProvider>
+  );
+}

@@ -1,0 +1,4 @@
+import { PlanSchema } from '@cimiento/core/schema';
+
+export const loader = () =>
+  Response.json(PlanSchema, { headers: { 'Content-Type': 'application/schema+json' } });

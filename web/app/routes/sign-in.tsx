@@ -1,0 +1,173 @@
+import { Box, Flex, Stack } from '@chakra-ui/react';
+import { useTranslation } from 'react-i18next';
+import { data, Form, Link, redirect, useNavigation, useRouteLoaderData } from 'react-router';
+import { DEMO_PERSON } from '../../db/demo.ts';
+import { checkPassword, openSession, personOf } from '../../db/queries/sign-in.ts';
+import { Button, FieldError, Heading, Small } from '../parts/controls.tsx';
+import { Preferences } from '../parts/Preferences.tsx';
+import { TextField } from '../parts/TextField.tsx';
+import type { loader as rootLoader } from '../root.tsx';
+import {
+  preferencesCookie,
+  preferencesOf,
+  safeReturn,
+  sameOrigin,
+  sessionCookie,
+  sessionToken,
+  withDatabase,
+} from '../server/http.server.ts';
+import type { Route } from './+types/sign-in';
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const token = sessionToken(request);
+  if (token && (await withDatabase(() => personOf(token))))
+    throw redirect(safeReturn(new URL(request.url).searchParams.get('to')));
+  return { demo: process.env.CIMIENTO_DEMO === '1' ? DEMO_PERSON : null };
+}
+
+export async function action({ request, context }: Route.ActionArgs) {
+  sameOrigin(request);
+  const form = await request.formData();
+  const email = String(form.get('email') ?? '');
+  const password = String(form.get('password') ?? '');
+  if (!email.trim() || !password) return data({ code: 'missing', email }, { status: 400 });
+  const address = 'address' in context ? String(context.address) : '';
+  const result = await withDatabase(() => checkPassword(email, password, address));
+  if (!result.ok)
+    return data(
+      { code: result.code, email: email.slice(0, 200) },
+      { status: result.code === 'tooMany' ? 429 : 401 },
+    );
+  const { token, maxAge } = await withDatabase(() => openSession(result.personId));
+  const headers = new Headers({ 'Set-Cookie': sessionCookie(token, maxAge) });
+  const person = await withDatabase(() => personOf(token));
+  // The language chosen on this page wins; theme and units come with the person.
+  if (person)
+    headers.append(
+      'Set-Cookie',
+      preferencesCookie({ ...preferencesOf(request), theme: person.theme, system: person.system }),
+    );
+  return redirect(safeReturn(new URL(request.url).searchParams.get('to')), { headers });
+}
+
+export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
+  const { t } = useTranslation();
+  const root = useRouteLoaderData<typeof rootLoader>('root');
+  const busy = useNavigation().state !== 'idle';
+  const { demo } = loaderData;
+  return (
+    <Flex as="main" minH="100vh" direction={{ base: 'column', md: 'row' }}>
+      <title>{`${t('signIn.title')} · Cimiento`}</title>
+      <Flex
+        flex="1.2"
+        direction="column"
+        justify="space-between"
+        p={{ base: 5, md: 12 }}
+        gap={6}
+        bg="paper"
+        backgroundImage="linear-gradient(var(--chakra-colors-rule) 1px, transparent 1px)"
+        backgroundSize="100% 28px"
+      >
+        <Heading as="h1" fontSize="3xl" letterSpacing="0.04em">
+          CIMIENTO
+        </Heading>
+        <Stack gap={4} maxW="32rem" bg="paper" py={2}>
+          <Box as="p" fontSize="xl" fontWeight={500}>
+            {t('signIn.pitch')}
+          </Box>
+          <GroundStrip />
+          <Box as="p" color="soft">
+            {t('caution.defer.text')}
+          </Box>
+        </Stack>
+        {root && (
+          <Box bg="paper" alignSelf="start">
+            <Preferences chosen={root.preferences} />
+          </Box>
+        )}
+      </Flex>
+      <Flex
+        flex="1"
+        align="center"
+        justify="center"
+        p={{ base: 5, md: 8 }}
+        bg="sheet"
+        borderLeftWidth={{ md: '2px' }}
+        borderStyle="solid"
+        borderColor="ink"
+      >
+        <Stack gap={4} w="full" maxW="22rem">
+          <Heading fontSize="xl">{t('signIn.title')}</Heading>
+          <Form method="post">
+            <Stack gap={3}>
+              <TextField
+                label={t('signIn.email')}
+                name="email"
+                type="email"
+                autoComplete="username"
+                required
+                maxLength={200}
+                defaultValue={actionData?.email ?? ''}
+              />
+              <TextField
+                label={t('signIn.password')}
+                name="password"
+                type="password"
+                autoComplete="current-password"
+                required
+                maxLength={200}
+              />
+              {actionData && (
+                <FieldError role="alert" fontSize="sm">
+                  {t(`signIn.${actionData.code}`)}
+                </FieldError>
+              )}
+              <Button type="submit" look="main" disabled={busy}>
+                {t('signIn.go')}
+              </Button>
+            </Stack>
+          </Form>
+          {demo && (
+            <Form method="post">
+              <Stack gap={1} bg="chalkWash" p={3} borderRadius="sm">
+                <Box as="p" fontSize="sm" fontWeight={600}>
+                  {t('signIn.demo')}
+                </Box>
+                <Box as="p" fontSize="sm" fontFamily="figure">
+                  {demo.email} · {demo.password}
+                </Box>
+                <input type="hidden" name="email" value={demo.email} />
+                <input type="hidden" name="password" value={demo.password} />
+                <Button type="submit" disabled={busy}>
+                  {t('signIn.demoGo')}
+                </Button>
+              </Stack>
+            </Form>
+          )}
+          <Small fontSize="sm">
+            {t('signIn.new')} <Link to="/join">{t('signIn.join')}</Link>
+          </Small>
+        </Stack>
+      </Flex>
+    </Flex>
+  );
+}
+
+/** A strip of ground with a trench in it: what the product is about, in one line. */
+function GroundStrip() {
+  const c = (name: string) => `var(--chakra-colors-${name})`;
+  return (
+    <svg viewBox="0 0 400 120" role="presentation" style={{ width: '100%', display: 'block' }}>
+      <path d="M0 30H400V120H0Z" fill={c('soil-soft-clay')} />
+      <path d="M0 30H400V42H0Z" fill={c('soil-topsoil')} />
+      <path d="M0 88H400V120H0Z" fill={c('soil-gravelly-clay')} />
+      <path d="M120 30L170 98H230L280 30Z" fill={c('paper')} stroke={c('earth')} strokeWidth="2.5" />
+      <path d="M170 98H230L222 86H178Z" fill={c('placed-wash')} stroke={c('placed')} />
+      <path d="M185 68H215V83H185Z" fill={c('placed')} />
+      <path d="M195 22H205V68H195Z" fill={c('placed')} />
+      <path d="M0 12H400" stroke={c('chalk')} strokeWidth="1.5" />
+      <path d="M0 64H145M255 64H400" stroke={c('chalk')} strokeWidth="1.5" strokeDasharray="2 5" />
+      <path d="M0 76H154M246 76H400" stroke={c('water')} strokeWidth="1.5" />
+    </svg>
+  );
+}

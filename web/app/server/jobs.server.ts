@@ -1,0 +1,40 @@
+/** Jobs between the routes and the database: validate, ask the core, keep. */
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { compute, type Plan, planChanges } from '@cimiento/core';
+import { readPlan } from '@cimiento/formats';
+import type { Saving } from '../../db/queries/jobs.ts';
+import type { Change, JobSummary } from '../../db/schema.ts';
+
+export const DEMOS = ['honey-house', 'bell-frame'] as const;
+export type Demo = (typeof DEMOS)[number];
+
+export function summaryOf(plan: Plan): JobSummary {
+  const takeoff = compute(plan);
+  return {
+    dig: takeoff.figures.dig.value,
+    elements: plan.elements.length,
+    holds: [
+      ...(takeoff.problems.length > 0 ? ['problems'] : []),
+      ...takeoff.cautions.filter((caution) => caution.weight === 'stop').map((caution) => caution.code),
+    ],
+  };
+}
+
+/** What is kept of a save: the plan, its summary, and what changed against the one before. */
+export function savingOf(plan: Plan, before: Plan | null, why = ''): Saving {
+  const changes: Change[] = before
+    ? planChanges(before, plan)
+        .slice(0, 200)
+        .map(({ path, from, to }) => ({ path, from: from ?? null, to: to ?? null }))
+    : [];
+  return { plan, summary: summaryOf(plan), changes, why };
+}
+
+/** A demo's plan file. The demo folder lies beside web/ in the source tree and in the build. */
+export async function demoPlan(demo: Demo): Promise<Plan> {
+  const folder = process.env.DEMO_FOLDER ?? join(process.cwd(), 'demo');
+  const read = readPlan(await readFile(join(folder, `${demo}.json`), 'utf8'));
+  if (!read.ok) throw new Error(`demo ${demo}: ${JSON.stringify(read.problems)}`);
+  return read.plan;
+}

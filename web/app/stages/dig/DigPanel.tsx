@@ -1,0 +1,335 @@
+/** How wide and steep: the numbers of the thing picked, then what holds for the whole dig. */
+import { Box, Flex } from '@chakra-ui/react';
+import { type Element, INCH } from '@cimiento/core';
+import { Trash2 } from 'lucide-react';
+import { useTranslation } from 'react-i18next';
+import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
+import { Button, Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { Choice, TextField } from '../../parts/TextField.tsx';
+import { Fact, Panel, PlanField } from '../fields.tsx';
+
+export function DigPanel() {
+  const { t } = useTranslation();
+  const plan = useDesk((desk) => desk.plan);
+  const picked = useDesk((desk) => desk.picked);
+  const index = plan.elements.findIndex((e) => e.id === picked);
+  const element = plan.elements[index];
+  return element ? (
+    <Numbers element={element} index={index} />
+  ) : (
+    <Small fontSize="sm" pb={3}>
+      {t('dig.pickOne')}
+    </Small>
+  );
+}
+
+function Numbers({ element, index }: { element: Element; index: number }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const plan = useDesk((desk) => desk.plan);
+  const info = useTakeoff().elements[index];
+  const { edit } = store.getState();
+  const path = `/elements/${index}`;
+  const put = (change: (e: Element) => void) => (d: Draft) => {
+    const target = d.elements[index];
+    if (target) change(target);
+  };
+  const passes =
+    info && t('dig.passes', { count: info.width.passes, bucket: format.text(info.width.bucket, 'size') });
+  return (
+    <Panel
+      title={t(`dig.title.${element.kind}`, { name: element.name })}
+      aside={info && `${format.text(info.length, 'length')} · ${format.text(info.volume, 'volume')}`}
+    >
+      <PlanField
+        label={t('dig.width')}
+        range="elements.width"
+        path={`${path}/width`}
+        value={element.width}
+        set={(d, v) =>
+          put((e) => {
+            e.width = v;
+          })(d)
+        }
+      />
+      {element.kind === 'pad' && (
+        <PlanField
+          label={t('dig.length')}
+          range="elements.length"
+          path={`${path}/length`}
+          value={element.length}
+          set={(d, v) =>
+            put((e) => {
+              if (e.kind === 'pad') e.length = v;
+            })(d)
+          }
+        />
+      )}
+      <PlanField
+        label={t('dig.thickness')}
+        range="elements.thickness"
+        path={`${path}/thickness`}
+        value={element.thickness}
+        set={(d, v) =>
+          put((e) => {
+            e.thickness = v;
+          })(d)
+        }
+      />
+      <Choice
+        label={t('dig.method')}
+        value={element.method}
+        options={(['formed', 'trenchFill'] as const).map((value) => ({ value, label: t(`dig.${value}`) }))}
+        onChange={(value) =>
+          edit(
+            put((e) => {
+              e.method = value;
+            }),
+          )
+        }
+      />
+      {element.method === 'formed' && (
+        <PlanField
+          label={t('dig.room')}
+          hint={t('dig.eachSide')}
+          range="dig.room"
+          path={`${path}/room`}
+          value={element.room}
+          placeholder={plan.dig.room}
+          set={(d, v) =>
+            put((e) => {
+              e.room = v;
+            })(d)
+          }
+          clear={put((e) => {
+            e.room = null;
+          })}
+        />
+      )}
+      <Choice
+        label={t('dig.bucket')}
+        value={element.bucket === null ? '' : String(element.bucket)}
+        options={[
+          { value: '', label: t('dig.bestBucket') },
+          ...plan.dig.buckets.map((b) => ({ value: String(b), label: format.text(b, 'size') })),
+        ]}
+        onChange={(value) =>
+          edit(
+            put((e) => {
+              e.bucket = value === '' ? null : Number(value);
+            }),
+          )
+        }
+      />
+      {info && (
+        <Fact label={t('dig.bottomWidth')} note={passes ?? ''} value={format.text(info.width.dug, 'size')} />
+      )}
+      <PlanField
+        label={t('dig.side')}
+        hint={
+          info
+            ? t('dig.sideHint', {
+                steepest: format.text(info.rule.steepest, 'slope'),
+                class: info.rule.slopeClass,
+              })
+            : ''
+        }
+        range="dig.side"
+        path={`${path}/side`}
+        value={element.side}
+        placeholder={plan.dig.side}
+        set={(d, v) =>
+          put((e) => {
+            e.side = v;
+          })(d)
+        }
+        clear={put((e) => {
+          e.side = null;
+        })}
+      />
+      <PlanField
+        label={t('dig.low')}
+        hint={t('dig.lowHint')}
+        range="elements.low"
+        path={`${path}/low`}
+        value={element.low}
+        set={(d, v) =>
+          put((e) => {
+            e.low = v;
+          })(d)
+        }
+      />
+      <PlanField
+        label={t(`dig.stem.${element.kind}`)}
+        range="elements.stem"
+        path={`${path}/stem`}
+        value={element.stem}
+        set={(d, v) =>
+          put((e) => {
+            e.stem = v;
+          })(d)
+        }
+      />
+      <TextField
+        label={t('dig.name')}
+        value={element.name}
+        maxLength={80}
+        onChange={(event) => {
+          const { value } = event.target;
+          if (value)
+            edit(
+              put((e) => {
+                e.name = value;
+              }),
+              `name:${element.id}`,
+            );
+        }}
+      />
+      <TextField
+        label={t('dig.group')}
+        hint={t('dig.groupHint')}
+        value={element.group}
+        maxLength={40}
+        onChange={(event) => {
+          const { value } = event.target;
+          edit(
+            put((e) => {
+              e.group = value;
+            }),
+            `group:${element.id}`,
+          );
+        }}
+      />
+      <Button
+        look="held"
+        onClick={() => {
+          edit((d) => {
+            d.elements.splice(index, 1);
+          });
+          store.getState().pick(store.getState().plan.elements[Math.max(0, index - 1)]?.id ?? null);
+        }}
+      >
+        <Trash2 size={15} aria-hidden /> {t('dig.remove', { name: element.name })}
+      </Button>
+    </Panel>
+  );
+}
+
+/** What holds for every trench and pad unless one says otherwise. */
+export function DigJobPanel() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const { dig, ruleSet } = useDesk((desk) => desk.plan);
+  const { handTrim } = useTakeoff();
+  const { edit } = store.getState();
+  return (
+    <Panel title={t('dig.job')} aside={t('dig.jobAside')}>
+      <PlanField
+        label={t('dig.side')}
+        range="dig.side"
+        path="/dig/side"
+        value={dig.side}
+        set={(d, v) => {
+          d.dig.side = v;
+        }}
+      />
+      <PlanField
+        label={t('dig.room')}
+        hint={t('dig.eachSide')}
+        range="dig.room"
+        path="/dig/room"
+        value={dig.room}
+        set={(d, v) => {
+          d.dig.room = v;
+        }}
+      />
+      <Choice
+        label={t('dig.ruleSet')}
+        value={ruleSet}
+        options={(['cautious', 'us'] as const).map((value) => ({ value, label: t(`dig.rules.${value}`) }))}
+        onChange={(value) =>
+          edit((d) => {
+            d.ruleSet = value;
+          })
+        }
+      />
+      <Choice
+        label={t('dig.corners')}
+        value={dig.corners}
+        options={(['mitred', 'rounded'] as const).map((value) => ({ value, label: t(`dig.${value}`) }))}
+        onChange={(value) =>
+          edit((d) => {
+            d.dig.corners = value;
+          })
+        }
+      />
+      <PlanField
+        label={t('dig.handTrim')}
+        hint={t('dig.handTrimHint')}
+        range="dig.handTrim"
+        path="/dig/handTrim"
+        value={dig.handTrim}
+        placeholder={handTrim.thickness}
+        set={(d, v) => {
+          d.dig.handTrim = v;
+        }}
+        clear={(d) => {
+          d.dig.handTrim = null;
+        }}
+      />
+      <TextField
+        label={t('dig.machine')}
+        value={dig.machine}
+        maxLength={80}
+        onChange={(event) =>
+          edit((d) => {
+            d.dig.machine = event.target.value;
+          }, 'machine')
+        }
+      />
+      {dig.buckets.map((bucket, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: buckets are known by their place in the set
+        <Flex key={i} gap={1.5} align="center">
+          <Box flex={1}>
+            <PlanField
+              label={t('dig.bucketN', { n: i + 1 })}
+              range="dig.buckets"
+              path={`/dig/buckets/${i}`}
+              value={bucket}
+              set={(d, v) => {
+                d.dig.buckets[i] = v;
+              }}
+            />
+          </Box>
+          <Button
+            look="quiet"
+            disabled={dig.buckets.length === 1}
+            aria-label={t('dig.removeBucket', { width: format.text(bucket, 'size') })}
+            onClick={() =>
+              edit((d) => {
+                d.dig.buckets.splice(i, 1);
+              })
+            }
+          >
+            <Trash2 size={15} aria-hidden />
+          </Button>
+        </Flex>
+      ))}
+      {dig.buckets.length < 12 && (
+        <Button
+          onClick={() =>
+            edit((d) => {
+              d.dig.buckets.push(format.system === 'metric' ? 0.6 : 24 * INCH);
+            })
+          }
+        >
+          {t('dig.addBucket')}
+        </Button>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,116 @@
+/** Fields bound to the plan: one way in (a recipe), problems shown where they belong. */
+import { Box, Flex, Stack } from '@chakra-ui/react';
+import type { RangeKey } from '@cimiento/core';
+import { useTranslation } from 'react-i18next';
+import { type Draft, useDeskStore } from '../desk/store.ts';
+import { useTakeoff } from '../desk/takeoff.ts';
+import { Heading } from '../parts/controls.tsx';
+import { useFormat } from '../parts/format.tsx';
+import { QuantityField } from '../parts/QuantityField.tsx';
+import { problemText } from '../parts/words.ts';
+
+interface PlanFieldProps {
+  readonly label: string;
+  readonly hint?: string;
+  readonly range: RangeKey;
+  /** JSON pointer, so that a problem named by the core lands here. */
+  readonly path: string;
+  readonly value: number | null;
+  readonly set: (draft: Draft, value: number) => void;
+  /** For an optional field: what emptying it does. */
+  readonly clear?: (draft: Draft) => void;
+  readonly placeholder?: number | undefined;
+  readonly stacked?: boolean;
+  readonly width?: string;
+}
+
+export function PlanField({ path, set, clear, ...field }: PlanFieldProps) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const problem = useTakeoff().problems.find((p) => p.path === path);
+  return (
+    <Box onBlur={() => store.getState().settle()}>
+      <QuantityField
+        {...field}
+        optional={clear !== undefined}
+        problem={problem && problemText(t, format, problem)}
+        onCommit={(value) =>
+          store.getState().edit((draft) => {
+            if (value !== null) set(draft, value);
+            else clear?.(draft);
+          }, `field:${path}`)
+        }
+      />
+    </Box>
+  );
+}
+
+export function Panel({
+  title,
+  aside,
+  children,
+}: {
+  title: string;
+  aside?: React.ReactNode;
+  children: React.ReactNode;
+}) {
+  return (
+    <Stack as="section" gap={2} pb={4}>
+      <Flex justify="space-between" align="baseline" gap={2}>
+        <Heading>{title}</Heading>
+        {aside && (
+          <Box as="span" fontSize="xs" color="soft" textAlign="right">
+            {aside}
+          </Box>
+        )}
+      </Flex>
+      {children}
+    </Stack>
+  );
+}
+
+/** A figure the core worked out, beside the fields that led to it. */
+export function Fact({ label, value, note }: { label: string; value: string; note?: string }) {
+  return (
+    <Flex justify="space-between" align="baseline" gap={3}>
+      <Box as="span" fontSize="sm" color="soft">
+        {label}
+        {note && (
+          <Box as="span" display="block" fontSize="xs">
+            {note}
+          </Box>
+        )}
+      </Box>
+      <Box as="span" fontFamily="figure" fontWeight={600} fontSize="lg" whiteSpace="nowrap">
+        {value}
+      </Box>
+    </Flex>
+  );
+}
+
+export function Toggle({
+  label,
+  on,
+  onChange,
+}: {
+  label: string;
+  on: boolean;
+  onChange: (on: boolean) => void;
+}) {
+  return (
+    <label>
+      <Flex align="center" gap={2} minH="32px" cursor="pointer">
+        <input
+          type="checkbox"
+          checked={on}
+          onChange={(event) => onChange(event.target.checked)}
+          style={{ width: 18, height: 18 }}
+        />
+        <Box as="span" fontSize="sm">
+          {label}
+        </Box>
+      </Flex>
+    </label>
+  );
+}

@@ -1,0 +1,106 @@
+/** What happened: the job's revisions, who saved what and when, and bringing one back. */
+import { Box } from '@chakra-ui/react';
+import type { Plan } from '@cimiento/core';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useJobId } from '../../desk/jobId.ts';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { Button, FieldError, Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { Panel } from '../fields.tsx';
+
+interface Revision {
+  readonly number: number;
+  readonly at: string;
+  readonly by: string | null;
+  readonly why: string;
+  readonly changes: readonly { path: string; from: unknown; to: unknown }[];
+  readonly summary: { dig: number };
+}
+
+const MOST_SHOWN = 4;
+
+export function LogPanel() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const jobId = useJobId();
+  const revision = useDesk((desk) => desk.base.revision);
+  const [list, setList] = useState<readonly Revision[] | null>(null);
+  const [failed, setFailed] = useState(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new revision means a new list
+  useEffect(() => {
+    let stale = false;
+    fetch(`/jobs/${jobId}/revisions`)
+      .then((response) =>
+        response.ok ? response.json() : Promise.reject(new Error(String(response.status))),
+      )
+      .then((body: { revisions: Revision[] }) => {
+        if (stale) return;
+        setList(body.revisions);
+        setFailed(false);
+      })
+      .catch(() => !stale && setFailed(true));
+    return () => {
+      stale = true;
+    };
+  }, [jobId, revision]);
+  const bring = async (number: number) => {
+    const response = await fetch(`/jobs/${jobId}/revisions?number=${number}`).catch(() => null);
+    if (!response?.ok) return setFailed(true);
+    const { plan } = (await response.json()) as { plan: Plan };
+    store.getState().replace(plan);
+  };
+  const when = new Intl.DateTimeFormat(format.lang === 'es' ? 'es-ES' : 'en-GB', {
+    dateStyle: 'medium',
+    timeStyle: 'short',
+  });
+  return (
+    <Panel title={t('log.title')} aside={t('log.aside')}>
+      {failed && <FieldError role="alert">{t('log.failed')}</FieldError>}
+      <Box as="ol">
+        {list?.map((item) => (
+          <Box
+            as="li"
+            key={item.number}
+            py={2}
+            borderBottomWidth="1px"
+            borderStyle="solid"
+            borderColor="rule"
+          >
+            <Box display="flex" justifyContent="space-between" gap={2}>
+              <Box as="span" fontWeight={500}>
+                {t('jobs.revision', { n: item.number })} · {format.text(item.summary.dig, 'volume')}
+              </Box>
+              {item.number !== revision && (
+                <Button size="sm" onClick={() => bring(item.number)}>
+                  {t('log.bring')}
+                </Button>
+              )}
+            </Box>
+            <Small>
+              {when.format(new Date(item.at))} · {item.by}
+              {item.why && ` · ${t(`log.why.${item.why}`, { defaultValue: item.why })}`}
+            </Small>
+            {item.changes.slice(0, MOST_SHOWN).map((change) => (
+              <Box key={change.path} fontSize="xs" overflowWrap="anywhere">
+                <code>{change.path.slice(1)}</code> {brief(change.from)} → {brief(change.to)}
+              </Box>
+            ))}
+            {item.changes.length > MOST_SHOWN && (
+              <Small>{t('log.more', { count: item.changes.length - MOST_SHOWN })}</Small>
+            )}
+          </Box>
+        ))}
+      </Box>
+    </Panel>
+  );
+}
+
+/** A changed value in a few characters. */
+function brief(value: unknown): string {
+  if (value === null || value === undefined) return '–';
+  if (typeof value === 'number') return String(Math.round(value * 1000) / 1000);
+  const text = typeof value === 'string' ? value : JSON.stringify(value);
+  return text.length > 24 ? `${text.slice(0, 23)}…` : text;
+}

@@ -1,0 +1,125 @@
+/** How much concrete: blinding, footings, waste and what to order. */
+import { useTranslation } from 'react-i18next';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
+import { useFormat } from '../../parts/format.tsx';
+import { Choice } from '../../parts/TextField.tsx';
+import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
+
+export function PourPanel() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const { pour, base } = useDesk((desk) => desk.plan);
+  const { lean, concrete } = useTakeoff();
+  const { edit } = store.getState();
+  const { blinding } = pour;
+  return (
+    <>
+      <Panel title={t('pour.blinding')}>
+        <Toggle
+          label={t('pour.hasBlinding')}
+          on={blinding !== null}
+          onChange={(on) =>
+            edit((d) => {
+              d.pour.blinding = on ? { thickness: 0.075, projection: 0.075 } : null;
+            })
+          }
+        />
+        {blinding && (
+          <>
+            <PlanField
+              label={t('pour.thickness')}
+              range="pour.blinding.thickness"
+              path="/pour/blinding/thickness"
+              value={blinding.thickness}
+              set={(d, v) => {
+                d.pour.blinding!.thickness = v;
+              }}
+            />
+            <PlanField
+              label={t('pour.projection')}
+              hint={t('dig.eachSide')}
+              range="pour.blinding.projection"
+              path="/pour/blinding/projection"
+              value={blinding.projection}
+              set={(d, v) => {
+                d.pour.blinding!.projection = v;
+              }}
+            />
+            <PlanField
+              label={t('pour.irregularity')}
+              hint={t('pour.irregularityHint')}
+              range="pour.irregularity"
+              path="/pour/irregularity"
+              value={pour.irregularity}
+              placeholder={base ? 0.02 : 0.01}
+              set={(d, v) => {
+                d.pour.irregularity = v;
+              }}
+              clear={(d) => {
+                d.pour.irregularity = null;
+              }}
+            />
+          </>
+        )}
+        <Choice
+          label={t('pour.makeUp')}
+          value={pour.makeUp}
+          options={(['stone', 'lean', 'concrete'] as const).map((value) => ({
+            value,
+            label: t(`pour.with.${value}`),
+          }))}
+          onChange={(value) =>
+            edit((d) => {
+              d.pour.makeUp = value;
+            })
+          }
+        />
+        <Fact label={t('pour.lean')} value={format.text(lean.volume, 'volume')} />
+      </Panel>
+      <Panel title={t('pour.order')}>
+        <PlanField
+          label={t('pour.waste')}
+          range="pour.waste"
+          path="/pour/waste"
+          value={pour.waste}
+          set={(d, v) => {
+            d.pour.waste = v;
+          }}
+        />
+        <PlanField
+          label={t('pour.step')}
+          range="pour.step"
+          path="/pour/step"
+          value={pour.step}
+          set={(d, v) => {
+            d.pour.step = v;
+          }}
+        />
+        <PlanField
+          label={t('pour.truck')}
+          range="pour.truck"
+          path="/pour/truck"
+          value={pour.truck}
+          set={(d, v) => {
+            d.pour.truck = v;
+          }}
+        />
+        <Fact label={t('pour.neat')} value={format.text(concrete.neat, 'volume')} />
+        <Fact
+          label={t('pour.orderConcrete')}
+          note={t('pour.loads', { count: concrete.loads })}
+          value={format.text(concrete.order, 'volume')}
+        />
+        {lean.order > 0 && (
+          <Fact
+            label={t('pour.orderLean')}
+            note={t('pour.loads', { count: lean.loads })}
+            value={format.text(lean.order, 'volume')}
+          />
+        )}
+      </Panel>
+    </>
+  );
+}

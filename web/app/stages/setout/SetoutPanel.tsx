@@ -1,0 +1,299 @@
+/** Where do I dig: strips by typed runs, pads by centre and size, and the list of both. */
+import { Box, Flex, Stack } from '@chakra-ui/react';
+import {
+  newPad,
+  newStrip,
+  type Pad,
+  parseQuantity,
+  parseRuns,
+  RANGES,
+  type RangeKey,
+  type Strip,
+} from '@cimiento/core';
+import { useId, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
+import { Button, FieldError, Input, Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { QuantityField } from '../../parts/QuantityField.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+import { Panel, PlanField, Toggle } from '../fields.tsx';
+
+export function SetoutPanel() {
+  const { t } = useTranslation();
+  const plan = useDesk((desk) => desk.plan);
+  const picked = useDesk((desk) => desk.picked);
+  const index = plan.elements.findIndex((e) => e.id === picked);
+  const element = plan.elements[index];
+  return (
+    <>
+      <Panel title={t('setout.list')} aside={t('setout.aside')}>
+        <List />
+      </Panel>
+      {element?.kind === 'strip' && <StripPlace strip={element} index={index} />}
+      {element?.kind === 'pad' && <PadPlace pad={element} index={index} />}
+      <AddStrip />
+      <AddPad />
+    </>
+  );
+}
+
+function List() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const plan = useDesk((desk) => desk.plan);
+  const picked = useDesk((desk) => desk.picked);
+  const takeoff = useTakeoff();
+  if (plan.elements.length === 0) return <Small fontSize="sm">{t('plan.empty')}</Small>;
+  return (
+    <Box as="ul" maxH="15rem" overflowY="auto" borderWidth="1px" borderStyle="solid" borderColor="rule">
+      {plan.elements.map((element, i) => (
+        <Box as="li" key={element.id}>
+          <Button
+            look="quiet"
+            w="full"
+            justifyContent="space-between"
+            borderRadius={0}
+            aria-pressed={picked === element.id}
+            bg={picked === element.id ? 'chalkWash' : 'transparent'}
+            onClick={() => store.getState().pick(element.id)}
+          >
+            <span>{element.name}</span>
+            <Box as="span" fontFamily="figure">
+              {t(`setout.${element.kind}`)} · {format.text(takeoff.elements[i]?.length ?? 0, 'length')}
+            </Box>
+          </Button>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Coordinate({
+  path,
+  label,
+  value,
+  set,
+}: {
+  path: string;
+  label: string;
+  value: number;
+  set: React.ComponentProps<typeof PlanField>['set'];
+}) {
+  return <PlanField stacked label={label} range="elements.coordinate" path={path} value={value} set={set} />;
+}
+
+function StripPlace({ strip, index }: { strip: Strip; index: number }) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const set = (point: number, axis: 0 | 1) => (d: { elements: unknown[] }, value: number) => {
+    const target = d.elements[index] as { points: readonly (readonly [number, number])[] };
+    target.points = target.points.map((p, i) =>
+      i === point ? (axis === 0 ? [value, p[1]] : [p[0], value]) : p,
+    );
+  };
+  return (
+    <Panel title={t('setout.points', { name: strip.name })} aside={t('setout.fromOrigin')}>
+      {strip.points.map((point, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a corner is known by its place in the run
+        <Flex gap={2} key={i}>
+          <Coordinate
+            path={`/elements/${index}/points/${i}/0`}
+            label={t('setout.east', { n: i + 1 })}
+            value={point[0]}
+            set={set(i, 0)}
+          />
+          <Coordinate
+            path={`/elements/${index}/points/${i}/1`}
+            label={t('setout.north', { n: i + 1 })}
+            value={point[1]}
+            set={set(i, 1)}
+          />
+        </Flex>
+      ))}
+      {strip.points.length > 2 && (
+        <Toggle
+          label={t('setout.closed')}
+          on={strip.closed}
+          onChange={(on) =>
+            store.getState().edit((d) => {
+              const e = d.elements[index];
+              if (e?.kind === 'strip') e.closed = on;
+            })
+          }
+        />
+      )}
+    </Panel>
+  );
+}
+
+function PadPlace({ pad, index }: { pad: Pad; index: number }) {
+  const { t } = useTranslation();
+  return (
+    <Panel title={t('setout.centre', { name: pad.name })} aside={t('setout.fromOrigin')}>
+      <Flex gap={2}>
+        <Coordinate
+          path={`/elements/${index}/at/0`}
+          label={t('setout.eastOf')}
+          value={pad.at[0]}
+          set={(d, v) => {
+            const e = d.elements[index];
+            if (e?.kind === 'pad') e.at = [v, e.at[1]];
+          }}
+        />
+        <Coordinate
+          path={`/elements/${index}/at/1`}
+          label={t('setout.northOf')}
+          value={pad.at[1]}
+          set={(d, v) => {
+            const e = d.elements[index];
+            if (e?.kind === 'pad') e.at = [e.at[0], v];
+          }}
+        />
+      </Flex>
+      <PlanField
+        label={t('setout.angle')}
+        range="elements.angle"
+        path={`/elements/${index}/angle`}
+        value={pad.angle}
+        set={(d, v) => {
+          const e = d.elements[index];
+          if (e?.kind === 'pad') e.angle = v;
+        }}
+      />
+    </Panel>
+  );
+}
+
+function AddStrip() {
+  const { t } = useTranslation();
+  const { lang, system } = useFormat();
+  const store = useDeskStore();
+  const [text, setText] = useState('');
+  const [start, setStart] = useState<readonly [number, number]>([0, 0]);
+  const [said, setSaid] = useState<string | undefined>();
+  const add = (event: React.FormEvent) => {
+    event.preventDefault();
+    const runs = parseRuns(text, start, system, lang);
+    if (!runs.ok) return setSaid(t(`setout.run.${runs.problem.code}`, { ...runs.problem }));
+    const { max } = RANGES['elements.coordinate'];
+    if (runs.points.some((p) => Math.abs(p[0]) > max || Math.abs(p[1]) > max))
+      return setSaid(t('setout.run.far'));
+    const strip = newStrip(store.getState().plan, runs.points, runs.closed);
+    store.getState().edit((d) => {
+      d.elements.push(strip);
+    });
+    store.getState().pick(strip.id);
+    setText('');
+    setSaid(undefined);
+  };
+  return (
+    <Panel title={t('setout.addStrip')}>
+      <form onSubmit={add}>
+        <Stack gap={2}>
+          <TextField
+            label={t('setout.runs')}
+            hint={t('setout.runsHint')}
+            value={text}
+            problem={said}
+            maxLength={600}
+            onChange={(event) => {
+              setText(event.target.value);
+              setSaid(undefined);
+            }}
+          />
+          <Flex gap={2}>
+            <QuantityField
+              stacked
+              label={t('setout.startEast')}
+              range="elements.coordinate"
+              value={start[0]}
+              onCommit={(v) => setStart([v ?? 0, start[1]])}
+            />
+            <QuantityField
+              stacked
+              label={t('setout.startNorth')}
+              range="elements.coordinate"
+              value={start[1]}
+              onCommit={(v) => setStart([start[0], v ?? 0])}
+            />
+          </Flex>
+          <Button type="submit">{t('setout.add')}</Button>
+        </Stack>
+      </form>
+    </Panel>
+  );
+}
+
+/** "1.2 x 0.9" or one size for a square. */
+function AddPad() {
+  const { t } = useTranslation();
+  const { lang, system } = useFormat();
+  const store = useDeskStore();
+  const [at, setAt] = useState<readonly [number, number]>([0, 0]);
+  const [size, setSize] = useState('');
+  const [said, setSaid] = useState<string | undefined>();
+  const id = useId();
+  const add = (event: React.FormEvent) => {
+    event.preventDefault();
+    const parts = size.trim() === '' ? [] : size.split(/\s*[x×]\s*|\s+por\s+|\s+by\s+/i);
+    const sizes = parts.map((part) => parseQuantity(part, 'size', system, lang));
+    const key: RangeKey = 'elements.length';
+    const bad =
+      sizes.length > 2 ||
+      sizes.some((s) => !s.ok || s.value < RANGES[key].min || s.value > RANGES['elements.width'].max);
+    if (bad) return setSaid(t('setout.sizeWrong'));
+    const [length, width] = sizes.map((s) => (s.ok ? s.value : 0));
+    const pad = newPad(store.getState().plan, at, length, width ?? length);
+    store.getState().edit((d) => {
+      d.elements.push(pad);
+    });
+    store.getState().pick(pad.id);
+    setSize('');
+    setSaid(undefined);
+  };
+  return (
+    <Panel title={t('setout.addPad')}>
+      <form onSubmit={add}>
+        <Stack gap={2}>
+          <Flex gap={2}>
+            <QuantityField
+              stacked
+              label={t('setout.eastOf')}
+              range="elements.coordinate"
+              value={at[0]}
+              onCommit={(v) => setAt([v ?? 0, at[1]])}
+            />
+            <QuantityField
+              stacked
+              label={t('setout.northOf')}
+              range="elements.coordinate"
+              value={at[1]}
+              onCommit={(v) => setAt([at[0], v ?? 0])}
+            />
+          </Flex>
+          <label htmlFor={id}>
+            <Box as="span" fontSize="sm">
+              {t('setout.size')}
+            </Box>
+          </label>
+          <Input
+            id={id}
+            value={size}
+            maxLength={60}
+            placeholder={system === 'metric' ? '1000 x 1000' : `4' x 4'`}
+            aria-invalid={said !== undefined}
+            onChange={(event) => {
+              setSize(event.target.value);
+              setSaid(undefined);
+            }}
+          />
+          <Box role="status">{said && <FieldError>{said}</FieldError>}</Box>
+          <Button type="submit">{t('setout.add')}</Button>
+        </Stack>
+      </form>
+    </Panel>
+  );
+}

@@ -1,0 +1,146 @@
+/** Jobs of a crew and their revisions. Every query names the crew: no job is reachable without it. */
+import type { Plan, System } from '@cimiento/core';
+import { and, desc, eq, isNull, lt, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
+import { db } from '../client.ts';
+import { type Change, type JobSummary, jobs, people, revisions } from '../schema.ts';
+
+const author = alias(people, 'author');
+const mine = (crewId: string, jobId: string) =>
+  and(eq(jobs.id, jobId), eq(jobs.crewId, crewId), isNull(jobs.removedAt));
+
+/** PostgreSQL refuses malformed ids with an error; an unknown job is simply not found. */
+export const isId = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id);
+
+export const listJobs = (crewId: string) =>
+  db
+    .select({
+      id: jobs.id,
+      name: jobs.name,
+      place: jobs.place,
+      revision: jobs.revision,
+      summary: jobs.summary,
+      system: sql<System>`${jobs.plan}->>'system'`,
+      updatedAt: jobs.updatedAt,
+      updatedBy: author.name,
+    })
+    .from(jobs)
+    .leftJoin(author, eq(author.id, jobs.updatedBy))
+    .where(and(eq(jobs.crewId, crewId), isNull(jobs.removedAt)))
+    .orderBy(desc(jobs.updatedAt), jobs.name)
+    .limit(500);
+
+export async function findJob(crewId: string, jobId: string) {
+  if (!isId(jobId)) return null;
+  const [row] = await db
+    .select({
+      id: jobs.id,
+      plan: jobs.plan,
+      revision: jobs.revision,
+      updatedAt: jobs.updatedAt,
+      updatedBy: author.name,
+    })
+    .from(jobs)
+    .leftJoin(author, eq(author.id, jobs.updatedBy))
+    .where(mine(crewId, jobId));
+  return row ?? null;
+}
+
+export interface Saving {
+  readonly plan: Plan;
+  readonly summary: JobSummary;
+  readonly changes: Change[];
+  readonly why: string;
+}
+
+/** A new job with its first revision. */
+export async function createJob(crewId: string, personId: string | null, saving: Saving): Promise<string> {
+  const { plan, summary, changes, why } = saving;
+  return db.transaction(async (tx) => {
+    const [job] = await tx
+      .insert(jobs)
+      .values({ crewId, name: plan.name, place: plan.place, plan, summary, updatedBy: personId })
+      .returning({ id: jobs.id });
+    await tx.insert(revisions).values({ jobId: job!.id, number: 1, plan, summary, changes, why, personId });
+    return job!.id;
+  });
+}
+
+export type Saved =
+  | { readonly ok: true; readonly revision: number }
+  | { readonly ok: false; readonly code: 'gone' | 'stale' };
+
+/**
+ * Saves a plan over the revision it was edited from. When someone saved in between, nothing is
+ * written and the answer is `stale`.
+ */
+export async function saveRevision(
+  crewId: string,
+  jobId: string,
+  personId: string,
+  base: number,
+  saving: Saving,
+): Promise<Saved> {
+  if (!isId(jobId)) return { ok: false, code: 'gone' };
+  const { plan, summary, changes, why } = saving;
+  return db.transaction(async (tx): Promise<Saved> => {
+    const [job] = await tx
+      .select({ revision: jobs.revision })
+      .from(jobs)
+      .where(mine(crewId, jobId))
+      .for('update');
+    if (!job) return { ok: false, code: 'gone' };
+    if (job.revision !== base) return { ok: false, code: 'stale' };
+    const number = base + 1;
+    await tx.insert(revisions).values({ jobId, number, plan, summary, changes, why, personId });
+    await tx
+      .update(jobs)
+      .set({
+        plan,
+        summary,
+        name: plan.name,
+        place: plan.place,
+        revision: number,
+        updatedAt: new Date(),
+        updatedBy: personId,
+      })
+      .where(eq(jobs.id, jobId));
+    return { ok: true, revision: number };
+  });
+}
+
+/** Newest revisions first, without their plans. */
+export const listRevisions = (jobId: string, before = 1e9, most = 100) =>
+  db
+    .select({
+      number: revisions.number,
+      at: revisions.at,
+      by: author.name,
+      why: revisions.why,
+      changes: revisions.changes,
+      summary: revisions.summary,
+    })
+    .from(revisions)
+    .leftJoin(author, eq(author.id, revisions.personId))
+    .where(and(eq(revisions.jobId, jobId), lt(revisions.number, before)))
+    .orderBy(desc(revisions.number))
+    .limit(most);
+
+export async function findRevision(jobId: string, number: number) {
+  const [row] = await db
+    .select({ plan: revisions.plan })
+    .from(revisions)
+    .where(and(eq(revisions.jobId, jobId), eq(revisions.number, number)));
+  return row ?? null;
+}
+
+/** Takes a job off the board. Its revisions stay in the database. */
+export async function removeJob(crewId: string, jobId: string): Promise<boolean> {
+  if (!isId(jobId)) return false;
+  const gone = await db
+    .update(jobs)
+    .set({ removedAt: new Date() })
+    .where(mine(crewId, jobId))
+    .returning({ id: jobs.id });
+  return gone.length > 0;
+}

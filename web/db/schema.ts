@@ -1,0 +1,104 @@
+/** Tables. A job's plan is one document; each save is a new row of revisions, never changed. */
+import type { Plan } from '@cimiento/core';
+import { sql } from 'drizzle-orm';
+import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+
+const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
+
+/** What a job list shows, computed when the job is saved. */
+export interface JobSummary {
+  /** Bank m³. */
+  readonly dig: number;
+  readonly elements: number;
+  /** Codes of what stops work until someone acts. */
+  readonly holds: readonly string[];
+}
+
+/** One value that an edit changed. Paths name elements and soils by id, not by position. */
+export interface Change {
+  readonly path: string;
+  readonly from: unknown;
+  readonly to: unknown;
+}
+
+export const crews = pgTable('crews', {
+  id: uuid('id').primaryKey().defaultRandom(),
+  name: text('name').notNull(),
+  createdAt: at('created_at').notNull().defaultNow(),
+});
+
+export const people = pgTable('people', {
+  id: uuid('id').primaryKey().defaultRandom(),
+  crewId: uuid('crew_id')
+    .notNull()
+    .references(() => crews.id),
+  email: text('email').notNull().unique(),
+  name: text('name').notNull(),
+  passwordHash: text('password_hash').notNull(),
+  lang: text('lang', { enum: ['en', 'es'] })
+    .notNull()
+    .default('en'),
+  theme: text('theme', { enum: ['light', 'night', 'sun'] })
+    .notNull()
+    .default('light'),
+  /** Null: each job in the units it was drawn in. */
+  system: text('system', { enum: ['metric', 'imperial'] }),
+  createdAt: at('created_at').notNull().defaultNow(),
+});
+
+export const sessions = pgTable('sessions', {
+  /** SHA-256 of the token in the cookie: the table alone lets nobody in. */
+  tokenHash: text('token_hash').primaryKey(),
+  personId: uuid('person_id')
+    .notNull()
+    .references(() => people.id, { onDelete: 'cascade' }),
+  createdAt: at('created_at').notNull().defaultNow(),
+  expiresAt: at('expires_at').notNull(),
+});
+
+export const attempts = pgTable(
+  'attempts',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    key: text('key').notNull(),
+    at: at('at').notNull().defaultNow(),
+  },
+  (table) => [index('attempts_key_at').on(table.key, table.at)],
+);
+
+export const jobs = pgTable(
+  'jobs',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crews.id),
+    name: text('name').notNull(),
+    place: text('place').notNull(),
+    /** Number of the newest revision. */
+    revision: integer('revision').notNull().default(1),
+    plan: jsonb('plan').$type<Plan>().notNull(),
+    summary: jsonb('summary').$type<JobSummary>().notNull(),
+    updatedAt: at('updated_at').notNull().default(sql`now()`),
+    updatedBy: uuid('updated_by').references(() => people.id),
+    removedAt: at('removed_at'),
+  },
+  (table) => [index('jobs_crew').on(table.crewId, table.updatedAt)],
+);
+
+export const revisions = pgTable(
+  'revisions',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    number: integer('number').notNull(),
+    plan: jsonb('plan').$type<Plan>().notNull(),
+    summary: jsonb('summary').$type<JobSummary>().notNull(),
+    changes: jsonb('changes').$type<Change[]>().notNull(),
+    why: text('why').notNull().default(''),
+    personId: uuid('person_id').references(() => people.id),
+    at: at('at').notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.jobId, table.number] })],
+);
