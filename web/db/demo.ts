@@ -2,12 +2,10 @@
 import { eq } from 'drizzle-orm';
 import { DEMOS, demoPlan, savingOf } from '../app/server/jobs.server.ts';
 import { db } from './client.ts';
+import { DEMO_PERSON, OTHER_PERSON } from './demo-people.ts';
 import { createJob } from './queries/jobs.ts';
 import { joinCrew } from './queries/sign-in.ts';
 import { people } from './schema.ts';
-
-export const DEMO_PERSON = { email: 'lead@cimiento.demo', password: 'frost-line' } as const;
-export const OTHER_PERSON = { email: 'other@cimiento.demo', password: 'other-crew' } as const;
 
 export async function loadDemo(): Promise<boolean> {
   const [there] = await db.select({ id: people.id }).from(people).where(eq(people.email, DEMO_PERSON.email));

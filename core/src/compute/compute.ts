@@ -209,7 +209,11 @@ function takeoffOf(plan: Plan): Takeoff {
       soil.typical.softens && elements.some((e) => e.live && soil.top < e.depth && soil.bottom >= e.depth),
   );
   const trim = plan.dig.handTrim ?? (softens ? TRIM.softening : TRIM.other);
-  const keptRun = Math.max(1, sum(elements.filter((e) => e.live).map((e) => e.length)));
+  // Spoil is banked along one long side of each opening.
+  const keptRun = Math.max(
+    1,
+    sum(elements.filter((e) => e.live).map((e) => e.length + 2 * e.depth * e.slope)),
+  );
   const repose = soils.length > 0 ? Math.min(...soils.map((soil) => soil.repose)) : 37;
 
   const first = elements.find((e) => e.live);

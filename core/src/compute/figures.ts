@@ -282,7 +282,7 @@ function concreteFigure(plan: Plan, t: Parts, placed: Placed): Figure {
   };
 }
 
-function waterFigure(t: Parts): Figure {
+function waterFigure(plan: Plan, t: Parts): Figure {
   return {
     id: 'water',
     value: t.inflow[1],
@@ -308,7 +308,10 @@ function waterFigure(t: Parts): Figure {
             input('held', pit.held, 'length'),
             input('radius', pit.radius, 'length'),
           ],
-          { source: 'Dupuit–Thiem; Sichardt' },
+          {
+            source: 'Dupuit–Thiem; Sichardt',
+            label: pit.elements.map((i) => plan.elements[i]?.name).join(', '),
+          },
         ),
       );
     }),
@@ -324,6 +327,6 @@ export function figuresOf(plan: Plan, t: Parts, placed: Placed, dig: Excavation)
     stone: stoneFigure(plan, t),
     lean: leanFigure(plan, t, placed),
     concrete: concreteFigure(plan, t, placed),
-    water: waterFigure(t),
+    water: waterFigure(plan, t),
   };
 }

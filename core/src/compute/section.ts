@@ -38,6 +38,9 @@ export function fillUnder(piece: ProfilePiece, level: number): number[] | null {
   return [from, low, to, high, to, level, from, level];
 }
 
+/** Shares of a run where it may be cut, the middle first. */
+const CUTS = [0.5, 0.35, 0.65, 0.25, 0.75, 0.15, 0.85];
+
 /**
  * The cut across an element: near the middle of a strip's longest run, along a pad.
  * @param least least half-length of the cut, m; it is longer when the opening needs it
@@ -50,15 +53,15 @@ export function sectionThrough(plan: Plan, takeoff: Takeoff, index: number, leas
   let y: number;
   let dx: number;
   let dy: number;
+  let run: ReturnType<typeof segmentsOf>[number] | null = null;
   if (element.kind === 'pad') {
     [x, y] = element.at;
     const angle = (element.angle * Math.PI) / 180;
     [dx, dy] = [Math.cos(angle), Math.sin(angle)];
   } else {
     const longest = segmentsOf(element).reduce((p, q) => (q.length > p.length ? q : p));
-    // A third of the way along, so that a wall meeting it at mid-length does not hide it.
-    x = longest.from[0] + (longest.to[0] - longest.from[0]) * 0.36;
-    y = longest.from[1] + (longest.to[1] - longest.from[1]) * 0.36;
+    run = longest;
+    [x, y] = longest.from;
     [dx, dy] = [longest.uy, -longest.ux];
     // Read west to east, or south to north: the way a plan is read.
     if (dx < -1e-9 || (Math.abs(dx) <= 1e-9 && dy < 0)) [dx, dy] = [-dx, -dy];
@@ -66,9 +69,24 @@ export function sectionThrough(plan: Plan, takeoff: Takeoff, index: number, leas
   const across = element.kind === 'pad' ? Math.max(element.length, element.width) : element.width;
   const opening = Math.max(across, info.width.dug) / 2 + info.depth * info.slope;
   const half = Math.max(least, opening * 1.12 + 0.6);
+  const window: [number, number] = [-half, half];
+  if (run) {
+    // Where along the run other trenches show least, so that the cut reads as this one.
+    const crowd = (share: number) => {
+      const at = [
+        run.from[0] + (run.to[0] - run.from[0]) * share,
+        run.from[1] + (run.to[1] - run.from[1]) * share,
+      ] as const;
+      return profile(takeoff.shapes.solid, at[0], at[1], dx, dy, window)
+        .filter((piece) => piece.owner !== index)
+        .reduce((sum, piece) => sum + piece.s1 - piece.s0, 0);
+    };
+    const share = CUTS.reduce((best, next) => (crowd(next) < crowd(best) - 0.01 ? next : best));
+    x = run.from[0] + (run.to[0] - run.from[0]) * share;
+    y = run.from[1] + (run.to[1] - run.from[1]) * share;
+  }
   const ground = groundPlane(plan);
   const groundAt = (s: number) => at(ground, x + s * dx, y + s * dy);
-  const window: [number, number] = [-half, half];
   const dug = profile(takeoff.shapes.solid, x, y, dx, dy, window);
   const boxes: SectionBox[] = [];
   const projection = plan.pour.blinding?.projection ?? 0;

@@ -87,7 +87,7 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
     metric: { symbol: '°C·d', factor: 1, decimals: 0 },
     imperial: { symbol: '°F·d', factor: 5 / 9, decimals: 0 },
   },
-  slope: same(':1', 1, 2),
+  slope: same('', 1, 2),
   gradient: same('', 1, 4),
   percent: same('%', 0.01, 1),
   angle: same('°', 1, 1),

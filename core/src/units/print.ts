@@ -11,8 +11,8 @@ export interface Printed {
 
 export interface PrintOptions {
   readonly decimals?: number;
-  /** Finest part of an inch: 8 at the desk, 4 in the field. */
-  readonly eighths?: 4 | 8;
+  /** Finest part of an inch: eighths at the desk, quarters in the field, 1 for rough sizes. */
+  readonly parts?: 1 | 4 | 8;
 }
 
 const formats = new Map<string, Intl.NumberFormat>();
@@ -36,7 +36,7 @@ function decimal(value: number, decimals: number, lang: Lang, least = decimals):
  * Metres as feet, inches and a fraction: `2'-6 1/2"`, `7/8"`, `-3'-0"`.
  * @param metres any finite length; rounded to the nearest 1/`parts` inch
  */
-export function feetInches(metres: number, parts: 4 | 8 = 8): string {
+export function feetInches(metres: number, parts: 1 | 4 | 8 = 8): string {
   const units = Math.round((Math.abs(metres) / INCH) * parts);
   const sign = metres < 0 && units > 0 ? '-' : '';
   const feet = Math.floor(units / (12 * parts));
@@ -67,7 +67,7 @@ export function printParts(
   if (!Number.isFinite(value)) return { number: '–', unit: '' };
   const unit = KINDS[kind][system];
   if (unit.feetInches && options.decimals === undefined)
-    return { number: feetInches(value, options.eighths), unit: '' };
+    return { number: feetInches(value, options.parts), unit: '' };
   const shown = fromSI(value, kind, system);
   if (kind === 'permeability') return { number: exponent(shown, lang), unit: unit.symbol };
   if (kind === 'slope') return { number: `${decimal(shown, 2, lang, 0)}:1`, unit: '' };

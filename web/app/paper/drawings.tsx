@@ -246,7 +246,7 @@ export function SectionDrawing({
             y={drawn}
             style={{ fontSize: 7.5, fontFamily: 'Figures' }}
             fill={item.colour}
-          >{`${name(item.item)} ${format.text(item.level, 'level', { eighths: 4 })}`}</Text>
+          >{`${name(item.item)} ${format.text(item.level, 'level', { parts: 4 })}`}</Text>
         </G>
       ))}
     </Svg>

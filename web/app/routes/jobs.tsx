@@ -155,7 +155,13 @@ function Board({ jobs }: { jobs: readonly Row[] }) {
       <Box as="thead" display={{ base: 'none', md: 'table-header-group' }}>
         <tr>
           {(['job', 'hold', 'dig', 'changed'] as const).map((key) => (
-            <Th scope="col" key={key} {...head} textAlign={key === 'dig' ? 'right' : 'left'}>
+            <Th
+              scope="col"
+              key={key}
+              {...head}
+              textAlign={key === 'dig' ? 'right' : 'left'}
+              pr={key === 'dig' ? 4 : 0}
+            >
               {t(`jobs.${key}`)}
             </Th>
           ))}

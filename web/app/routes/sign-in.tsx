@@ -1,7 +1,7 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { useTranslation } from 'react-i18next';
 import { data, Form, Link, redirect, useNavigation, useRouteLoaderData } from 'react-router';
-import { DEMO_PERSON } from '../../db/demo.ts';
+import { DEMO_PERSON } from '../../db/demo-people.ts';
 import { checkPassword, openSession, personOf } from '../../db/queries/sign-in.ts';
 import { Button, FieldError, Heading, Small } from '../parts/controls.tsx';
 import { Preferences } from '../parts/Preferences.tsx';

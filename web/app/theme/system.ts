@@ -15,6 +15,7 @@ const space = rem([
 const hue = (base: string, night: string, sun: string) => ({ value: { base, _night: night, _sun: sun } });
 
 const config = defineConfig({
+  preflight: true,
   cssVarsRoot: ':where(html)',
   conditions: { night: '[data-theme=night] &', sun: '[data-theme=sun] &' },
   globalCss: {

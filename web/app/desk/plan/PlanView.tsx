@@ -164,12 +164,12 @@ export function PlanView({ section }: { section: Section | null }) {
         </Flex>
       </Flex>
       <Box ref={frame} flex="1" minH={0} position="relative">
-        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the drawing takes the keyboard: arrows move what is picked */}
         <svg
           ref={svg}
           viewBox={`0 0 ${width} ${height}`}
           role="application"
           aria-label={t('plan.help')}
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: the drawing takes the keyboard: arrows move what is picked
           tabIndex={0}
           style={{
             width: '100%',
@@ -185,6 +185,7 @@ export function PlanView({ section }: { section: Section | null }) {
           <Hatches prefix="plan" soils={[]} />
           <Grid view={view} />
           <Dug view={view} />
+          {section && <CutMark view={view} section={section} />}
           {plan.elements.map((element, i) => (
             <Drawn
               key={element.id}
@@ -198,7 +199,6 @@ export function PlanView({ section }: { section: Section | null }) {
             />
           ))}
           <PickedDimensions view={view} element={plan.elements.find((e) => e.id === picked)} />
-          {section && <CutMark view={view} section={section} />}
           <Compass width={width} />
           <ScaleBar view={view} />
         </svg>
@@ -292,11 +292,11 @@ function Drawn({
   const [lx, ly] = labelSpot(element, view);
   const width = element.name.length * 7 + 14;
   return (
+    // biome-ignore lint/a11y/useSemanticElements: a drawn shape cannot be a button element
     <g
       data-drag
       data-element={element.id}
       style={{ cursor: 'grab' }}
-      // biome-ignore lint/a11y/useSemanticElements: a drawn shape cannot be a button element
       role="button"
       tabIndex={0}
       aria-pressed={picked}

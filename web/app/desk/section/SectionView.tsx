@@ -9,7 +9,7 @@ import { Hatches, ink } from '../hatches.tsx';
 import { useDesk } from '../store.ts';
 import { useTakeoff } from '../takeoff.ts';
 import { useSize } from '../useSize.ts';
-import { flagsFor, STAFF_WIDTH, Staff } from './Staff.tsx';
+import { flagsFor, Staff, staffShape } from './Staff.tsx';
 
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600 } as const;
 const words = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 13 } as const;
@@ -29,14 +29,15 @@ export function SectionView({ element, index }: { element: Element | undefined; 
     .filter((level) => Math.abs(level - plan.ground.surface.level) < 12);
   const high = Math.max(...levels, plan.ground.surface.level) + 0.22;
   const low = Math.min(...levels, plan.ground.surface.level - 0.5) - 0.28;
-  const room = width - STAFF_WIDTH;
+  const shape = staffShape(width);
+  const room = width - shape.width;
   const byHeight = height / (high - low) / stretch;
   const scale = Math.max(1, near ? Math.min(byHeight, room / (2 * near.half)) : byHeight);
   const middle = (high + low) / 2;
   const y = (level: number) => height / 2 - (level - middle) * scale * stretch;
   const levelOf = (py: number) => middle - (py - height / 2) / (scale * stretch);
   const section = near && sectionThrough(plan, takeoff, index, room / (2 * scale));
-  const x = (s: number) => STAFF_WIDTH + room / 2 + s * scale;
+  const x = (s: number) => shape.width + room / 2 + s * scale;
 
   return (
     <Flex direction="column" h="full" minH={0} as="section" aria-label={t('section.title')}>
@@ -52,7 +53,6 @@ export function SectionView({ element, index }: { element: Element | undefined; 
         </Button>
       </Flex>
       <Box ref={frame} flex="1" minH={0} position="relative">
-        {/* biome-ignore lint/a11y/noSvgWithoutTitle: named by aria-label */}
         <svg
           viewBox={`0 0 ${width} ${height}`}
           aria-label={t('section.title')}
@@ -60,29 +60,21 @@ export function SectionView({ element, index }: { element: Element | undefined; 
         >
           <Hatches prefix="section" soils={plan.ground.soils.map((soil) => soil.kind)} />
           <clipPath id="section-room">
-            <rect x={STAFF_WIDTH} y={0} width={Math.max(0, room)} height={height} />
+            <rect x={shape.width} y={0} width={Math.max(0, room)} height={height} />
           </clipPath>
           <g clipPath="url(#section-room)">
             {section ? (
-              <Cut
-                section={section}
-                x={x}
-                y={y}
-                height={height}
-                width={width}
-                element={element}
-                depth={info?.fromString ?? 0}
-              />
+              <Cut section={section} x={x} y={y} height={height} width={width} element={element} />
             ) : (
-              <Ground x0={STAFF_WIDTH} x1={width} y={y} height={height} />
+              <Ground x0={shape.width} x1={width} y={y} height={height} />
             )}
           </g>
-          <Staff flags={flags} y={y} level={levelOf} height={height} />
+          <Staff flags={flags} y={y} level={levelOf} height={height} shape={shape} />
         </svg>
         {!section && (
           <Flex
             position="absolute"
-            left={`${STAFF_WIDTH}px`}
+            left={`${shape.width}px`}
             right={0}
             top={0}
             bottom={0}
@@ -177,7 +169,6 @@ function Cut({
   height,
   width,
   element,
-  depth,
 }: {
   section: Section;
   x: (s: number) => number;
@@ -185,7 +176,6 @@ function Cut({
   height: number;
   width: number;
   element: Element | undefined;
-  depth: number;
 }) {
   const { t } = useTranslation();
   const format = useFormat();
@@ -245,7 +235,12 @@ function Cut({
     stem: 'url(#section-concrete)',
   };
   const info = takeoff.elements.find((e) => e.id === element?.id);
-  const left = -half;
+  // Soil names stand where the ground is whole: on the left, or on the right when that is dug.
+  const first = section.dug[0];
+  const last = section.dug[section.dug.length - 1];
+  const leftFree = first ? first.s0 + half : half;
+  const rightFree = last ? half - last.s1 : 0;
+  const left = leftFree >= rightFree ? -half : half - Math.min(rightFree, 120 / Math.max(1, x(1) - x(0)));
   const frost = takeoff.frost.depth !== null && info ? info.groundLow - takeoff.frost.depth : null;
   return (
     <g>

@@ -15,9 +15,18 @@ import { ink } from '../hatches.tsx';
 import { type Draft, useDeskStore } from '../store.ts';
 import { spread } from './spread.ts';
 
-export const STAFF_WIDTH = 176;
-const ROD = { x: 8, width: 44 };
-const FLAG = { x: 66, width: 108, height: 18 };
+interface Shape {
+  /** Room the staff takes, px. */
+  readonly width: number;
+  readonly rod: { readonly x: number; readonly width: number };
+  readonly flag: { readonly x: number; readonly width: number; readonly height: number };
+}
+
+/** The staff is narrower on a phone. */
+export const staffShape = (room: number): Shape =>
+  room < 520
+    ? { width: 148, rod: { x: 2, width: 36 }, flag: { x: 50, width: 97, height: 18 } }
+    : { width: 176, rod: { x: 8, width: 44 }, flag: { x: 66, width: 108, height: 18 } };
 
 interface Flag {
   readonly name: 'string' | 'floor' | 'ground' | 'frost' | 'footing' | 'water' | 'formation' | 'hold';
@@ -106,7 +115,9 @@ export function Staff({
   y,
   level,
   height,
+  shape,
 }: {
+  shape: Shape;
   flags: readonly Flag[];
   y: (level: number) => number;
   level: (y: number) => number;
@@ -154,16 +165,17 @@ export function Staff({
   };
   const placed = spread(
     flags.map((flag) => ({ item: flag, at: y(flag.level) })),
-    FLAG.height + 2,
+    shape.flag.height + 2,
     12,
     height - 12,
   );
   return (
     <g>
-      <Rod y={y} level={level} height={height} />
+      <Rod y={y} level={level} height={height} rod={shape.rod} />
       {placed.map(({ item: flag, at, drawn }) => {
         const movable = flag.set !== undefined;
         return (
+          // biome-ignore lint/a11y/noStaticElementInteractions: a slider when its level is typed; still otherwise
           <g
             key={flag.name}
             data-flag={flag.name}
@@ -185,19 +197,19 @@ export function Staff({
             }}
           >
             <path
-              d={`M${ROD.x + ROD.width} ${at}L${FLAG.x} ${drawn}`}
+              d={`M${shape.rod.x + shape.rod.width} ${at}L${shape.flag.x} ${drawn}`}
               stroke={flag.colour}
               strokeWidth={1.2}
               fill="none"
             />
             <path
-              d={`M${FLAG.x - 6} ${drawn}l6 ${-FLAG.height / 2}h${FLAG.width}v${FLAG.height}h${-FLAG.width}z`}
+              d={`M${shape.flag.x - 6} ${drawn}l6 ${-shape.flag.height / 2}h${shape.flag.width}v${shape.flag.height}h${-shape.flag.width}z`}
               fill={movable ? flag.colour : ink('sheet')}
               stroke={flag.colour}
               strokeWidth={1.4}
             />
             <text
-              x={FLAG.x + 2}
+              x={shape.flag.x + 2}
               y={drawn + 4.5}
               fill={movable ? ink('sheet') : flag.colour}
               style={{ fontFamily: 'Barlow', fontWeight: 500, fontSize: 12 }}
@@ -205,13 +217,13 @@ export function Staff({
               {t(`staff.${flag.name}`)}
             </text>
             <text
-              x={FLAG.x + FLAG.width - 5}
+              x={shape.flag.x + shape.flag.width - 5}
               y={drawn + 5}
               textAnchor="end"
               fill={movable ? ink('sheet') : flag.colour}
               style={{ fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 }}
             >
-              {format.text(flag.level, 'level', { eighths: 4 }).replace(/\u00a0m$/, '')}
+              {format.text(flag.level, 'level', { parts: 4 }).replace(/\u00a0m$/, '')}
             </text>
           </g>
         );
@@ -225,7 +237,9 @@ function Rod({
   y,
   level,
   height,
+  rod,
 }: {
+  rod: Shape['rod'];
   y: (level: number) => number;
   level: (y: number) => number;
   height: number;
@@ -239,20 +253,20 @@ function Rod({
   const marks = to - from < 400 ? Array.from({ length: to - from + 1 }, (_, i) => from + i) : [];
   return (
     <g pointerEvents="none">
-      <rect x={ROD.x} y={0} width={ROD.width} height={height} fill={ink('sheet')} stroke={ink('ink')} />
+      <rect x={rod.x} y={0} width={rod.width} height={height} fill={ink('sheet')} stroke={ink('ink')} />
       {marks.map((n) => {
         const at = y(n * step);
         const major = n % per === 0;
         return (
           <g key={n}>
             <path
-              d={`M${ROD.x} ${at}h${major ? 14 : 7}`}
+              d={`M${rod.x} ${at}h${major ? 14 : 7}`}
               stroke={ink('ink')}
               strokeWidth={major ? 1.3 : 0.8}
             />
             {major && at > 8 && at < height - 6 && (
               <text
-                x={ROD.x + ROD.width - 3}
+                x={rod.x + rod.width - 3}
                 y={at + 4}
                 textAnchor="end"
                 fill={ink('ink')}

@@ -12,18 +12,24 @@ import { useTakeoff } from '../takeoff.ts';
 /** The line under each figure: what a crew lead asks next. */
 function subline(id: FigureId, takeoff: Takeoff, t: TFunction, format: Format): string {
   const volume = (value: number) => format.text(value, 'volume');
+  // A heap is known to the decimetre, or to the inch.
+  const rough = (value: number) =>
+    format.text(value, 'length', format.system === 'metric' ? { decimals: 1 } : { parts: 1 });
   switch (id) {
     case 'dig': {
       const { neat, ...causes } = takeoff.overdig;
       return t('tally.dig.sub', {
-        neat: volume(neat),
-        over: volume(Object.values(causes).reduce((p, q) => p + q, 0)),
+        neat: format.parts(neat, 'volume').number,
+        over: format.parts(
+          Object.values(causes).reduce((p, q) => p + q, 0),
+          'volume',
+        ).number,
       });
     }
     case 'spoil':
       return t('tally.spoil.sub', {
-        base: format.text(takeoff.pile.base, 'length'),
-        height: format.text(takeoff.pile.height, 'length'),
+        base: rough(takeoff.pile.base),
+        height: rough(takeoff.pile.height),
       });
     case 'keep':
       return takeoff.spoil.shortfall > 0
@@ -205,16 +211,14 @@ function Workings({ id, onClose }: { id: FigureId | null; onClose: () => void })
                     <Button>{t('close')}</Button>
                   </Dialog.CloseTrigger>
                 </Box>
-                {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a scrolling region must take the keyboard */}
                 <Box as="ol" overflowY="auto" px={5} py={3} tabIndex={0}>
                   {figure.workings.length === 0 && <li>{t('tally.nothing')}</li>}
-                  {figure.workings.map((working, i) => {
+                  {figure.workings.map((working) => {
                     const label = labelOf(plan, working, t);
                     return (
-                      // biome-ignore lint/suspicious/noArrayIndexKey: lines of a working are known by their order
                       <Box
                         as="li"
-                        key={i}
+                        key={`${working.step} ${working.label ?? ''}`}
                         py={2}
                         borderBottomWidth="1px"
                         borderStyle="solid"

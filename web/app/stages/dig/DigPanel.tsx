@@ -1,5 +1,5 @@
 /** How wide and steep: the numbers of the thing picked, then what holds for the whole dig. */
-import { Box, Flex } from '@chakra-ui/react';
+import { Box, Flex, Stack } from '@chakra-ui/react';
 import { type Element, INCH } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
@@ -150,70 +150,75 @@ function Numbers({ element, index }: { element: Element; index: number }) {
           e.side = null;
         })}
       />
-      <PlanField
-        label={t('dig.low')}
-        hint={t('dig.lowHint')}
-        range="elements.low"
-        path={`${path}/low`}
-        value={element.low}
-        set={(d, v) =>
-          put((e) => {
-            e.low = v;
-          })(d)
-        }
-      />
-      <PlanField
-        label={t(`dig.stem.${element.kind}`)}
-        range="elements.stem"
-        path={`${path}/stem`}
-        value={element.stem}
-        set={(d, v) =>
-          put((e) => {
-            e.stem = v;
-          })(d)
-        }
-      />
-      <TextField
-        label={t('dig.name')}
-        value={element.name}
-        maxLength={80}
-        onChange={(event) => {
-          const { value } = event.target;
-          if (value)
-            edit(
+      <details>
+        <summary style={{ fontSize: '0.875rem', cursor: 'pointer' }}>{t('dig.more')}</summary>
+        <Stack gap={2} pt={2}>
+          <PlanField
+            label={t('dig.low')}
+            hint={t('dig.lowHint')}
+            range="elements.low"
+            path={`${path}/low`}
+            value={element.low}
+            set={(d, v) =>
               put((e) => {
-                e.name = value;
-              }),
-              `name:${element.id}`,
-            );
-        }}
-      />
-      <TextField
-        label={t('dig.group')}
-        hint={t('dig.groupHint')}
-        value={element.group}
-        maxLength={40}
-        onChange={(event) => {
-          const { value } = event.target;
-          edit(
-            put((e) => {
-              e.group = value;
-            }),
-            `group:${element.id}`,
-          );
-        }}
-      />
-      <Button
-        look="held"
-        onClick={() => {
-          edit((d) => {
-            d.elements.splice(index, 1);
-          });
-          store.getState().pick(store.getState().plan.elements[Math.max(0, index - 1)]?.id ?? null);
-        }}
-      >
-        <Trash2 size={15} aria-hidden /> {t('dig.remove', { name: element.name })}
-      </Button>
+                e.low = v;
+              })(d)
+            }
+          />
+          <PlanField
+            label={t(`dig.stem.${element.kind}`)}
+            range="elements.stem"
+            path={`${path}/stem`}
+            value={element.stem}
+            set={(d, v) =>
+              put((e) => {
+                e.stem = v;
+              })(d)
+            }
+          />
+          <TextField
+            label={t('dig.name')}
+            value={element.name}
+            maxLength={80}
+            onChange={(event) => {
+              const { value } = event.target;
+              if (value)
+                edit(
+                  put((e) => {
+                    e.name = value;
+                  }),
+                  `name:${element.id}`,
+                );
+            }}
+          />
+          <TextField
+            label={t('dig.group')}
+            hint={t('dig.groupHint')}
+            value={element.group}
+            maxLength={40}
+            onChange={(event) => {
+              const { value } = event.target;
+              edit(
+                put((e) => {
+                  e.group = value;
+                }),
+                `group:${element.id}`,
+              );
+            }}
+          />
+          <Button
+            look="held"
+            onClick={() => {
+              edit((d) => {
+                d.elements.splice(index, 1);
+              });
+              store.getState().pick(store.getState().plan.elements[Math.max(0, index - 1)]?.id ?? null);
+            }}
+          >
+            <Trash2 size={15} aria-hidden /> {t('dig.remove', { name: element.name })}
+          </Button>
+        </Stack>
+      </details>
     </Panel>
   );
 }

@@ -1,0 +1,38 @@
+/** Builds the web application when its sources changed since the last build. */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ROOT } from './postgres.ts';
+
+const SOURCES = ['core', 'formats', 'web', 'package-lock.json'];
+const STAMP = join(ROOT, 'web/build/.stamp');
+
+function* filesOf(path: string): Generator<string> {
+  if (!statSync(path).isDirectory()) yield path;
+  else
+    for (const name of readdirSync(path).sort())
+      if (!['node_modules', 'build', '.react-router'].includes(name)) yield* filesOf(join(path, name));
+}
+
+function fingerprint(): string {
+  const hash = createHash('sha256');
+  for (const source of SOURCES)
+    for (const file of filesOf(join(ROOT, source)))
+      hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+/** Builds when need be; returns true when it did. Throws with the build's own words when it fails. */
+export function buildWhenStale(): boolean {
+  const now = fingerprint();
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === now) return false;
+  const done = spawnSync('npm', ['run', '--silent', 'build'], {
+    cwd: ROOT,
+    encoding: 'utf8',
+    env: { ...process.env, NODE_ENV: 'production' },
+  });
+  if (done.status !== 0) throw new Error(`The build failed:\n${done.stdout}\n${done.stderr}`);
+  writeFileSync(STAMP, now);
+  return true;
+}
