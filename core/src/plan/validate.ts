@@ -68,8 +68,8 @@ function toProblem(error: ErrorObject): Problem {
     path,
     ...(typeof value === 'number' ? { value: finite ? value : String(value) } : {}),
     ...(typeof value === 'string' ? { value: value.slice(0, 60) } : {}),
-    ...(schema?.minimum !== undefined && { min: Number(schema.minimum.toPrecision(9)) }),
-    ...(schema?.maximum !== undefined && { max: Number(schema.maximum.toPrecision(9)) }),
+    ...(schema?.minimum !== undefined && { min: Number(schema.minimum.toPrecision(6)) }),
+    ...(schema?.maximum !== undefined && { max: Number(schema.maximum.toPrecision(6)) }),
   };
 }
 

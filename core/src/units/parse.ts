@@ -109,7 +109,7 @@ export function parseQuantity(text: string, kind: Kind, system: System, lang: La
   }
   if (written.includes(':')) return done(ratio(written, kind, lang));
 
-  const split = /^(.*?\d[.,]?|[.,]\d+)\s*([a-z%°"'·/][a-z0-9%°"'·/]*)?$/.exec(written);
+  const split = /^(.*?\d[.,]?|[.,]\d+)\s*([a-z%°"'][a-z0-9%°"'·/]*)?$/.exec(written);
   // "1e309" must reach the number reader whole, not as 1 with a unit of e309.
   const whole = plainNumber(written, lang);
   if (whole !== null || !split) {

@@ -20,7 +20,6 @@ export function SectionView({ element, index }: { element: Element | undefined; 
   const takeoff = useTakeoff();
   const [frame, { width, height }] = useSize(808, 290);
   const [stretch, setStretch] = useState<1 | 2>(1);
-  const info = index >= 0 ? takeoff.elements[index] : undefined;
 
   const near = element && index >= 0 ? sectionThrough(plan, takeoff, index) : null;
   const flags = flagsFor(plan, takeoff, element, near);

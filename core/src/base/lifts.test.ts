@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+import { COMPACTOR_IDS } from './compactors.ts';
+import { liftsOf } from './lifts.ts';
+
+const bed = (more: Partial<Parameters<typeof liftsOf>[0]> = {}) =>
+  liftsOf({
+    name: 'stone',
+    thickness: 0.3,
+    density: 2000,
+    looseFactor: 1.2,
+    topSize: 0.031,
+    compactor: 'plateMedium',
+    maxLift: null,
+    ...more,
+  });
+
+describe('lifts', () => {
+  it('are equal and no thicker than the compactor manages: 300 mm under a 90–150 kg plate is 2 × 150', () => {
+    expect(bed()).toMatchObject({ count: 2, limit: 0.2, limitBy: 'compactor' });
+    expect(bed().thickness).toBeCloseTo(0.15, 12);
+    expect(bed().loose).toBeCloseTo(0.18, 12);
+  });
+  it('follow the specification when it asks for thinner', () => {
+    expect(bed({ maxLift: 0.1 })).toMatchObject({ count: 3, limitBy: 'specification' });
+    expect(bed({ maxLift: 0.5 })).toMatchObject({ count: 2, limitBy: 'compactor' });
+  });
+  it('do not gain one from rounding: 600 mm in lifts of 200', () => {
+    expect(bed({ thickness: 0.6 }).count).toBe(3);
+  });
+  it('name stone too large for them', () => {
+    expect(bed({ topSize: 0.04 }).stoneTooLarge).toBe(true);
+    expect(bed().stoneTooLarge).toBe(false);
+  });
+  it('add up to the bed for every compactor', () => {
+    for (const compactor of COMPACTOR_IDS)
+      for (const thickness of [0.05, 0.15, 0.33, 0.9]) {
+        const lifts = bed({ compactor, thickness });
+        expect(lifts.count * lifts.thickness).toBeCloseTo(thickness, 12);
+        expect(lifts.thickness).toBeLessThanOrEqual(lifts.limit + 1e-9);
+      }
+  });
+});

@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest';
+import { compute } from '../compute/index.ts';
+import { soilsOf } from '../ground/index.ts';
+import { demo, named, pad, plainPlan, strip } from '../testing.ts';
+import { equivalentRadius, influence, pitInflow, trenchInflow } from './inflow.ts';
+import { layeredK } from './pits.ts';
+
+describe('inflow', () => {
+  it('to a 12 × 8 pit, k 5e-5, H 4.0, h 1.2: re 5.528, R0 59.397, Q 0.9284 L/s', () => {
+    const radius = equivalentRadius(12, 8);
+    expect(radius).toBeCloseTo(5.528, 3);
+    expect(influence(2.8, 5e-5)).toBeCloseTo(59.397, 3);
+    expect(pitInflow(5e-5, 4, 1.2, radius) * 1000).toBeCloseTo(0.9284, 4);
+  });
+
+  it('takes a long pit as (a+b)/π and a compact one as √(A/π)', () => {
+    expect(equivalentRadius(20, 4)).toBeCloseTo(24 / Math.PI, 12);
+    expect(equivalentRadius(4, 20)).toBeCloseTo(24 / Math.PI, 12);
+    expect(equivalentRadius(3, 3)).toBeCloseTo(Math.sqrt(9 / Math.PI), 12);
+  });
+
+  it('to a trench is that to its ends and its sides, worked by hand', () => {
+    // k 1e-4, H 3, h 1, 30 m by 1.2 m. s 2: R0 = 3000·2·0.01 = 60, R = 60.6; L0 = 1750·2·0.01 = 35.
+    // Ends π·1e-4·8/ln(101) = 5.4458e-4; sides 1e-4·30·8/35 = 6.8571e-4; together 1.2303e-3.
+    expect(trenchInflow(1e-4, 3, 1, 30, 1.2)).toBeCloseTo(1.2303e-3, 6);
+  });
+
+  it('is nothing without drawdown', () => {
+    expect(pitInflow(1e-4, 1, 1, 3)).toBe(0);
+    expect(trenchInflow(1e-4, 1, 2, 10, 1)).toBe(0);
+  });
+
+  it('weighs the permeability of layers by their thickness', () => {
+    const plan = plainPlan((p) => {
+      p.ground.soils = [
+        { id: 'a', name: '', kind: 'sand', top: 0, values: { permeability: 1e-4 } },
+        { id: 'b', name: '', kind: 'sand', top: 2, values: { permeability: 3e-4 } },
+      ];
+    });
+    expect(layeredK(soilsOf(plan), 1, 4)[1]).toBeCloseTo((1e-4 * 1 + 3e-4 * 2) / 3, 12);
+  });
+});
+
+describe('pits', () => {
+  it('join where openings touch, and report low ≤ likely ≤ high', () => {
+    const { pits, inflow } = compute(demo('honey-house'));
+    expect(pits.map((p) => p.elements.length).sort()).toEqual([1, 9]);
+    expect(inflow[0]).toBeGreaterThan(0);
+    expect(inflow[1]).toBeGreaterThan(inflow[0]);
+    expect(inflow[2]).toBeGreaterThan(inflow[1]);
+  });
+
+  it('are none when water is lower or unknown', () => {
+    const plan = demo('bell-frame');
+    expect(compute(plan).pits).toEqual([]);
+    plan.ground.water = null;
+    expect(compute(plan).inflow).toEqual([0, 0, 0]);
+  });
+
+  it('take a single long strip as a trench, and do not mind how the job is turned', () => {
+    const wet = (points: [number, number][]) =>
+      compute(
+        plainPlan((p) => {
+          p.ground.water = 99.6;
+          p.dig.side = 0;
+          p.elements = named(strip(points));
+        }),
+      ).pits[0]!;
+    const east = wet([
+      [0, 0],
+      [30, 0],
+    ]);
+    const skew = wet([
+      [5, 5],
+      [5 + 30 * Math.cos(1), 5 + 30 * Math.sin(1)],
+    ]);
+    expect(east.method).toBe('trench');
+    expect(skew.inflow[1]).toBeCloseTo(east.inflow[1], 9);
+    const small = compute(
+      plainPlan((p) => {
+        p.ground.water = 99.6;
+        p.elements = named(pad(0, 0, 1, 1));
+      }),
+    ).pits[0]!;
+    expect(small.method).toBe('pit');
+  });
+});

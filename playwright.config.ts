@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: 'web/e2e',
+  testMatch: '**/*.spec.ts',
+  globalSetup: './web/e2e/serve.ts',
+  // One database and two cores: one at a time is as fast and always the same.
+  workers: 1,
+  fullyParallel: false,
+  timeout: 40_000,
+  expect: { timeout: 7000 },
+  reporter: process.env.PLAYWRIGHT_JSON
+    ? [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON }]]
+    : 'list',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    // isbot takes a headless name for a robot, and then nothing is streamed.
+    userAgent:
+      'Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/130.0.0.0 Safari/537.36',
+    trace: 'off',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-dev-shm-usage',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--no-first-run',
+      ],
+    },
+  },
+});

@@ -1,0 +1,76 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { base, newJob, prefer, ready, signIn, stage } from './helpers.ts';
+
+async function serious(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((node) => node.target.join(' '))
+          .slice(0, 3)
+          .join(' | ')}`,
+    );
+}
+
+for (const theme of ['light', 'night', 'sun'])
+  test(`axe finds nothing serious on sign-in, job board and desk (${theme})`, async ({ page }) => {
+    await prefer(page, { theme });
+    await page.goto(`${base()}/sign-in`);
+    expect(await serious(page)).toEqual([]);
+    await signIn(page);
+    await prefer(page, { theme });
+    await page.goto(`${base()}/jobs`);
+    expect(await serious(page)).toEqual([]);
+    await newJob(page, 'honey-house');
+    for (const key of ['dig', 'ground', 'setout', 'levels', 'base', 'backfill']) {
+      await stage(page, key);
+      expect(await serious(page), key).toEqual([]);
+    }
+    await page.locator('[data-figure=dig]').click();
+    await page.getByRole('dialog').waitFor();
+    expect(await serious(page)).toEqual([]);
+  });
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  test('everything is there, stacked, with targets a thumb can hit', async ({ page }) => {
+    await signIn(page);
+    await newJob(page, 'honey-house');
+    await prefer(page, { theme: 'sun' });
+    await page.reload();
+    await ready(page);
+    expect(await page.evaluate('document.documentElement.scrollWidth')).toBeLessThanOrEqual(390);
+    const tally = (await page.locator('[data-figure=dig]').boundingBox())!;
+    const section = (await page.getByRole('region', { name: 'Section' }).boundingBox())!;
+    const plan = (await page.getByRole('region', { name: 'Plan' }).boundingBox())!;
+    expect(tally.y).toBeLessThan(section.y);
+    expect(section.y).toBeLessThan(plan.y);
+    await page.getByRole('button', { name: /Stages/ }).tap();
+    await page.locator('[data-stage=ground]:visible').tap();
+    await expect(page.getByRole('heading', { name: 'Ground surface' })).toBeVisible();
+    const small =
+      await page.evaluate(`[...document.querySelectorAll('button, input:not([type=checkbox]), select')]
+      .filter((e) => e.checkVisibility() && e.getBoundingClientRect().height < 44)
+      .map((e) => e.outerHTML.slice(0, 80))`);
+    expect(small).toEqual([]);
+    expect(await serious(page)).toEqual([]);
+  });
+});
+
+test('no page writes an error to the console', async ({ page }) => {
+  const errors: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+  page.on('pageerror', (error) => errors.push(error.message));
+  await signIn(page);
+  await newJob(page, 'honey-house');
+  for (const key of ['ground', 'setout', 'levels', 'water', 'base', 'pour', 'backfill', 'log'])
+    await stage(page, key);
+  await page.goto(`${base()}/jobs`);
+  await page.goto(`${base()}/join`);
+  expect(errors).toEqual([]);
+});

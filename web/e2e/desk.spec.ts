@@ -1,0 +1,230 @@
+import { expect, type Page, test } from '@playwright/test';
+import { field, figure, flag, newJob, prefer, ready, saved, signIn, stage, type } from './helpers.ts';
+
+const FIGURES = ['dig', 'spoil', 'keep', 'haul', 'stone', 'lean', 'concrete', 'water'] as const;
+const all = async (page: Page) =>
+  Object.fromEntries(
+    await Promise.all(FIGURES.map(async (id) => [id, await figure(page, id)] as const)),
+  ) as Record<(typeof FIGURES)[number], number>;
+
+/** Opens Honey house, deepens the frost, sees everything follow, undoes, redoes, reloads. */
+async function deepen(page: Page, texts: { frost: string; was: string; formation: [RegExp, RegExp] }) {
+  await newJob(page, 'honey-house');
+  const before = await all(page);
+  await expect(flag(page, 'formation')).toContainText(texts.formation[0]);
+  const flagBefore = await flag(page, 'formation').boundingBox();
+  await stage(page, 'ground');
+  await expect(field(page, 'ground.frost.local')).toHaveValue(texts.was);
+  await type(page, 'ground.frost.local', texts.frost);
+  await expect(flag(page, 'formation')).toContainText(texts.formation[1]);
+  const after = await all(page);
+  for (const id of ['dig', 'spoil', 'keep', 'water'] as const)
+    expect(after[id], id).toBeGreaterThan(before[id]);
+  expect(after.concrete).toBe(before.concrete);
+  expect((await flag(page, 'formation').boundingBox())!.y).not.toBe(flagBefore!.y);
+  await expect(page.locator('[data-caution=water]')).toContainText(/957|3'-1/);
+  await saved(page);
+  await page.keyboard.press('Control+z');
+  await expect(flag(page, 'formation')).toContainText(texts.formation[0]);
+  expect(await all(page)).toEqual(before);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(flag(page, 'formation')).toContainText(texts.formation[1]);
+  await saved(page);
+  await page.reload();
+  await ready(page);
+  expect(await all(page)).toEqual(after);
+}
+
+test.beforeEach(async ({ page }) => {
+  await signIn(page);
+  await prefer(page, {});
+});
+
+test('frost 1.30 m: formation, dig, spoil, water and cautions change at once; undo; kept', async ({
+  page,
+}) => {
+  await deepen(page, { frost: '1.30 m', was: '0.95', formation: [/98\.330/, /97\.980/] });
+});
+
+test('the same in Spanish, with a decimal comma', async ({ page }) => {
+  await prefer(page, { lang: 'es' });
+  await deepen(page, { frost: '1,30', was: '0,95', formation: [/98,330/, /97,980/] });
+  await expect(page.getByText('Decide la helada.')).toBeVisible();
+});
+
+test('the same in feet and inches', async ({ page }) => {
+  await prefer(page, { system: 'imperial' });
+  await deepen(page, { frost: `4' 3 1/8"`, was: `3'-1 3/8"`, formation: [/322'-7 1\/4"/, /321'-5 1\/2"/] });
+});
+
+test('every figure opens to how it was worked out', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  for (const id of FIGURES) {
+    await page.locator(`[data-figure=${id}]`).click();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog.getByRole('listitem').first()).toBeVisible();
+    await expect(dialog).not.toContainText(/work\.|input\.|NaN/);
+    await dialog.getByRole('button', { name: 'Close' }).click();
+    await expect(dialog).toHaveCount(0);
+  }
+  await page.locator('[data-figure=spoil]').click();
+  await expect(page.getByRole('dialog')).toContainText('US Army FM 5-434, Table 1-1');
+});
+
+test('a wrong entry says why at the field and keeps what was typed; the plan keeps its last good value', async ({
+  page,
+}) => {
+  await newJob(page, 'honey-house');
+  const before = await figure(page, 'dig');
+  const width = field(page, 'elements.width');
+  for (const [text, words] of [
+    ['abc', 'is not a number'],
+    ['-600', 'Between'],
+    ['99 m', 'Between'],
+    ['6 kg', 'unit'],
+    ['1e309', 'too large'],
+    ['', 'needed'],
+    ['9'.repeat(90), 'too long'],
+  ] as const) {
+    await width.fill(text);
+    await expect(width).toHaveAttribute('aria-invalid', 'true');
+    await expect(page.locator('[data-side] [role=status]').filter({ hasText: words })).toBeVisible();
+    await page.keyboard.press('Tab');
+    await expect(width).toHaveValue(text);
+    expect(await figure(page, 'dig')).toBe(before);
+  }
+  await width.fill(`2' 6"`);
+  await expect(page.getByText('= 762')).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(width).toHaveValue('762');
+  expect(await figure(page, 'dig')).toBeGreaterThan(before);
+});
+
+test('contradictions are named where they belong', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'levels');
+  await type(page, 'levels.string', '98.0');
+  await expect(page.locator('[data-problems]')).toContainText('Are the levels swapped?');
+  await type(page, 'levels.string', '100.5');
+  await expect(page.locator('[data-problems]')).toHaveCount(0);
+  await stage(page, 'ground');
+  await page.locator('[data-quantity="ground.soils.top"]').last().fill('0.1');
+  await expect(page.locator('[data-problems]')).toContainText('not below the one above it');
+  await expect(page.locator('[data-saving=refused]')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-problems]')).toHaveCount(0);
+  expect(await figure(page, 'dig')).toBeGreaterThan(100);
+});
+
+test('trenches by typed runs, pads by centre and size, kept after reload', async ({ page }) => {
+  await newJob(page, 'bell-frame');
+  await prefer(page, { system: 'metric' });
+  await page.reload();
+  await ready(page);
+  await stage(page, 'setout');
+  await expect(page.getByRole('heading', { name: '0 trenches, 6 pads' })).toBeVisible();
+  const runs = page.getByLabel('Runs along the centre line');
+  await runs.fill('8.4 Q');
+  await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+  await expect(page.getByText('The direction in “8.4 Q” is not clear')).toBeVisible();
+  await expect(runs).toHaveValue('8.4 Q');
+  await runs.fill('8.4 E, 6 N, 8.4 W, close');
+  await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+  await expect(page.getByRole('heading', { name: '1 trenches, 6 pads' })).toBeVisible();
+  await expect(page.getByText('trench · 28.80 m')).toBeVisible();
+  await page.getByPlaceholder('1000 x 1000').fill('1200 x 0.9 m');
+  await page.getByRole('button', { name: 'Add', exact: true }).last().click();
+  await expect(page.getByRole('heading', { name: '1 trenches, 7 pads' })).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await ready(page);
+  await expect(page.getByRole('heading', { name: '1 trenches, 7 pads' })).toBeVisible();
+});
+
+test('dragging on the plan moves a pad, snaps, and is one undo; Delete removes', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  const pad = page.locator('[data-element=W1]');
+  const before = await figure(page, 'dig');
+  const from = (await pad.locator('rect').boundingBox())!;
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + from.width / 2, from.y + 5, { steps: 4 });
+  await page.mouse.move(from.x + from.width / 2, from.y - 60, { steps: 6 });
+  await page.mouse.up();
+  // Nearer the walls their slopes merge: less to dig.
+  await expect.poll(() => figure(page, 'dig')).toBeLessThan(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => figure(page, 'dig')).toBe(before);
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await pad.focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('heading', { name: '5 trenches, 4 pads' })).toBeVisible();
+});
+
+test('a flag on the staff can be dragged or nudged by keys', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  const string = flag(page, 'string');
+  const box = (await string.boundingBox())!;
+  await page.mouse.move(box.x + 80, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 80, box.y + box.height / 2 + 30, { steps: 5 });
+  await page.mouse.up();
+  await expect(string).not.toContainText('100.500');
+  await string.focus();
+  const level = Number(await string.getAttribute('aria-valuenow'));
+  await page.keyboard.press('ArrowUp');
+  await expect
+    .poll(async () => Number(await string.getAttribute('aria-valuenow')))
+    .toBeCloseTo(level + 0.01, 6);
+});
+
+test('keys: digits go to stages, / finds, ? lists, arrows nudge a number', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  await page.locator('h1, h2').first().click();
+  await page.keyboard.press('6');
+  await expect(page.locator('[data-stage=base]')).toHaveAttribute('aria-current', 'step');
+  await page.keyboard.press('/');
+  await page.getByRole('textbox', { name: 'Find a trench' }).fill('weigh');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Pad Weigh pit' })).toBeVisible();
+  await field(page, 'elements.thickness').focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(field(page, 'elements.thickness')).toHaveValue('260');
+  await page.keyboard.press('Escape');
+  await page.locator('h2').first().click();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('go to a stage');
+});
+
+test('every stage has its panel, with no word missing, in both languages', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  for (const lang of ['en', 'es']) {
+    await prefer(page, { lang });
+    await page.reload();
+    await ready(page);
+    for (const key of ['ground', 'setout', 'levels', 'dig', 'water', 'base', 'pour', 'backfill', 'log']) {
+      await stage(page, key);
+      const side = page.locator('[data-side]');
+      await expect(side.getByRole('heading').first()).toBeVisible();
+      expect(await side.innerText()).not.toMatch(/\b[a-z]+\.[a-z]+[A-Z.]|NaN|undefined|\{\{/);
+    }
+  }
+});
+
+test('a wide job moves to the worker and still follows the typing', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'setout');
+  for (let i = 0; i < 6; i++) {
+    await page
+      .getByLabel('Runs along the centre line')
+      .fill(Array.from({ length: 30 }, (_, n) => `2 ${n % 2 ? 'E' : i % 2 ? 'N' : 'S'}`).join(', '));
+    await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+  }
+  await expect(page.getByRole('heading', { name: '11 trenches, 5 pads' })).toBeVisible();
+  const before = await figure(page, 'dig');
+  await stage(page, 'dig');
+  await type(page, 'elements.width', '900');
+  await expect.poll(() => figure(page, 'dig')).toBeGreaterThan(before);
+  await saved(page);
+});

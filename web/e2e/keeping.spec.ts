@@ -1,0 +1,137 @@
+import { expect, test } from '@playwright/test';
+import { postgres } from '../../scripts/postgres.ts';
+import { field, figure, newJob, prefer, ready, saved, signIn, stage, type } from './helpers.ts';
+
+test.beforeEach(async ({ page }) => {
+  await signIn(page);
+  await prefer(page, {});
+});
+
+test('saves by itself as revisions that say what changed, and brings an old one back', async ({ page }) => {
+  await newJob(page, 'bell-frame');
+  const before = await figure(page, 'dig');
+  await stage(page, 'ground');
+  await type(page, 'ground.frost.local', `5'`);
+  await saved(page);
+  await stage(page, 'log');
+  await expect(page.getByText('ground/frost/local')).toBeVisible();
+  await expect(page.getByText('1.219 → 1.524')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring back' }).click();
+  await expect.poll(() => figure(page, 'dig')).toBe(before);
+  await expect(page.getByText('rev 3 · saved')).toBeVisible();
+});
+
+test('the second writer is shown the difference and nothing is lost', async ({ page, context }) => {
+  const url = await newJob(page, 'bell-frame');
+  const other = await context.newPage();
+  await other.goto(url);
+  await ready(other);
+  await stage(other, 'ground');
+  await type(other, 'ground.frost.local', `5'`);
+  await stage(other, 'levels');
+  await type(other, 'levels.string', `102'`);
+  await saved(other);
+  await stage(page, 'ground');
+  await type(page, 'ground.frost.local', `4' 6"`);
+  await stage(page, 'setout');
+  await page.getByPlaceholder(`4' x 4'`).fill(`3'`);
+  await page.getByRole('button', { name: 'Add', exact: true }).last().click();
+  const dialog = page.locator('[data-conflict]');
+  await expect(dialog).toContainText('saved while you were typing');
+  await expect(dialog).toContainText('levels/string');
+  await expect(dialog).toContainText('1.524');
+  await expect(dialog).toContainText('1.372');
+  await dialog.getByRole('button', { name: 'Put my edits on top of theirs' }).click();
+  await saved(page);
+  const plan = await (await page.request.get(`${url}/plan.json`)).json();
+  expect(plan.ground.frost.local).toBeCloseTo(1.3716, 6);
+  expect(plan.levels.string).toBeCloseTo(102 * 0.3048, 6);
+  expect(plan.elements).toHaveLength(7);
+});
+
+test('a save over a stale revision is refused with 409, a bad plan with 422, nonsense with 400', async ({
+  page,
+}) => {
+  const url = await newJob(page, 'bell-frame');
+  const plan = await (await page.request.get(`${url}/plan.json`)).json();
+  const post = (query: string, data: unknown) => page.request.post(`${url}/revisions${query}`, { data });
+  expect((await post('?base=1', plan)).status()).toBe(200);
+  expect((await post('?base=1', plan)).status()).toBe(409);
+  expect((await post('?base=x', plan)).status()).toBe(400);
+  expect((await post('?base=99999999999', plan)).status()).toBe(400);
+  const bad = await post('?base=2', { ...plan, elements: [{ ...plan.elements[0], width: -1 }] });
+  expect(bad.status()).toBe(422);
+  expect((await bad.json()).problems[0]).toMatchObject({ code: 'range', path: '/elements/0/width' });
+  expect(
+    (
+      await page.request.post(`${url}/revisions?base=2`, {
+        headers: { 'content-type': 'application/json' },
+        data: Buffer.from('{"a":'),
+      })
+    ).status(),
+  ).toBe(400);
+});
+
+test('signed out while typing: it says so, keeps the edit, and saves after signing in again', async ({
+  page,
+  context,
+}) => {
+  await newJob(page, 'bell-frame');
+  const cookies = await context.cookies();
+  await context.clearCookies({ name: 'cimiento_session' });
+  await stage(page, 'ground');
+  await type(page, 'ground.frost.local', `5'`);
+  await expect(page.locator('[data-saving=signedOut]')).toContainText('Your edit is kept here.');
+  await context.addCookies(cookies.filter((c) => c.name === 'cimiento_session'));
+  await saved(page);
+});
+
+test('files: plan, takeoff as CSV and JSON, and the dig sheet as PDF, in the person’s language', async ({
+  page,
+}) => {
+  const url = await newJob(page, 'honey-house');
+  const csv = await page.request.get(`${url}/takeoff.csv`);
+  expect(csv.headers()['content-disposition']).toContain('Honey-house-takeoff.csv');
+  expect(await csv.text()).toContain('figure,dig,,311.417937,m3');
+  const json = await (await page.request.get(`${url}/takeoff.json`)).json();
+  expect(json.checks.every((check: { ok: boolean }) => check.ok)).toBe(true);
+  for (const preferences of [{}, { lang: 'es', system: 'imperial' }]) {
+    await prefer(page, preferences);
+    const pdf = await page.request.get(`${url}/dig-sheet.pdf`);
+    expect(pdf.headers()['content-type']).toBe('application/pdf');
+    const body = await pdf.body();
+    expect(body.subarray(0, 5).toString()).toBe('%PDF-');
+    // One page a job: A4, or Letter for feet and inches.
+    expect(body.toString('latin1').match(/\/Count 1\b/)).not.toBeNull();
+    expect(body.toString('latin1')).toContain(
+      preferences.system ? '/MediaBox [0 0 612 792]' : '/MediaBox [0 0 595.28',
+    );
+  }
+  const schema = await (await page.request.get(`${new URL(url).origin}/plan.schema.json`)).json();
+  expect(schema.properties.format.const).toBe('cimiento-plan');
+});
+
+// Last in this file: it takes the tests' database away and brings it back.
+test('the database goes away while typing: it says so, keeps the edit, tries again', async ({ page }) => {
+  test.setTimeout(90_000);
+  const url = await newJob(page, 'bell-frame');
+  const server = await postgres('test');
+  server.stop();
+  try {
+    await stage(page, 'ground');
+    await type(page, 'ground.frost.local', `5'`);
+    await expect(page.locator('[data-saving=waiting]')).toContainText('Kept in this browser', {
+      timeout: 15_000,
+    });
+    const away = await page.request.get(url);
+    expect(away.status()).toBe(503);
+    expect(await away.text()).toContain('The job store is away');
+  } finally {
+    await postgres('test');
+  }
+  await expect(page.locator('[data-saving=saved]')).toBeVisible({ timeout: 30_000 });
+  await page.reload();
+  await ready(page);
+  await stage(page, 'ground');
+  await expect(field(page, 'ground.frost.local')).toHaveValue(`5'-0"`);
+});

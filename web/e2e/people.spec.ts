@@ -1,0 +1,124 @@
+import { expect, test } from '@playwright/test';
+import { DEMO_PERSON, OTHER_PERSON } from '../db/demo-people.ts';
+import { base, newJob, prefer, signIn } from './helpers.ts';
+
+test('the sign-in page shows the demo account and lets it in', async ({ page }) => {
+  await page.goto(`${base()}/`);
+  await expect(page).toHaveURL(/sign-in\?to=%2Fjobs/);
+  await expect(page.getByText(`${DEMO_PERSON.email} · ${DEMO_PERSON.password}`)).toBeVisible();
+  await page.getByRole('button', { name: 'Look around as the demo crew' }).click();
+  await expect(page.getByRole('heading', { name: 'Day board' })).toBeVisible();
+  const cookie = (await page.context().cookies()).find((c) => c.name === 'cimiento_session');
+  expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Lax' });
+});
+
+test('a wrong password says so, keeps the e-mail, and is refused with 401', async ({ page }) => {
+  await page.goto(`${base()}/sign-in`);
+  await page.locator('input[type=email]').fill('nobody@cimiento.demo');
+  await page.locator('input[type=password]').fill('nope');
+  const [response] = await Promise.all([
+    page.waitForResponse((r) => r.request().method() === 'POST'),
+    page.getByRole('button', { name: 'Sign in' }).click(),
+  ]);
+  expect(response.status()).toBe(401);
+  await expect(page.getByRole('alert')).toHaveText('E-mail or password is not right.');
+  await expect(page.locator('input[type=email]')).toHaveValue('nobody@cimiento.demo');
+});
+
+test('a new crew starts with an empty board, and problems show at their fields', async ({ page }) => {
+  await page.goto(`${base()}/join`);
+  await page.getByLabel('Crew').fill('Test crew');
+  await page.getByLabel('Your name').fill('Iris');
+  await page.getByLabel('E-mail').fill('not-an-address');
+  await page.getByLabel('Password').fill('short');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText('That is not an e-mail address.')).toBeVisible();
+  await expect(page.getByText('At least 8 characters.')).toBeVisible();
+  await expect(page.getByLabel('Crew')).toHaveValue('Test crew');
+  await page.getByLabel('E-mail').fill('iris@test.example');
+  await page.getByLabel('Password').fill('long-enough');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByText('No jobs yet.')).toBeVisible();
+});
+
+test('a job of another crew is not there: 404 on every door, in plain words', async ({ page, browser }) => {
+  await signIn(page);
+  const url = await newJob(page, 'bell-frame');
+  const stranger = await (await browser.newContext({ locale: 'en-GB' })).newPage();
+  await signIn(stranger, OTHER_PERSON);
+  for (const path of ['', '/plan.json', '/takeoff.csv', '/takeoff.json', '/dig-sheet.pdf', '/revisions'])
+    expect((await stranger.request.get(url + path)).status(), path).toBe(404);
+  const save = await stranger.request.post(`${url}/revisions?base=1`, {
+    data: await (await page.request.get(`${url}/plan.json`)).json(),
+  });
+  expect(save.status()).toBe(404);
+  await stranger.goto(url);
+  await expect(stranger.getByRole('heading', { name: 'No such job' })).toBeVisible();
+  await expect(stranger.getByText('    at ')).toHaveCount(0);
+  await stranger.goto(`${base()}/jobs/not-an-id`);
+  await expect(stranger.getByRole('heading', { name: 'No such job' })).toBeVisible();
+});
+
+test('a request from another site is refused', async ({ page }) => {
+  await signIn(page);
+  const response = await page.request.post(`${base()}/jobs`, {
+    headers: { origin: 'https://elsewhere.example' },
+    form: { intent: 'demo', demo: 'bell-frame' },
+  });
+  expect(response.status()).toBe(403);
+});
+
+test('the board reads like a day board, makes jobs and removes them', async ({ page }) => {
+  await signIn(page);
+  const honey = page.getByRole('row', { name: /Honey house.*Alto Sereno/ }).first();
+  await expect(honey).toContainText('sides need support');
+  await expect(honey).toContainText('m³');
+  await expect(page.getByRole('row', { name: /Bell frame.*Tamarack Flat/ }).first()).toContainText('yd³');
+  await page.getByLabel('Job name').fill('Goat shed');
+  await page.getByLabel('Place').fill('Peña Rota');
+  await page.getByRole('button', { name: 'Start blank' }).click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  await expect(page.getByText('Nothing to dig yet.', { exact: false }).first()).toBeVisible();
+  await page.goto(`${base()}/jobs`);
+  await page.getByRole('button', { name: 'Remove Goat shed' }).click();
+  await page.getByRole('button', { name: 'Remove Goat shed' }).click();
+  await expect(page.getByRole('link', { name: 'Goat shed' })).toHaveCount(0);
+});
+
+test('a plan file goes out and comes in; a bad one is named with paths', async ({ page }) => {
+  await signIn(page);
+  const url = await newJob(page, 'honey-house');
+  const plan = await (await page.request.get(`${url}/plan.json`)).json();
+  const upload = async (name: string, text: string) => {
+    await page.goto(`${base()}/jobs`);
+    await page.waitForLoadState('networkidle');
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+    await page.getByRole('button', { name: 'Load the file' }).click();
+  };
+  await upload('bad.json', '{"format":');
+  await expect(page.getByRole('alert')).toContainText('This file is not JSON');
+  await upload('new.json', JSON.stringify({ ...plan, version: 7 }));
+  await expect(page.getByRole('alert')).toContainText('newer version (7)');
+  await upload('wide.json', JSON.stringify({ ...plan, dig: { ...plan.dig, buckets: [0] } }));
+  await expect(page.getByRole('alert')).toContainText('/dig/buckets/0');
+  await upload('good.json', JSON.stringify({ ...plan, name: 'From a file' }));
+  await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
+  const back = await (await page.request.get(`${page.url()}/plan.json`)).json();
+  expect(back).toEqual({ ...plan, name: 'From a file' });
+});
+
+test('language, units and theme are a person’s own, and whole', async ({ page }) => {
+  await signIn(page);
+  await page.locator('select[name=lang]').selectOption('es');
+  await expect(page.getByRole('heading', { name: 'Tablero del día' })).toBeVisible();
+  await expect(page.locator('html')).toHaveAttribute('lang', 'es');
+  await page.locator('select[name=theme]').selectOption('night');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+  await page.locator('select[name=system]').selectOption('imperial');
+  await expect(page.getByRole('row', { name: /Honey house/ }).first()).toContainText('yd³');
+  await page.getByRole('button', { name: 'Salir' }).click();
+  await expect(page.getByRole('heading', { name: 'Entrar' })).toBeVisible();
+  await prefer(page, {});
+});

@@ -1,0 +1,49 @@
+/** Serves the production build on the tests' own database for the browser tests. */
+import { fork } from 'node:child_process';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+import { buildWhenStale } from '../../scripts/build.ts';
+import { postgres, ROOT } from '../../scripts/postgres.ts';
+import { dropDatabase, ensureDatabase, migrateDatabase } from '../db/migrate.ts';
+
+const DATABASE = 'cimiento_browser';
+
+const freePort = () =>
+  new Promise<number>((done) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => done(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+
+export default async function serve(): Promise<() => Promise<void>> {
+  const server = await postgres('test');
+  await dropDatabase(server.url('postgres'), DATABASE);
+  await ensureDatabase(server.url('postgres'), DATABASE);
+  await migrateDatabase(server.url(DATABASE));
+  process.env.DATABASE_URL = server.url(DATABASE);
+  const { loadDemo } = await import('../db/demo.ts');
+  const { closeDatabase } = await import('../db/client.ts');
+  await loadDemo();
+  await closeDatabase();
+  buildWhenStale();
+  const port = await freePort();
+  process.env.BASE_URL = `http://127.0.0.1:${port}`;
+  const web = fork(join(ROOT, 'web/server.ts'), [], {
+    cwd: ROOT,
+    execArgv: ['--import', 'tsx'],
+    env: { ...process.env, NODE_ENV: 'production', PORT: String(port), CIMIENTO_DEMO: '1' },
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+  });
+  await new Promise<void>((ready, fail) => {
+    web.once('message', () => ready());
+    web.once('exit', (code) => fail(new Error(`the web server ended with ${code}`)));
+  });
+  return async () => {
+    web.removeAllListeners('exit');
+    const gone = new Promise((done) => web.once('exit', done));
+    web.kill('SIGTERM');
+    await gone;
+    if (server.started) server.stop();
+  };
+}
