@@ -31,11 +31,15 @@ test('the second writer is shown the difference and nothing is lost', async ({ p
   await stage(other, 'levels');
   await type(other, 'levels.string', `102'`);
   await saved(other);
+  // Out of reach for a while, as on site: both edits are made before either can be saved.
+  await page.route('**/revisions?base=*', (route) => route.abort());
   await stage(page, 'ground');
   await type(page, 'ground.frost.local', `4' 6"`);
   await stage(page, 'setout');
   await page.getByPlaceholder(`4' x 4'`).fill(`3'`);
   await page.getByRole('button', { name: 'Add', exact: true }).last().click();
+  await expect(page.locator('[data-saving=waiting]')).toBeVisible();
+  await page.unroute('**/revisions?base=*');
   const dialog = page.locator('[data-conflict]');
   await expect(dialog).toContainText('saved while you were typing');
   await expect(dialog).toContainText('levels/string');

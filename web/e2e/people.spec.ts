@@ -61,11 +61,15 @@ test('a job of another crew is not there: 404 on every door, in plain words', as
 
 test('a request from another site is refused', async ({ page }) => {
   await signIn(page);
-  const response = await page.request.post(`${base()}/jobs`, {
-    headers: { origin: 'https://elsewhere.example' },
+  const url = await newJob(page, 'bell-frame');
+  const headers = { origin: 'https://elsewhere.example' };
+  const form = await page.request.post(`${base()}/jobs`, {
+    headers,
     form: { intent: 'demo', demo: 'bell-frame' },
   });
-  expect(response.status()).toBe(403);
+  expect(form.status()).toBe(400);
+  const save = await page.request.post(`${url}/revisions?base=1`, { headers, data: {} });
+  expect([400, 403]).toContain(save.status());
 });
 
 test('the board reads like a day board, makes jobs and removes them', async ({ page }) => {
@@ -116,7 +120,7 @@ test('language, units and theme are a person’s own, and whole', async ({ page 
   await expect(page.locator('html')).toHaveAttribute('lang', 'es');
   await page.locator('select[name=theme]').selectOption('night');
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
-  await page.locator('select[name=system]').selectOption('imperial');
+  await page.locator('header select[name=system]').selectOption('imperial');
   await expect(page.getByRole('row', { name: /Honey house/ }).first()).toContainText('yd³');
   await page.getByRole('button', { name: 'Salir' }).click();
   await expect(page.getByRole('heading', { name: 'Entrar' })).toBeVisible();

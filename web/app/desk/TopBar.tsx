@@ -57,6 +57,7 @@ export function TopBar() {
           }}
         />
         <Bare
+          display={{ base: 'none', lg: 'block' }}
           aria-label={t('jobs.place')}
           defaultValue={plan.place}
           key={`p${plan.place}`}

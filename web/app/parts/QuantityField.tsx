@@ -72,14 +72,14 @@ export function QuantityField(props: QuantityFieldProps) {
   // A value changed from outside (undo, drag, another field) replaces the text, unless the
   // person is in the middle of typing something here.
   useEffect(() => {
-    if (value === known.current && text !== '') {
+    if (value === known.current) {
       if (!editing && error === null) setText(shown);
       return;
     }
     known.current = value;
     setText(shown);
     setError(null);
-  }, [value, shown, editing, error, text]);
+  }, [value, shown, editing, error]);
 
   const problemOf = (typed: string): { error: string } | { value: number | null } => {
     if (typed.trim() === '') return optional ? { value: null } : { error: t('field.empty') };

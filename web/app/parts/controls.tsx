@@ -103,6 +103,8 @@ export const Bare = chakra('input', {
     border: 'none',
     bg: 'transparent',
     borderRadius: 'sm',
+    minH: '24px',
     _hover: { bg: 'chalkWash' },
+    '@media (pointer: coarse), (max-width: 760px)': { minH: '44px' },
   },
 });
