@@ -1,5 +1,7 @@
 /** The right side: the numbers of the stage, what decides the depth, and the cautions that apply. */
 import { Box, Stack } from '@chakra-ui/react';
+import type { Weight } from '@cimiento/core';
+import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Th } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
@@ -159,25 +161,47 @@ function Cautions() {
           const { title, text } = cautionText(t, format, caution);
           const who = concerns(plan, caution);
           return (
-            <Box
-              as="li"
+            <CautionItem
               key={caution.code}
-              data-caution={caution.code}
-              borderLeftWidth="4px"
-              borderStyle="solid"
-              p={2}
-              fontSize="sm"
-              {...LOOK[caution.weight]}
-            >
-              <strong>
-                {caution.weight === 'stop' && `${t('caution.stop')} · `}
-                {title}
-              </strong>
-              {who && ` (${who})`} {text}
-            </Box>
+              code={caution.code}
+              weight={caution.weight}
+              title={who ? `${title} (${who})` : title}
+              text={text}
+            />
           );
         })}
       </Stack>
     </Panel>
   );
 }
+
+const CautionItem = memo(function CautionItem({
+  code,
+  weight,
+  title,
+  text,
+}: {
+  code: string;
+  weight: Weight;
+  title: string;
+  text: string;
+}) {
+  const { t } = useTranslation();
+  return (
+    <Box
+      as="li"
+      data-caution={code}
+      borderLeftWidth="4px"
+      borderStyle="solid"
+      p={2}
+      fontSize="sm"
+      {...LOOK[weight]}
+    >
+      <strong>
+        {weight === 'stop' && `${t('caution.stop')} · `}
+        {title}
+      </strong>{' '}
+      {text}
+    </Box>
+  );
+});

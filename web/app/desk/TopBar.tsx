@@ -1,6 +1,7 @@
 /** The head of the desk: job, holds, undo, files, and how a person likes to read. */
 import { Box, Flex } from '@chakra-ui/react';
 import { Redo2, Undo2 } from 'lucide-react';
+import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useRouteLoaderData } from 'react-router';
 import { Bare, Button, Heading } from '../parts/controls.tsx';
@@ -11,14 +12,14 @@ import { SaveState } from './SaveState.tsx';
 import { useDesk, useDeskStore } from './store.ts';
 import { useTakeoff } from './takeoff.ts';
 
-export function TopBar() {
+export const TopBar = memo(function TopBar() {
   const { t } = useTranslation();
   const store = useDeskStore();
   const jobId = useJobId();
-  const plan = useDesk((desk) => desk.plan);
+  const name = useDesk((desk) => desk.plan.name);
+  const place = useDesk((desk) => desk.plan.place);
   const canUndo = useDesk((desk) => desk.past.length > 0);
   const canRedo = useDesk((desk) => desk.future.length > 0);
-  const holds = useTakeoff().cautions.filter((c) => c.weight === 'stop').length;
   const root = useRouteLoaderData<typeof rootLoader>('root');
   const edit = store.getState().edit;
   return (
@@ -42,8 +43,8 @@ export function TopBar() {
       <Box minW={0} flex={{ base: '1 1 60%', lg: '0 1 15rem' }}>
         <Bare
           aria-label={t('jobs.name')}
-          defaultValue={plan.name}
-          key={`n${plan.name}`}
+          defaultValue={name}
+          key={`n${name}`}
           maxLength={80}
           fontWeight={600}
           fontSize="md"
@@ -53,14 +54,14 @@ export function TopBar() {
               edit((d) => {
                 d.name = value.trim();
               });
-            else event.target.value = plan.name;
+            else event.target.value = name;
           }}
         />
         <Bare
           display={{ base: 'none', lg: 'block' }}
           aria-label={t('jobs.place')}
-          defaultValue={plan.place}
-          key={`p${plan.place}`}
+          defaultValue={place}
+          key={`p${place}`}
           placeholder={t('jobs.noPlace')}
           maxLength={120}
           fontSize="sm"
@@ -75,22 +76,7 @@ export function TopBar() {
       </Box>
       <SaveState />
       <Box flex="1" />
-      {holds > 0 && (
-        <Box
-          bg="heldWash"
-          color="held"
-          px={2.5}
-          py={1}
-          borderRadius="sm"
-          fontSize="sm"
-          fontWeight={600}
-          borderWidth="1px"
-          borderStyle="solid"
-          borderColor="held"
-        >
-          {t('caution.count', { count: holds })}
-        </Box>
-      )}
+      <Holds />
       <Flex gap={1}>
         <Button size="sm" disabled={!canUndo} onClick={() => store.getState().undo()}>
           <Undo2 size={15} aria-hidden /> {t('bar.undo')}
@@ -138,5 +124,27 @@ export function TopBar() {
         </Flex>
       </Box>
     </Flex>
+  );
+});
+
+function Holds() {
+  const { t } = useTranslation();
+  const holds = useTakeoff().cautions.filter((c) => c.weight === 'stop').length;
+  if (holds === 0) return null;
+  return (
+    <Box
+      bg="heldWash"
+      color="held"
+      px={2.5}
+      py={1}
+      borderRadius="sm"
+      fontSize="sm"
+      fontWeight={600}
+      borderWidth="1px"
+      borderStyle="solid"
+      borderColor="held"
+    >
+      {t('caution.count', { count: holds })}
+    </Box>
   );
 }

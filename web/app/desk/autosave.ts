@@ -10,7 +10,7 @@ import type { DeskStore } from './store.ts';
 const QUIET = 700;
 const RETRY = [2000, 4000, 8000, 15_000] as const;
 
-export const keepKey = (jobId: string) => `cimiento:unsaved:${jobId}`;
+const keepKey = (jobId: string) => `cimiento:unsaved:${jobId}`;
 
 export interface Kept {
   readonly revision: number;

@@ -4,7 +4,7 @@ import type { SoilKind } from '@cimiento/core';
 export const ink = (name: string) => `var(--chakra-colors-${name})`;
 
 const kebab = (kind: string) => kind.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`);
-export const soilColour = (kind: SoilKind) => ink(`soil-${kebab(kind)}`);
+const soilColour = (kind: SoilKind) => ink(`soil-${kebab(kind)}`);
 
 /** Marks drawn over a soil's colour, in a 16 × 16 tile. */
 const SOIL_MARKS: Record<SoilKind, string> = {

@@ -72,7 +72,7 @@ interface Alike {
   groundHigh: number;
 }
 
-export function alike(plan: Plan, takeoff: Takeoff): Alike[] {
+function alike(plan: Plan, takeoff: Takeoff): Alike[] {
   const rows = new Map<string, Alike>();
   takeoff.elements.forEach((info, index) => {
     if (!info.live) return;

@@ -14,7 +14,7 @@ import {
   type RangeKey,
   toSI,
 } from '@cimiento/core';
-import { useEffect, useId, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useId, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { FieldError, Input, Small } from './controls.tsx';
 import { useFormat } from './format.tsx';
@@ -26,6 +26,8 @@ export interface QuantityFieldProps {
   readonly value: number | null;
   /** Called with each value that may stand; null when an optional field is emptied. */
   readonly onCommit: (value: number | null) => void;
+  /** Called when the person leaves the field: what they typed there was one edit. */
+  readonly onSettle?: () => void;
   /** What stands in an empty optional field, SI. */
   readonly placeholder?: number | undefined;
   readonly optional?: boolean;
@@ -44,8 +46,20 @@ const NUDGE: Partial<Record<string, readonly [metric: number, imperial: number]>
   percent: [1, 1],
 };
 
-export function QuantityField(props: QuantityFieldProps) {
+/**
+ * Drawn again only when something it shows changes: a desk holds dozens, and every edit passes by
+ * them all. The newest onCommit is reached through a ref, so a new closure alone draws nothing.
+ */
+export function QuantityField({ onCommit, ...shown }: QuantityFieldProps) {
+  const newest = useRef(onCommit);
+  newest.current = onCommit;
+  const commit = useCallback((value: number | null) => newest.current(value), []);
+  return <Field {...shown} onCommit={commit} />;
+}
+
+const Field = memo(function Field(props: QuantityFieldProps) {
   const {
+    onSettle,
     label,
     hint,
     range,
@@ -177,6 +191,7 @@ export function QuantityField(props: QuantityFieldProps) {
             }}
             onBlur={() => {
               setEditing(false);
+              onSettle?.();
               if (error === null) setText(value === null ? '' : printEntry(value, kind, system, lang));
             }}
             onKeyDown={onKeyDown}
@@ -202,4 +217,4 @@ export function QuantityField(props: QuantityFieldProps) {
       </Box>
     </Box>
   );
-}
+});

@@ -9,7 +9,7 @@ import type { Change, JobSummary } from '../../db/schema.ts';
 export const DEMOS = ['honey-house', 'bell-frame'] as const;
 export type Demo = (typeof DEMOS)[number];
 
-export function summaryOf(plan: Plan): JobSummary {
+function summaryOf(plan: Plan): JobSummary {
   const takeoff = compute(plan);
   return {
     dig: takeoff.figures.dig.value,

@@ -1,6 +1,7 @@
 /** Fields bound to the plan: one way in (a recipe), problems shown where they belong. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import type { RangeKey } from '@cimiento/core';
+import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { type Draft, useDeskStore } from '../desk/store.ts';
 import { useTakeoff } from '../desk/takeoff.ts';
@@ -30,19 +31,18 @@ export function PlanField({ path, set, clear, ...field }: PlanFieldProps) {
   const store = useDeskStore();
   const problem = useTakeoff().problems.find((p) => p.path === path);
   return (
-    <Box onBlur={() => store.getState().settle()}>
-      <QuantityField
-        {...field}
-        optional={clear !== undefined}
-        problem={problem && problemText(t, format, problem)}
-        onCommit={(value) =>
-          store.getState().edit((draft) => {
-            if (value !== null) set(draft, value);
-            else clear?.(draft);
-          }, `field:${path}`)
-        }
-      />
-    </Box>
+    <QuantityField
+      {...field}
+      optional={clear !== undefined}
+      problem={problem && problemText(t, format, problem)}
+      onSettle={store.getState().settle}
+      onCommit={(value) =>
+        store.getState().edit((draft) => {
+          if (value !== null) set(draft, value);
+          else clear?.(draft);
+        }, `field:${path}`)
+      }
+    />
   );
 }
 
@@ -71,7 +71,15 @@ export function Panel({
 }
 
 /** A figure the core worked out, beside the fields that led to it. */
-export function Fact({ label, value, note }: { label: string; value: string; note?: string }) {
+export const Fact = memo(function Fact({
+  label,
+  value,
+  note,
+}: {
+  label: string;
+  value: string;
+  note?: string;
+}) {
   return (
     <Flex justify="space-between" align="baseline" gap={3}>
       <Box as="span" fontSize="sm" color="soft">
@@ -87,7 +95,7 @@ export function Fact({ label, value, note }: { label: string; value: string; not
       </Box>
     </Flex>
   );
-}
+});
 
 export function Toggle({
   label,

@@ -10,7 +10,7 @@ const mine = (crewId: string, jobId: string) =>
   and(eq(jobs.id, jobId), eq(jobs.crewId, crewId), isNull(jobs.removedAt));
 
 /** PostgreSQL refuses malformed ids with an error; an unknown job is simply not found. */
-export const isId = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id);
+const isId = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id);
 
 export const listJobs = (crewId: string) =>
   db

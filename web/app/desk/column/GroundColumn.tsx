@@ -2,6 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Plan, Takeoff } from '@cimiento/core';
 import type { TFunction } from 'i18next';
+import { memo, useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { Hatches, ink } from '../hatches.tsx';
@@ -123,6 +124,13 @@ export function GroundColumn({ onPick }: { onPick?: () => void }) {
   const stage = useDesk((desk) => desk.stage);
   const revision = useDesk((desk) => desk.base.revision);
   const takeoff = useTakeoff();
+  const pick = useCallback(
+    (next: Stage) => {
+      store.getState().go(next);
+      onPick?.();
+    },
+    [store, onPick],
+  );
   return (
     <Box
       as="nav"
@@ -145,69 +153,89 @@ export function GroundColumn({ onPick }: { onPick?: () => void }) {
       </svg>
       {STAGES.map((key, i) => {
         const { text, state } = answer(key, plan, takeoff, revision, t, format);
-        const here = key === stage;
         return (
-          <Layer
+          <StageLayer
             key={key}
-            type="button"
-            data-stage={key}
-            aria-current={here ? 'step' : undefined}
-            boxShadow={here ? 'inset 7px 0 0 var(--chakra-colors-chalk)' : 'none'}
-            onClick={() => {
-              store.getState().go(key);
-              onPick?.();
-            }}
-          >
-            {!here && (
-              <svg
-                aria-hidden
-                width="100%"
-                height="100%"
-                style={{ position: 'absolute', inset: 0, opacity: 0.55 }}
-              >
-                <rect width="100%" height="100%" fill={LAYER[key]} />
-              </svg>
-            )}
-            <Box as="span" position="relative" display="block" pl={here ? 1.5 : 0}>
-              <Box as="span" display="flex" justifyContent="space-between" alignItems="baseline">
-                <Box
-                  as="span"
-                  fontFamily="figure"
-                  fontWeight={600}
-                  fontSize="lg"
-                  bg={here ? 'transparent' : 'sheet'}
-                  px={here ? 0 : 1}
-                  borderRadius="sm"
-                  lineHeight={1.25}
-                >
-                  {t(`stage.${key}`)}
-                </Box>
-                <Box as="span" fontSize="xs" bg="sheet" px={1} borderRadius="sm">
-                  {i + 1}
-                </Box>
-              </Box>
-              <Box
-                as="span"
-                display="inline-block"
-                fontSize="xs"
-                mt={0.5}
-                bg={here ? 'transparent' : 'sheet'}
-                px={here ? 0 : 1}
-                borderRadius="sm"
-                fontWeight={500}
-              >
-                {text}
-                {state === 'held' && (
-                  <Box as="span" color="held" fontWeight={600}>
-                    {' '}
-                    · {t('column.held')}
-                  </Box>
-                )}
-              </Box>
-            </Box>
-          </Layer>
+            stage={key}
+            index={i}
+            text={text}
+            held={state === 'held'}
+            here={key === stage}
+            onPick={pick}
+          />
         );
       })}
     </Box>
   );
 }
+
+/** One layer; drawn again only when its answer changes. */
+const StageLayer = memo(function StageLayer({
+  stage,
+  index,
+  text,
+  held,
+  here,
+  onPick,
+}: {
+  stage: Stage;
+  index: number;
+  text: string;
+  held: boolean;
+  here: boolean;
+  onPick: (stage: Stage) => void;
+}) {
+  const { t } = useTranslation();
+  return (
+    <Layer
+      type="button"
+      data-stage={stage}
+      aria-current={here ? 'step' : undefined}
+      boxShadow={here ? 'inset 7px 0 0 var(--chakra-colors-chalk)' : 'none'}
+      onClick={() => onPick(stage)}
+    >
+      {!here && (
+        <svg aria-hidden width="100%" height="100%" style={{ position: 'absolute', inset: 0, opacity: 0.55 }}>
+          <rect width="100%" height="100%" fill={LAYER[stage]} />
+        </svg>
+      )}
+      <Box as="span" position="relative" display="block" pl={here ? 1.5 : 0}>
+        <Box as="span" display="flex" justifyContent="space-between" alignItems="baseline">
+          <Box
+            as="span"
+            fontFamily="figure"
+            fontWeight={600}
+            fontSize="lg"
+            bg={here ? 'transparent' : 'sheet'}
+            px={here ? 0 : 1}
+            borderRadius="sm"
+            lineHeight={1.25}
+          >
+            {t(`stage.${stage}`)}
+          </Box>
+          <Box as="span" fontSize="xs" bg="sheet" px={1} borderRadius="sm">
+            {index + 1}
+          </Box>
+        </Box>
+        <Box
+          as="span"
+          display="inline-block"
+          fontSize="xs"
+          mt={0.5}
+          bg={here ? 'transparent' : 'sheet'}
+          px={here ? 0 : 1}
+          borderRadius="sm"
+          fontWeight={500}
+        >
+          {text}
+          {held && (
+            <Box as="span" color="held" fontWeight={600}>
+              {' '}
+              · {t('column.held')}
+            </Box>
+          )}
+        </Box>
+      </Box>
+    </Layer>
+  );
+});

@@ -2,7 +2,7 @@
 import { Box, chakra, Dialog, Portal } from '@chakra-ui/react';
 import { FIGURE_IDS, type FigureId, type Plan, type Takeoff, type Working } from '@cimiento/core';
 import type { TFunction } from 'i18next';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button, Heading, Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';
@@ -98,53 +98,75 @@ export function Tally() {
         const figure = takeoff.figures[id];
         const shown = format.parts(figure.value, figure.kind);
         return (
-          <Cell
+          <FigureCell
             key={id}
-            type="button"
-            data-figure={id}
-            onClick={() => setOpen(id)}
-            aria-label={`${t(`tally.${id}.name`)}: ${shown.number} ${shown.unit}. ${t('tally.open')}`}
-          >
-            <Box as="span" display="block" fontSize="xs" color="soft" whiteSpace="nowrap">
-              {t(`tally.${id}.name`)}
-            </Box>
-            <Box
-              as="span"
-              display="block"
-              fontFamily="figure"
-              fontWeight={600}
-              fontSize="2xl"
-              lineHeight={1.05}
-              fontVariantNumeric="tabular-nums"
-              data-value
-            >
-              {shown.number}{' '}
-              <Box as="span" fontSize="md" color="soft">
-                {id === 'haul' ? t('tally.haul.unit', { count: figure.value }) : shown.unit}
-              </Box>
-            </Box>
-            <Box
-              as="span"
-              display="block"
-              fontSize="xs"
-              color={
-                id === 'water'
-                  ? 'water'
-                  : id === 'dig' || id === 'spoil' || id === 'haul'
-                    ? 'earth'
-                    : 'placed'
-              }
-              lineHeight={1.2}
-            >
-              {subline(id, takeoff, t, format)}
-            </Box>
-          </Cell>
+            id={id}
+            number={shown.number}
+            unit={id === 'haul' ? t('tally.haul.unit', { count: figure.value }) : shown.unit}
+            sub={subline(id, takeoff, t, format)}
+            onOpen={setOpen}
+          />
         );
       })}
       <Workings id={open} onClose={() => setOpen(null)} />
     </Box>
   );
 }
+
+/** One figure; drawn again only when what it says changes. */
+const FigureCell = memo(function FigureCell({
+  id,
+  number,
+  unit,
+  sub,
+  onOpen,
+}: {
+  id: FigureId;
+  number: string;
+  unit: string;
+  sub: string;
+  onOpen: (id: FigureId) => void;
+}) {
+  const { t } = useTranslation();
+  return (
+    <Cell
+      type="button"
+      data-figure={id}
+      onClick={() => onOpen(id)}
+      aria-label={`${t(`tally.${id}.name`)}: ${number} ${unit}. ${t('tally.open')}`}
+    >
+      <Box as="span" display="block" fontSize="xs" color="soft" whiteSpace="nowrap">
+        {t(`tally.${id}.name`)}
+      </Box>
+      <Box
+        as="span"
+        display="block"
+        fontFamily="figure"
+        fontWeight={600}
+        fontSize="2xl"
+        lineHeight={1.05}
+        fontVariantNumeric="tabular-nums"
+        data-value
+      >
+        {number}{' '}
+        <Box as="span" fontSize="md" color="soft">
+          {unit}
+        </Box>
+      </Box>
+      <Box
+        as="span"
+        display="block"
+        fontSize="xs"
+        color={
+          id === 'water' ? 'water' : id === 'dig' || id === 'spoil' || id === 'haul' ? 'earth' : 'placed'
+        }
+        lineHeight={1.2}
+      >
+        {sub}
+      </Box>
+    </Cell>
+  );
+});
 
 /** A person's own names come through: a soil's id becomes its name. */
 function labelOf(plan: Plan, working: Working, t: TFunction): string {

@@ -2,6 +2,7 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { nextName, SOIL_KINDS, SOILS, type SoilKind } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
+import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -20,9 +21,9 @@ export function GroundPanel() {
   );
 }
 
-function Surface() {
+const Surface = memo(function Surface() {
   const { t } = useTranslation();
-  const { surface } = useDesk((desk) => desk.plan.ground);
+  const surface = useDesk((desk) => desk.plan.ground.surface);
   return (
     <Panel title={t('ground.surface')} aside={t('ground.surfaceAside')}>
       <PlanField
@@ -55,12 +56,13 @@ function Surface() {
       />
     </Panel>
   );
-}
+});
 
-function Soils() {
+const Soils = memo(function Soils() {
   const { t } = useTranslation();
   const store = useDeskStore();
-  const { soils, base } = useDesk((desk) => desk.plan.ground);
+  const soils = useDesk((desk) => desk.plan.ground.soils);
+  const base = useDesk((desk) => desk.plan.ground.base);
   const { edit } = store.getState();
   return (
     <Panel title={t('ground.soils')} aside={t('ground.soilsAside')}>
@@ -191,12 +193,13 @@ function Soils() {
       />
     </Panel>
   );
-}
+});
 
-function WaterLevel() {
+const WaterLevel = memo(function WaterLevel() {
   const { t } = useTranslation();
   const format = useFormat();
-  const { water, surface } = useDesk((desk) => desk.plan.ground);
+  const water = useDesk((desk) => desk.plan.ground.water);
+  const surface = useDesk((desk) => desk.plan.ground.surface);
   return (
     <Panel title={t('ground.water')}>
       <PlanField
@@ -218,13 +221,13 @@ function WaterLevel() {
       />
     </Panel>
   );
-}
+});
 
-function Frost() {
+const Frost = memo(function Frost() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const { frost } = useDesk((desk) => desk.plan.ground);
+  const frost = useDesk((desk) => desk.plan.ground.frost);
   const result = useTakeoff().frost;
   const { climate } = frost;
   const set = (key: 'index' | 'days' | 'mean' | 'nFactor') => (
@@ -293,4 +296,4 @@ function Frost() {
       )}
     </Panel>
   );
-}
+});

@@ -1,0 +1,102 @@
+/**
+ * Performance: compute() on the demos and a simulated 60-element job, first-load script of the
+ * desk, and edit-to-tally latency in the real browser. Prints medians and spread; asserts nothing.
+ */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { compute, type Plan } from '@cimiento/core';
+import { readPlan } from '@cimiento/formats';
+import { simulatedJob } from '@cimiento/simulators';
+import { chromium } from '@playwright/test';
+import { newJob, signIn, stage } from '../web/e2e/helpers.ts';
+import serve from '../web/e2e/serve.ts';
+import { ROOT } from './postgres.ts';
+
+const sorted = (values: readonly number[]) => [...values].sort((a, b) => a - b);
+const share = (values: readonly number[], part: number) =>
+  sorted(values)[Math.min(values.length - 1, Math.floor(values.length * part))] ?? 0;
+const ms = (value: number) => value.toFixed(1).padStart(7);
+const row = (name: string, values: readonly number[]) =>
+  console.log(
+    `${name.padEnd(34)} median ${ms(share(values, 0.5))}  p95 ${ms(share(values, 0.95))}  min ${ms(share(values, 0))}  max ${ms(share(values, 1))} ms  (n ${values.length})`,
+  );
+
+function time(plan: Plan, runs: number): number[] {
+  for (let i = 0; i < 3; i++) compute(plan);
+  return Array.from({ length: runs }, () => {
+    const start = performance.now();
+    compute(plan);
+    return performance.now() - start;
+  });
+}
+
+const demo = (name: string): Plan => {
+  const read = readPlan(readFileSync(join(ROOT, 'demo', `${name}.json`), 'utf8'));
+  if (!read.ok) throw new Error(name);
+  return read.plan;
+};
+
+console.log(`node ${process.version}\n\ncompute(plan)`);
+row('Honey house', time(demo('honey-house'), 60));
+row('Bell frame', time(demo('bell-frame'), 60));
+for (const count of [15, 30, 60, 120, 240])
+  row(`simulated job, ${count} elements`, time(simulatedJob(count), count > 100 ? 10 : 40));
+if (process.argv.includes('--compute')) process.exit(0);
+
+const stop = await serve();
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--no-first-run'],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await signIn(page);
+const scripts = new Map<string, number>();
+page.on('response', async (response) => {
+  if (!response.url().endsWith('.js')) return;
+  const body = await response.body().catch(() => Buffer.alloc(0));
+  scripts.set(response.url(), gzipSync(body, { level: 9 }).length);
+});
+const url = await newJob(page, 'honey-house');
+// A fresh load of the desk alone, with nothing cached.
+scripts.clear();
+const fresh = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+await fresh.addCookies(await page.context().cookies());
+const desk = await fresh.newPage();
+desk.on('response', async (response) => {
+  if (!response.url().endsWith('.js')) return;
+  const body = await response.body().catch(() => Buffer.alloc(0));
+  scripts.set(response.url(), gzipSync(body, { level: 9 }).length);
+});
+await desk.goto(url);
+await desk.waitForLoadState('networkidle');
+const bytes = [...scripts.values()].reduce((sum, size) => sum + size, 0);
+console.log(
+  `\nfirst load of the desk: ${(bytes / 1000).toFixed(1)} kB of script, gzip, in ${scripts.size} files`,
+);
+
+// From the input event to the frame that shows the new tally.
+await stage(desk, 'ground');
+const latencies = (await desk.evaluate(`(async () => {
+  const input = document.querySelector('[data-side] [data-quantity="ground.frost.local"]');
+  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+  const shown = () => document.querySelector('[data-figure=dig] [data-value]').textContent;
+  const out = [];
+  for (let i = 0; i < 80; i++) {
+    const before = shown();
+    const start = performance.now();
+    set.call(input, (0.8 + (i % 40) / 50 + (i >= 40 ? 0.01 : 0)).toFixed(2));
+    input.dispatchEvent(new Event('input', { bubbles: true }));
+    await new Promise((done) => {
+      const look = () => (shown() !== before || performance.now() - start > 2000 ? requestAnimationFrame(() => done()) : requestAnimationFrame(look));
+      look();
+    });
+    out.push(performance.now() - start);
+    await new Promise((done) => setTimeout(done, 30));
+  }
+  return out;
+})()`)) as number[];
+console.log('\nedit to tally, Honey house, in the browser');
+row('typed frost depth', latencies.slice(5));
+await browser.close();
+await stop();

@@ -1,0 +1,81 @@
+/**
+ * A made-up job of any size from a seed: rows of houses, each a ring of strips with a cross wall
+ * and pads beside it. For benches and tests that need more than the demos hold.
+ */
+import { blankPlan, type Element, newPad, newStrip, type Plan } from '@cimiento/core';
+
+/** mulberry32: small, seeded, the same everywhere. */
+export function random(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** Strips and pads of one house at (x, y); sizes in metres. */
+function house(plan: Plan, x: number, y: number, next: () => number): Element[] {
+  const round = (value: number) => Math.round(value * 20) / 20;
+  const w = round(8 + next() * 6);
+  const h = round(6 + next() * 4);
+  const cross = round(w * (0.3 + next() * 0.4));
+  const wall = (from: readonly [number, number], to: readonly [number, number]) =>
+    newStrip(plan, [
+      [x + from[0], y + from[1]],
+      [x + to[0], y + to[1]],
+    ]);
+  return [
+    wall([0, 0], [w, 0]),
+    wall([0, h], [w, h]),
+    wall([0, 0], [0, h]),
+    wall([w, 0], [w, h]),
+    wall([cross, 0], [cross, h]),
+    newPad(plan, [x + w + 2.5, y + h * 0.25]),
+    newPad(plan, [x + w + 2.5, y + h * 0.75]),
+    { ...newPad(plan, [x + w / 2, y - 3], round(1.5 + next() * 2), 1.4), angle: Math.round(next() * 90) },
+  ];
+}
+
+/**
+ * A job of `count` elements, 8 a house, houses on a 22 × 17 m grid.
+ * @returns a valid metric plan with sloping ground, water, a stone bed and blinding
+ */
+export function simulatedJob(count: number, seed = 1): Plan {
+  const plan = blankPlan(`Simulated ${count}`, 'metric');
+  const next = random(seed);
+  plan.ground.surface.gradeEast = -1 / 80;
+  plan.ground.surface.gradeNorth = 1 / 120;
+  plan.ground.soils.push({
+    id: 'deep',
+    name: '',
+    kind: 'gravellyClay',
+    top: 1.6,
+    values: { permeability: 1e-5 },
+  });
+  plan.ground.water = 98.9;
+  plan.ground.frost.local = 0.9;
+  plan.base = {
+    name: 'Stone',
+    thickness: 0.2,
+    density: 2000,
+    looseFactor: 1.2,
+    topSize: 0.031,
+    compactor: 'plateMedium',
+    maxLift: null,
+  };
+  plan.pour.blinding = { thickness: 0.05, projection: 0.075 };
+  const elements: Element[] = [];
+  for (let n = 0; elements.length < count; n++)
+    elements.push(
+      ...house(plan, (n % 4) * 22, Math.floor(n / 4) * 17, next).map((e) => ({
+        ...e,
+        group: `house ${n + 1}`,
+      })),
+    );
+  plan.elements = elements
+    .slice(0, count)
+    .map((element, i) => ({ ...element, id: `E${i + 1}`, name: `E${i + 1}` }));
+  return plan;
+}
