@@ -1,8 +1,9 @@
 /** The keyboard: digits jump between stages, / finds a trench or pad, ? shows the keys. */
-import { Box, Dialog, Portal, Stack } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Button, Heading, Input } from '../parts/controls.tsx';
+import { Button, Input } from '../parts/controls.tsx';
+import { Modal } from '../parts/Modal.tsx';
 import { STAGES } from './stages.ts';
 import { useDesk, useDeskStore } from './store.ts';
 
@@ -47,47 +48,14 @@ export function Keys() {
     return () => removeEventListener('keydown', onKey);
   }, [store]);
   return (
-    <Dialog.Root
+    <Modal
       open={open !== null}
-      onOpenChange={(change) => !change.open && setOpen(null)}
-      lazyMount
-      unmountOnExit
+      title={t(open === 'find' ? 'keys.find' : 'keys.title')}
+      onClose={() => setOpen(null)}
+      width="28rem"
     >
-      <Portal>
-        <Dialog.Backdrop position="fixed" inset={0} bg="ink" opacity={0.35} zIndex={20} />
-        <Dialog.Positioner
-          position="fixed"
-          inset={0}
-          display="flex"
-          alignItems="start"
-          justifyContent="center"
-          p={4}
-          pt={20}
-          zIndex={21}
-        >
-          <Dialog.Content
-            bg="sheet"
-            borderWidth="2px"
-            borderStyle="solid"
-            borderColor="ink"
-            w="full"
-            maxW="26rem"
-            p={4}
-            outline="none"
-          >
-            <Stack gap={3}>
-              <Dialog.Title asChild>
-                <Heading>{t(open === 'find' ? 'keys.find' : 'keys.title')}</Heading>
-              </Dialog.Title>
-              {open === 'find' ? <Find onDone={() => setOpen(null)} /> : <KeyList />}
-              <Dialog.CloseTrigger asChild>
-                <Button>{t('close')}</Button>
-              </Dialog.CloseTrigger>
-            </Stack>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+      {open === 'find' ? <Find onDone={() => setOpen(null)} /> : <KeyList />}
+    </Modal>
   );
 }
 

@@ -1,9 +1,10 @@
 /** How saving goes, in words; and what to do when two people saved at once. */
-import { Box, Dialog, Flex, Portal, Stack } from '@chakra-ui/react';
+import { Box, Flex, Stack } from '@chakra-ui/react';
 import { mergePlans } from '@cimiento/core';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button, Heading, Small } from '../parts/controls.tsx';
+import { Modal } from '../parts/Modal.tsx';
 import { type Conflict, useDesk, useDeskStore } from './store.ts';
 
 export function SaveState() {
@@ -60,78 +61,46 @@ function ConflictDialog({ conflict }: { conflict: Conflict }) {
     store.getState().replace(keep === 'theirs' ? conflict.plan : both);
   };
   return (
-    <Dialog.Root open role="alertdialog" closeOnEscape={false} closeOnInteractOutside={false}>
-      <Portal>
-        <Dialog.Backdrop position="fixed" inset={0} bg="ink" opacity={0.35} zIndex={30} />
-        <Dialog.Positioner
-          position="fixed"
-          inset={0}
-          display="flex"
-          alignItems="center"
-          justifyContent="center"
-          p={4}
-          zIndex={31}
-        >
-          <Dialog.Content
-            bg="sheet"
-            borderWidth="2px"
-            borderStyle="solid"
-            borderColor="held"
-            w="full"
-            maxW="42rem"
-            maxH="86vh"
-            overflowY="auto"
-            p={5}
-            outline="none"
-            data-conflict
-          >
-            <Stack gap={3}>
-              <Dialog.Title asChild>
-                <Heading fontSize="xl">
-                  {t('conflict.title', { who: conflict.by ?? t('conflict.someone') })}
-                </Heading>
-              </Dialog.Title>
-              <p>{t('conflict.text')}</p>
-              <Heading as="h3">{t('conflict.theirs', { count: merge.theirChanges.length })}</Heading>
-              <Box as="ul" fontSize="sm" maxH="9rem" overflowY="auto">
-                {merge.theirChanges.map((c) => (
-                  <li key={c.path}>
-                    <code>{c.path.slice(1)}</code> {show(c.from)} → <strong>{show(c.to)}</strong>
-                  </li>
-                ))}
-              </Box>
-              {merge.collisions.length > 0 && (
-                <>
-                  <Heading as="h3">{t('conflict.both')}</Heading>
-                  <Box as="ul" fontSize="sm">
-                    {merge.collisions.map((c) => (
-                      <li key={c.path}>
-                        <code>{c.path.slice(1)}</code> {t('conflict.them')} <strong>{show(c.theirs)}</strong>{' '}
-                        · {t('conflict.me')} <strong>{show(c.mine)}</strong>
-                      </li>
-                    ))}
-                  </Box>
-                  <label>
-                    <input
-                      type="checkbox"
-                      checked={mineToo}
-                      onChange={(event) => setMineToo(event.target.checked)}
-                    />{' '}
-                    {t('conflict.mineWins')}
-                  </label>
-                </>
-              )}
-              <Flex gap={2} wrap="wrap">
-                <Button look="main" onClick={() => settle('both')}>
-                  {t('conflict.merge')}
-                </Button>
-                <Button onClick={() => settle('theirs')}>{t('conflict.takeTheirs')}</Button>
-              </Flex>
-              <Small>{t('conflict.undo')}</Small>
-            </Stack>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <Modal open title={t('conflict.title', { who: conflict.by ?? t('conflict.someone') })} width="42rem">
+      <Stack gap={3} data-conflict>
+        <p>{t('conflict.text')}</p>
+        <Heading as="h3">{t('conflict.theirs', { count: merge.theirChanges.length })}</Heading>
+        <Box as="ul" fontSize="sm" maxH="9rem" overflowY="auto">
+          {merge.theirChanges.map((c) => (
+            <li key={c.path}>
+              <code>{c.path.slice(1)}</code> {show(c.from)} → <strong>{show(c.to)}</strong>
+            </li>
+          ))}
+        </Box>
+        {merge.collisions.length > 0 && (
+          <>
+            <Heading as="h3">{t('conflict.both')}</Heading>
+            <Box as="ul" fontSize="sm">
+              {merge.collisions.map((c) => (
+                <li key={c.path}>
+                  <code>{c.path.slice(1)}</code> {t('conflict.them')} <strong>{show(c.theirs)}</strong> ·{' '}
+                  {t('conflict.me')} <strong>{show(c.mine)}</strong>
+                </li>
+              ))}
+            </Box>
+            <label>
+              <input
+                type="checkbox"
+                checked={mineToo}
+                onChange={(event) => setMineToo(event.target.checked)}
+              />{' '}
+              {t('conflict.mineWins')}
+            </label>
+          </>
+        )}
+        <Flex gap={2} wrap="wrap">
+          <Button look="main" onClick={() => settle('both')}>
+            {t('conflict.merge')}
+          </Button>
+          <Button onClick={() => settle('theirs')}>{t('conflict.takeTheirs')}</Button>
+        </Flex>
+        <Small>{t('conflict.undo')}</Small>
+      </Stack>
+    </Modal>
   );
 }

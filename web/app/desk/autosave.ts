@@ -2,13 +2,14 @@
  * Saves the plan by itself as revisions. While the server or its database is away, or the person
  * is signed out, the edit stays in the browser's own storage and saving is tried again.
  */
-import type { Plan } from '@cimiento/core';
+import { type Plan, sameValue } from '@cimiento/core';
 import { useEffect } from 'react';
 import type { DeskStore } from './store.ts';
 
 /** Quiet time after the last edit before it is saved, ms. */
 const QUIET = 700;
 const RETRY = [2000, 4000, 8000, 15_000] as const;
+const SIGNED_OUT = 5000;
 
 const keepKey = (jobId: string) => `cimiento:unsaved:${jobId}`;
 
@@ -41,99 +42,126 @@ export function keptEdit(jobId: string): Kept | null {
   }
 }
 
+/** What saving needs of its surroundings: handed in, so that tests can stand in for them. */
+export interface Surroundings {
+  post(path: string, body: string): Promise<Response>;
+  /** Runs a task later; returns how to call it off. */
+  later(task: () => void, delay: number): () => void;
+}
+
+const browser: Surroundings = {
+  post: (path, body) =>
+    fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body }),
+  later: (task, delay) => {
+    const timer = setTimeout(task, delay);
+    return () => clearTimeout(timer);
+  },
+};
+
+export interface Autosave {
+  /** Saves now, without waiting for quiet. */
+  flush(): Promise<void>;
+  stop(): void;
+}
+
+/** Watches a desk and saves what changes. */
+export function autosave(store: DeskStore, jobId: string, around: Surroundings = browser): Autosave {
+  let callOff = () => {};
+  let busy = false;
+
+  const wait = (delay: number) => {
+    callOff();
+    callOff = around.later(() => void save(), delay);
+  };
+
+  const failed = () => {
+    const { saving } = store.getState();
+    const tries = saving.state === 'waiting' ? saving.tries + 1 : 1;
+    store.setState({ saving: { state: 'waiting', tries } });
+    wait(RETRY[Math.min(tries, RETRY.length) - 1] ?? RETRY[0]);
+  };
+
+  function settle(plan: Plan, status: number, answer: Record<string, unknown>): void {
+    if (status === 200 && typeof answer.revision === 'number') {
+      const newer = store.getState().plan !== plan;
+      store.setState({
+        base: { revision: answer.revision, plan },
+        saving: { state: newer ? 'unsaved' : 'saved' },
+      });
+      if (newer) wait(QUIET);
+      else keep(jobId, null);
+    } else if (status === 401) {
+      store.setState({ saving: { state: 'signedOut' } });
+      // Signing in again in another tab is enough.
+      wait(SIGNED_OUT);
+    } else if (status === 404) store.setState({ saving: { state: 'gone' } });
+    else if (status === 409 && typeof answer.plan === 'object') {
+      const by = typeof answer.by === 'string' ? answer.by : null;
+      const conflict = { revision: Number(answer.revision), plan: answer.plan as Plan, by };
+      store.setState({ saving: { state: 'conflict', conflict } });
+    } else if (status === 422) {
+      const problems = (answer.problems ?? []) as { code: string; path: string }[];
+      store.setState({ saving: { state: 'refused', problems } });
+    } else failed();
+  }
+
+  async function save(): Promise<void> {
+    const { plan, base, saving } = store.getState();
+    if (plan === base.plan || busy || saving.state === 'conflict' || saving.state === 'gone') return;
+    // Undone back to what is saved: nothing to keep.
+    if (sameValue(plan, base.plan)) {
+      keep(jobId, null);
+      return store.setState({ base: { ...base, plan }, saving: { state: 'saved' } });
+    }
+    busy = true;
+    keep(jobId, { revision: base.revision, base: base.plan, plan });
+    if (saving.state !== 'waiting') store.setState({ saving: { state: 'saving' } });
+    try {
+      const response = await around.post(
+        `/jobs/${jobId}/revisions?base=${base.revision}`,
+        JSON.stringify(plan),
+      );
+      const body: unknown = await response.json().catch(() => null);
+      settle(
+        plan,
+        response.status,
+        (typeof body === 'object' && body !== null ? body : {}) as Record<string, unknown>,
+      );
+    } catch {
+      failed();
+    } finally {
+      busy = false;
+    }
+  }
+
+  const unsubscribe = store.subscribe((now, before) => {
+    if (now.plan === before.plan && now.base === before.base) return;
+    if (now.plan === now.base.plan) return;
+    const { state } = now.saving;
+    if (state === 'saved' || state === 'refused') store.setState({ saving: { state: 'unsaved' } });
+    if (state !== 'waiting' && state !== 'conflict') wait(QUIET);
+  });
+  return {
+    flush: save,
+    stop() {
+      unsubscribe();
+      callOff();
+    },
+  };
+}
+
 export function useAutosave(store: DeskStore, jobId: string): void {
   useEffect(() => {
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    let busy = false;
-
-    const wait = (delay: number) => {
-      clearTimeout(timer);
-      timer = setTimeout(save, delay);
-    };
-
-    const failed = () => {
-      const { saving } = store.getState();
-      const tries = saving.state === 'waiting' ? saving.tries + 1 : 1;
-      store.setState({ saving: { state: 'waiting', tries } });
-      wait(RETRY[Math.min(tries, RETRY.length) - 1] ?? RETRY[0]);
-    };
-
-    async function save() {
-      const { plan, base, saving } = store.getState();
-      if (plan === base.plan || busy || saving.state === 'conflict' || saving.state === 'gone') return;
-      busy = true;
-      keep(jobId, { revision: base.revision, base: base.plan, plan });
-      if (saving.state !== 'waiting') store.setState({ saving: { state: 'saving' } });
-      try {
-        const response = await fetch(`/jobs/${jobId}/revisions?base=${base.revision}`, {
-          method: 'POST',
-          headers: { 'Content-Type': 'application/json' },
-          body: JSON.stringify(plan),
-        });
-        const body: unknown = await response.json().catch(() => null);
-        const answer = (typeof body === 'object' && body !== null ? body : {}) as Record<string, unknown>;
-        if (response.ok && typeof answer.revision === 'number') {
-          const newer = store.getState().plan !== plan;
-          store.setState({
-            base: { revision: answer.revision, plan },
-            saving: { state: newer ? 'unsaved' : 'saved' },
-          });
-          if (newer) wait(QUIET);
-          else keep(jobId, null);
-        } else if (response.status === 401) {
-          store.setState({ saving: { state: 'signedOut' } });
-          // Signing in again in another tab is enough.
-          wait(5000);
-        } else if (response.status === 404) store.setState({ saving: { state: 'gone' } });
-        else if (response.status === 409 && typeof answer.plan === 'object')
-          store.setState({
-            saving: {
-              state: 'conflict',
-              conflict: {
-                revision: Number(answer.revision),
-                plan: answer.plan as Plan,
-                by: typeof answer.by === 'string' ? answer.by : null,
-              },
-            },
-          });
-        else if (response.status === 422)
-          store.setState({
-            saving: {
-              state: 'refused',
-              problems: (answer.problems ?? []) as { code: string; path: string }[],
-            },
-          });
-        else failed();
-      } catch {
-        failed();
-      } finally {
-        busy = false;
-      }
-    }
-
-    const unsubscribe = store.subscribe((now, before) => {
-      if (now.plan === before.plan && now.base === before.base) return;
-      if (now.plan === now.base.plan) return;
-      if (now.saving.state === 'saved' || now.saving.state === 'refused')
-        store.setState({ saving: { state: 'unsaved' } });
-      if (now.saving.state !== 'waiting' && now.saving.state !== 'conflict') wait(QUIET);
-    });
+    const saver = autosave(store, jobId);
     // Leaving within the quiet time must not lose the last edit.
-    const leave = () => {
-      const { plan, base } = store.getState();
-      if (plan === base.plan) return;
-      keep(jobId, { revision: base.revision, base: base.plan, plan });
-      void save();
-    };
-    addEventListener('pagehide', leave);
-    const online = () => wait(0);
-    addEventListener('online', online);
+    const flush = () => void saver.flush();
+    addEventListener('pagehide', flush);
+    addEventListener('online', flush);
     return () => {
-      unsubscribe();
-      leave();
-      clearTimeout(timer);
-      removeEventListener('pagehide', leave);
-      removeEventListener('online', online);
+      flush();
+      saver.stop();
+      removeEventListener('pagehide', flush);
+      removeEventListener('online', flush);
     };
   }, [store, jobId]);
 }

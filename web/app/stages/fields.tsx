@@ -1,9 +1,9 @@
 /** Fields bound to the plan: one way in (a recipe), problems shown where they belong. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import type { RangeKey } from '@cimiento/core';
+import { rangeOf, readNumber, writeNumber } from '@cimiento/core';
 import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { type Draft, useDeskStore } from '../desk/store.ts';
+import { useDesk, useDeskStore } from '../desk/store.ts';
 import { useTakeoff } from '../desk/takeoff.ts';
 import { Heading } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
@@ -13,35 +13,28 @@ import { problemText } from '../parts/words.ts';
 interface PlanFieldProps {
   readonly label: string;
   readonly hint?: string;
-  readonly range: RangeKey;
-  /** JSON pointer, so that a problem named by the core lands here. */
+  /** JSON pointer of the number in the plan; problems the core names there show here. */
   readonly path: string;
-  readonly value: number | null;
-  readonly set: (draft: Draft, value: number) => void;
-  /** For an optional field: what emptying it does. */
-  readonly clear?: (draft: Draft) => void;
+  /** May be emptied: the value is then left open. */
+  readonly optional?: boolean;
   readonly placeholder?: number | undefined;
   readonly stacked?: boolean;
-  readonly width?: string;
 }
 
-export function PlanField({ path, set, clear, ...field }: PlanFieldProps) {
+export function PlanField({ path, ...field }: PlanFieldProps) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
+  const value = useDesk((desk) => readNumber(desk.plan, path));
   const problem = useTakeoff().problems.find((p) => p.path === path);
   return (
     <QuantityField
       {...field}
-      optional={clear !== undefined}
+      range={rangeOf(path)}
+      value={value}
       problem={problem && problemText(t, format, problem)}
       onSettle={store.getState().settle}
-      onCommit={(value) =>
-        store.getState().edit((draft) => {
-          if (value !== null) set(draft, value);
-          else clear?.(draft);
-        }, `field:${path}`)
-      }
+      onCommit={(next) => store.getState().edit((draft) => writeNumber(draft, path, next), `field:${path}`)}
     />
   );
 }

@@ -1,11 +1,12 @@
 /** The tally: eight figures, each opening to how it was worked out. */
-import { Box, chakra, Dialog, Portal } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { FIGURE_IDS, type FigureId, type Plan, type Takeoff, type Working } from '@cimiento/core';
 import type { TFunction } from 'i18next';
 import { memo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Button, Heading, Small } from '../../parts/controls.tsx';
+import { Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';
+import { Modal } from '../../parts/Modal.tsx';
 import { useDesk } from '../store.ts';
 import { useTakeoff } from '../takeoff.ts';
 
@@ -182,114 +183,59 @@ function Workings({ id, onClose }: { id: FigureId | null; onClose: () => void })
   const plan = useDesk((desk) => desk.plan);
   const figure = id ? takeoff.figures[id] : null;
   return (
-    <Dialog.Root
+    <Modal
       open={id !== null}
-      onOpenChange={(change) => !change.open && onClose()}
-      lazyMount
-      unmountOnExit
+      title={figure && id ? `${t(`tally.${id}.name`)} · ${format.text(figure.value, figure.kind)}` : ''}
+      onClose={onClose}
     >
-      <Portal>
-        <Dialog.Backdrop position="fixed" inset={0} bg="ink" opacity={0.35} zIndex={20} />
-        <Dialog.Positioner
-          position="fixed"
-          inset={0}
-          display="flex"
-          alignItems="center"
-          justifyContent="center"
-          p={4}
-          zIndex={21}
-        >
-          <Dialog.Content
-            bg="sheet"
-            borderWidth="2px"
-            borderStyle="solid"
-            borderColor="ink"
-            w="full"
-            maxW="46rem"
-            maxH="86vh"
-            display="flex"
-            flexDirection="column"
-            outline="none"
-          >
-            {figure && id && (
-              <>
-                <Box
-                  display="flex"
-                  justifyContent="space-between"
-                  alignItems="center"
-                  gap={4}
-                  px={5}
-                  py={3}
-                  borderBottomWidth="1px"
-                  borderStyle="solid"
-                  borderColor="rule"
-                >
-                  <Dialog.Title asChild>
-                    <Heading fontSize="xl">
-                      {t(`tally.${id}.name`)} · {format.text(figure.value, figure.kind)}
-                    </Heading>
-                  </Dialog.Title>
-                  <Dialog.CloseTrigger asChild>
-                    <Button>{t('close')}</Button>
-                  </Dialog.CloseTrigger>
+      {figure && (
+        <Box as="ol">
+          {figure.workings.length === 0 && <li>{t('tally.nothing')}</li>}
+          {figure.workings.map((working) => {
+            const label = labelOf(plan, working, t);
+            return (
+              <Box
+                as="li"
+                key={`${working.step} ${working.label ?? ''}`}
+                py={2}
+                borderBottomWidth="1px"
+                borderStyle="solid"
+                borderColor="rule"
+              >
+                <Box display="flex" justifyContent="space-between" gap={3} alignItems="baseline">
+                  <Box as="span" fontWeight={500}>
+                    {t(`work.${working.step}`)}
+                    {label && ` · ${label}`}
+                  </Box>
+                  <Box as="span" fontFamily="figure" fontWeight={600} fontSize="lg" whiteSpace="nowrap">
+                    {format.text(working.value, working.kind)}
+                  </Box>
                 </Box>
-                <Box as="ol" overflowY="auto" px={5} py={3} tabIndex={0}>
-                  {figure.workings.length === 0 && <li>{t('tally.nothing')}</li>}
-                  {figure.workings.map((working) => {
-                    const label = labelOf(plan, working, t);
-                    return (
-                      <Box
-                        as="li"
-                        key={`${working.step} ${working.label ?? ''}`}
-                        py={2}
-                        borderBottomWidth="1px"
-                        borderStyle="solid"
-                        borderColor="rule"
-                      >
-                        <Box display="flex" justifyContent="space-between" gap={3} alignItems="baseline">
-                          <Box as="span" fontWeight={500}>
-                            {t(`work.${working.step}`)}
-                            {label && ` · ${label}`}
-                          </Box>
-                          <Box
-                            as="span"
-                            fontFamily="figure"
-                            fontWeight={600}
-                            fontSize="lg"
-                            whiteSpace="nowrap"
-                          >
-                            {format.text(working.value, working.kind)}
-                          </Box>
-                        </Box>
-                        <Box as="code" fontSize="xs" color="soft">
-                          {working.formula}
-                          {working.source && ` · ${working.source}`}
-                        </Box>
-                        {working.inputs.length > 0 && (
-                          <Box as="ul" display="flex" flexWrap="wrap" columnGap={4} mt={1}>
-                            {working.inputs.map((input) => (
-                              <Box as="li" key={input.name} fontSize="sm">
-                                {t(`input.${input.name}`)}{' '}
-                                <Box as="span" fontFamily="figure" fontWeight={600} fontSize="md">
-                                  {format.text(input.value, input.kind)}
-                                </Box>{' '}
-                                <Small display="inline">
-                                  {t(`origin.${input.origin}`)}
-                                  {input.source && input.origin === 'typical' && `, ${input.source}`}
-                                </Small>
-                              </Box>
-                            ))}
-                          </Box>
-                        )}
+                <Box as="code" fontSize="xs" color="soft">
+                  {working.formula}
+                  {working.source && ` · ${working.source}`}
+                </Box>
+                {working.inputs.length > 0 && (
+                  <Box as="ul" display="flex" flexWrap="wrap" columnGap={4} mt={1}>
+                    {working.inputs.map((input) => (
+                      <Box as="li" key={input.name} fontSize="sm">
+                        {t(`input.${input.name}`)}{' '}
+                        <Box as="span" fontFamily="figure" fontWeight={600} fontSize="md">
+                          {format.text(input.value, input.kind)}
+                        </Box>{' '}
+                        <Small display="inline">
+                          {t(`origin.${input.origin}`)}
+                          {input.source && input.origin === 'typical' && `, ${input.source}`}
+                        </Small>
                       </Box>
-                    );
-                  })}
-                </Box>
-              </>
-            )}
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+                    ))}
+                  </Box>
+                )}
+              </Box>
+            );
+          })}
+        </Box>
+      )}
+    </Modal>
   );
 }

@@ -109,24 +109,8 @@ export function BackfillPanel() {
                   <Trash2 size={15} aria-hidden />
                 </Button>
               </Flex>
-              <PlanField
-                label={t('input.body')}
-                range="spoil.trucks.body"
-                path={`/spoil/trucks/${i}/body`}
-                value={truck.body}
-                set={(d, v) => {
-                  d.spoil.trucks[i]!.body = v;
-                }}
-              />
-              <PlanField
-                label={t('input.payload')}
-                range="spoil.trucks.payload"
-                path={`/spoil/trucks/${i}/payload`}
-                value={truck.payload}
-                set={(d, v) => {
-                  d.spoil.trucks[i]!.payload = v;
-                }}
-              />
+              <PlanField label={t('input.body')} path={`/spoil/trucks/${i}/body`} />
+              <PlanField label={t('input.payload')} path={`/spoil/trucks/${i}/payload`} />
               {loads && (
                 <Fact
                   label={t('backfill.alone', { count: loads.loads })}

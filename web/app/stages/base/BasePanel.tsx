@@ -52,16 +52,7 @@ export function BasePanel() {
             }
           />
           {numbers.map((key) => (
-            <PlanField
-              key={key}
-              label={t(`base.${key}`)}
-              range={`base.${key}`}
-              path={`/base/${key}`}
-              value={base[key]}
-              set={(d, v) => {
-                d.base![key] = v;
-              }}
-            />
+            <PlanField key={key} label={t(`base.${key}`)} path={`/base/${key}`} />
           ))}
           <Choice
             label={t('base.compactor')}
@@ -73,19 +64,7 @@ export function BasePanel() {
               })
             }
           />
-          <PlanField
-            label={t('base.maxLift')}
-            hint={t('base.maxLiftHint')}
-            range="base.maxLift"
-            path="/base/maxLift"
-            value={base.maxLift}
-            set={(d, v) => {
-              d.base!.maxLift = v;
-            }}
-            clear={(d) => {
-              d.base!.maxLift = null;
-            }}
-          />
+          <PlanField label={t('base.maxLift')} hint={t('base.maxLiftHint')} path="/base/maxLift" optional />
           {lifts && (
             <>
               <Fact

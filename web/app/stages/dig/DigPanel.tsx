@@ -44,41 +44,9 @@ function Numbers({ element, index }: { element: Element; index: number }) {
       title={t(`dig.title.${element.kind}`, { name: element.name })}
       aside={info && `${format.text(info.length, 'length')} · ${format.text(info.volume, 'volume')}`}
     >
-      <PlanField
-        label={t('dig.width')}
-        range="elements.width"
-        path={`${path}/width`}
-        value={element.width}
-        set={(d, v) =>
-          put((e) => {
-            e.width = v;
-          })(d)
-        }
-      />
-      {element.kind === 'pad' && (
-        <PlanField
-          label={t('dig.length')}
-          range="elements.length"
-          path={`${path}/length`}
-          value={element.length}
-          set={(d, v) =>
-            put((e) => {
-              if (e.kind === 'pad') e.length = v;
-            })(d)
-          }
-        />
-      )}
-      <PlanField
-        label={t('dig.thickness')}
-        range="elements.thickness"
-        path={`${path}/thickness`}
-        value={element.thickness}
-        set={(d, v) =>
-          put((e) => {
-            e.thickness = v;
-          })(d)
-        }
-      />
+      <PlanField label={t('dig.width')} path={`${path}/width`} />
+      {element.kind === 'pad' && <PlanField label={t('dig.length')} path={`${path}/length`} />}
+      <PlanField label={t('dig.thickness')} path={`${path}/thickness`} />
       <Choice
         label={t('dig.method')}
         value={element.method}
@@ -95,18 +63,9 @@ function Numbers({ element, index }: { element: Element; index: number }) {
         <PlanField
           label={t('dig.room')}
           hint={t('dig.eachSide')}
-          range="dig.room"
           path={`${path}/room`}
-          value={element.room}
           placeholder={plan.dig.room}
-          set={(d, v) =>
-            put((e) => {
-              e.room = v;
-            })(d)
-          }
-          clear={put((e) => {
-            e.room = null;
-          })}
+          optional
         />
       )}
       <Choice
@@ -137,45 +96,15 @@ function Numbers({ element, index }: { element: Element; index: number }) {
               })
             : ''
         }
-        range="dig.side"
         path={`${path}/side`}
-        value={element.side}
         placeholder={plan.dig.side}
-        set={(d, v) =>
-          put((e) => {
-            e.side = v;
-          })(d)
-        }
-        clear={put((e) => {
-          e.side = null;
-        })}
+        optional
       />
       <details>
         <summary style={{ fontSize: '0.875rem', cursor: 'pointer' }}>{t('dig.more')}</summary>
         <Stack gap={2} pt={2}>
-          <PlanField
-            label={t('dig.low')}
-            hint={t('dig.lowHint')}
-            range="elements.low"
-            path={`${path}/low`}
-            value={element.low}
-            set={(d, v) =>
-              put((e) => {
-                e.low = v;
-              })(d)
-            }
-          />
-          <PlanField
-            label={t(`dig.stem.${element.kind}`)}
-            range="elements.stem"
-            path={`${path}/stem`}
-            value={element.stem}
-            set={(d, v) =>
-              put((e) => {
-                e.stem = v;
-              })(d)
-            }
-          />
+          <PlanField label={t('dig.low')} hint={t('dig.lowHint')} path={`${path}/low`} />
+          <PlanField label={t(`dig.stem.${element.kind}`)} path={`${path}/stem`} />
           <TextField
             label={t('dig.name')}
             value={element.name}
@@ -233,25 +162,8 @@ export function DigJobPanel() {
   const { edit } = store.getState();
   return (
     <Panel title={t('dig.job')} aside={t('dig.jobAside')}>
-      <PlanField
-        label={t('dig.side')}
-        range="dig.side"
-        path="/dig/side"
-        value={dig.side}
-        set={(d, v) => {
-          d.dig.side = v;
-        }}
-      />
-      <PlanField
-        label={t('dig.room')}
-        hint={t('dig.eachSide')}
-        range="dig.room"
-        path="/dig/room"
-        value={dig.room}
-        set={(d, v) => {
-          d.dig.room = v;
-        }}
-      />
+      <PlanField label={t('dig.side')} path="/dig/side" />
+      <PlanField label={t('dig.room')} hint={t('dig.eachSide')} path="/dig/room" />
       <Choice
         label={t('dig.ruleSet')}
         value={ruleSet}
@@ -275,16 +187,9 @@ export function DigJobPanel() {
       <PlanField
         label={t('dig.handTrim')}
         hint={t('dig.handTrimHint')}
-        range="dig.handTrim"
         path="/dig/handTrim"
-        value={dig.handTrim}
         placeholder={handTrim.thickness}
-        set={(d, v) => {
-          d.dig.handTrim = v;
-        }}
-        clear={(d) => {
-          d.dig.handTrim = null;
-        }}
+        optional
       />
       <TextField
         label={t('dig.machine')}
@@ -300,15 +205,7 @@ export function DigJobPanel() {
         // biome-ignore lint/suspicious/noArrayIndexKey: buckets are known by their place in the set
         <Flex key={i} gap={1.5} align="center">
           <Box flex={1}>
-            <PlanField
-              label={t('dig.bucketN', { n: i + 1 })}
-              range="dig.buckets"
-              path={`/dig/buckets/${i}`}
-              value={bucket}
-              set={(d, v) => {
-                d.dig.buckets[i] = v;
-              }}
-            />
+            <PlanField label={t('dig.bucketN', { n: i + 1 })} path={`/dig/buckets/${i}`} />
           </Box>
           <Button
             look="quiet"

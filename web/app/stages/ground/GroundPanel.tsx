@@ -23,37 +23,16 @@ export function GroundPanel() {
 
 const Surface = memo(function Surface() {
   const { t } = useTranslation();
-  const surface = useDesk((desk) => desk.plan.ground.surface);
+  const _surface = useDesk((desk) => desk.plan.ground.surface);
   return (
     <Panel title={t('ground.surface')} aside={t('ground.surfaceAside')}>
-      <PlanField
-        label={t('ground.level')}
-        range="ground.surface.level"
-        path="/ground/surface/level"
-        value={surface.level}
-        set={(d, v) => {
-          d.ground.surface.level = v;
-        }}
-      />
+      <PlanField label={t('ground.level')} path="/ground/surface/level" />
       <PlanField
         label={t('ground.gradeEast')}
         hint={t('ground.gradeHint')}
-        range="ground.surface.gradeEast"
         path="/ground/surface/gradeEast"
-        value={surface.gradeEast}
-        set={(d, v) => {
-          d.ground.surface.gradeEast = v;
-        }}
       />
-      <PlanField
-        label={t('ground.gradeNorth')}
-        range="ground.surface.gradeNorth"
-        path="/ground/surface/gradeNorth"
-        value={surface.gradeNorth}
-        set={(d, v) => {
-          d.ground.surface.gradeNorth = v;
-        }}
-      />
+      <PlanField label={t('ground.gradeNorth')} path="/ground/surface/gradeNorth" />
     </Panel>
   );
 });
@@ -62,7 +41,7 @@ const Soils = memo(function Soils() {
   const { t } = useTranslation();
   const store = useDeskStore();
   const soils = useDesk((desk) => desk.plan.ground.soils);
-  const base = useDesk((desk) => desk.plan.ground.base);
+  const _base = useDesk((desk) => desk.plan.ground.base);
   const { edit } = store.getState();
   return (
     <Panel title={t('ground.soils')} aside={t('ground.soilsAside')}>
@@ -120,17 +99,7 @@ const Soils = memo(function Soils() {
               </option>
             ))}
           </Select>
-          {i > 0 && (
-            <PlanField
-              label={t('ground.top')}
-              range="ground.soils.top"
-              path={`/ground/soils/${i}/top`}
-              value={soil.top}
-              set={(d, v) => {
-                d.ground.soils[i]!.top = v;
-              }}
-            />
-          )}
+          {i > 0 && <PlanField label={t('ground.top')} path={`/ground/soils/${i}/top`} />}
           <details>
             <summary style={{ fontSize: '0.8rem', cursor: 'pointer' }}>{t('ground.values')}</summary>
             <Stack gap={1.5} pt={1.5}>
@@ -143,16 +112,9 @@ const Soils = memo(function Soils() {
                     key={value}
                     label={t(`input.${value}`)}
                     hint={soil.values[value] === undefined ? t('origin.typical') : t('origin.typed')}
-                    range={`ground.soils.${value}`}
                     path={`/ground/soils/${i}/values/${value}`}
-                    value={soil.values[value] ?? null}
                     placeholder={placeholder}
-                    set={(d, v) => {
-                      d.ground.soils[i]!.values[value] = v;
-                    }}
-                    clear={(d) => {
-                      delete d.ground.soils[i]!.values[value];
-                    }}
+                    optional
                   />
                 );
               })}
@@ -181,16 +143,7 @@ const Soils = memo(function Soils() {
       >
         {t('ground.addSoil')}
       </Button>
-      <PlanField
-        label={t('ground.base')}
-        hint={t('ground.baseHint')}
-        range="ground.base"
-        path="/ground/base"
-        value={base}
-        set={(d, v) => {
-          d.ground.base = v;
-        }}
-      />
+      <PlanField label={t('ground.base')} hint={t('ground.baseHint')} path="/ground/base" />
     </Panel>
   );
 });
@@ -209,15 +162,8 @@ const WaterLevel = memo(function WaterLevel() {
             ? t('ground.noWater')
             : t('ground.waterDown', { depth: format.text(surface.level - water, 'length') })
         }
-        range="ground.water"
         path="/ground/water"
-        value={water}
-        set={(d, v) => {
-          d.ground.water = v;
-        }}
-        clear={(d) => {
-          d.ground.water = null;
-        }}
+        optional
       />
     </Panel>
   );
@@ -231,41 +177,17 @@ const Frost = memo(function Frost() {
   const result = useTakeoff().frost;
   const { climate } = frost;
   const set = (key: 'index' | 'days' | 'mean' | 'nFactor') => (
-    <PlanField
-      key={key}
-      label={t(`ground.climate.${key}`)}
-      range={`ground.frost.climate.${key}`}
-      path={`/ground/frost/climate/${key}`}
-      value={climate?.[key] ?? null}
-      set={(d, v) => {
-        if (d.ground.frost.climate) d.ground.frost.climate[key] = v;
-      }}
-    />
+    <PlanField key={key} label={t(`ground.climate.${key}`)} path={`/ground/frost/climate/${key}`} />
   );
   return (
     <Panel title={t('ground.frost')} aside={result.governs && t(`ground.governs.${result.governs}`)}>
       <PlanField
         label={t('ground.frostLocal')}
         hint={t('ground.frostLocalHint')}
-        range="ground.frost.local"
         path="/ground/frost/local"
-        value={frost.local}
-        set={(d, v) => {
-          d.ground.frost.local = v;
-        }}
-        clear={(d) => {
-          d.ground.frost.local = null;
-        }}
+        optional
       />
-      <PlanField
-        label={t('ground.frostMargin')}
-        range="ground.frost.margin"
-        path="/ground/frost/margin"
-        value={frost.margin}
-        set={(d, v) => {
-          d.ground.frost.margin = v;
-        }}
-      />
+      <PlanField label={t('ground.frostMargin')} path="/ground/frost/margin" />
       <Toggle
         label={t('ground.byClimate')}
         on={climate !== null}

@@ -12,7 +12,7 @@ import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 
 export function LevelsPanel() {
   const { t } = useTranslation();
-  const { levels, datum } = useDesk((desk) => desk.plan);
+  const { datum } = useDesk((desk) => desk.plan);
   const store = useDeskStore();
   return (
     <>
@@ -27,37 +27,9 @@ export function LevelsPanel() {
             }, 'datum-name')
           }
         />
-        <PlanField
-          label={t('levels.datum')}
-          range="datum.level"
-          path="/datum/level"
-          value={datum.level}
-          set={(d, v) => {
-            d.datum.level = v;
-          }}
-        />
-        <PlanField
-          label={t('levels.stringLevel')}
-          range="levels.string"
-          path="/levels/string"
-          value={levels.string}
-          set={(d, v) => {
-            d.levels.string = v;
-          }}
-        />
-        <PlanField
-          label={t('levels.cover')}
-          hint={t('levels.coverHint')}
-          range="levels.cover"
-          path="/levels/cover"
-          value={levels.cover}
-          set={(d, v) => {
-            d.levels.cover = v;
-          }}
-          clear={(d) => {
-            d.levels.cover = null;
-          }}
-        />
+        <PlanField label={t('levels.datum')} path="/datum/level" />
+        <PlanField label={t('levels.stringLevel')} path="/levels/string" />
+        <PlanField label={t('levels.cover')} hint={t('levels.coverHint')} path="/levels/cover" optional />
       </Panel>
       <Bearing />
       <Floor />
@@ -86,17 +58,7 @@ function Bearing() {
           })
         }
       />
-      {bearing && (
-        <PlanField
-          label={t('levels.embedment')}
-          range="levels.bearing.embedment"
-          path="/levels/bearing/embedment"
-          value={bearing.embedment}
-          set={(d, v) => {
-            if (d.levels.bearing) d.levels.bearing.embedment = v;
-          }}
-        />
-      )}
+      {bearing && <PlanField label={t('levels.embedment')} path="/levels/bearing/embedment" />}
     </Panel>
   );
 }
@@ -123,15 +85,7 @@ function Floor() {
       />
       {floor && (
         <>
-          <PlanField
-            label={t('levels.floorLevel')}
-            range="levels.floor.level"
-            path="/levels/floor/level"
-            value={floor.level}
-            set={(d, v) => {
-              if (d.levels.floor) d.levels.floor.level = v;
-            }}
-          />
+          <PlanField label={t('levels.floorLevel')} path="/levels/floor/level" />
           <Stack gap={1.5} borderLeftWidth="3px" borderStyle="solid" borderColor="placed" pl={2}>
             {floor.layers.map((layer, i) => (
               <Flex key={layer.id} gap={1.5} align="end">
@@ -149,12 +103,7 @@ function Floor() {
                 <PlanField
                   stacked
                   label={t('levels.thickness')}
-                  range="levels.floor.layers.thickness"
                   path={`/levels/floor/layers/${i}/thickness`}
-                  value={layer.thickness}
-                  set={(d, v) => {
-                    d.levels.floor!.layers[i]!.thickness = v;
-                  }}
                 />
                 <Button
                   look="quiet"
@@ -217,15 +166,7 @@ function Instruction() {
       />
       {instruction && (
         <>
-          <PlanField
-            label={t('levels.instructionLevel')}
-            range="levels.instruction.level"
-            path="/levels/instruction/level"
-            value={instruction.level}
-            set={(d, v) => {
-              d.levels.instruction!.level = v;
-            }}
-          />
+          <PlanField label={t('levels.instructionLevel')} path="/levels/instruction/level" />
           <TextField
             label={t('levels.who')}
             value={instruction.who}

@@ -28,38 +28,18 @@ export function PourPanel() {
         />
         {blinding && (
           <>
-            <PlanField
-              label={t('pour.thickness')}
-              range="pour.blinding.thickness"
-              path="/pour/blinding/thickness"
-              value={blinding.thickness}
-              set={(d, v) => {
-                d.pour.blinding!.thickness = v;
-              }}
-            />
+            <PlanField label={t('pour.thickness')} path="/pour/blinding/thickness" />
             <PlanField
               label={t('pour.projection')}
               hint={t('dig.eachSide')}
-              range="pour.blinding.projection"
               path="/pour/blinding/projection"
-              value={blinding.projection}
-              set={(d, v) => {
-                d.pour.blinding!.projection = v;
-              }}
             />
             <PlanField
               label={t('pour.irregularity')}
               hint={t('pour.irregularityHint')}
-              range="pour.irregularity"
               path="/pour/irregularity"
-              value={pour.irregularity}
               placeholder={base ? 0.02 : 0.01}
-              set={(d, v) => {
-                d.pour.irregularity = v;
-              }}
-              clear={(d) => {
-                d.pour.irregularity = null;
-              }}
+              optional
             />
           </>
         )}
@@ -79,33 +59,9 @@ export function PourPanel() {
         <Fact label={t('pour.lean')} value={format.text(lean.volume, 'volume')} />
       </Panel>
       <Panel title={t('pour.order')}>
-        <PlanField
-          label={t('pour.waste')}
-          range="pour.waste"
-          path="/pour/waste"
-          value={pour.waste}
-          set={(d, v) => {
-            d.pour.waste = v;
-          }}
-        />
-        <PlanField
-          label={t('pour.step')}
-          range="pour.step"
-          path="/pour/step"
-          value={pour.step}
-          set={(d, v) => {
-            d.pour.step = v;
-          }}
-        />
-        <PlanField
-          label={t('pour.truck')}
-          range="pour.truck"
-          path="/pour/truck"
-          value={pour.truck}
-          set={(d, v) => {
-            d.pour.truck = v;
-          }}
-        />
+        <PlanField label={t('pour.waste')} path="/pour/waste" />
+        <PlanField label={t('pour.step')} path="/pour/step" />
+        <PlanField label={t('pour.truck')} path="/pour/truck" />
         <Fact label={t('pour.neat')} value={format.text(concrete.neat, 'volume')} />
         <Fact
           label={t('pour.orderConcrete')}

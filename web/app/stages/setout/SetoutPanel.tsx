@@ -71,45 +71,23 @@ function List() {
   );
 }
 
-function Coordinate({
-  path,
-  label,
-  value,
-  set,
-}: {
-  path: string;
-  label: string;
-  value: number;
-  set: React.ComponentProps<typeof PlanField>['set'];
-}) {
-  return <PlanField stacked label={label} range="elements.coordinate" path={path} value={value} set={set} />;
-}
-
 function StripPlace({ strip, index }: { strip: Strip; index: number }) {
   const { t } = useTranslation();
   const store = useDeskStore();
-  const set = (point: number, axis: 0 | 1) => (d: { elements: unknown[] }, value: number) => {
-    const target = d.elements[index] as { points: readonly (readonly [number, number])[] };
-    target.points = target.points.map((p, i) =>
-      i === point ? (axis === 0 ? [value, p[1]] : [p[0], value]) : p,
-    );
-  };
   return (
     <Panel title={t('setout.points', { name: strip.name })} aside={t('setout.fromOrigin')}>
-      {strip.points.map((point, i) => (
+      {strip.points.map((_point, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a corner is known by its place in the run
         <Flex gap={2} key={i}>
-          <Coordinate
+          <PlanField
+            stacked
             path={`/elements/${index}/points/${i}/0`}
             label={t('setout.east', { n: i + 1 })}
-            value={point[0]}
-            set={set(i, 0)}
           />
-          <Coordinate
+          <PlanField
+            stacked
             path={`/elements/${index}/points/${i}/1`}
             label={t('setout.north', { n: i + 1 })}
-            value={point[1]}
-            set={set(i, 1)}
           />
         </Flex>
       ))}
@@ -134,35 +112,10 @@ function PadPlace({ pad, index }: { pad: Pad; index: number }) {
   return (
     <Panel title={t('setout.centre', { name: pad.name })} aside={t('setout.fromOrigin')}>
       <Flex gap={2}>
-        <Coordinate
-          path={`/elements/${index}/at/0`}
-          label={t('setout.eastOf')}
-          value={pad.at[0]}
-          set={(d, v) => {
-            const e = d.elements[index];
-            if (e?.kind === 'pad') e.at = [v, e.at[1]];
-          }}
-        />
-        <Coordinate
-          path={`/elements/${index}/at/1`}
-          label={t('setout.northOf')}
-          value={pad.at[1]}
-          set={(d, v) => {
-            const e = d.elements[index];
-            if (e?.kind === 'pad') e.at = [e.at[0], v];
-          }}
-        />
+        <PlanField stacked path={`/elements/${index}/at/0`} label={t('setout.eastOf')} />
+        <PlanField stacked path={`/elements/${index}/at/1`} label={t('setout.northOf')} />
       </Flex>
-      <PlanField
-        label={t('setout.angle')}
-        range="elements.angle"
-        path={`/elements/${index}/angle`}
-        value={pad.angle}
-        set={(d, v) => {
-          const e = d.elements[index];
-          if (e?.kind === 'pad') e.angle = v;
-        }}
-      />
+      <PlanField label={t('setout.angle')} path={`/elements/${index}/angle`} />
     </Panel>
   );
 }

@@ -16,18 +16,7 @@ export function WaterPanel() {
   return (
     <>
       <Panel title={t('water.title')} aside={t('water.aside')}>
-        <PlanField
-          label={t('ground.waterLevel')}
-          range="ground.water"
-          path="/ground/water"
-          value={water}
-          set={(d, v) => {
-            d.ground.water = v;
-          }}
-          clear={(d) => {
-            d.ground.water = null;
-          }}
-        />
+        <PlanField label={t('ground.waterLevel')} path="/ground/water" optional />
         {pits.length === 0 && <Small fontSize="sm">{t(water === null ? 'water.none' : 'water.below')}</Small>}
       </Panel>
       {pits.map((pit) => (

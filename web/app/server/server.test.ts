@@ -1,0 +1,131 @@
+import { describe, expect, it, vi } from 'vitest';
+
+// No database is asked here; the client only needs an address to be built.
+process.env.DATABASE_URL = 'postgres://nobody@127.0.0.1:1/none';
+const {
+  preferencesCookie,
+  preferencesOf,
+  requirePerson,
+  requirePersonHere,
+  safeReturn,
+  sameOrigin,
+  sessionCookie,
+  sessionToken,
+  withDatabase,
+} = await import('./http.server.ts');
+const { fileOf } = await import('./download.server.ts');
+const { demoPlan, savingOf } = await import('./jobs.server.ts');
+
+const request = (headers: Record<string, string> = {}, url = 'http://site.test/jobs?x=1') =>
+  new Request(url, { headers });
+const thrown = async (
+  work: () => unknown,
+): Promise<{ init?: { status?: number } | null; data?: unknown } | Response> => {
+  try {
+    await work();
+  } catch (error) {
+    return error as Response;
+  }
+  throw new Error('nothing was thrown');
+};
+const statusOf = (answer: Awaited<ReturnType<typeof thrown>>) =>
+  answer instanceof Response ? answer.status : answer.init?.status;
+
+describe('where to go back to', () => {
+  it.each([
+    ['/jobs/7?x=1', '/jobs/7?x=1'],
+    ['//evil.example', '/jobs'],
+    ['/\\evil.example', '/jobs'],
+    ['https://evil.example', '/jobs'],
+    ['', '/jobs'],
+    [null, '/jobs'],
+    ['javascript:alert(1)', '/jobs'],
+  ])('%s → %s', (to, safe) => {
+    expect(safeReturn(to)).toBe(safe);
+  });
+});
+
+describe('only this site may change things', () => {
+  it('lets its own pages and plain clients through', () => {
+    expect(() => sameOrigin(request({ origin: 'http://site.test', host: 'site.test' }))).not.toThrow();
+    expect(() => sameOrigin(request({ host: 'site.test' }))).not.toThrow();
+    expect(() =>
+      sameOrigin(
+        request({ origin: 'https://site.test', host: 'inner:3000', 'x-forwarded-host': 'site.test' }),
+      ),
+    ).not.toThrow();
+  });
+  it.each(['http://other.test', 'null', 'nonsense', 'http://site.test.evil'])(
+    'refuses %s',
+    async (origin) => {
+      expect(statusOf(await thrown(() => sameOrigin(request({ origin, host: 'site.test' }))))).toBe(403);
+    },
+  );
+});
+
+describe('cookies', () => {
+  it('of the session cannot be read by scripts and stay on this site', () => {
+    expect(sessionCookie('abc', 60)).toBe('cimiento_session=abc; Path=/; HttpOnly; SameSite=Lax; Max-Age=60');
+    expect(sessionToken(request({ cookie: 'a=b; cimiento_session=abc; c=d' }))).toBe('abc');
+    expect(sessionToken(request())).toBeNull();
+  });
+  it('of preferences come back as they went', () => {
+    const chosen = { lang: 'es', theme: 'sun', system: 'imperial' } as const;
+    const [pair] = preferencesCookie(chosen).split(';');
+    expect(preferencesOf(request({ cookie: pair! }))).toEqual(chosen);
+  });
+});
+
+describe('who is asking', () => {
+  it('nobody: a page turns to the sign-in and back, a background call gets 401', async () => {
+    const turn = (await thrown(() => requirePerson(request()))) as Response;
+    expect([turn.status, turn.headers.get('location')]).toEqual([302, '/sign-in?to=%2Fjobs%3Fx%3D1']);
+    expect(statusOf(await thrown(() => requirePersonHere(request())))).toBe(401);
+  });
+  it('someone, but the database is away: 503 with a time to try again', async () => {
+    const answer = await thrown(() => requirePersonHere(request({ cookie: 'cimiento_session=abc' })));
+    expect(statusOf(answer)).toBe(503);
+    expect(answer).toMatchObject({ data: { code: 'databaseDown' } });
+  });
+  it('passes other errors on', async () => {
+    await expect(withDatabase(() => Promise.reject(new Error('bug')))).rejects.toThrow('bug');
+    expect(await withDatabase(() => Promise.resolve(4))).toBe(4);
+  });
+});
+
+describe('files', () => {
+  it('have a plain name and the full one, and nothing that breaks a header', () => {
+    const header = (name: string) =>
+      fileOf('x', 'text/plain', name, 'csv').headers.get('content-disposition');
+    expect(header('Honey house')).toBe(
+      `attachment; filename="Honey-house.csv"; filename*=UTF-8''Honey%20house.csv`,
+    );
+    expect(header('Peña "x"\r\nSet-Cookie: a')).toBe(
+      `attachment; filename="Pena-xSet-Cookie-a.csv"; filename*=UTF-8''Pe%C3%B1a%20%22x%22%0D%0ASet-Cookie%3A%20a.csv`,
+    );
+    expect(header('¡!')).toContain('filename="cimiento.csv"');
+    expect(fileOf('x', 'application/pdf', 'a', 'pdf', 'inline').headers.get('content-disposition')).toMatch(
+      /^inline/,
+    );
+  });
+});
+
+describe('what is kept of a save', () => {
+  it('is the plan, its summary and what changed', async () => {
+    const plan = await demoPlan('bell-frame');
+    const deeper = structuredClone(plan);
+    deeper.ground.frost.local = 1.6;
+    const saving = savingOf(deeper, plan, 'colder');
+    expect(saving.changes).toEqual([{ path: '/ground/frost/local', from: 1.2192, to: 1.6 }]);
+    expect(saving.summary.dig).toBeGreaterThan(savingOf(plan, null).summary.dig);
+    expect(savingOf(plan, null).changes).toEqual([]);
+    const broken = structuredClone(plan);
+    broken.ground.base = 0.1;
+    expect(savingOf(broken, plan).summary.holds[0]).toBe('problems');
+  });
+  it('is made up of plan files only', async () => {
+    vi.stubEnv('DEMO_FOLDER', '/nowhere');
+    await expect(demoPlan('bell-frame')).rejects.toThrow();
+    vi.unstubAllEnvs();
+  });
+});
