@@ -62,6 +62,7 @@ export function takeoffJson(plan: Plan, takeoff: Takeoff) {
       depth: e.depth,
       fromString: e.fromString,
       bottomWidth: e.width.dug,
+      bottomLength: e.bottomLength,
       neededWidth: e.width.needed,
       bucket: e.width.bucket,
       passes: e.width.passes,

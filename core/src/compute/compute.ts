@@ -180,6 +180,7 @@ function takeoffOf(plan: Plan): Takeoff {
       depth,
       fromString: plan.levels.string - dug[i]!,
       width: bottom.width,
+      bottomLength: bottom.length,
       slope: slopeOf(plan, element),
       rule: sideRule(plan, soils, depth, wet),
       volume: dig.byElement[i]!,

@@ -92,6 +92,8 @@ export interface ElementTakeoff {
   readonly depth: number;
   readonly fromString: number;
   readonly width: DigWidth;
+  /** A pad's other bottom size, m; null for a strip. */
+  readonly bottomLength: number | null;
   readonly slope: number;
   readonly rule: SideRule;
   /** Bank, stone and concrete volumes of it, m³; shared soil is given to one element. */

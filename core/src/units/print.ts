@@ -103,5 +103,8 @@ export function printQuantity(
 export function printEntry(value: number, kind: Kind, system: System, lang: Lang): string {
   if (kind === 'percent' || kind === 'angle' || kind === 'days' || kind === 'count' || kind === 'number')
     return decimal(fromSI(value, kind, system), 3, lang, 0);
+  // A membrane is a third of a millimetre: thin sizes keep the decimals that make them.
+  const thin = kind === 'size' && value !== 0 && Math.abs(value) < (system === 'metric' ? 0.01 : INCH / 8);
+  if (thin) return decimal(fromSI(value, kind, system), system === 'metric' ? 1 : 3, lang, 0);
   return printParts(value, kind, system, lang, {}).number;
 }

@@ -138,6 +138,13 @@ describe('printing', () => {
     expect(printQuantity(0.00002, 'permeability', 'metric', 'es')).toBe('2e-5\u00a0m/s');
   });
 
+  it('keeps what makes a thin size: a 0.3 mm membrane, a 1/16 in sheet', () => {
+    expect(printEntry(0.0003, 'size', 'metric', 'en')).toBe('0.3');
+    expect(printEntry(0.0003, 'size', 'imperial', 'en')).toBe('0.012');
+    expect(printEntry(0.0015, 'size', 'imperial', 'es')).toBe('0,059');
+    expect(printEntry(0, 'size', 'metric', 'en')).toBe('0');
+  });
+
   it('prints for editing what parses back, to the printed precision', () => {
     const kinds: [Kind, number][] = [
       ['size', 0.0016],

@@ -26,8 +26,8 @@ export const TopBar = memo(function TopBar() {
     <Flex
       as="header"
       align="center"
-      gap={3}
-      px={3}
+      gap={{ base: 2, lg: 3 }}
+      px={{ base: 2, lg: 3 }}
       py={1.5}
       wrap="wrap"
       borderBottomWidth="2px"
@@ -40,7 +40,7 @@ export const TopBar = memo(function TopBar() {
           CIMIENTO
         </Heading>
       </Link>
-      <Box minW={0} flex={{ base: '1 1 60%', lg: '0 1 15rem' }}>
+      <Box minW={0} flex={{ base: '1 1 0', lg: '0 1 15rem' }}>
         <Bare
           aria-label={t('jobs.name')}
           defaultValue={name}
@@ -74,16 +74,19 @@ export const TopBar = memo(function TopBar() {
           }}
         />
       </Box>
-      <SaveState />
-      <Box flex="1" />
-      <Holds />
-      <Flex gap={1}>
-        <Button size="sm" disabled={!canUndo} onClick={() => store.getState().undo()}>
-          <Undo2 size={15} aria-hidden /> {t('bar.undo')}
-        </Button>
-        <Button size="sm" disabled={!canRedo} onClick={() => store.getState().redo()}>
-          <Redo2 size={15} aria-hidden /> {t('bar.redo')}
-        </Button>
+      {/* On a phone this is a row of its own, under the job's name. */}
+      <Flex order={{ base: 1, lg: 0 }} flex={{ base: '1 1 100%', lg: '1' }} align="center" gap={2}>
+        <SaveState />
+        <Box flex="1" />
+        <Holds />
+        <Flex gap={1}>
+          <Button size="sm" disabled={!canUndo} onClick={() => store.getState().undo()}>
+            <Undo2 size={15} aria-hidden /> {t('bar.undo')}
+          </Button>
+          <Button size="sm" disabled={!canRedo} onClick={() => store.getState().redo()}>
+            <Redo2 size={15} aria-hidden /> {t('bar.redo')}
+          </Button>
+        </Flex>
       </Flex>
       <Button asChild size="sm" look="main">
         <a href={`/jobs/${jobId}/dig-sheet.pdf`} target="_blank" rel="noreferrer">
@@ -95,7 +98,7 @@ export const TopBar = memo(function TopBar() {
           as="summary"
           cursor="pointer"
           px={2}
-          py={1}
+          py={{ base: 2.5, lg: 1 }}
           borderWidth="1px"
           borderStyle="solid"
           borderColor="edge"

@@ -209,7 +209,7 @@ export const en = {
     nothing: 'Nothing of this in the plan.',
     order_one: 'order {{order}}, {{count}} load',
     order_other: 'order {{order}}, {{count}} loads',
-    dig: { name: 'Dig, in the ground', sub: 'neat {{neat}} · over-dig {{over}}' },
+    dig: { name: 'Dig, in the ground', sub: 'neat {{neat}} · over {{over}}' },
     spoil: { name: 'Spoil, loose', sub: 'bank {{base}} × {{height}} high' },
     keep: {
       name: 'Keep for backfill',
@@ -349,7 +349,7 @@ export const en = {
   },
   setout: {
     list: 'Trenches and pads',
-    aside: 'pick one, or drag it on the plan',
+    aside: 'or drag on the plan',
     strip: 'trench',
     pad: 'pad',
     points: '{{name}}: corners',

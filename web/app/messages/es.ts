@@ -352,7 +352,7 @@ export const es: Messages = {
   },
   setout: {
     list: 'Zanjas y zapatas',
-    aside: 'elija una, o arrástrela en planta',
+    aside: 'o arrastre en planta',
     strip: 'zanja',
     pad: 'zapata',
     points: '{{name}}: esquinas',

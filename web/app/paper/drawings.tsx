@@ -58,6 +58,13 @@ export function KeyPlan({
                 strokeDasharray="6 2 1 2"
               />
             ))}
+            <Rect
+              x={view.x(x) - element.name.length * 2.2 - 2}
+              y={view.y(y) - 5}
+              width={element.name.length * 4.4 + 4}
+              height={10}
+              fill="#ffffff"
+            />
             <Text
               x={view.x(x)}
               y={view.y(y) + 3}

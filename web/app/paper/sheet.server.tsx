@@ -36,7 +36,7 @@ const s = StyleSheet.create({
     paddingTop: 20,
     paddingBottom: 26,
     fontFamily: 'Words',
-    fontSize: 8.6,
+    fontSize: 9.4,
     color: '#162329',
   },
   head: {
@@ -47,7 +47,7 @@ const s = StyleSheet.create({
     paddingBottom: 3,
   },
   title: { fontFamily: 'Figures', fontSize: 20 },
-  h: { fontFamily: 'Figures', fontSize: 11, marginBottom: 2 },
+  h: { fontFamily: 'Figures', fontSize: 12, marginBottom: 2 },
   row: { flexDirection: 'row' },
   cell: { paddingVertical: 2, paddingRight: 4 },
   number: { fontFamily: 'Figures', fontSize: 11, textAlign: 'right' },
@@ -90,8 +90,14 @@ function alike(plan: Plan, takeoff: Takeoff): Alike[] {
   return [...rows.values()];
 }
 
+/** Bottom width of a trench; both sizes of a pad. */
+const bottomText = (info: ElementTakeoff, format: Format) =>
+  info.bottomLength === null
+    ? format.text(info.width.dug, 'size')
+    : `${format.parts(info.width.dug, 'size').number} × ${format.text(info.bottomLength, 'size')}`;
+
 const WIDTHS = {
-  name: 92,
+  name: 86,
   ground: 82,
   formation: 62,
   blinding: 62,
@@ -136,9 +142,7 @@ function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: 
             {plan.pour.blinding ? down(info.blindingTop) : '–'}
           </Text>
           <Text style={[s.cell, s.number, { width: WIDTHS.footing }]}>{down(info.top)}</Text>
-          <Text style={[s.cell, s.number, { width: WIDTHS.bottom }]}>
-            {format.text(info.width.dug, 'size')}
-          </Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.bottom }]}>{bottomText(info, format)}</Text>
           <Text style={[s.cell, s.number, { width: WIDTHS.sides }]}>
             {info.slope > 0 ? format.text(info.slope, 'slope') : '|'}
           </Text>
@@ -262,7 +266,7 @@ function Cautions({
                 borderLeft: `${stop ? 3 : 1} solid ${stop ? '#a02733' : '#55656b'}`,
               }}
             >
-              <Text style={{ fontSize: 8 }}>
+              <Text style={{ fontSize: 8.8 }}>
                 <Text style={{ fontWeight: 600 }}>
                   {stop ? `${t('caution.stop')} · ` : ''}
                   {title}
@@ -286,7 +290,7 @@ function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
     timeZone: 'UTC',
   }).format(savedAt);
   const first = takeoff.elements.findIndex((e) => e.live);
-  const drawing = { width: 262, height: 178 };
+  const drawing = { width: 264, height: 212 };
   return (
     <Document
       title={`${plan.name} – ${t('sheet.title')}`}

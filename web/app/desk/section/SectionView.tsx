@@ -142,19 +142,20 @@ function Ground({
   );
 }
 
-function SoilName({ x, y, text }: { x: number; y: number; text: string }) {
+function SoilName({ x, y, text, end = false }: { x: number; y: number; text: string; end?: boolean }) {
+  const width = text.length * 6.6 + 10;
   return (
     <g pointerEvents="none">
       <rect
-        x={x - 4}
+        x={end ? x + 4 - width : x - 4}
         y={y - 9}
-        width={text.length * 6.6 + 10}
+        width={width}
         height={18}
         rx={2}
         fill={ink('sheet')}
         opacity={0.85}
       />
-      <text x={x} y={y + 4.5} fill={ink('ink')} style={words}>
+      <text x={x} y={y + 4.5} textAnchor={end ? 'end' : 'start'} fill={ink('ink')} style={words}>
         {text}
       </text>
     </g>
@@ -239,7 +240,8 @@ function Cut({
   const last = section.dug[section.dug.length - 1];
   const leftFree = first ? first.s0 + half : half;
   const rightFree = last ? half - last.s1 : 0;
-  const left = leftFree >= rightFree ? -half : half - Math.min(rightFree, 120 / Math.max(1, x(1) - x(0)));
+  const onRight = leftFree < rightFree;
+  const left = onRight ? half : -half;
   const frost = takeoff.frost.depth !== null && info ? info.groundLow - takeoff.frost.depth : null;
   return (
     <g>
@@ -261,7 +263,7 @@ function Cut({
       })}
       <path d={voids} fill={ink('paper')} stroke={ink('paper')} strokeWidth={0.8} />
       {pool && <path d={pool} fill={ink('water')} opacity={0.16} />}
-      <path d={stone} fill="url(#section-stone)" stroke={ink('soft')} strokeWidth={0.7} />
+      <path d={stone} fill="url(#section-stone)" />
       {[...section.boxes]
         .sort((p, q) => order[p.what] - order[q.what])
         .map((box) => (
@@ -296,7 +298,8 @@ function Cut({
           to - from > 14 && (
             <SoilName
               key={soil.id}
-              x={x(left) + 10}
+              x={x(left) + (onRight ? -10 : 10)}
+              end={onRight}
               y={Math.min((from + to) / 2, height - 12)}
               text={soil.name || t(`soil.${soil.kind}`)}
             />

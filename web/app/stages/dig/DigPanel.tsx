@@ -84,7 +84,15 @@ function Numbers({ element, index }: { element: Element; index: number }) {
         }
       />
       {info && (
-        <Fact label={t('dig.bottomWidth')} note={passes ?? ''} value={format.text(info.width.dug, 'size')} />
+        <Fact
+          label={t('dig.bottomWidth')}
+          note={passes ?? ''}
+          value={
+            info.bottomLength === null
+              ? format.text(info.width.dug, 'size')
+              : `${format.parts(info.width.dug, 'size').number} × ${format.text(info.bottomLength, 'size')}`
+          }
+        />
       )}
       <PlanField
         label={t('dig.side')}
