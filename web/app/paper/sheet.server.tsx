@@ -102,9 +102,9 @@ const WIDTHS = {
   formation: 62,
   blinding: 62,
   footing: 62,
-  bottom: 62,
-  sides: 42,
-  decides: 70,
+  bottom: 84,
+  sides: 36,
+  decides: 58,
 } as const;
 
 function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: TFunction; format: Format }) {
