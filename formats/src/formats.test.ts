@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { compute, type Plan } from '@cimiento/core';
+import { PlanSchema } from '@cimiento/core/schema';
 import { parse } from 'csv-parse/sync';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -14,6 +15,16 @@ const plan = (name: string): Plan => {
   if (!read.ok) throw new Error('demo');
   return read.plan;
 };
+
+describe('the shipped schema', () => {
+  it('is the one the door uses', () => {
+    const shipped: unknown = JSON.parse(
+      readFileSync(join(import.meta.dirname, '../../docs/plan.schema.json'), 'utf8'),
+    );
+    // npx tsx scripts/schema.ts writes it anew.
+    expect(shipped).toEqual(JSON.parse(JSON.stringify(PlanSchema)));
+  });
+});
 
 describe('the plan file', () => {
   it('goes out and comes back without loss', () => {

@@ -214,6 +214,61 @@ test('every stage has its panel, with no word missing, in both languages', async
   }
 });
 
+test('trench-fill takes whole buckets and more concrete; the engineer’s word overrides the rules', async ({
+  page,
+}) => {
+  await newJob(page, 'honey-house');
+  const before = await figure(page, 'concrete');
+  const side = page.locator('[data-side]');
+  await side.getByLabel('Poured').selectOption('trenchFill');
+  await side.getByLabel('Bucket').selectOption('0.45');
+  await expect(side.getByText('2 passes of 450')).toBeVisible();
+  await expect(side.getByText('900 mm', { exact: true })).toBeVisible();
+  await expect.poll(() => figure(page, 'concrete')).toBeGreaterThan(before);
+  await stage(page, 'levels');
+  await side.getByLabel('The engineer set the footing level').check();
+  await type(page, 'levels.instruction.level', '99.20');
+  await expect(side.locator('[data-decides]')).toContainText('The engineer’s word decides.');
+  await expect(side.locator('[data-caution=aboveFrost]')).toBeVisible();
+  await expect(flag(page, 'footing')).toContainText('99.200');
+});
+
+test('soils, floor layers, trucks, buckets: added, changed and removed', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  const side = page.locator('[data-side]');
+  await stage(page, 'ground');
+  await side.getByRole('button', { name: 'Add a soil below' }).click();
+  await expect(side.getByLabel('Kind of soil')).toHaveCount(4);
+  await side.getByRole('button', { name: 'Remove Topsoil' }).click();
+  await expect(side.getByLabel('Kind of soil')).toHaveCount(3);
+  await expect(page.locator('[data-problems]')).toHaveCount(0);
+  await stage(page, 'levels');
+  await expect(page.locator('[data-quantity="levels.floor.layers.thickness"]').nth(2)).toHaveValue('0.3');
+  await side.getByRole('button', { name: 'Add a layer below' }).click();
+  await expect(page.locator('[data-quantity="levels.floor.layers.thickness"]')).toHaveCount(6);
+  await expect(side.getByText('99.900 m')).toBeVisible();
+  await stage(page, 'backfill');
+  await side.getByRole('button', { name: 'Remove Tipper wagon' }).click();
+  await expect(side.getByRole('button', { name: 'Remove Small tipper' })).toBeDisabled();
+  await expect.poll(() => figure(page, 'haul')).toBeGreaterThan(5);
+  await stage(page, 'base');
+  await side.getByLabel('There is a stone bed').uncheck();
+  await expect.poll(() => figure(page, 'stone')).toBe(0);
+  await saved(page);
+});
+
+test('the plan zooms and fits, and the section can be stretched and says so', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  const label = page.locator('[data-element=T3] rect').first();
+  const before = (await label.boundingBox())!;
+  await page.getByRole('button', { name: 'Zoom in' }).click();
+  await expect.poll(async () => (await label.boundingBox())!.x).not.toBe(before.x);
+  await page.getByRole('button', { name: 'Fit' }).click();
+  await expect.poll(async () => Math.round((await label.boundingBox())!.x)).toBe(Math.round(before.x));
+  await page.getByRole('button', { name: 'true scale' }).click();
+  await expect(page.getByRole('button', { name: 'heights × 2' })).toHaveAttribute('aria-pressed', 'true');
+});
+
 test('a wide job moves to the worker and still follows the typing', async ({ page }) => {
   await newJob(page, 'honey-house');
   await stage(page, 'setout');

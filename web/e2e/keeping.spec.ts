@@ -53,6 +53,38 @@ test('the second writer is shown the difference and nothing is lost', async ({ p
   expect(plan.elements).toHaveLength(7);
 });
 
+test('the second writer may take theirs, and undo brings the own version back', async ({ page, context }) => {
+  const url = await newJob(page, 'bell-frame');
+  const other = await context.newPage();
+  await other.goto(url);
+  await ready(other);
+  await stage(other, 'ground');
+  await type(other, 'ground.frost.local', `5'`);
+  await saved(other);
+  await stage(page, 'ground');
+  await type(page, 'ground.frost.local', `4' 6"`);
+  await page.getByRole('button', { name: 'Take theirs only' }).click();
+  await expect(field(page, 'ground.frost.local')).toHaveValue(`5'-0"`);
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(field(page, 'ground.frost.local')).toHaveValue(`4'-6"`);
+  await expect(page.getByText('rev 3 · saved')).toBeVisible();
+});
+
+test('an edit that could not be saved is still there when the page comes back', async ({ page }) => {
+  await newJob(page, 'bell-frame');
+  await page.route('**/revisions?base=*', (route) => route.abort());
+  await stage(page, 'ground');
+  await type(page, 'ground.frost.local', `5'`);
+  await expect(page.locator('[data-saving=waiting]')).toBeVisible();
+  await page.unroute('**/revisions?base=*');
+  await page.reload();
+  await ready(page);
+  await saved(page);
+  await stage(page, 'ground');
+  await expect(field(page, 'ground.frost.local')).toHaveValue(`5'-0"`);
+});
+
 test('a save over a stale revision is refused with 409, a bad plan with 422, nonsense with 400', async ({
   page,
 }) => {

@@ -13,7 +13,7 @@ import { TextField } from '../parts/TextField.tsx';
 import { problemText } from '../parts/words.ts';
 import { oneOf, SYSTEMS } from '../preferences.ts';
 import type { loader as rootLoader } from '../root.tsx';
-import { requirePerson, sameOrigin, withDatabase } from '../server/http.server.ts';
+import { formOf, requirePerson, withDatabase } from '../server/http.server.ts';
 import { DEMOS, demoPlan, savingOf } from '../server/jobs.server.ts';
 import type { Route } from './+types/jobs';
 
@@ -27,9 +27,8 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  sameOrigin(request);
   const person = await requirePerson(request);
-  const form = await request.formData();
+  const form = await formOf(request);
   const make = async (saving: ReturnType<typeof savingOf>) =>
     redirect(`/jobs/${await withDatabase(() => createJob(person.crewId, person.id, saving))}`);
   switch (form.get('intent')) {

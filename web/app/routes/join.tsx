@@ -4,7 +4,7 @@ import { data, Form, Link, redirect } from 'react-router';
 import { joinCrew, openSession } from '../../db/queries/sign-in.ts';
 import { Button, Heading } from '../parts/controls.tsx';
 import { TextField } from '../parts/TextField.tsx';
-import { sameOrigin, sessionCookie, withDatabase } from '../server/http.server.ts';
+import { formOf, sessionCookie, withDatabase } from '../server/http.server.ts';
 import type { Route } from './+types/join';
 
 const SHORTEST_PASSWORD = 8;
@@ -12,8 +12,7 @@ const SHORTEST_PASSWORD = 8;
 export const loader = () => null;
 
 export async function action({ request }: Route.ActionArgs) {
-  sameOrigin(request);
-  const form = await request.formData();
+  const form = await formOf(request);
   const field = (name: string) =>
     String(form.get(name) ?? '')
       .trim()

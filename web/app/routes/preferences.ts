@@ -3,10 +3,10 @@ import { redirect } from 'react-router';
 import { personOf, setPreferences } from '../../db/queries/sign-in.ts';
 import { LANGS, oneOf, type Preferences, SYSTEMS, THEMES } from '../preferences.ts';
 import {
+  formOf,
   preferencesCookie,
   preferencesOf,
   safeReturn,
-  sameOrigin,
   sessionToken,
   withDatabase,
 } from '../server/http.server.ts';
@@ -15,8 +15,7 @@ import type { Route } from './+types/preferences';
 export const loader = () => redirect('/jobs');
 
 export async function action({ request }: Route.ActionArgs) {
-  sameOrigin(request);
-  const form = await request.formData();
+  const form = await formOf(request);
   const now = preferencesOf(request);
   const next: Preferences = {
     lang: oneOf(LANGS, form.get('lang')) ?? now.lang,

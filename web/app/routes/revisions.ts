@@ -3,7 +3,7 @@
 import { readPlan } from '@cimiento/formats';
 import { data } from 'react-router';
 import { findJob, findRevision, listRevisions, saveRevision } from '../../db/queries/jobs.ts';
-import { notFound, requirePersonHere, sameOrigin, withDatabase } from '../server/http.server.ts';
+import { notFound, requirePersonHere, textOf, withDatabase } from '../server/http.server.ts';
 import { savingOf } from '../server/jobs.server.ts';
 import type { Route } from './+types/revisions';
 
@@ -23,10 +23,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  sameOrigin(request);
   const person = await requirePersonHere(request);
   const refuse = (status: number, body: unknown) => Response.json(body, { status });
-  const read = readPlan(await request.text());
+  const read = readPlan(await textOf(request));
   if (!read.ok)
     return refuse('unreadable' in read ? 400 : 422, { code: 'problems', problems: read.problems });
   const query = new URL(request.url).searchParams;

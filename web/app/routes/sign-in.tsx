@@ -8,10 +8,10 @@ import { Preferences } from '../parts/Preferences.tsx';
 import { TextField } from '../parts/TextField.tsx';
 import type { loader as rootLoader } from '../root.tsx';
 import {
+  formOf,
   preferencesCookie,
   preferencesOf,
   safeReturn,
-  sameOrigin,
   sessionCookie,
   sessionToken,
   withDatabase,
@@ -26,8 +26,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
-  sameOrigin(request);
-  const form = await request.formData();
+  const form = await formOf(request);
   const email = String(form.get('email') ?? '');
   const password = String(form.get('password') ?? '');
   if (!email.trim() || !password) return data({ code: 'missing', email }, { status: 400 });

@@ -70,6 +70,33 @@ export async function requirePersonHere(request: Request): Promise<Person> {
 
 export const notFound = () => data({ code: 'notFound' }, { status: 404 });
 
+/** Largest body taken, bytes: a plan file of 400 elements is a tenth of it. */
+const LONGEST_BODY = 5_000_000;
+
+/** Refuses a body that says it is too large before any of it is read. */
+function notTooLong(request: Request): void {
+  if (Number(request.headers.get('content-length') ?? 0) > LONGEST_BODY)
+    throw data({ code: 'badRequest' }, { status: 413 });
+}
+
+/** A posted form; anything else is a bad request. */
+export async function formOf(request: Request): Promise<FormData> {
+  sameOrigin(request);
+  notTooLong(request);
+  try {
+    return await request.formData();
+  } catch {
+    throw data({ code: 'badRequest' }, { status: 400 });
+  }
+}
+
+/** A posted text, as long as it is not too long. */
+export async function textOf(request: Request): Promise<string> {
+  sameOrigin(request);
+  notTooLong(request);
+  return request.text();
+}
+
 /** A path on this site to go back to, or the job list. */
 export function safeReturn(to: string | null): string {
   return to && /^\/(?![/\\])/.test(to) ? to : '/jobs';

@@ -3,6 +3,8 @@ import { describe, expect, it, vi } from 'vitest';
 // No database is asked here; the client only needs an address to be built.
 process.env.DATABASE_URL = 'postgres://nobody@127.0.0.1:1/none';
 const {
+  formOf,
+  textOf,
   preferencesCookie,
   preferencesOf,
   requirePerson,
@@ -61,6 +63,30 @@ describe('only this site may change things', () => {
       expect(statusOf(await thrown(() => sameOrigin(request({ origin, host: 'site.test' }))))).toBe(403);
     },
   );
+});
+
+describe('what is posted', () => {
+  const post = (body: BodyInit, headers: Record<string, string> = {}) =>
+    new Request('http://site.test/jobs', {
+      method: 'POST',
+      body,
+      headers: { host: 'site.test', ...headers },
+    });
+  it('is a form, or a bad request', async () => {
+    expect((await formOf(post(new URLSearchParams({ a: '1' })))).get('a')).toBe('1');
+    expect(
+      statusOf(await thrown(() => formOf(post('{"a":1}', { 'content-type': 'application/json' })))),
+    ).toBe(400);
+    expect(statusOf(await thrown(() => formOf(post('x', { 'content-type': 'multipart/form-data' }))))).toBe(
+      400,
+    );
+  });
+  it('is refused unread when it says it is too long', async () => {
+    const long = { 'content-length': '6000000' };
+    expect(statusOf(await thrown(() => formOf(post(new URLSearchParams({ a: '1' }), long))))).toBe(413);
+    expect(statusOf(await thrown(() => textOf(post('{}', long))))).toBe(413);
+    expect(await textOf(post('{}'))).toBe('{}');
+  });
 });
 
 describe('cookies', () => {
