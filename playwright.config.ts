@@ -7,7 +7,7 @@ export default defineConfig({
   // One database and two cores: one at a time is as fast and always the same.
   workers: 1,
   fullyParallel: false,
-  timeout: 40_000,
+  timeout: 90_000,
   expect: { timeout: 7000 },
   reporter: process.env.PLAYWRIGHT_JSON
     ? [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON }]]

@@ -1,10 +1,10 @@
 import { blankPlan, compute, newPad, newStrip } from '@cimiento/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { spread } from '../drawing/spread.ts';
+import { extent, niceLength, viewOf } from '../drawing/view.ts';
 import { readPreferences } from '../preferences.ts';
 import { snapPoint } from './plan/snap.ts';
-import { extent, niceLength, viewOf } from './plan/view.ts';
-import { spread } from './section/spread.ts';
 import { makeDesk } from './store.ts';
 
 describe('labels on the staff', () => {

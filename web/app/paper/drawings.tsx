@@ -1,8 +1,8 @@
 /** The two drawings of the dig sheet, as PDF shapes: the key plan and the section. */
 import { fillUnder, type Plan, sectionThrough, segmentsOf, type Takeoff } from '@cimiento/core';
 import { G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
-import { extent, polygonPath, viewOf } from '../desk/plan/view.ts';
-import { spread } from '../desk/section/spread.ts';
+import { spread } from '../drawing/spread.ts';
+import { extent, polygonPath, viewOf } from '../drawing/view.ts';
 import type { Format } from '../parts/format.tsx';
 
 const INK = '#162329';

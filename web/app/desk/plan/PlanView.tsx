@@ -5,6 +5,7 @@ import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { extent, niceLength, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Hatches, ink } from '../hatches.tsx';
@@ -12,7 +13,6 @@ import { useDesk, useDeskStore } from '../store.ts';
 import { useTakeoff } from '../takeoff.ts';
 import { useSize } from '../useSize.ts';
 import { snapPoint } from './snap.ts';
-import { extent, niceLength, polygonPath, type View, viewOf, type Zoom } from './view.ts';
 
 const STILL: Zoom = { k: 1, x: 0, y: 0 };
 /** How near in pixels a dragged point must come to be attracted. */

@@ -10,10 +10,10 @@ import {
   type Takeoff,
 } from '@cimiento/core';
 import { useTranslation } from 'react-i18next';
+import { spread } from '../../drawing/spread.ts';
 import { useFormat } from '../../parts/format.tsx';
 import { ink } from '../hatches.tsx';
 import { type Draft, useDeskStore } from '../store.ts';
-import { spread } from './spread.ts';
 
 interface Shape {
   /** Room the staff takes, px. */
