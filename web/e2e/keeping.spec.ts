@@ -40,7 +40,7 @@ test('the second writer is shown the difference and nothing is lost', async ({ p
   await page.getByRole('button', { name: 'Add', exact: true }).last().click();
   await expect(page.locator('[data-saving=waiting]')).toBeVisible();
   await page.unroute('**/revisions?base=*');
-  const dialog = page.locator('[data-conflict]');
+  const dialog = page.getByRole('alertdialog');
   await expect(dialog).toContainText('saved while you were typing');
   await expect(dialog).toContainText('levels/string');
   await expect(dialog).toContainText('1.524');

@@ -62,7 +62,7 @@ function ConflictDialog({ conflict }: { conflict: Conflict }) {
   };
   return (
     <Modal open title={t('conflict.title', { who: conflict.by ?? t('conflict.someone') })} width="42rem">
-      <Stack gap={3} data-conflict>
+      <Stack gap={3}>
         <p>{t('conflict.text')}</p>
         <Heading as="h3">{t('conflict.theirs', { count: merge.theirChanges.length })}</Heading>
         <Box as="ul" fontSize="sm" maxH="9rem" overflowY="auto">
