@@ -93,7 +93,7 @@ describe('signing in', () => {
 
   it('opens, knows and closes a session, and forgets an expired one', async () => {
     const { token } = await openSession(ana.person);
-    expect(await personOf(token)).toMatchObject({ id: ana.person, crew: 'ana crew', lang: 'en' });
+    expect(await personOf(token)).toMatchObject({ id: ana.person, crew: 'ana crew', lang: null });
     expect(await personOf(token)).not.toHaveProperty('passwordHash');
     await setPreferences(ana.person, { lang: 'es', system: 'imperial' });
     expect(await personOf(token)).toMatchObject({ lang: 'es', system: 'imperial' });

@@ -35,9 +35,8 @@ export const people = pgTable('people', {
   email: text('email').notNull().unique(),
   name: text('name').notNull(),
   passwordHash: text('password_hash').notNull(),
-  lang: text('lang', { enum: ['en', 'es'] })
-    .notNull()
-    .default('en'),
+  /** Null until the person chooses: the browser's language until then. */
+  lang: text('lang', { enum: ['en', 'es'] }),
   theme: text('theme', { enum: ['light', 'night', 'sun'] })
     .notNull()
     .default('light'),

@@ -10,7 +10,7 @@ import type { loader as rootLoader } from '../root.tsx';
 import {
   formOf,
   preferencesCookie,
-  preferencesOf,
+  preferencesOfPerson,
   safeReturn,
   sessionCookie,
   sessionToken,
@@ -40,12 +40,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   const { token, maxAge } = await withDatabase(() => openSession(result.personId));
   const headers = new Headers({ 'Set-Cookie': sessionCookie(token, maxAge) });
   const person = await withDatabase(() => personOf(token));
-  // The language chosen on this page wins; theme and units come with the person.
-  if (person)
-    headers.append(
-      'Set-Cookie',
-      preferencesCookie({ ...preferencesOf(request), theme: person.theme, system: person.system }),
-    );
+  if (person) headers.append('Set-Cookie', preferencesCookie(preferencesOfPerson(request, person)));
   return redirect(safeReturn(new URL(request.url).searchParams.get('to')), { headers });
 }
 

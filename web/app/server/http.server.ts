@@ -26,6 +26,17 @@ export const preferencesCookie = (preferences: Preferences): string =>
 export const preferencesOf = (request: Request): Preferences =>
   readPreferences(cookies(request).get('cimiento_prefs'), request.headers.get('accept-language'));
 
+/** On signing in: a language chosen in this browser stands, else the person's; the rest is theirs. */
+export function preferencesOfPerson(request: Request, person: Person): Preferences {
+  const here = preferencesOf(request);
+  const chosenHere = cookies(request).has('cimiento_prefs');
+  return {
+    lang: chosenHere ? here.lang : (person.lang ?? here.lang),
+    theme: person.theme,
+    system: person.system,
+  };
+}
+
 /** Runs database work; a database that is away becomes a 503 that says so. */
 export async function withDatabase<T>(work: () => Promise<T>): Promise<T> {
   try {

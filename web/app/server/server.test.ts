@@ -7,6 +7,7 @@ const {
   textOf,
   preferencesCookie,
   preferencesOf,
+  preferencesOfPerson,
   requirePerson,
   requirePersonHere,
   safeReturn,
@@ -99,6 +100,35 @@ describe('cookies', () => {
     const chosen = { lang: 'es', theme: 'sun', system: 'imperial' } as const;
     const [pair] = preferencesCookie(chosen).split(';');
     expect(preferencesOf(request({ cookie: pair! }))).toEqual(chosen);
+  });
+});
+
+describe('on signing in', () => {
+  const person = {
+    id: 'p',
+    crewId: 'c',
+    crew: 'C',
+    email: 'e',
+    name: 'N',
+    theme: 'night',
+    system: 'imperial',
+  } as const;
+  it('the person’s own language comes along, unless one was chosen in this browser', () => {
+    const fresh = request({ 'accept-language': 'en' });
+    expect(preferencesOfPerson(fresh, { ...person, lang: 'es' })).toEqual({
+      lang: 'es',
+      theme: 'night',
+      system: 'imperial',
+    });
+    expect(preferencesOfPerson(request({ 'accept-language': 'es' }), { ...person, lang: null }).lang).toBe(
+      'es',
+    );
+    const [pair] = preferencesCookie({ lang: 'en', theme: 'sun', system: null }).split(';');
+    expect(preferencesOfPerson(request({ cookie: pair! }), { ...person, lang: 'es' })).toEqual({
+      lang: 'en',
+      theme: 'night',
+      system: 'imperial',
+    });
   });
 });
 
