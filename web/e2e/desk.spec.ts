@@ -221,9 +221,9 @@ test('trench-fill takes whole buckets and more concrete; the engineer’s word o
   const before = await figure(page, 'concrete');
   const side = page.locator('[data-side]');
   await side.getByLabel('Poured').selectOption('trenchFill');
-  await side.getByLabel('Bucket').selectOption('0.45');
+  await side.getByLabel('Bucket', { exact: true }).selectOption('0.45');
   await expect(side.getByText('2 passes of 450')).toBeVisible();
-  await expect(side.getByText('900 mm', { exact: true })).toBeVisible();
+  await expect(side.getByText('900 mm', { exact: true }).last()).toBeVisible();
   await expect.poll(() => figure(page, 'concrete')).toBeGreaterThan(before);
   await stage(page, 'levels');
   await side.getByLabel('The engineer set the footing level').check();

@@ -17,7 +17,16 @@ const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const isItems = (value: unknown): value is Item[] =>
   Array.isArray(value) && value.every((item) => isRecord(item) && typeof item.id === 'string');
-export const sameValue = (p: unknown, q: unknown): boolean => JSON.stringify(p) === JSON.stringify(q);
+
+/** Equal as JSON, whatever the order of keys: the database keeps its own. */
+export function sameValue(p: unknown, q: unknown): boolean {
+  if (p === q) return true;
+  if (Array.isArray(p) && Array.isArray(q))
+    return p.length === q.length && p.every((value, i) => sameValue(value, q[i]));
+  if (!isRecord(p) || !isRecord(q)) return false;
+  const keys = Object.keys(p);
+  return keys.length === Object.keys(q).length && keys.every((key) => key in q && sameValue(p[key], q[key]));
+}
 
 function walk(from: unknown, to: unknown, path: string, out: PlanChange[]): void {
   if (sameValue(from, to)) return;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demo, named, pad, plainPlan, strip } from '../testing.ts';
 import { blankPlan, newPad, newStrip, nextName } from './blank.ts';
-import { applyChanges, mergePlans, planChanges } from './diff.ts';
+import { applyChanges, mergePlans, planChanges, sameValue } from './diff.ts';
 import { migrate } from './migrate.ts';
 import { outOfRange, RANGES } from './ranges.ts';
 import type { Plan } from './schema.ts';
@@ -143,6 +143,18 @@ describe('differences', () => {
       { path: '/elements/E2/thickness', from: 0.3, to: 0.5 },
     ]);
     expect(planChanges(base, base)).toEqual([]);
+  });
+
+  it('do not see the order of keys, only values', () => {
+    const shuffled = Object.fromEntries(Object.entries(structuredClone(base)).reverse()) as Plan;
+    expect(sameValue(shuffled, base)).toBe(true);
+    expect(planChanges(shuffled, base)).toEqual([]);
+    expect([
+      sameValue([1, 2], [2, 1]),
+      sameValue({ a: 1 }, { b: 1 }),
+      sameValue(null, {}),
+      sameValue([], {}),
+    ]).toEqual([false, false, false, false]);
   });
 
   it('put on the plan they came from give the plan they led to', () => {

@@ -1,10 +1,10 @@
 /** The desk: column, plan, section, side and tally on one screen; stacked on a phone. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Plan, sectionThrough } from '@cimiento/core';
+import { type Plan, sameValue, sectionThrough } from '@cimiento/core';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../parts/controls.tsx';
-import { keptEdit, useAutosave } from './autosave.ts';
+import { forgetKept, keptEdit, useAutosave } from './autosave.ts';
 import { GroundColumn } from './column/GroundColumn.tsx';
 import { JobIdProvider } from './jobId.ts';
 import { Keys } from './Keys.tsx';
@@ -23,7 +23,9 @@ export function DeskPage({ jobId, plan, revision }: { jobId: string; plan: Plan;
     // An edit an earlier page could not save comes back as unsaved work on what it was based on.
     const kept = keptEdit(jobId);
     if (!kept) return;
-    if (kept.revision === revision) store.getState().replace(kept.plan);
+    // It was saved after all while the page was closing; only the answer came too late.
+    if (sameValue(kept.plan, plan)) forgetKept(jobId);
+    else if (kept.revision === revision) store.getState().replace(kept.plan);
     else if (kept.revision < revision)
       store.setState({
         plan: kept.plan,

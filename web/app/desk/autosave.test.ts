@@ -121,6 +121,19 @@ describe('saving by itself', () => {
     expect(around.posts[1]!.plan.ground.frost.local).toBe(1.4);
   });
 
+  it('takes a refused save of the very same plan for saved: only the answer was lost', async () => {
+    frost(1);
+    const { plan } = store.getState();
+    // The database gives keys back in its own order.
+    const theirs = Object.fromEntries(Object.entries(plan).reverse());
+    around.answers = [new Error('cut off'), Response.json({ revision: 2, plan: theirs }, { status: 409 })];
+    await around.pass(700);
+    await around.pass(2000);
+    expect(state()).toBe('saved');
+    expect(store.getState().base.revision).toBe(2);
+    expect(keptEdit('job')).toBeNull();
+  });
+
   it('stops at a conflict and leaves both plans for the person to choose from', async () => {
     const theirs = { ...blankPlan('Shed', 'metric'), note: 'theirs' };
     around.answers = [Response.json({ revision: 4, plan: theirs, by: 'Ana' }, { status: 409 })];

@@ -19,6 +19,9 @@ export interface Kept {
   readonly plan: Plan;
 }
 
+/** An earlier page's edit that turned out to be saved, or is no longer wanted. */
+export const forgetKept = (jobId: string): void => keep(jobId, null);
+
 function keep(jobId: string, kept: Kept | null): void {
   try {
     if (kept) localStorage.setItem(keepKey(jobId), JSON.stringify(kept));
@@ -90,6 +93,10 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
       });
       if (newer) wait(QUIET);
       else keep(jobId, null);
+    } else if (status === 409 && sameValue(answer.plan, plan)) {
+      // Saved all right the time before; only the answer was lost on the way.
+      store.setState({ base: { revision: Number(answer.revision), plan }, saving: { state: 'saved' } });
+      keep(jobId, null);
     } else if (status === 401) {
       store.setState({ saving: { state: 'signedOut' } });
       // Signing in again in another tab is enough.
