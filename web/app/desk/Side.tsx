@@ -114,7 +114,11 @@ function Decides() {
               margin: format.text(Math.abs(decision.margin), 'size'),
             })}
         </p>
-        <p>{t('decides.formation', { level: format.text(info.formation, 'level') })}</p>
+        <p>
+          {info.formation < info.underside
+            ? t('decides.formation', { level: format.text(info.formation, 'level') })
+            : t('decides.bare')}
+        </p>
       </Box>
       <Box as="table" fontSize="sm" w="full">
         <tbody>

@@ -427,6 +427,7 @@ export const en = {
     margin: '{{rule}} would stop {{margin}} higher.',
     above: '{{rule}} asks {{margin}} deeper.',
     formation: 'Formation {{level}}, under blinding and stone.',
+    bare: 'The footing stands on the trimmed bottom.',
   },
   dig: {
     pickOne: 'Pick a trench or pad on the plan to see its numbers.',

@@ -430,6 +430,7 @@ export const es: Messages = {
     margin: '{{rule}} quedaría {{margin}} más arriba.',
     above: '{{rule}} pide {{margin}} más abajo.',
     formation: 'Fondo de excavación {{level}}, bajo limpieza y piedra.',
+    bare: 'La zapata apoya en el fondo perfilado.',
   },
   dig: {
     pickOne: 'Elija una zanja o zapata en planta para ver sus números.',

@@ -5,6 +5,7 @@ import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { trackPointer } from '../../drawing/pointer.ts';
 import { extent, niceLength, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
@@ -59,12 +60,10 @@ export function PlanView({ section }: { section: Section | null }) {
   };
 
   const [armed, setArmed] = useState<string | null>(null);
-  const startDrag = (event: React.PointerEvent, element: Element, point: number | null) => {
+  const startDrag = (event: React.PointerEvent<SVGElement>, element: Element, point: number | null) => {
     if (event.button !== 0) return;
     event.stopPropagation();
     store.getState().pick(element.id);
-    const target = event.currentTarget;
-    target.setPointerCapture(event.pointerId);
     held.current = box;
     setArmed(element.id);
     const rect = svg.current!.getBoundingClientRect();
@@ -108,17 +107,11 @@ export function PlanView({ section }: { section: Section | null }) {
         }
       }, key);
     };
-    const end = () => {
-      target.removeEventListener('pointermove', move as EventListener);
-      target.removeEventListener('pointerup', end);
-      target.removeEventListener('pointercancel', end);
+    trackPointer(event.currentTarget, event.pointerId, move, () => {
       held.current = null;
       setArmed(null);
       store.getState().settle();
-    };
-    target.addEventListener('pointermove', move as EventListener);
-    target.addEventListener('pointerup', end);
-    target.addEventListener('pointercancel', end);
+    });
   };
 
   const nudge = (event: React.KeyboardEvent) => {
@@ -279,7 +272,7 @@ function Drawn({
   live: boolean;
   footings: readonly (readonly number[])[];
   bottoms: readonly (readonly number[])[];
-  onDown: (event: React.PointerEvent, element: Element, point: number | null) => void;
+  onDown: (event: React.PointerEvent<SVGElement>, element: Element, point: number | null) => void;
 }) {
   const { t } = useTranslation();
   const store = useDeskStore();

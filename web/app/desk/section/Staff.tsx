@@ -10,6 +10,7 @@ import {
   type Takeoff,
 } from '@cimiento/core';
 import { useTranslation } from 'react-i18next';
+import { trackPointer } from '../../drawing/pointer.ts';
 import { spread } from '../../drawing/spread.ts';
 import { useFormat } from '../../parts/format.tsx';
 import { ink } from '../hatches.tsx';
@@ -146,22 +147,13 @@ export function Staff({
     const svg = target.ownerSVGElement;
     if (!svg) return;
     event.preventDefault();
-    target.setPointerCapture(event.pointerId);
     const start = event.clientY;
     const ratio = height / svg.getBoundingClientRect().height;
     const from = flag.level;
     const perPixel = (level(100) - level(0)) / 100;
     const key = `flag:${flag.name}:${event.timeStamp}`;
     const move = (e: PointerEvent) => commit(flag, from + (e.clientY - start) * ratio * perPixel, key);
-    const end = () => {
-      target.removeEventListener('pointermove', move);
-      target.removeEventListener('pointerup', end);
-      target.removeEventListener('pointercancel', end);
-      store.getState().settle();
-    };
-    target.addEventListener('pointermove', move);
-    target.addEventListener('pointerup', end);
-    target.addEventListener('pointercancel', end);
+    trackPointer(target, event.pointerId, move, () => store.getState().settle());
   };
   const placed = spread(
     flags.map((flag) => ({ item: flag, at: y(flag.level) })),
