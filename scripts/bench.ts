@@ -11,6 +11,7 @@ import { simulatedJob } from '@cimiento/simulators';
 import { chromium } from '@playwright/test';
 import { newJob, signIn, stage } from '../web/e2e/helpers.ts';
 import serve from '../web/e2e/serve.ts';
+import { CHROMIUM } from './chromium.ts';
 import { ROOT } from './postgres.ts';
 
 const sorted = (values: readonly number[]) => [...values].sort((a, b) => a - b);
@@ -45,10 +46,7 @@ for (const count of [15, 30, 60, 120, 240])
 if (process.argv.includes('--compute')) process.exit(0);
 
 const stop = await serve();
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--no-first-run'],
-});
+const browser = await chromium.launch(CHROMIUM);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await signIn(page);
 const scripts = new Map<string, number>();

@@ -7,6 +7,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
 import { DEMO_PERSON } from '../web/db/demo-people.ts';
+import { CHROMIUM } from './chromium.ts';
 import { ROOT } from './postgres.ts';
 
 const base = process.env.BASE_URL ?? 'http://127.0.0.1:3000';
@@ -64,16 +65,7 @@ async function signedIn(context: BrowserContext): Promise<void> {
   await page.close();
 }
 
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-dev-shm-usage',
-    '--disable-background-networking',
-    '--no-first-run',
-  ],
-});
+const browser = await chromium.launch(CHROMIUM);
 for (const shot of SHOTS) {
   if (wanted.length > 0 && !wanted.includes(shot.name)) continue;
   const context = await browser.newContext({
