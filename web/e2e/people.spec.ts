@@ -84,6 +84,7 @@ test('the board reads like a day board, makes jobs and removes them', async ({ p
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   await expect(page.getByText('Nothing to dig yet.', { exact: false }).first()).toBeVisible();
   await page.goto(`${base()}/jobs`);
+  await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Remove Goat shed' }).click();
   await page.getByRole('button', { name: 'Remove Goat shed' }).click();
   await expect(page.getByRole('link', { name: 'Goat shed' })).toHaveCount(0);
@@ -115,11 +116,16 @@ test('a plan file goes out and comes in; a bad one is named with paths', async (
 
 test('language, units and theme are a person’s own, and whole', async ({ page }) => {
   await signIn(page);
+  // Each choice loads the page anew; the next one waits until its script listens.
+  const settled = () => page.waitForLoadState('networkidle');
+  await settled();
   await page.locator('select[name=lang]').selectOption('es');
   await expect(page.getByRole('heading', { name: 'Tablero del día' })).toBeVisible();
   await expect(page.locator('html')).toHaveAttribute('lang', 'es');
+  await settled();
   await page.locator('select[name=theme]').selectOption('night');
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+  await settled();
   await page.locator('header select[name=system]').selectOption('imperial');
   await expect(page.getByRole('row', { name: /Honey house/ }).first()).toContainText('yd³');
   await page.getByRole('button', { name: 'Salir' }).click();
