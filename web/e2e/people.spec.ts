@@ -46,6 +46,7 @@ test('a job of another crew is not there: 404 on every door, in plain words', as
   const url = await newJob(page, 'bell-frame');
   const stranger = await (await browser.newContext({ locale: 'en-GB' })).newPage();
   await signIn(stranger, OTHER_PERSON);
+  await prefer(stranger, {});
   for (const path of ['', '/plan.json', '/takeoff.csv', '/takeoff.json', '/dig-sheet.pdf', '/revisions'])
     expect((await stranger.request.get(url + path)).status(), path).toBe(404);
   const save = await stranger.request.post(`${url}/revisions?base=1`, {
@@ -115,7 +116,8 @@ test('a plan file goes out and comes in; a bad one is named with paths', async (
 });
 
 test('language, units and theme are a person’s own, and whole', async ({ page }) => {
-  await signIn(page);
+  // Kept with the person: not the one the other tests sign in as.
+  await signIn(page, OTHER_PERSON);
   // Each choice loads the page anew; the next one waits until its script listens.
   const settled = () => page.waitForLoadState('networkidle');
   await settled();
@@ -126,8 +128,8 @@ test('language, units and theme are a person’s own, and whole', async ({ page 
   await page.locator('select[name=theme]').selectOption('night');
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
   await settled();
-  await page.locator('header select[name=system]').selectOption('imperial');
-  await expect(page.getByRole('row', { name: /Honey house/ }).first()).toContainText('yd³');
+  await page.locator('header select[name=system]').selectOption('metric');
+  await expect(page.getByRole('row', { name: /Bell frame/ }).first()).toContainText('m³');
   await page.getByRole('button', { name: 'Salir' }).click();
   await expect(page.getByRole('heading', { name: 'Entrar' })).toBeVisible();
   await prefer(page, {});
