@@ -9,6 +9,8 @@ export default defineConfig({
   workers: 1,
   fullyParallel: false,
   timeout: 90_000,
+  // On a loaded machine a browser test may be tried a second time; the check names those it was.
+  retries: process.env.CI ? 1 : 0,
   expect: { timeout: 7000 },
   reporter: process.env.PLAYWRIGHT_JSON
     ? [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON }]]
