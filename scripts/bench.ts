@@ -49,15 +49,9 @@ const stop = await serve();
 const browser = await chromium.launch(CHROMIUM);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await signIn(page);
-const scripts = new Map<string, number>();
-page.on('response', async (response) => {
-  if (!response.url().endsWith('.js')) return;
-  const body = await response.body().catch(() => Buffer.alloc(0));
-  scripts.set(response.url(), gzipSync(body, { level: 9 }).length);
-});
 const url = await newJob(page, 'honey-house');
 // A fresh load of the desk alone, with nothing cached.
-scripts.clear();
+const scripts = new Map<string, number>();
 const fresh = await browser.newContext({ viewport: { width: 1280, height: 800 } });
 await fresh.addCookies(await page.context().cookies());
 const desk = await fresh.newPage();

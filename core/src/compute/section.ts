@@ -8,7 +8,7 @@ import type { Takeoff } from './takeoff.ts';
 
 export interface SectionBox {
   readonly element: number;
-  readonly what: 'footing' | 'blinding' | 'stone' | 'stem';
+  readonly what: 'footing' | 'blinding' | 'stem';
   readonly s0: number;
   readonly s1: number;
   readonly z0: number;

@@ -88,7 +88,11 @@ function Desk() {
             borderStyle="solid"
             borderColor="edge"
           >
-            <SectionView element={matched >= 0 ? plan.elements[matched] : undefined} index={matched} />
+            <SectionView
+              element={matched >= 0 ? plan.elements[matched] : undefined}
+              index={matched}
+              near={section}
+            />
           </Box>
         </Flex>
         <Box

@@ -14,14 +14,22 @@ import { flagsFor, Staff, staffShape } from './Staff.tsx';
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600 } as const;
 const words = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 13 } as const;
 
-export function SectionView({ element, index }: { element: Element | undefined; index: number }) {
+export function SectionView({
+  element,
+  index,
+  near,
+}: {
+  element: Element | undefined;
+  index: number;
+  /** The cut as the plan marks it; drawn wider here when there is room. */
+  near: Section | null;
+}) {
   const { t } = useTranslation();
   const plan = useDesk((desk) => desk.plan);
   const takeoff = useTakeoff();
   const [frame, { width, height }] = useSize(808, 290);
   const [stretch, setStretch] = useState<1 | 2>(1);
 
-  const near = element && index >= 0 ? sectionThrough(plan, takeoff, index) : null;
   const flags = flagsFor(plan, takeoff, element, near);
   const levels = flags
     .map((flag) => flag.level)
@@ -210,26 +218,16 @@ function Cut({
   if (end > -Infinity) line += `L${x(end)} ${y(ground(end))}`;
 
   const { water } = plan.ground;
-  const pool =
-    water === null
-      ? ''
-      : section.dug.flatMap((p) => fillUnder(p, water) ?? []).length > 0
-        ? section.dug
-            .map((p) => fillUnder(p, water))
-            .filter((p) => p !== null)
-            .map(path)
-            .join('')
-        : '';
-  const stone = plan.base
-    ? section.dug
-        .map((p) => fillUnder(p, takeoff.elements[p.owner]?.stoneTop ?? -Infinity))
-        .filter((p) => p !== null)
-        .map(path)
-        .join('')
-    : '';
-  const order = { stone: 0, blinding: 1, footing: 2, stem: 3 };
+  const filledTo = (level: (owner: number) => number) =>
+    section.dug
+      .map((p) => fillUnder(p, level(p.owner)))
+      .filter((p) => p !== null)
+      .map(path)
+      .join('');
+  const pool = water === null ? '' : filledTo(() => water);
+  const stone = plan.base ? filledTo((owner) => takeoff.elements[owner]?.stoneTop ?? -Infinity) : '';
+  const order = { blinding: 1, footing: 2, stem: 3 };
   const fill = {
-    stone: 'url(#section-stone)',
     blinding: 'url(#section-lean)',
     footing: 'url(#section-concrete)',
     stem: 'url(#section-concrete)',
