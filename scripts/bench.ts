@@ -5,9 +5,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { compute, type Plan } from '@cimiento/core';
-import { readPlan } from '@cimiento/formats';
-import { simulatedJob } from '@cimiento/simulators';
+import { compute, flatPlan, type Plan, spotSurface, takeSurvey, triangulate } from '@cimiento/core';
+import { readLandXml, readPlan, readSurveyCsv, writeSurveyCsv } from '@cimiento/formats';
+import { random, simulatedJob } from '@cimiento/simulators';
 import { chromium } from '@playwright/test';
 import { newJob, signIn, stage } from '../web/e2e/helpers.ts';
 import serve from '../web/e2e/serve.ts';
@@ -43,6 +43,49 @@ row('Honey house', time(demo('honey-house'), 60));
 row('Bell frame', time(demo('bell-frame'), 60));
 for (const count of [15, 30, 60, 120, 240])
   row(`simulated job, ${count} elements`, time(simulatedJob(count), count > 100 ? 10 : 40));
+row('Drying barn, stepped', time(demo('drying-barn'), 40));
+
+/** A made-up survey: hills over 400 × 300 m, and a centimetre of roughness. */
+function hills(count: number): [number, number, number][] {
+  const next = random(5);
+  return Array.from({ length: count }, () => {
+    const [x, y] = [next() * 400, next() * 300];
+    return [x, y, 100 + 2 * Math.sin(x / 40) + Math.cos(y / 30) + (next() - 0.5) * 0.01];
+  });
+}
+const repeat = (runs: number, work: () => unknown) =>
+  Array.from({ length: runs }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+const many = hills(100_000);
+const few = hills(8000);
+const csv = writeSurveyCsv({ points: many, breaklines: [] });
+const xml = `<LandXML><Surfaces><Surface><Definition surfType="TIN"><Pnts>${many
+  .map(([x, y, z], i) => `<P id="${i}">${y} ${x} ${z}</P>`)
+  .join('')}</Pnts></Definition></Surface></Surfaces></LandXML>`;
+console.log('\nsurveys');
+row(
+  '100 000 spots triangulated',
+  repeat(5, () => triangulate(flatPlan(many), [])),
+);
+row(
+  '100 000 spots read from CSV',
+  repeat(5, () => readSurveyCsv(csv, null, 'm')),
+);
+row(
+  '100 000 spots read from LandXML',
+  repeat(3, () => readLandXml(xml)),
+);
+row(
+  '100 000 spots taken and thinned',
+  repeat(3, () => takeSurvey({ points: many, breaklines: [] }, [0, 0])),
+);
+row(
+  'surface of 8 000 spots',
+  repeat(5, () => spotSurface(few, [])),
+);
 if (process.argv.includes('--compute')) process.exit(0);
 
 const stop = await serve();

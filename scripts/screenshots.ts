@@ -28,14 +28,70 @@ const stage = (key: string) => async (page: Page) => {
   await page.locator(`[data-stage=${key}]:visible`).click();
 };
 
+type Act = (page: Page) => Promise<void>;
+const then =
+  (...acts: readonly Act[]): Act =>
+  async (page) => {
+    for (const act of acts) await act(page);
+  };
+const drawing =
+  (name: string): Act =>
+  (page) =>
+    page.locator(`[data-lower=${name}]`).click();
+const heading = (page: Page, title: string) =>
+  page.locator('[data-side] h2').filter({ hasText: title }).first();
+const unfold =
+  (title: string): Act =>
+  (page) =>
+    heading(page, title).click();
+/** Brings a panel of the side to its top. As text: this file is typed for Node. */
+const panel =
+  (title: string): Act =>
+  (page) =>
+    page.evaluate(`(() => {
+      const all = [...document.querySelectorAll('[data-side] h2')];
+      all.find((h) => h.textContent.startsWith(${JSON.stringify(title)}))?.scrollIntoView();
+    })()`);
+/** What-ifs come from a worker. */
+const settled: Act = (page) => page.waitForTimeout(1500);
+const fenceThroughTheHouse: Act = async (page) => {
+  await drawing('fence')(page);
+  await page.getByRole('region', { name: 'Fence section' }).getByLabel('From').selectOption({ label: 'TP3' });
+};
+
 const SHOTS: readonly Shot[] = [
   { name: 'sign-in', path: '/sign-in' },
   { name: 'job-board', path: '/jobs' },
   { name: 'desk', job: 'Honey house' },
-  { name: 'desk-ground-night', job: 'Honey house', prefs: { theme: 'night' }, act: stage('ground') },
+  { name: 'ground', job: 'Honey house', act: then(stage('ground'), drawing('pit')) },
+  { name: 'ground-fence', job: 'Honey house', act: then(stage('ground'), fenceThroughTheHouse) },
+  {
+    name: 'ground-frost-night',
+    job: 'Honey house',
+    prefs: { theme: 'night' },
+    act: then(stage('ground'), drawing('frost'), panel('Frost')),
+  },
+  {
+    name: 'ground-hand',
+    job: 'Honey house',
+    act: then(stage('ground'), unfold('Soils'), async (page) => {
+      await page.getByRole('button', { name: 'Soft wet clay in the hand' }).click();
+      await page.getByRole('dialog').waitFor();
+    }),
+  },
   { name: 'desk-es-imperial-sun', job: 'Bell frame', prefs: { lang: 'es', theme: 'sun' } },
   { name: 'desk-setout', job: 'Honey house', act: stage('setout') },
-  { name: 'desk-levels', job: 'Honey house', act: stage('levels') },
+  { name: 'levels', job: 'Honey house', act: then(stage('levels'), settled) },
+  {
+    name: 'levels-steps',
+    job: 'Drying barn',
+    act: then(
+      stage('levels'),
+      async (page) => page.locator('[data-element=T2]').click(),
+      drawing('long'),
+      panel('T2: floor and steps'),
+    ),
+  },
   { name: 'desk-base', job: 'Honey house', act: stage('base') },
   {
     name: 'workings',

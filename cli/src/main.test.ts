@@ -41,7 +41,7 @@ describe('cimiento takeoff', () => {
 describe('cimiento validate', () => {
   it('exits 0 for a good plan, 1 with paths for a bad one', async () => {
     expect((await cimiento('validate', demo('bell-frame'))).status).toBe(0);
-    const bad = file('bad.json', '{"format":"cimiento-plan","version":1}');
+    const bad = file('bad.json', '{"format":"cimiento-plan","version":2}');
     const { status, out } = await cimiento('validate', bad);
     expect(status).toBe(1);
     expect(JSON.parse(out).problems).toContainEqual(

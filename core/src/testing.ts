@@ -1,8 +1,9 @@
 /** Plans for tests: small, level, and with nothing left to chance. Not part of the core's door. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { blankPlan, newPad, newStrip } from './plan/blank.ts';
-import type { Element, Pad, Plan, Strip } from './plan/schema.ts';
+import type { SoilKind } from './ground/kinds.ts';
+import { blankPlan, newLog, newPad, newStrip } from './plan/blank.ts';
+import type { Element, Pad, Plan, SoilEntry, Strip } from './plan/schema.ts';
 
 /** A level metric job whose one rule is a frost depth; base and blinding off. */
 export function plainPlan(change: (plan: Plan) => void = () => {}): Plan {
@@ -26,8 +27,39 @@ export const pad = (x: number, y: number, length: number, width: number, more: P
 export const named = (...elements: Element[]): Element[] =>
   elements.map((element, i) => ({ ...element, id: `E${i + 1}`, name: `E${i + 1}` }));
 
-export function demo(name: 'honey-house' | 'bell-frame'): Plan {
+export type DemoName = 'honey-house' | 'bell-frame' | 'drying-barn';
+export function demo(name: DemoName): Plan {
   return JSON.parse(readFileSync(join(import.meta.dirname, `../../demo/${name}.json`), 'utf8')) as Plan;
+}
+
+/** One log for the whole site: soils by kind and the depth of their tops. */
+export function soilsDown(
+  plan: Plan,
+  ...soils: readonly [id: string, kind: SoilKind, top: number, values?: SoilEntry['values']][]
+): void {
+  plan.ground.soils = soils.map(([id, kind, , values]) => ({
+    id,
+    name: '',
+    kind,
+    values: values ?? {},
+    hand: null,
+  }));
+  plan.ground.logs = [
+    {
+      ...newLog('log-1', 'TP1', [0, 0], plan.ground.base),
+      layers: soils.map(([soil, , top]) => ({ soil, top, note: '' })),
+    },
+  ];
+}
+
+/** Puts the surface on a slope through its level at the origin. */
+export function tilt(plan: Plan, gradeEast: number, gradeNorth = 0): void {
+  plan.ground.surface = { kind: 'plane', level: 100, gradeEast, gradeNorth };
+}
+
+/** An engineer's word on the level, for everything. */
+export function instruct(plan: Plan, level: number, who = 'x'): void {
+  plan.levels.instructions = [{ id: 'w', level, width: null, who, when: '', why: '', elements: [] }];
 }
 
 /** A small seeded generator (mulberry32), so that random cases are the same every time. */

@@ -28,7 +28,7 @@ describe('the shipped schema', () => {
 
 describe('the plan file', () => {
   it('goes out and comes back without loss', () => {
-    for (const name of ['honey-house', 'bell-frame']) {
+    for (const name of ['honey-house', 'bell-frame', 'drying-barn']) {
       expect(JSON.parse(writePlan(plan(name)))).toEqual(JSON.parse(text(name)));
       expect(readPlan(writePlan(plan(name)))).toEqual({ ok: true, plan: plan(name) });
     }
@@ -69,7 +69,7 @@ describe('the takeoff as CSV', () => {
     expect(rows[0]).toEqual(['section', 'item', 'quantity', 'value', 'unit']);
     const dig = rows.find((row) => row[0] === 'figure' && row[1] === 'dig')!;
     expect(Number(dig[3])).toBeCloseTo(takeoff.figures.dig.value, 5);
-    expect(rows.filter((row) => row[0] === 'stratum' && row[2] === 'bank')).toHaveLength(3);
+    expect(rows.filter((row) => row[0] === 'stratum' && row[2] === 'bank')).toHaveLength(4);
   });
 
   it('never hands a spreadsheet a formula', () => {

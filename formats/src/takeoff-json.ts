@@ -27,6 +27,9 @@ export function takeoffJson(plan: Plan, takeoff: Takeoff) {
       ReturnType<typeof figure>
     >,
     frost: takeoff.frost,
+    frozen: takeoff.frozen,
+    clashes: takeoff.clashes,
+    shallow: takeoff.shallow,
     overdig: takeoff.overdig,
     strata: takeoff.spoil.strata.map((s) => ({
       id: s.soil.layer.id,
@@ -57,6 +60,11 @@ export function takeoffJson(plan: Plan, takeoff: Takeoff) {
       margin: e.decision?.margin ?? null,
       candidates: e.decision?.candidates ?? [],
       underside: e.underside,
+      steps:
+        e.steps?.stretches.map(({ run, s0, s1, underside }) => ({ run, from: s0, to: s1, underside })) ??
+        null,
+      closure: e.decision?.closure ?? null,
+      water: e.water,
       formation: e.formation,
       dug: e.dug,
       depth: e.depth,

@@ -1,1 +1,2 @@
 export * from './job.ts';
+export * from './weather.ts';

@@ -45,15 +45,15 @@ function house(plan: Plan, x: number, y: number, next: () => number): Element[] 
 export function simulatedJob(count: number, seed = 1): Plan {
   const plan = blankPlan(`Simulated ${count}`, 'metric');
   const next = random(seed);
-  plan.ground.surface.gradeEast = -1 / 80;
-  plan.ground.surface.gradeNorth = 1 / 120;
+  plan.ground.surface = { kind: 'plane', level: 100, gradeEast: -1 / 80, gradeNorth: 1 / 120 };
   plan.ground.soils.push({
     id: 'deep',
     name: '',
     kind: 'gravellyClay',
-    top: 1.6,
     values: { permeability: 1e-5 },
+    hand: null,
   });
+  plan.ground.logs[0]!.layers.push({ soil: 'deep', top: 1.6, note: '' });
   plan.ground.water = 98.9;
   plan.ground.frost.local = 0.9;
   plan.base = {

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { blankPlan, type Plan } from '@cimiento/core';
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -189,6 +191,30 @@ describe('jobs', () => {
   });
 });
 
+describe('jobs saved by an earlier version', () => {
+  const first: unknown = JSON.parse(
+    readFileSync(join(import.meta.dirname, '../../core/src/plan/versions/v1-honey-house.json'), 'utf8'),
+  );
+  it('open as plans of today, and so do their revisions', async () => {
+    const id = await createJob(ana.crew, ana.person, savingOf(plan(), null));
+    // As the earlier program left it in the tables.
+    await db.execute(sql`update jobs set plan = ${JSON.stringify(first)}::jsonb where id = ${id}`);
+    await db.execute(sql`update revisions set plan = ${JSON.stringify(first)}::jsonb where job_id = ${id}`);
+    const job = (await findJob(ana.crew, id))!;
+    expect(job.plan.version).toBe(2);
+    expect(job.plan.ground.logs[0]!.layers).toHaveLength(3);
+    expect((await findRevision(id, 1))!.plan).toEqual(job.plan);
+    const saved = await saveRevision(ana.crew, id, ana.person, 1, savingOf(job.plan, job.plan));
+    expect(saved).toEqual({ ok: true, revision: 2 });
+    expect((await findJob(ana.crew, id))!.plan).toEqual(job.plan);
+  });
+  it('of a version nobody knows are an error said aloud, not a broken desk', async () => {
+    const id = await createJob(ana.crew, ana.person, savingOf(plan(), null));
+    await db.execute(sql`update jobs set plan = jsonb_set(plan, '{version}', '99') where id = ${id}`);
+    await expect(findJob(ana.crew, id)).rejects.toThrow('version');
+  });
+});
+
 describe('the demo', () => {
   it('is loaded once', async () => {
     expect(await loadDemo()).toBe(true);
@@ -199,6 +225,7 @@ describe('the demo', () => {
     expect(jobs.map((job) => [job.name, job.place, job.summary.holds.includes('water')])).toEqual([
       ['Honey house', 'Alto Sereno', true],
       ['Bell frame', 'Tamarack Flat', false],
+      ['Drying barn', 'Quebrada Vieja', false],
     ]);
     expect(jobs[0]!.summary.dig).toBeGreaterThan(100);
   });

@@ -1,7 +1,7 @@
 /** Tables. A job's plan is one document; each save is a new row of revisions, never changed. */
-import type { Plan } from '@cimiento/core';
 import { sql } from 'drizzle-orm';
 import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { planColumn } from './columns/plan.ts';
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
 
@@ -76,7 +76,7 @@ export const jobs = pgTable(
     place: text('place').notNull(),
     /** Number of the newest revision. */
     revision: integer('revision').notNull().default(1),
-    plan: jsonb('plan').$type<Plan>().notNull(),
+    plan: planColumn('plan').notNull(),
     summary: jsonb('summary').$type<JobSummary>().notNull(),
     updatedAt: at('updated_at').notNull().default(sql`now()`),
     updatedBy: uuid('updated_by').references(() => people.id),
@@ -92,7 +92,7 @@ export const revisions = pgTable(
       .notNull()
       .references(() => jobs.id, { onDelete: 'cascade' }),
     number: integer('number').notNull(),
-    plan: jsonb('plan').$type<Plan>().notNull(),
+    plan: planColumn('plan').notNull(),
     summary: jsonb('summary').$type<JobSummary>().notNull(),
     changes: jsonb('changes').$type<Change[]>().notNull(),
     why: text('why').notNull().default(''),

@@ -75,6 +75,7 @@ test('a request from another site is refused', async ({ page }) => {
 
 test('the board reads like a day board, makes jobs and removes them', async ({ page }) => {
   await signIn(page);
+  await page.goto(`${base()}/jobs`);
   const honey = page.getByRole('row', { name: /Honey house.*Alto Sereno/ }).first();
   await expect(honey).toContainText('sides need support');
   await expect(honey).toContainText('m³');
@@ -118,6 +119,7 @@ test('a plan file goes out and comes in; a bad one is named with paths', async (
 test('language, units and theme are a person’s own, and whole', async ({ page }) => {
   // Kept with the person: not the one the other tests sign in as.
   await signIn(page, OTHER_PERSON);
+  await page.goto(`${base()}/jobs`);
   // Each choice loads the page anew; the next one waits until its script listens.
   const settled = () => page.waitForLoadState('networkidle');
   await settled();

@@ -6,9 +6,13 @@
 import { COMPACTORS } from '../base/compactors.ts';
 import type { Caution, ElementTakeoff, Takeoff } from '../compute/takeoff.ts';
 import { ENGINEER_DEPTH, LADDER_DEPTH, LADDER_TRAVEL, SPOIL_SETBACK } from '../dig/sides.ts';
+import { leastLap } from '../levels/steps.ts';
 import type { Plan } from '../plan/schema.ts';
 
-type Part = Pick<Takeoff, 'elements' | 'frost' | 'lifts' | 'pits' | 'spoil' | 'soils'>;
+type Part = Pick<
+  Takeoff,
+  'elements' | 'frost' | 'frozen' | 'lifts' | 'pits' | 'spoil' | 'soils' | 'clashes' | 'shallow'
+>;
 
 const ids = (elements: readonly ElementTakeoff[]) => elements.map((element) => element.id);
 const deepest = (elements: readonly ElementTakeoff[]) => Math.max(...elements.map((e) => e.depth));
@@ -44,17 +48,20 @@ export function cautionsFor(plan: Plan, part: Part): Caution[] {
       limit: [ENGINEER_DEPTH, 'length'],
     });
 
+  hazardCautions(plan, part, out);
   const wet = live.filter((e) => e.wet);
-  const { water } = plan.ground;
-  if (wet.length > 0 && water !== null) {
-    const lowest = Math.min(...wet.map((e) => e.dug));
+  if (wet.length > 0)
     add(wet, 'water', 'stop', {
-      above: [water - lowest, 'size'],
+      above: [Math.max(...wet.map((e) => (e.water ?? e.dug) - e.dug)), 'size'],
       hold: [Math.min(...part.pits.map((pit) => pit.holdLevel)), 'level'],
     });
-    const lowered = wet.filter((e) => e.rule.loweredByWater);
-    add(lowered, 'waterClass', 'warn');
-  }
+  const perched = live.filter((e) => e.perched);
+  add(perched, 'perched', 'warn');
+  add(
+    live.filter((e) => (e.wet || e.perched) && e.rule.loweredByWater),
+    'waterClass',
+    'warn',
+  );
   add(
     needing.filter((e) => e.slope >= e.rule.steepest - EPS),
     'caveIn',
@@ -69,21 +76,40 @@ export function cautionsFor(plan: Plan, part: Part): Caution[] {
     add(people, 'rescue', 'warn');
   }
   add(live, 'edge', 'warn', { setback: [SPOIL_SETBACK, 'length'] });
-  add(live, 'services', 'warn');
-  const frozen = part.frost.depth !== null && part.frost.depth > 0;
-  if (frozen) add(live, 'thaw', 'note');
-  const cutSoft = live.filter((e) =>
-    part.soils.some((soil) => soil.typical.softens && soil.top < e.depth && soil.bottom >= e.depth - EPS),
+  const marked = plan.ground.hazards.some((hazard) => hazard.kind === 'service');
+  add(live, marked ? 'servicesMarked' : 'services', 'warn');
+  // Ground frozen today stands like rock until it thaws, and then it falls.
+  if (part.frozen)
+    add(live, 'frozenFace', 'warn', {
+      depth: [part.frozen.depth, 'length'],
+      longer: [1 / part.frozen.rate, 'number'],
+    });
+  else if (part.frost.depth !== null && part.frost.depth > 0) add(live, 'thaw', 'note');
+  add(
+    live.filter((e) => e.softBottom),
+    'softening',
+    'note',
   );
-  add(cutSoft, 'softening', 'note');
-  if (plan.levels.instruction)
-    add(
-      live,
-      'instruction',
-      'warn',
-      { level: [plan.levels.instruction.level, 'level'] },
-      { who: plan.levels.instruction.who },
-    );
+  add(
+    live.filter((e) => !e.surveyed),
+    'beyondSurvey',
+    'warn',
+  );
+  stepCautions(plan, live, add);
+  for (const word of plan.levels.instructions) {
+    const concerned = live.filter((e) => word.elements.length === 0 || word.elements.includes(e.id));
+    if (word.level !== null)
+      add(concerned, 'instruction', 'warn', { level: [word.level, 'level'] }, { who: word.who });
+    if (word.width !== null)
+      add(concerned, 'instructionWidth', 'warn', { width: [word.width, 'size'] }, { who: word.who });
+  }
+  if (part.shallow)
+    out.push({
+      code: 'shallowSchool',
+      weight: 'stop',
+      elements: [],
+      values: { bed: [part.shallow.bed, 'size'] },
+    });
   const frostLine = live.filter((e) => {
     const frostLevel = e.decision?.candidates.find((c) => c.rule === 'frost')?.level;
     return frostLevel !== undefined && e.underside > frostLevel + EPS;
@@ -107,4 +133,76 @@ export function cautionsFor(plan: Plan, part: Part): Caution[] {
   out.push({ code: 'defer', weight: 'note', elements: [] });
   const order = { stop: 0, warn: 1, note: 2 };
   return out.sort((p, q) => order[p.weight] - order[q.weight]);
+}
+
+const CLASH_WEIGHT = { keepOff: 'warn', influence: 'stop', cutBack: 'warn', flood: 'stop' } as const;
+/** Reaching into these can kill. */
+const DEADLY: readonly string[] = ['service', 'overhead'];
+
+/** One caution a hazard and kind of clash, with the worst of it over the elements concerned. */
+function hazardCautions(plan: Plan, part: Part, out: Caution[]): void {
+  for (const hazard of plan.ground.hazards) {
+    for (const what of ['influence', 'flood', 'keepOff', 'cutBack'] as const) {
+      const clashes = part.clashes.filter((clash) => clash.hazard === hazard.id && clash.what === what);
+      const worst = clashes.reduce<(typeof clashes)[number] | null>(
+        (p, q) => (p === null || q.by > p.by ? q : p),
+        null,
+      );
+      if (!worst) continue;
+      const deadly = what === 'keepOff' && DEADLY.includes(hazard.kind) && !hazard.confirmed;
+      out.push({
+        code: what === 'keepOff' ? `keepOff.${hazard.kind}` : what,
+        weight: deadly ? 'stop' : CLASH_WEIGHT[what],
+        elements: clashes.map((clash) => clash.element),
+        values: {
+          distance: [worst.distance, 'length'],
+          limit: [worst.limit, what === 'keepOff' ? 'length' : what === 'cutBack' ? 'size' : 'level'],
+          by: [worst.by, what === 'keepOff' ? 'length' : 'size'],
+        },
+        names: { hazard: hazard.name },
+      });
+    }
+  }
+}
+
+/** Steps higher, or laps shorter, than the rule: typed so by someone, who must be able to say why. */
+function stepCautions(
+  plan: Plan,
+  live: readonly ElementTakeoff[],
+  add: (
+    when: readonly ElementTakeoff[],
+    code: string,
+    weight: Caution['weight'],
+    values?: Caution['values'],
+  ) => void,
+): void {
+  const stepped = live.flatMap((e) => {
+    const element = plan.elements.find((candidate) => candidate.id === e.id);
+    return e.steps && e.steps.count > 0 && element
+      ? [{ e, steps: e.steps, thickness: element.thickness }]
+      : [];
+  });
+  const high = stepped.filter(({ steps, thickness }) => steps.height > thickness + EPS);
+  if (high.length > 0)
+    add(
+      high.map(({ e }) => e),
+      'stepHigh',
+      'warn',
+      {
+        height: [Math.max(...high.map(({ steps }) => steps.height)), 'size'],
+        thickness: [Math.min(...high.map(({ thickness }) => thickness)), 'size'],
+      },
+    );
+  const wanted = ({ steps, thickness }: (typeof stepped)[number]) => leastLap(steps.height, thickness);
+  const short = stepped.filter((entry) => entry.steps.lap < wanted(entry) - EPS);
+  if (short.length > 0)
+    add(
+      short.map(({ e }) => e),
+      'lapShort',
+      'warn',
+      {
+        lap: [Math.min(...short.map(({ steps }) => steps.lap)), 'size'],
+        wanted: [Math.max(...short.map(wanted)), 'size'],
+      },
+    );
 }

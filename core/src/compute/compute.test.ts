@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Plan } from '../plan/schema.ts';
-import { demo, named, pad, plainPlan, strip } from '../testing.ts';
+import { demo, instruct, named, pad, plainPlan, soilsDown, strip, tilt } from '../testing.ts';
 import { parseQuantity, type System } from '../units/index.ts';
 import { compute } from './compute.ts';
 import { sectionThrough } from './section.ts';
@@ -10,7 +10,7 @@ import { FIGURE_IDS, type Takeoff } from './takeoff.ts';
 /** The check job: ring 14.4 × 8.4 with a cross wall on level ground, bottom 1.2 wide and 1.425 deep. */
 const ring = (change: (plan: Plan) => void = () => {}) =>
   plainPlan((p) => {
-    p.ground.frost = { local: 0.95, climate: null, margin: 0.1 };
+    p.ground.frost = { ...p.ground.frost, local: 0.95, margin: 0.1 };
     p.dig.side = 0;
     p.dig.room = 0.3;
     p.base = {
@@ -127,13 +127,20 @@ describe('what decides the depth', () => {
       }),
     ).toMatchObject({ governs: 'cover', underside: 98.5 });
     const stack = rule((p) => {
-      p.levels.floor = {
-        level: 99.2,
-        layers: [
-          { id: 'a', name: 'slab', thickness: 0.12 },
-          { id: 'b', name: 'membrane', thickness: 0.0003 },
-        ],
-      };
+      p.levels.floors = [
+        {
+          id: 'f',
+          name: 'Floor',
+          level: 99.2,
+          above: null,
+          count: 'down',
+          landing: 'deepen',
+          layers: [
+            { id: 'a', name: 'slab', material: 'slab', thickness: 0.12, joint: null },
+            { id: 'b', name: 'membrane', material: 'membrane', thickness: 0.0003, joint: null },
+          ],
+        },
+      ];
     });
     // 99.2 − 0.1203 is the underside of the floor; the footing 0.3 thick must stay under it.
     expect(stack.governs).toBe('stack');
@@ -142,7 +149,7 @@ describe('what decides the depth', () => {
   it("is the engineer's word when given, deeper or not, and a footing above frost is named", () => {
     const takeoff = compute(
       ring((p) => {
-        p.levels.instruction = { level: 99.3, who: 'Eng. R. Sol', when: '2026-11-20', why: 'rock' };
+        instruct(p, 99.3, 'Eng. R. Sol');
       }),
     );
     expect(takeoff.elements[0]!.decision).toMatchObject({
@@ -157,7 +164,7 @@ describe('what decides the depth', () => {
   });
   it('holds a group to the lowest level any of it needs', () => {
     const plan = ring((p) => {
-      p.ground.surface.gradeEast = -0.02;
+      tilt(p, -0.02);
     });
     const grouped = compute(plan).elements.map((e) => e.formation);
     expect(new Set(grouped.map((f) => f.toFixed(6))).size).toBe(1);
@@ -273,7 +280,7 @@ describe('any plan', () => {
     fc.assert(
       fc.property(anyPlan, (a) => {
         const plan = plainPlan((p) => {
-          p.ground.surface.gradeEast = a.grade;
+          tilt(p, a.grade);
           p.ground.frost.local = a.frost;
           p.ground.water = a.water;
           p.dig.side = a.side;
@@ -337,17 +344,16 @@ describe('problems', () => {
     [
       'a soil that starts below ground',
       (p) => {
-        p.ground.soils[0]!.top = 0.3;
-        p.ground.soils[1]!.top = 0.5;
+        p.ground.logs[0]!.layers[0]!.top = 0.1;
       },
-      'soilsStart /ground/soils/0/top',
+      'soilsStart /ground/logs/0/layers/0/top',
     ],
     [
       'soils out of order',
       (p) => {
-        p.ground.soils[1]!.top = 0;
+        p.ground.logs[0]!.layers[1]!.top = 0;
       },
-      'soilsOrder /ground/soils/1/top',
+      'soilsOrder /ground/logs/0/layers/1/top',
     ],
     [
       'a base above the soils',
@@ -415,7 +421,7 @@ describe('problems', () => {
     [
       'formation above ground',
       (p) => {
-        p.levels.instruction = { level: 101, who: 'x', when: '', why: '' };
+        instruct(p, 101);
       },
       'formationAboveGround /elements/0',
     ],
@@ -474,7 +480,7 @@ describe('cautions', () => {
     expect(codes()).not.toContain('water');
     const wet = codes((p) => {
       p.ground.water = 99.5;
-      p.ground.soils = [{ id: 'a', name: '', kind: 'stiffClay', top: 0, values: {} }];
+      soilsDown(p, ['a', 'stiffClay', 0]);
     });
     expect(wet).toEqual(expect.arrayContaining(['water', 'waterClass']));
   });
@@ -491,7 +497,7 @@ describe('cautions', () => {
     ).not.toContain('ladder');
     expect(
       codes((p) => {
-        p.levels.instruction = { level: 93, who: 'x', when: '', why: '' };
+        instruct(p, 93);
       }),
     ).toContain('engineerDepth');
   });

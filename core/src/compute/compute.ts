@@ -7,13 +7,35 @@ import {
   excavate,
   loadsOf,
   mixedLoads,
+  type Solid,
   sideRule,
   slopeOf,
   spoilOf,
+  volumeDeeperThan,
   windrow,
 } from '../dig/index.ts';
-import { designFrost, groundPlane, soilsOf } from '../ground/index.ts';
-import { type DepthDecision, decideDepth, groundOver, stackUnderside } from '../levels/index.ts';
+import type { Polygon } from '../geometry/index.ts';
+import {
+  designFrost,
+  frozenNow,
+  type GroundModel,
+  groundModel,
+  groundOver,
+  inHull,
+  type Layer,
+  placesOn,
+} from '../ground/index.ts';
+import {
+  clashesOf,
+  type DepthDecision,
+  decideDepth,
+  floorStacks,
+  type Places,
+  type Stepped,
+  shallowOf,
+  stepsOf,
+  withInstructedWidths,
+} from '../levels/index.ts';
 import { checkPlan } from '../plan/check.ts';
 import type { Plan } from '../plan/schema.ts';
 import { orderOf, place } from '../pour/index.ts';
@@ -43,92 +65,152 @@ export function compute(plan: Plan): Takeoff {
 /** Stand-ins for the parts of a broken plan that the empty takeoff would otherwise read. */
 const SAFE = {
   ground: {
-    surface: { level: 0, gradeEast: 0, gradeNorth: 0 },
+    surface: { kind: 'plane', level: 0, gradeEast: 0, gradeNorth: 0 },
     soils: [],
+    logs: [],
     base: 1,
     water: null,
-    frost: { local: null, climate: null, margin: 0 },
+    waterHigh: null,
+    hazards: [],
+    frost: { local: null, climate: null, cover: [], margin: 0, frozen: null },
   },
-  levels: { string: 0, floor: null, bearing: null, cover: null, instruction: null },
+  levels: {
+    string: 0,
+    floors: [],
+    bearing: null,
+    cover: null,
+    steps: { height: null, lap: null, tread: null },
+    influence: 1,
+    instructions: [],
+    shallow: null,
+  },
   base: null,
 } satisfies Partial<Plan>;
 
 interface Levelled {
-  decision: DepthDecision | null;
-  underside: number;
-  groundLow: number;
-  groundHigh: number;
+  readonly decision: DepthDecision | null;
+  readonly steps: Stepped | null;
+  /** Of each stretch; the lowest is the element's. */
+  readonly undersides: readonly number[];
+  readonly groundLow: number;
+  readonly groundHigh: number;
+  readonly places: Places;
 }
 
-/** The level of every element: decided by group, so that what is poured together is dug together. */
-function levelElements(plan: Plan, frost: Takeoff['frost'], problems: Problem[]): Levelled[] {
-  const ground = groundPlane(plan);
-  const grounds = footingPieces(plan.elements).map((pieces) => groundOver(pieces, ground));
+const NOT_LEVELLED: Levelled = {
+  decision: null,
+  steps: null,
+  undersides: [0],
+  groundLow: 0,
+  groundHigh: 0,
+  places: [],
+};
+
+/**
+ * The level of every element: decided by group, so that what is poured together is dug together;
+ * stepped strips each for themselves.
+ */
+function levelElements(
+  plan: Plan,
+  model: GroundModel,
+  frost: Takeoff['frost'],
+  problems: Problem[],
+): Levelled[] {
+  const pieces = footingPieces(plan.elements);
+  const grounds = pieces.map((list) => groundOver(model, list));
+  const places = pieces.map((list) => placesOn(model, list));
   const groups = new Map<string, number[]>();
   plan.elements.forEach((element, i) => {
     if (!Number.isFinite(grounds[i]!.low)) {
       problems.push({ code: 'zeroLength', path: `/elements/${i}/points` });
       return;
     }
-    const key = element.group === '' ? `#${element.id}` : element.group;
+    const alone = element.group === '' || (element.kind === 'strip' && element.stepped);
+    const key = alone ? `#${element.id}` : element.group;
     groups.set(key, [...(groups.get(key) ?? []), i]);
   });
-  const out = plan.elements.map(
-    (): Levelled => ({ decision: null, underside: 0, groundLow: 0, groundHigh: 0 }),
-  );
+  const out: Levelled[] = plan.elements.map(() => NOT_LEVELLED);
   let undecided = false;
   for (const members of groups.values()) {
     const decision = decideDepth(
       plan,
+      model,
       frost,
-      members.map((i) => ({ element: plan.elements[i]!, groundLow: grounds[i]!.low })),
+      members.map((i) => ({ element: plan.elements[i]!, places: places[i]! })),
     );
     undecided ||= decision === null;
-    for (const i of members)
+    for (const i of members) {
+      const element = plan.elements[i]!;
+      const steps =
+        decision && element.kind === 'strip' && element.stepped ? stepsOf(plan, model, frost, element) : null;
       out[i] = {
         decision,
-        underside: decision?.underside ?? 0,
+        steps,
+        undersides: steps?.stretches.map((stretch) => stretch.underside) ?? [decision?.underside ?? 0],
         groundLow: grounds[i]!.low,
         groundHigh: grounds[i]!.high,
+        places: places[i]!,
       };
+    }
   }
   if (undecided) problems.push({ code: 'noDepth', path: '/levels' });
   return out;
 }
 
-function takeoffOf(plan: Plan): Takeoff {
+/** Columns at a few places of an element: enough to meet every soil it cuts. */
+const MOST_COLUMNS = 12;
+function columnsAt(model: GroundModel, places: Places): (readonly Layer[])[] {
+  const step = Math.max(1, Math.ceil(places.length / MOST_COLUMNS));
+  return places.filter((_, i) => i % step === 0).map(([x, y]) => model.column(x, y));
+}
+
+/** Index of the log nearest to a place. */
+function nearestLog(plan: Plan, [x, y]: readonly [number, number]): number {
+  const distance = (at: readonly [number, number]) => Math.hypot(at[0] - x, at[1] - y);
+  return plan.ground.logs.reduce(
+    (best, log, i) => (best < 0 || distance(log.at) < distance(plan.ground.logs[best]!.at) ? i : best),
+    -1,
+  );
+}
+
+/** A log farther than this from everything that is dug says little of the ground there, m. */
+const FAR_LOG = 60;
+
+/** Bank m³ dug within the frozen crust. */
+const frozenVolume = (solid: Solid, depth: number, total: number) =>
+  total - sum(solid.cells.map((cell) => volumeDeeperThan(cell, depth)));
+
+function takeoffOf(given: Plan): Takeoff {
+  const plan = withInstructedWidths(given);
   const problems: Problem[] = [];
-  const ground = groundPlane(plan);
-  const soils = soilsOf(plan);
-  const frost = designFrost(plan, soils);
-  const levelled = levelElements(plan, frost, problems);
+  const model = groundModel(plan);
+  const { soils } = model;
+  const frost = designFrost(plan, model);
+  const frozen = frozenNow(plan);
+  const levelled = levelElements(plan, model, frost, problems);
   const bed = plan.base?.thickness ?? 0;
   const blinding = plan.pour.blinding?.thickness ?? 0;
-  const formations = levelled.map(({ underside }) => underside - blinding - bed);
-  const dug = formations.map((level, i) => level - plan.elements[i]!.low);
+  const undersides = levelled.map((l) => l.undersides);
+  const formations = undersides.map((list) => list.map((underside) => underside - blinding - bed));
+  const dug = formations.map((list, i) => list.map((level) => level - plan.elements[i]!.low));
+  const lowest = (lists: readonly (readonly number[])[], i: number) => Math.min(...lists[i]!);
   const live = levelled.map((l, i) => {
     if (l.decision === null) return false;
-    if (dug[i]! < l.groundHigh - 1e-9) return true;
+    if (lowest(dug, i) < l.groundHigh - 1e-9) return true;
     problems.push({
       code: 'formationAboveGround',
       path: `/elements/${i}`,
-      value: dug[i]!,
+      value: lowest(dug, i),
       max: l.groundHigh,
       kind: 'level',
       params: { name: plan.elements[i]!.name },
     });
     return false;
   });
+  const steps = levelled.map((l) => l.steps);
 
-  const dig = excavate(plan, ground, soils, { needed: formations, dug }, live);
-  const placed = place(
-    plan,
-    ground,
-    dig.solid,
-    levelled.map((l) => l.underside),
-    formations,
-    live,
-  );
+  const dig = excavate(plan, model, { needed: formations, dug }, steps, live);
+  const placed = place(plan, model.level, dig.solid, undersides, formations, steps, live);
   const { makeUp } = plan.pour;
   const stoneVolume = sum(placed.stone) + (makeUp === 'stone' ? placed.makeUp : 0);
   const leanNeat = placed.blinding + placed.irregularity + (makeUp === 'lean' ? placed.makeUp : 0);
@@ -139,14 +221,20 @@ function takeoffOf(plan: Plan): Takeoff {
   const loads = plan.spoil.trucks.map((truck) => loadsOf(truck, spoil.hauledLoose, spoil.hauledMass));
   const lifts = plan.base ? liftsOf(plan.base) : null;
 
-  const owners = dig.bottoms.flatMap((pieces, owner) => (live[owner] ? pieces.map(() => owner) : []));
+  const columns = levelled.map((l) => columnsAt(model, l.places));
+  const waters = levelled.map((l) => {
+    const known = l.places.map(([x, y]) => model.water(x, y)).filter((level) => level !== null);
+    return known.length > 0 ? Math.max(...known) : null;
+  });
   const pits = pitsOf(
     plan,
-    soils,
     dig.solid,
-    owners,
-    dug,
-    levelled.map((l) => l.groundLow),
+    levelled.map((l, i) => ({
+      dug: lowest(dug, i),
+      groundLow: l.groundLow,
+      water: waters[i]!,
+      column: columns[i]![0] ?? [],
+    })),
   );
   const inflow = [0, 1, 2].map((i) => sum(pits.map((pit) => pit.inflow[i as 0 | 1 | 2]))) as [
     number,
@@ -155,39 +243,64 @@ function takeoffOf(plan: Plan): Takeoff {
   ];
   const wetElements = new Set(pits.flatMap((pit) => pit.elements));
 
-  const openings: (readonly number[])[][] = plan.elements.map(() => []);
-  dig.solid.openings.forEach((polygon, i) => {
-    if (polygon.length >= 6) openings[owners[i]!]!.push(polygon);
+  const openings: Polygon[][] = plan.elements.map(() => []);
+  dig.solid.openings.forEach((pieces, i) => {
+    openings[dig.solid.parts[i]!.owner]!.push(...pieces);
   });
+
+  /** Deepest cut of each stretch, m: highest ground over it less its level. */
+  const depthOf = (i: number): number => {
+    const one = dug[i]!.length === 1;
+    if (one) return Math.max(0, levelled[i]!.groundHigh - dug[i]![0]!);
+    return dig.solid.parts.reduce(
+      (most, part) =>
+        part.owner === i ? Math.max(most, groundOver(model, [part.bottom]).high - part.floor) : most,
+      0,
+    );
+  };
 
   const elements = plan.elements.map((element, i): ElementTakeoff => {
     const l = levelled[i]!;
-    const depth = live[i] ? Math.max(0, l.groundHigh - dug[i]!) : 0;
+    const depth = live[i] ? depthOf(i) : 0;
+    const underside = lowest(undersides, i);
+    const middle = l.places[0] ?? [0, 0];
+    const log = plan.ground.logs[nearestLog(plan, middle)];
+    // Water hanging over a tight layer wets the face as soon as the cut goes past it.
+    const hanging = log?.perched ? (log.standing ?? log.strike) : null;
+    const perched = hanging !== null && depth > hanging;
     const wet = wetElements.has(i);
     const bottom = bottomOf(plan, element);
+    const bedSoils = columns[i]!.map((column) =>
+      column.find((layer) => layer.top < depth && layer.bottom >= depth - 1e-9),
+    ).filter((layer) => layer !== undefined);
     return {
       id: element.id,
       group: element.group,
       decision: l.decision,
-      underside: l.underside,
-      top: l.underside + element.thickness,
-      blindingTop: l.underside,
-      stoneTop: l.underside - blinding,
-      formation: formations[i]!,
-      dug: dug[i]!,
+      steps: l.steps,
+      underside,
+      top: underside + element.thickness,
+      blindingTop: underside,
+      stoneTop: underside - blinding,
+      formation: lowest(formations, i),
+      dug: lowest(dug, i),
       groundLow: l.groundLow,
       groundHigh: l.groundHigh,
       depth,
-      fromString: plan.levels.string - dug[i]!,
+      fromString: plan.levels.string - lowest(dug, i),
       width: bottom.width,
       bottomLength: bottom.length,
       slope: slopeOf(plan, element),
-      rule: sideRule(plan, soils, depth, wet),
+      rule: sideRule(plan, columns[i]!, depth, wet || perched),
       volume: dig.byElement[i]!,
       stone: placed.stone[i]!,
       concrete: placed.concrete[i]!,
       length: element.kind === 'strip' ? axisLength(element) : Math.max(element.length, element.width),
       wet,
+      perched,
+      water: waters[i]!,
+      softBottom: bedSoils.some((layer) => layer.soil.typical.softens),
+      surveyed: model.surface.hull === null || l.places.every(([x, y]) => inHull(model.surface.hull!, x, y)),
       live: live[i]!,
     };
   });
@@ -205,10 +318,25 @@ function takeoffOf(plan: Plan): Takeoff {
       });
   });
 
-  const softens = soils.some(
-    (soil) =>
-      soil.typical.softens && elements.some((e) => e.live && soil.top < e.depth && soil.bottom >= e.depth),
-  );
+  plan.ground.logs.forEach((log, i) => {
+    const places = levelled.flatMap((l) => l.places);
+    if (places.length > 0 && places.every(([x, y]) => Math.hypot(x - log.at[0], y - log.at[1]) > FAR_LOG))
+      problems.push({ code: 'logFar', path: `/ground/logs/${i}/at/0`, params: { name: log.name } });
+  });
+  const stacks = floorStacks(plan);
+  levelled.forEach((l, i) => {
+    // A wall cannot be squeezed: a floor counted up from the formation must leave room for its layers.
+    if (live[i] && l.decision?.closure != null && l.decision.closure < -1e-6)
+      problems.push({
+        code: 'stackOpen',
+        path: `/levels/floors/${plan.levels.floors.findIndex((f) => f.id === l.decision?.floor)}/level`,
+        value: -l.decision.closure,
+        kind: 'size',
+        params: { name: plan.elements[i]!.name },
+      });
+  });
+
+  const softens = elements.some((e) => e.live && e.softBottom);
   const trim = plan.dig.handTrim ?? (softens ? TRIM.softening : TRIM.other);
   // Spoil is banked along one long side of each opening.
   const keptRun = Math.max(
@@ -217,6 +345,23 @@ function takeoffOf(plan: Plan): Takeoff {
   );
   const repose = soils.length > 0 ? Math.min(...soils.map((soil) => soil.repose)) : 37;
 
+  const clashes = clashesOf(
+    plan,
+    elements.flatMap((e, i) =>
+      e.live
+        ? [
+            {
+              id: e.id,
+              bottoms: dig.bottoms[i]!,
+              openings: openings[i]!,
+              formation: e.dug,
+              groundLow: e.groundLow,
+              depth: e.depth,
+            },
+          ]
+        : [],
+    ),
+  );
   const first = elements.find((e) => e.live);
   const checks: Check[] = [
     ...soilBalance(
@@ -241,7 +386,11 @@ function takeoffOf(plan: Plan): Takeoff {
     elements,
     overdig: { neat: dig.neat, ...dig.overdig },
     frost,
-    stackUnderside: stackUnderside(plan),
+    frozen: frozen && { ...frozen, volume: frozenVolume(dig.solid, frozen.depth, dig.total) },
+    stacks,
+    clashes,
+    shallow: shallowOf(plan, model, frost, stacks[0]?.level ?? null),
+    water: { from: model.waterFrom },
     soils,
     spoil,
     loads,
@@ -261,6 +410,7 @@ function takeoffOf(plan: Plan): Takeoff {
       neat: concreteNeat,
       ...orderOf(concreteNeat, plan.pour.waste, plan.pour.step, plan.pour.truck),
     },
+    walls: placed.stems,
     handTrim: { thickness: trim, volume: trim * dig.bottomArea },
     pits,
     inflow,
@@ -268,7 +418,8 @@ function takeoffOf(plan: Plan): Takeoff {
     problems,
     checks,
     shapes: {
-      footings: placed.footingPieces,
+      footings: placed.footingPieces.map((list) => list.map((piece) => piece.plan)),
+      undersides: placed.footingPieces.map((list) => list.map((piece) => piece.underside)),
       bottoms: dig.bottoms,
       openings,
       solid: dig.solid,

@@ -55,7 +55,7 @@ function digFigure(t: Parts, dig: Excavation): Figure {
       input('openArea', dig.openArea, 'area'),
     ]),
     ...t.spoil.strata.map((s) =>
-      line('stratum', 'Vk', s.bank, 'volume', [input('from', s.soil.top, 'length', 'typed')], {
+      line('stratum', 'Vk', s.bank, 'volume', [], {
         label: s.soil.layer.id,
       }),
     ),

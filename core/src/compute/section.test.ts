@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Element, Plan } from '../plan/schema.ts';
-import { named, pad, plainPlan, strip } from '../testing.ts';
+import { named, pad, plainPlan, strip, tilt } from '../testing.ts';
 import { compute } from './compute.ts';
 import { fillUnder, sectionThrough } from './section.ts';
 
@@ -97,7 +97,7 @@ describe('a section', () => {
       ],
       0,
       (p) => {
-        p.ground.surface.gradeEast = -0.1;
+        tilt(p, -0.1);
         p.pour.blinding = { thickness: 0.05, projection: 0.1 };
       },
     );
@@ -115,7 +115,7 @@ describe('a section', () => {
 });
 
 describe('fill under a level', () => {
-  const piece = { s0: 0, s1: 2, z0: 10, z1: 8, owner: 0, flat: false };
+  const piece = { s0: 0, s1: 2, z0: 10, z1: 8, part: 0, owner: 0, flat: false };
   it('is cut where the face crosses it', () => {
     expect(fillUnder(piece, 9)).toEqual([1, 9, 2, 8, 2, 9, 1, 9]);
     expect(fillUnder({ ...piece, z0: 8, z1: 10 }, 9)).toEqual([0, 8, 1, 9, 1, 9, 0, 9]);

@@ -1,8 +1,8 @@
 /** A true-scale cut through one element and whatever else of the job the line meets. */
 import { type ProfilePiece, profile } from '../dig/solid.ts';
-import { at, clipLine, edges } from '../geometry/index.ts';
-import { groundPlane } from '../ground/index.ts';
-import type { Plan } from '../plan/schema.ts';
+import { clipLine, edges } from '../geometry/index.ts';
+import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
+import type { Hazard, Plan } from '../plan/schema.ts';
 import { segmentsOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
@@ -22,6 +22,8 @@ export interface Section {
   readonly dx: number;
   readonly dy: number;
   readonly half: number;
+  /** The ground, its soils and its water along the cut, from −half to half. */
+  readonly posts: readonly FencePost[];
   /** Ground level at the two ends. */
   readonly ground: readonly [number, number];
   readonly dug: readonly ProfilePiece[];
@@ -44,8 +46,15 @@ const CUTS = [0.5, 0.35, 0.65, 0.25, 0.75, 0.15, 0.85];
 /**
  * The cut across an element: near the middle of a strip's longest run, along a pad.
  * @param least least half-length of the cut, m; it is longer when the opening needs it
+ * @param model the plan's ground, when the caller has it already
  */
-export function sectionThrough(plan: Plan, takeoff: Takeoff, index: number, least = 0): Section | null {
+export function sectionThrough(
+  plan: Plan,
+  takeoff: Takeoff,
+  index: number,
+  least = 0,
+  model: GroundModel = groundModel(plan),
+): Section | null {
   const element = plan.elements[index];
   const info = takeoff.elements[index];
   if (!element || !info?.live) return null;
@@ -85,27 +94,32 @@ export function sectionThrough(plan: Plan, takeoff: Takeoff, index: number, leas
     x = run.from[0] + (run.to[0] - run.from[0]) * share;
     y = run.from[1] + (run.to[1] - run.from[1]) * share;
   }
-  const ground = groundPlane(plan);
-  const groundAt = (s: number) => at(ground, x + s * dx, y + s * dy);
+  const groundAt = (s: number) => model.level(x + s * dx, y + s * dy);
+  const posts = fence(model, [x - half * dx, y - half * dy], [x + half * dx, y + half * dy], half / 24).map(
+    (post) => ({ ...post, s: post.s - half }),
+  );
   const dug = profile(takeoff.shapes.solid, x, y, dx, dy, window);
   const boxes: SectionBox[] = [];
   const projection = plan.pour.blinding?.projection ?? 0;
   takeoff.shapes.footings.forEach((pieces, i) => {
     const t = takeoff.elements[i]!;
     if (!t.live) return;
-    for (const piece of pieces) {
+    const { thickness } = plan.elements[i]!;
+    pieces.forEach((piece, k) => {
       const cut = clipLine(x, y, dx, dy, window, edges(piece));
-      if (!cut) continue;
+      if (!cut) return;
       const [s0, s1] = cut;
-      boxes.push({ element: i, what: 'footing', s0, s1, z0: t.underside, z1: t.top });
+      const underside = takeoff.shapes.undersides[i]![k]!;
+      const top = underside + thickness;
+      boxes.push({ element: i, what: 'footing', s0, s1, z0: underside, z1: top });
       if (plan.pour.blinding)
         boxes.push({
           element: i,
           what: 'blinding',
           s0: s0 - projection,
           s1: s1 + projection,
-          z0: t.stoneTop,
-          z1: t.underside,
+          z0: underside - plan.pour.blinding.thickness,
+          z1: underside,
         });
       const { stem } = plan.elements[i]!;
       const middle = (s0 + s1) / 2;
@@ -115,10 +129,59 @@ export function sectionThrough(plan: Plan, takeoff: Takeoff, index: number, leas
           what: 'stem',
           s0: middle - stem / 2,
           s1: middle + stem / 2,
-          z0: t.top,
-          z1: Math.max(t.top, groundAt(middle) + 0.15),
+          z0: top,
+          z1: Math.max(top, groundAt(middle) + 0.15),
         });
-    }
+    });
   });
-  return { x, y, dx, dy, half, ground: [groundAt(-half), groundAt(half)], dug, boxes };
+  return { x, y, dx, dy, half, posts, ground: [groundAt(-half), groundAt(half)], dug, boxes };
+}
+
+/** Level of the element's own bottom where the cut stands; the lowest where the cut misses it. */
+export function dugAtCut(section: Section, takeoff: Takeoff, index: number): number {
+  const flats = section.dug.filter((piece) => piece.owner === index && piece.flat);
+  const nearest = flats.reduce<ProfilePiece | null>(
+    (best, next) =>
+      best === null || Math.abs(next.s0 + next.s1) < Math.abs(best.s0 + best.s1) ? next : best,
+    null,
+  );
+  return nearest?.z0 ?? takeoff.elements[index]?.dug ?? 0;
+}
+
+/** Top of the stone over the bottom a piece belongs to, m: steps have each their own. */
+export const stoneTopOver = (plan: Plan, takeoff: Takeoff, piece: ProfilePiece): number =>
+  (takeoff.shapes.solid.parts[piece.part]?.floor ?? 0) +
+  (plan.elements[piece.owner]?.low ?? 0) +
+  (plan.base?.thickness ?? 0);
+
+/** A neighbour's footing where a cut meets its line. */
+export interface NeighbourCut {
+  readonly hazard: Hazard;
+  /** m along the cut. */
+  readonly s: number;
+  readonly level: number;
+  /** Half of its width, m. */
+  readonly half: number;
+}
+
+/** Width a neighbour's footing is drawn with when nobody knows how far it stands out, m. */
+const UNKNOWN_HALF = 0.15;
+
+/** Footings of neighbours along a cut; those without a known underside are left out. */
+export function neighboursAlong(hazards: readonly Hazard[], section: Section): NeighbourCut[] {
+  const { x, y, dx, dy, half } = section;
+  return hazards.flatMap((hazard) => {
+    const { level } = hazard;
+    if (hazard.kind !== 'footing' || level === null) return [];
+    return hazard.points.slice(1).flatMap((q, i) => {
+      const p = hazard.points[i]!;
+      const across = (at: readonly [number, number]) => (at[0] - x) * dy - (at[1] - y) * dx;
+      const [from, to] = [across(p), across(q)];
+      if (from > 0 === to > 0) return [];
+      const share = from / (from - to);
+      const [cx, cy] = [p[0] + share * (q[0] - p[0]), p[1] + share * (q[1] - p[1])];
+      const s = (cx - x) * dx + (cy - y) * dy;
+      return Math.abs(s) > half ? [] : [{ hazard, s, level, half: hazard.projection || UNKNOWN_HALF }];
+    });
+  });
 }

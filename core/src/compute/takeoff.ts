@@ -6,8 +6,8 @@
 import type { Lifts } from '../base/index.ts';
 import type { Cause, DigWidth, Loads, SideRule, Solid, Spoil } from '../dig/index.ts';
 import type { Polygon } from '../geometry/index.ts';
-import type { Frost, Soil } from '../ground/index.ts';
-import type { DepthDecision, DepthRule } from '../levels/index.ts';
+import type { Frost, FrozenNow, GroundModel, Soil } from '../ground/index.ts';
+import type { Clash, DepthDecision, DepthRule, FloorStack, Shallow, Stepped } from '../levels/index.ts';
 import type { Kind } from '../units/index.ts';
 import type { Pit } from '../water/index.ts';
 
@@ -79,6 +79,8 @@ export interface ElementTakeoff {
   readonly id: string;
   readonly group: string;
   readonly decision: DepthDecision | null;
+  /** How the bottom steps; null where it lies at one level. Levels below are the lowest tread's. */
+  readonly steps: Stepped | null;
   readonly underside: number;
   readonly top: number;
   readonly blindingTop: number;
@@ -103,12 +105,22 @@ export interface ElementTakeoff {
   /** Axis length of a strip, m; long side of a pad. */
   readonly length: number;
   readonly wet: boolean;
+  /** Cuts through water that hangs over a tight layer. */
+  readonly perched: boolean;
+  /** Water level about it; null when none is known. */
+  readonly water: number | null;
+  /** Its bottom is in soil that water softens. */
+  readonly softBottom: boolean;
+  /** Wholly within the survey. */
+  readonly surveyed: boolean;
   readonly live: boolean;
 }
 
 /** Polygons to draw, by element, flat [x, y, …]. */
 export interface Shapes {
   readonly footings: readonly (readonly Polygon[])[];
+  /** Underside of each footing piece, aligned with `footings`. */
+  readonly undersides: readonly (readonly number[])[];
   readonly bottoms: readonly (readonly Polygon[])[];
   readonly openings: readonly (readonly Polygon[])[];
   readonly solid: Solid;
@@ -119,7 +131,12 @@ export interface Takeoff {
   readonly elements: readonly ElementTakeoff[];
   readonly overdig: { readonly neat: number } & Readonly<Record<Cause, number>>;
   readonly frost: Frost;
-  readonly stackUnderside: number | null;
+  readonly frozen: (FrozenNow & { readonly volume: number }) | null;
+  /** Every floor's layers with their levels. */
+  readonly stacks: readonly FloorStack[];
+  readonly clashes: readonly Clash[];
+  readonly shallow: Shallow | null;
+  readonly water: { readonly from: GroundModel['waterFrom'] };
   readonly soils: readonly Soil[];
   readonly spoil: Spoil;
   readonly loads: readonly Loads[];
@@ -134,6 +151,8 @@ export interface Takeoff {
   readonly stone: { readonly volume: number; readonly mass: number; readonly loose: number };
   readonly lean: { readonly volume: number; readonly order: number; readonly loads: number };
   readonly concrete: { readonly neat: number; readonly order: number; readonly loads: number };
+  /** Walls and columns that stand in the backfill, m³ below ground. */
+  readonly walls: number;
   readonly handTrim: { readonly thickness: number; readonly volume: number };
   readonly pits: readonly Pit[];
   readonly inflow: readonly [number, number, number];

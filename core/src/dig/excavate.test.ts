@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import type { Element, Plan } from '../plan/schema.ts';
-import { named, pad, plainPlan, strip } from '../testing.ts';
+import { named, pad, plainPlan, strip, tilt } from '../testing.ts';
 
 /** Frost 0.9 + 0.1 margin on level ground: every bottom is 1.0 down unless a case says otherwise. */
 const dig = (elements: Element[], change: (p: Plan) => void = () => {}) =>
@@ -327,15 +327,14 @@ describe('sloping ground', () => {
   it('vertical sides: level bottom a fixed depth under the lowest corner', () => {
     // Falls 1:20 east; lowest ground under the pad is at its east edge, 0.05 below the middle.
     const takeoff = dig([pad(0, 0, 2, 1)], (p) => {
-      p.ground.surface.gradeEast = -0.05;
+      tilt(p, -0.05);
     });
     expect(takeoff.elements[0]!.formation).toBeCloseTo(100 - 0.05 - 1, 9);
     expect(takeoff.figures.dig.value).toBeCloseTo(2 * 1 * 1.05, 9);
   });
   it('splits strata that follow the ground: topsoil is area × its depth wherever it is cut', () => {
     const takeoff = dig([pad(5, 3, 2, 1, { angle: 20 })], (p) => {
-      p.ground.surface.gradeEast = -0.04;
-      p.ground.surface.gradeNorth = 0.03;
+      tilt(p, -0.04, 0.03);
     });
     expect(takeoff.spoil.strata[0]!.bank).toBeCloseTo(2 * 0.25, 9);
   });

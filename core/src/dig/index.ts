@@ -2,4 +2,5 @@ export * from './excavate.ts';
 export * from './sides.ts';
 export * from './solid.ts';
 export * from './spoil.ts';
+export * from './stretches.ts';
 export * from './width.ts';

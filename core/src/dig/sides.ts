@@ -4,7 +4,7 @@
  */
 
 import type { SlopeClass } from '../ground/kinds.ts';
-import type { Soil } from '../ground/soil.ts';
+import type { Layer } from '../ground/strata.ts';
 import type { Plan } from '../plan/schema.ts';
 
 /** Steepest side allowed, H:V, to the engineer's limit below. */
@@ -28,9 +28,17 @@ const ORDER: readonly SlopeClass[] = ['rock', 'A', 'B', 'C'];
 /**
  * The rule for a cut of a given depth: the weakest soil cut governs, and water in the cut makes
  * it class C.
+ * @param columns the ground at places along the cut
  */
-export function sideRule(plan: Plan, soils: readonly Soil[], depth: number, wet: boolean): SideRule {
-  const cut = soils.filter((soil) => soil.top < depth);
+export function sideRule(
+  plan: Plan,
+  columns: readonly (readonly Layer[])[],
+  depth: number,
+  wet: boolean,
+): SideRule {
+  const cut = columns.flatMap((column) =>
+    column.filter((layer) => layer.top < depth).map((layer) => layer.soil),
+  );
   const dry = cut.reduce<SlopeClass>(
     (worst, soil) => (ORDER.indexOf(soil.slopeClass) > ORDER.indexOf(worst) ? soil.slopeClass : worst),
     'rock',

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { at, constant, edges, type Linear, rectangle } from '../geometry/index.ts';
+import { planeSurface } from '../ground/surface.ts';
 import { seeded } from '../testing.ts';
 import {
   type Corners,
@@ -26,9 +27,11 @@ const part = (
   bottom: rectangle(x, y, l, w, angle),
   floor,
   slope,
+  stretch: 0,
+  risers: [],
 });
 const volume = (parts: readonly Part[], ground: Linear, corners: Corners = 'mitred') =>
-  volumeOf(solveSolid(parts, ground, corners));
+  volumeOf(solveSolid(parts, planeSurface(ground), corners));
 
 /** The slow twin: the envelope sampled on a grid, straight from its definition. */
 function sampled(parts: readonly Part[], ground: Linear, window: number, step: number): number {
@@ -84,14 +87,14 @@ describe('the dug solid', () => {
     const parts = [part(0, -2, long, 1, 0, 0, 1), part(0, 2, long, 1, 0, 0, 1)];
     const perMetre = 2 * (1 * 2 + 0.5 * 2 * 2 + (2 * 1.5 - 1.5 ** 2 / 2));
     expect(volume(parts, constant(2)) / long).toBeCloseTo(perMetre, 1);
-    const middle = profile(solveSolid(parts, constant(2), 'mitred'), 0, 0, 0, 1, [-0.01, 0.01]);
+    const middle = profile(solveSolid(parts, planeSurface(constant(2)), 'mitred'), 0, 0, 0, 1, [-0.01, 0.01]);
     expect(middle[0]!.z1).toBeCloseTo(1.5, 2);
   });
 
   it('of a deeper pit inside a trench keeps the deeper floor', () => {
     const parts = [part(0, 0, 10, 2, 0, 1, 0), part(0, 0, 1, 1, 0, 0, 0, 1)];
     expect(volume(parts, constant(3))).toBeCloseTo(20 * 2 + 1, 9);
-    const solid = solveSolid(parts, constant(3), 'mitred');
+    const solid = solveSolid(parts, planeSurface(constant(3)), 'mitred');
     const own = solid.cells.filter((c) => c.owner === 1).reduce((s, c) => s + volumeDeeperThan(c, 0), 0);
     expect(own).toBeCloseTo(3, 9);
   });
@@ -189,7 +192,7 @@ describe('the dug solid', () => {
   });
 
   it('fills to a level: a bed 0.3 thick in a 1:1 trench takes the wedges too', () => {
-    const solid = solveSolid([part(0, 0, 10, 1, 0, 0, 1)], constant(2), 'mitred');
+    const solid = solveSolid([part(0, 0, 10, 1, 0, 0, 1)], planeSurface(constant(2)), 'mitred');
     const filled = solid.cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, 0.3), 0);
     // Frustum with mitred corners: h/6·(A0 + 4Am + A1).
     expect(filled).toBeCloseTo((0.3 / 6) * (10 + 4 * 10.3 * 1.3 + 10.6 * 1.6), 9);

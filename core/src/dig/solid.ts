@@ -30,7 +30,9 @@ import {
   type Polygon,
   SAME_PLANE,
   subtract,
+  unionBox,
 } from '../geometry/convex.ts';
+import type { Surface, SurfacePatch } from '../ground/surface.ts';
 
 export type Corners = 'mitred' | 'rounded';
 
@@ -44,6 +46,10 @@ export interface Part {
   readonly floor: number;
   /** Side slope, run over rise; 0 is a vertical face. */
   readonly slope: number;
+  /** Which stretch of a stepped strip it is; 0 otherwise. */
+  readonly stretch: number;
+  /** Faces cut upright whatever the slope: the risers of steps. */
+  readonly risers: readonly Linear[];
 }
 
 /** One plane of the dug surface and where it governs. */
@@ -60,10 +66,14 @@ export interface Cell {
 }
 
 export interface Solid {
+  readonly parts: readonly Part[];
   readonly cells: readonly Cell[];
-  /** By part: its own opening at ground level (empty when it is wholly above ground). */
-  readonly openings: readonly Polygon[];
+  /** By part: its own opening at ground level in convex pieces (none when wholly above ground). */
+  readonly openings: readonly (readonly Polygon[])[];
 }
+
+/** The ground a dig is cut under. */
+type Ground = Pick<Surface, 'patches' | 'highest'>;
 
 /** Facets each quarter turn of a rounded corner is cut into; see `facets`. */
 const FACETS_PER_QUARTER = 12;
@@ -72,11 +82,12 @@ interface Face {
   readonly part: Part;
   /** Planes whose largest is the face: the floor first, then one a side facet. */
   readonly planes: readonly Linear[];
-  /** For vertical sides: the walls, as half-planes. Empty otherwise. */
+  /** Upright faces, as half-planes: all of them for vertical sides, else the risers. */
   readonly walls: readonly Linear[];
   /** Distance functions of the side facets, aligned with planes[1..]. */
   readonly sides: readonly Linear[];
-  readonly opening: Polygon;
+  readonly patches: readonly SurfacePatch[];
+  readonly openings: readonly Polygon[];
   readonly box: Box;
 }
 
@@ -127,42 +138,83 @@ function cornerFactor(count: number, step: number): number {
   return Math.abs(one - 1) < Math.abs(other - 1) ? one : other;
 }
 
-function faceOf(part: Part, ground: Linear, corners: Corners): Face {
+/** How far the sharpest mitred corner of a polygon runs out, against how far its sides do. */
+function mitreReach(bottom: Polygon): number {
+  const sides = edges(bottom);
+  return sides.reduce((most, side, i) => {
+    const next = sides[(i + 1) % sides.length]!;
+    // 1/cos(turn/2), by the half-angle formula; a needle is held to a hundredfold.
+    const half = Math.sqrt(Math.max(0, 1 + side.a * next.a + side.b * next.b) / 2);
+    return Math.max(most, 1 / Math.max(0.01, half));
+  }, 1);
+}
+
+/**
+ * Where the opening of a sloped part may lie. Under one plane that falls faster than the sides
+ * rise the opening would run on without end; it is held to twenty times the depth and size.
+ */
+function windowOf(part: Part, surface: Ground): Box {
+  const base = boxOf(part.bottom);
+  let reach: number;
+  if (Number.isFinite(surface.highest))
+    reach = 1.1 * Math.max(0, surface.highest - part.floor) * part.slope * mitreReach(part.bottom);
+  else {
+    let deepest = 0;
+    for (const { ground } of surface.patches(base))
+      for (let i = 0; i < part.bottom.length; i += 2)
+        deepest = Math.max(deepest, at(ground, part.bottom[i]!, part.bottom[i + 1]!) - part.floor);
+    reach = 20 * deepest * part.slope;
+  }
+  reach += 0.02;
+  return { x0: base.x0 - reach, y0: base.y0 - reach, x1: base.x1 + reach, y1: base.y1 + reach };
+}
+
+const rectangleOf = ({ x0, y0, x1, y1 }: Box): Polygon => [x0, y0, x1, y0, x1, y1, x0, y1];
+
+function faceOf(part: Part, surface: Ground, corners: Corners): Face {
   const floor = constant(part.floor);
-  const buried = (p: Polygon) => clip(p, minus(floor, ground));
+  const made = (
+    planes: readonly Linear[],
+    walls: readonly Linear[],
+    sides: readonly Linear[],
+    patches: readonly SurfacePatch[],
+    openings: readonly Polygon[],
+  ): Face => ({
+    part,
+    planes,
+    walls,
+    sides,
+    patches,
+    openings,
+    box: openings.length > 0 ? unionBox(openings.map(boxOf)) : NOWHERE,
+  });
   if (part.slope <= 0) {
-    const opening = buried(part.bottom);
-    const walls = edges(part.bottom);
-    return { part, planes: [floor], walls, sides: [], opening, box: boxOf(opening) };
+    const patches = surface.patches(boxOf(part.bottom));
+    const openings = patches
+      .map(({ walls, ground }) => intersect(part.bottom, [minus(floor, ground), ...walls]))
+      .filter((piece) => piece.length > 0);
+    return made([floor], edges(part.bottom), [], patches, openings);
   }
   const sides = facets(part.bottom, corners);
   const planes = [
     floor,
     ...sides.map((d) => ({ a: d.a / part.slope, b: d.b / part.slope, c: d.c / part.slope + part.floor })),
   ];
-  // Where the ground falls faster than the sides rise the opening would run on without end;
-  // hold it to a window of twenty times the depth and size.
-  const base = boxOf(part.bottom);
-  let deepest = 0;
-  for (let i = 0; i < part.bottom.length; i += 2)
-    deepest = Math.max(deepest, at(ground, part.bottom[i]!, part.bottom[i + 1]!) - part.floor);
-  const reach = 20 * (deepest * part.slope + 1e-3);
-  const window: Polygon = [
-    base.x0 - reach,
-    base.y0 - reach,
-    base.x1 + reach,
-    base.y0 - reach,
-    base.x1 + reach,
-    base.y1 + reach,
-    base.x0 - reach,
-    base.y1 + reach,
-  ];
-  const opening = intersect(
-    window,
-    planes.map((plane) => minus(plane, ground)),
-  );
-  return { part, planes, walls: [], sides, opening, box: boxOf(opening) };
+  const window = windowOf(part, surface);
+  const patches = surface.patches(window);
+  const openings = patches
+    .map(({ walls, ground }) =>
+      intersect(rectangleOf(window), [
+        ...part.risers,
+        ...walls,
+        ...planes.map((plane) => minus(plane, ground)),
+      ]),
+    )
+    .filter((piece) => piece.length > 0);
+  return made(planes, part.risers, sides, patches, openings);
 }
+
+const NOWHERE: Box = { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -Infinity };
 
 /** Half-planes where face `j` lies below plane `mine` of face `i`; null when it never does. */
 function below(j: Face, mine: Linear, first: boolean): Linear[] | null {
@@ -185,29 +237,29 @@ function below(j: Face, mine: Linear, first: boolean): Linear[] | null {
 }
 
 /**
- * Cuts the lower envelope of the parts under a ground plane into cells.
+ * Cuts the lower envelope of the parts under the ground into cells.
  * @param parts convex pieces; order settles who owns soil at equal level
- * @param ground ground level as a linear function of x and y
  */
-export function solveSolid(parts: readonly Part[], ground: Linear, corners: Corners): Solid {
-  const faces = parts.map((part) => faceOf(part, ground, corners));
+export function solveSolid(parts: readonly Part[], surface: Ground, corners: Corners): Solid {
+  const faces = parts.map((part) => faceOf(part, surface, corners));
   const cells: Cell[] = [];
   faces.forEach((face, i) => {
-    if (isEmpty(face.opening)) return;
+    if (face.openings.length === 0) return;
     const rivals = faces
       .map((other, j) => ({ other, first: j < i }))
-      .filter(({ other }, j) => j !== i && !isEmpty(other.opening) && boxesMeet(face.box, other.box));
+      .filter(({ other }, j) => j !== i && other.openings.length > 0 && boxesMeet(face.box, other.box));
+    // Under one plane the opening itself bounds every zone; under many, the box round its pieces.
+    const lone = face.patches.length === 1 ? face.patches[0]! : null;
+    const whole = lone ? face.openings[0]! : rectangleOf(face.box);
     face.planes.forEach((plane, e) => {
       let zone: Polygon;
-      if (e === 0) {
-        zone = clip(face.part.bottom, minus(plane, ground));
-        if (isEmpty(zone)) return;
-      } else {
+      if (e === 0) zone = lone ? clip(face.part.bottom, minus(plane, lone.ground)) : face.part.bottom;
+      else {
         const mine = face.sides[e - 1]!;
         const others = face.sides.filter((_, k) => k !== e - 1).map((d) => minus(d, mine));
-        zone = intersect(face.opening, [{ a: -mine.a, b: -mine.b, c: -mine.c }, ...others]);
-        if (zone.length === 0) return;
+        zone = intersect(whole, [{ a: -mine.a, b: -mine.b, c: -mine.c }, ...face.walls, ...others]);
       }
+      if (isEmpty(zone)) return;
       const zoneBox = boxOf(zone);
       let pieces: Polygon[] = [zone];
       for (const { other, first } of rivals) {
@@ -217,12 +269,35 @@ export function solveSolid(parts: readonly Part[], ground: Linear, corners: Corn
         pieces = pieces.flatMap((piece) => subtract(piece, lower));
         if (pieces.length === 0) return;
       }
-      const depth = minus(ground, plane);
-      for (const area of pieces)
-        cells.push({ part: i, owner: face.part.owner, flat: e === 0, area, level: plane, depth });
+      const put = (area: Polygon, ground: Linear) =>
+        cells.push({
+          part: i,
+          owner: face.part.owner,
+          flat: e === 0,
+          area,
+          level: plane,
+          depth: minus(ground, plane),
+        });
+      if (lone) for (const area of pieces) put(area, lone.ground);
+      else
+        for (const piece of pieces) {
+          const box = boxOf(piece);
+          for (const { box: patchBox, walls, ground } of face.patches) {
+            if (!boxesMeet(box, patchBox)) continue;
+            const area = intersect(piece, [minus(plane, ground), ...walls]);
+            if (area.length > 0) put(area, ground);
+          }
+        }
     });
   });
-  return { cells, openings: faces.map((face) => face.opening) };
+  return { parts, cells, openings: faces.map((face) => face.openings) };
+}
+
+/** ∬ max(0, top − dug) over the part of a cell within some half-planes, m³. */
+export function volumeUnder(cell: Cell, top: Linear, walls: readonly Linear[]): number {
+  const over = minus(cell.level, top);
+  const area = intersect(cell.area, [over, ...walls]);
+  return area.length === 0 ? 0 : Math.max(0, integral(area, { a: -over.a, b: -over.b, c: -over.c }));
 }
 
 /** ∬ max(0, depth − from) over a cell: the soil of it deeper than `from` below ground, m³. */
@@ -256,6 +331,8 @@ export interface ProfilePiece {
   readonly s1: number;
   readonly z0: number;
   readonly z1: number;
+  /** Index of the part whose face it is. */
+  readonly part: number;
   readonly owner: number;
   readonly flat: boolean;
 }
@@ -275,7 +352,7 @@ export function profile(
     if (!reach) continue;
     const [s0, s1] = reach;
     const level = (s: number) => at(cell.level, x + s * dx, y + s * dy);
-    out.push({ s0, s1, z0: level(s0), z1: level(s1), owner: cell.owner, flat: cell.flat });
+    out.push({ s0, s1, z0: level(s0), z1: level(s1), part: cell.part, owner: cell.owner, flat: cell.flat });
   }
   return out.sort((p, q) => p.s0 - q.s0);
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { soilsOf } from '../ground/index.ts';
-import { plainPlan } from '../testing.ts';
+import { groundModel, soilsOf } from '../ground/index.ts';
+import type { Plan } from '../plan/schema.ts';
+import { plainPlan, soilsDown } from '../testing.ts';
 import { sideRule } from './sides.ts';
 import { cone, loadsOf, mixedLoads, spoilOf, windrow } from './spoil.ts';
 import { digWidth } from './width.ts';
@@ -83,7 +84,7 @@ describe('loads', () => {
 describe('spoil', () => {
   it('dug = kept + topsoil + hauled, whatever is wanted back', () => {
     const plan = plainPlan((p) => {
-      p.ground.soils.push({ id: 'deep', name: '', kind: 'softClay', top: 1, values: { swell: 0.3 } });
+      p.ground.soils.push({ id: 'deep', name: '', kind: 'softClay', values: { swell: 0.3 }, hand: null });
     });
     const soils = soilsOf(plan);
     fc.assert(
@@ -106,10 +107,7 @@ describe('spoil', () => {
 
   it('keeps the soil that is fit before the one that must dry first', () => {
     const plan = plainPlan((p) => {
-      p.ground.soils = [
-        { id: 'soft', name: '', kind: 'softClay', top: 0, values: { shrink: 0.1 } },
-        { id: 'stiff', name: '', kind: 'stiffClay', top: 1, values: { shrink: 0.1 } },
-      ];
+      soilsDown(p, ['soft', 'softClay', 0, { shrink: 0.1 }], ['stiff', 'stiffClay', 1, { shrink: 0.1 }]);
     });
     const spoil = spoilOf(plan, soilsOf(plan), [100, 50], 90);
     // 50 bank of stiff fills 45; the other 45 take 50 bank of soft.
@@ -142,12 +140,13 @@ describe('bottom width', () => {
 
 describe('side rules', () => {
   const plan = plainPlan();
-  const soils = soilsOf(plan);
+  const columnOf = (p: Plan) => [groundModel(p).column(0, 0)];
+  const soils = columnOf(plan);
   it('take the weakest soil cut, and water makes it class C', () => {
     expect(sideRule(plan, soils, 0.2, false).slopeClass).toBe('C');
-    const stiff = soilsOf(
+    const stiff = columnOf(
       plainPlan((p) => {
-        p.ground.soils = [{ id: 'a', name: '', kind: 'stiffClay', top: 0, values: {} }];
+        soilsDown(p, ['a', 'stiffClay', 0]);
       }),
     );
     expect(sideRule(plan, stiff, 1.5, false)).toMatchObject({
@@ -164,9 +163,9 @@ describe('side rules', () => {
     expect(sideRule({ ...plan, ruleSet: 'us' }, stiff, 1.5, false).protectFrom).toBe(1.52);
   });
   it('ask no protection in stable rock', () => {
-    const rock = soilsOf(
+    const rock = columnOf(
       plainPlan((p) => {
-        p.ground.soils = [{ id: 'r', name: '', kind: 'rock', top: 0, values: {} }];
+        soilsDown(p, ['r', 'rock', 0]);
       }),
     );
     expect(sideRule(plan, rock, 4, false)).toMatchObject({

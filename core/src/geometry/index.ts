@@ -1,2 +1,3 @@
 export * from './convex.ts';
 export * from './prisms.ts';
+export * from './triangulate.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demo, plainPlan } from '../testing.ts';
+import { designFrost } from './design-frost.ts';
 import { berggrenLambda, frostDepth, frostLayer, kersten } from './frost.ts';
-import { designFrost, soilsOf } from './soil.ts';
+import { groundModel } from './strata.ts';
 
 describe('modified Berggren', () => {
   it('has λ of the Neumann solution', () => {
@@ -56,12 +57,12 @@ describe('modified Berggren', () => {
 describe('the design frost depth', () => {
   it('is the larger of the local and the computed', () => {
     const plan = demo('honey-house');
-    const frost = designFrost(plan, soilsOf(plan));
+    const frost = designFrost(plan, groundModel(plan));
     expect(frost.governs).toBe('local');
     expect(frost.depth).toBe(0.95);
     expect(frost.computed).toBeGreaterThan(0.3);
     plan.ground.frost.local = 0.2;
-    const colder = designFrost(plan, soilsOf(plan));
+    const colder = designFrost(plan, groundModel(plan));
     expect(colder.governs).toBe('computed');
     expect(colder.depth).toBe(colder.computed);
   });
@@ -70,6 +71,6 @@ describe('the design frost depth', () => {
     const plan = plainPlan((p) => {
       p.ground.frost.local = null;
     });
-    expect(designFrost(plan, soilsOf(plan)).depth).toBeNull();
+    expect(designFrost(plan, groundModel(plan)).depth).toBeNull();
   });
 });

@@ -21,6 +21,30 @@ export type SoilKind = (typeof SOIL_KINDS)[number];
 export const SLOPE_CLASSES = ['rock', 'A', 'B', 'C'] as const;
 export type SlopeClass = (typeof SLOPE_CLASSES)[number];
 
+/** What may lie over the ground before the winter: fill of a soil, or an insulation board. */
+export const COVER_KINDS = ['board', 'gravel', 'sand', 'topsoil'] as const;
+export type CoverKind = (typeof COVER_KINDS)[number];
+
+/** What may be in the way of a dig, or fall into it. */
+export const HAZARD_KINDS = ['service', 'footing', 'crest', 'tree', 'rock', 'stream', 'overhead'] as const;
+export type HazardKind = (typeof HAZARD_KINDS)[number];
+
+/** What can be seen and felt of a soil in the hand, from best to worst where there is an order. */
+export const HAND = {
+  /** Most of it by eye: stones, sand one can see or feel, silt like flour, clay like putty, roots. */
+  grain: ['gravel', 'sand', 'silt', 'clay', 'organic'],
+  /** Rolled to 3 mm: not at all, crumbles soon, holds, holds and is tough. */
+  thread: ['none', 'weak', 'medium', 'tough'],
+  /** Squeezed out between thumb and finger before it breaks: < 25, 25–50, > 50 mm. */
+  ribbon: ['none', 'short', 'medium', 'long'],
+  /** Shaken in the palm and squeezed: water shows and goes fast, slowly, not at all. */
+  shine: ['fast', 'slow', 'none'],
+  /** The thumb: nail marks it with effort, thumb dents it with effort, pushes in easily, goes right in. */
+  thumb: ['hard', 'firm', 'soft', 'verySoft'],
+  seep: ['dry', 'damp', 'seeps'],
+} as const;
+
+export type FrostGroup = 'NFS' | 'F1' | 'F2' | 'F3' | 'F4';
 export type BackfillUse = 'yes' | 'afterDrying' | 'no' | 'topsoil';
 
 export interface SoilTypical {
@@ -38,7 +62,7 @@ export interface SoilTypical {
   readonly k: readonly [number, number];
   readonly grain: 'fine' | 'coarse';
   /** Frost heave group, UFC 3-130-06. */
-  readonly frostGroup: 'NFS' | 'F1' | 'F2' | 'F3' | 'F4';
+  readonly frostGroup: FrostGroup;
   readonly slopeClass: SlopeClass;
   /** Loses its strength when wet and worked: the last cut is trimmed by hand. */
   readonly softens: boolean;

@@ -1,48 +1,81 @@
 /** Soils of a job: typical values of the kind, replaced by what was given for the job. */
-import type { Linear } from '../geometry/index.ts';
-import type { Plan, SoilLayer } from '../plan/schema.ts';
-import { type FrostLayer, frostDepth, frostLayer } from './frost.ts';
-import { type SlopeClass, SOIL_SOURCES, SOILS, type SoilTypical } from './kinds.ts';
+import type { Plan, SoilEntry } from '../plan/schema.ts';
+import { heaveGroup } from './heave.ts';
+import { identify } from './identify.ts';
+import {
+  type FrostGroup,
+  SLOPE_CLASSES,
+  type SlopeClass,
+  SOIL_SOURCES,
+  SOILS,
+  type SoilTypical,
+} from './kinds.ts';
 
-export type SoilValue = 'density' | 'swell' | 'shrink' | 'repose' | 'permeability' | 'slopeClass';
+export type SoilValue =
+  | 'density'
+  | 'swell'
+  | 'shrink'
+  | 'repose'
+  | 'permeability'
+  | 'dryDensity'
+  | 'moisture'
+  | 'slopeClass';
 
 export interface Soil {
-  readonly layer: SoilLayer;
+  /** Its position in the plan's list. */
+  readonly index: number;
+  readonly layer: SoilEntry;
   readonly typical: SoilTypical;
-  /** Depth of its top and bottom below ground, m; the last runs on down (Infinity). */
-  readonly top: number;
-  readonly bottom: number;
   readonly density: number;
   readonly swell: number;
   readonly shrink: number;
   readonly repose: number;
   /** m/s: low, likely, high. */
   readonly k: readonly [number, number, number];
+  readonly dryDensity: number;
+  readonly moisture: number;
   readonly slopeClass: SlopeClass;
+  /** Whether the slope class was typed, found by hand, or is typical for the kind. */
+  readonly classFrom: 'typed' | 'hand' | 'typical';
+  readonly frostGroup: FrostGroup;
 }
 
 /** One field test of permeability is good to about half an order of magnitude either way. */
 const TEST_SPREAD = Math.sqrt(10);
 
-/** The job's soils from the surface down. */
+const weaker = (one: SlopeClass, than: SlopeClass) =>
+  SLOPE_CLASSES.indexOf(one) > SLOPE_CLASSES.indexOf(than);
+
+/**
+ * The job's soils in their order. What was felt in the hand may lower the slope class of the
+ * kind, never raise it; a class typed from a test stands.
+ */
 export function soilsOf(plan: Plan): Soil[] {
-  const layers = plan.ground.soils;
-  return layers.map((layer, i) => {
+  return plan.ground.soils.map((layer, index) => {
     const typical = SOILS[layer.kind];
     const { values } = layer;
     const [low, high] = typical.k;
     const k = values.permeability;
+    const hand = layer.hand ? identify(layer.hand).slopeClass : null;
+    const classFrom = values.slopeClass
+      ? 'typed'
+      : hand && weaker(hand, typical.slopeClass)
+        ? 'hand'
+        : 'typical';
     return {
+      index,
       layer,
       typical,
-      top: layer.top,
-      bottom: layers[i + 1]?.top ?? Infinity,
       density: values.density ?? typical.density,
       swell: values.swell ?? typical.swell,
       shrink: values.shrink ?? typical.shrink,
       repose: values.repose ?? typical.repose,
       k: k === undefined ? [low, Math.sqrt(low * high), high] : [k / TEST_SPREAD, k, k * TEST_SPREAD],
-      slopeClass: values.slopeClass ?? typical.slopeClass,
+      dryDensity: values.dryDensity ?? typical.dryDensity,
+      moisture: values.moisture ?? typical.water,
+      slopeClass: values.slopeClass ?? (classFrom === 'hand' && hand ? hand : typical.slopeClass),
+      classFrom,
+      frostGroup: heaveGroup(typical, values.finer, values.plasticity),
     };
   });
 }
@@ -50,34 +83,13 @@ export function soilsOf(plan: Plan): Soil[] {
 /** Where a soil's value comes from. */
 export function soilOrigin(soil: Soil, value: SoilValue): { origin: 'typed' | 'typical'; source?: string } {
   if (soil.layer.values[value] !== undefined) return { origin: 'typed' };
-  const source = value === 'shrink' ? 'swell' : value === 'permeability' ? 'k' : value;
+  const source =
+    value === 'shrink'
+      ? 'swell'
+      : value === 'permeability'
+        ? 'k'
+        : value === 'dryDensity' || value === 'moisture'
+          ? 'density'
+          : value;
   return { origin: 'typical', source: SOIL_SOURCES[source] };
-}
-
-/** Ground level as a function of x and y. */
-export function groundPlane(plan: Plan): Linear {
-  const { level, gradeEast, gradeNorth } = plan.ground.surface;
-  return { a: gradeEast, b: gradeNorth, c: level };
-}
-
-export const frostLayersOf = (soils: readonly Soil[]): FrostLayer[] =>
-  soils.map(({ typical, top, bottom }) =>
-    frostLayer(bottom - top, typical.grain, typical.dryDensity, typical.water),
-  );
-
-export interface Frost {
-  /** Design frost depth below ground, m; null when neither figure is given. */
-  readonly depth: number | null;
-  readonly local: number | null;
-  readonly computed: number | null;
-  readonly governs: 'local' | 'computed' | null;
-}
-
-/** The larger of the local code's figure and the one computed from the climate. */
-export function designFrost(plan: Plan, soils: readonly Soil[]): Frost {
-  const { local, climate } = plan.ground.frost;
-  const computed = climate ? frostDepth(frostLayersOf(soils), climate) : null;
-  if (local === null && computed === null) return { depth: null, local, computed, governs: null };
-  const governs = (computed ?? -1) > (local ?? -1) ? 'computed' : 'local';
-  return { depth: Math.max(local ?? 0, computed ?? 0), local, computed, governs };
 }

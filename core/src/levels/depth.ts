@@ -1,12 +1,13 @@
 /**
  * What decides the depth: every candidate for the footing underside, the lowest governs, and an
- * engineer's word overrides them all.
+ * engineer's word overrides them all. A neighbour's footing limits from below; see neighbour.ts.
  */
-import { at, type Linear, type Polygon } from '../geometry/index.ts';
-import type { Frost } from '../ground/soil.ts';
-import type { Element, Plan } from '../plan/schema.ts';
+import type { Frost } from '../ground/design-frost.ts';
+import type { GroundModel } from '../ground/strata.ts';
+import type { Element, Instruction, Plan } from '../plan/schema.ts';
+import { type CourseFit, courseFit, type FloorStack, floorOf, floorStacks } from './floors.ts';
 
-export type DepthRule = 'frost' | 'bearing' | 'stack' | 'cover' | 'instruction';
+export type DepthRule = 'frost' | 'bearing' | 'stack' | 'course' | 'cover' | 'instruction';
 
 export interface Candidate {
   readonly rule: DepthRule;
@@ -22,65 +23,119 @@ export interface DepthDecision {
   /** How far the governing level lies below the next candidate, m; null when there is no other. */
   readonly margin: number | null;
   readonly next: DepthRule | null;
+  /** Id of the instruction that governs. */
+  readonly word: string | null;
+  /** Id of the floor carried, and what is left between the footing and its layers, m. */
+  readonly floor: string | null;
+  readonly closure: number | null;
+  readonly courses: CourseFit | null;
 }
 
-/** Underside of the floor's stack: finished level less every layer under it. Null without a floor. */
-export function stackUnderside(plan: Plan): number | null {
-  const { floor } = plan.levels;
-  return floor ? floor.layers.reduce((level, layer) => level - layer.thickness, floor.level) : null;
-}
+/** Places where the ground under an element is read. */
+export type Places = readonly (readonly [number, number])[];
 
-/** Lowest and highest ground over plan pieces, m. */
-export function groundOver(pieces: readonly Polygon[], ground: Linear): { low: number; high: number } {
-  let low = Infinity;
-  let high = -Infinity;
-  for (const piece of pieces)
-    for (let i = 0; i < piece.length; i += 2) {
-      const level = at(ground, piece[i]!, piece[i + 1]!);
-      low = Math.min(low, level);
-      high = Math.max(high, level);
-    }
-  return { low, high };
-}
-
-function candidatesFor(plan: Plan, frost: Frost, element: Element, groundLow: number): Candidate[] {
+/** What the rules ask for at some places, before courses and instructions. Unordered. */
+export function candidatesAt(
+  plan: Plan,
+  model: GroundModel,
+  frost: Frost,
+  stack: FloorStack | null,
+  thickness: number,
+  places: Places,
+): Candidate[] {
   const out: Candidate[] = [];
-  if (frost.depth !== null && frost.depth > 0)
-    out.push({ rule: 'frost', level: groundLow - frost.depth - plan.ground.frost.margin });
+  let low = Infinity;
+  let stratum = Infinity;
   const { bearing, cover } = plan.levels;
-  const stratum = bearing && plan.ground.soils.find((soil) => soil.id === bearing.soil);
-  if (bearing && stratum) out.push({ rule: 'bearing', level: groundLow - stratum.top - bearing.embedment });
-  const stack = stackUnderside(plan);
+  const k = bearing ? plan.ground.soils.findIndex((soil) => soil.id === bearing.soil) : -1;
+  for (const [x, y] of places) {
+    if (k < 0) low = Math.min(low, model.level(x, y));
+    else {
+      const tops = model.tops(x, y);
+      low = Math.min(low, tops[0]!);
+      stratum = Math.min(stratum, tops[k]!);
+    }
+  }
+  if (frost.depth !== null && frost.depth > 0)
+    out.push({ rule: 'frost', level: low - frost.depth - plan.ground.frost.margin });
+  if (bearing && k >= 0) out.push({ rule: 'bearing', level: stratum - bearing.embedment });
   // The footing must stay out of the floor's build-up: its top no higher than the stack's underside.
-  if (stack !== null) out.push({ rule: 'stack', level: stack - element.thickness });
-  if (cover !== null) out.push({ rule: 'cover', level: groundLow - cover });
+  if (stack?.floor.count === 'down') out.push({ rule: 'stack', level: stack.underside - thickness });
+  if (cover !== null) out.push({ rule: 'cover', level: low - cover });
   return out;
+}
+
+/** The level whose footing top lands on a whole course; null when courses do not decide. */
+export function courseLevel(stack: FloorStack | null, thickness: number, needed: number): number | null {
+  if (!stack?.courses || stack.floor.count !== 'down' || stack.floor.landing !== 'deepen') return null;
+  const { module } = stack.courses;
+  const count = Math.ceil((stack.underside - thickness - needed) / module - 1e-9);
+  return stack.underside - thickness - Math.max(0, count) * module;
+}
+
+/** The last instruction on the level of an element; null when nobody has said anything. */
+export const instructionFor = (plan: Plan, element: Element): Instruction | null =>
+  plan.levels.instructions.findLast(
+    (word) => word.level !== null && (word.elements.length === 0 || word.elements.includes(element.id)),
+  ) ?? null;
+
+/** The plan with the widths an engineer has ordered put in place of those typed. */
+export function withInstructedWidths(plan: Plan): Plan {
+  const words = plan.levels.instructions.filter((word) => word.width !== null);
+  if (words.length === 0) return plan;
+  return {
+    ...plan,
+    elements: plan.elements.map((element) => {
+      const word = words.findLast((w) => w.elements.length === 0 || w.elements.includes(element.id));
+      return word ? { ...element, width: word.width! } : element;
+    }),
+  };
 }
 
 /**
  * Depth of one group of elements, dug to one level.
- * @param members the group's elements with the lowest ground over each footing
+ * @param members the group's elements with the places their ground is read at
  */
 export function decideDepth(
   plan: Plan,
+  model: GroundModel,
   frost: Frost,
-  members: readonly { readonly element: Element; readonly groundLow: number }[],
+  members: readonly { readonly element: Element; readonly places: Places }[],
 ): DepthDecision | null {
+  const stacks = floorStacks(plan);
   const lowest = new Map<DepthRule, number>();
-  for (const { element, groundLow } of members)
-    for (const { rule, level } of candidatesFor(plan, frost, element, groundLow))
-      lowest.set(rule, Math.min(level, lowest.get(rule) ?? Infinity));
+  const put = ({ rule, level }: Candidate) => lowest.set(rule, Math.min(level, lowest.get(rule) ?? Infinity));
+  const carried = members.map(({ element, places }) => {
+    const floor = floorOf(plan, element);
+    const stack = stacks.find((s) => s.floor.id === floor?.id) ?? null;
+    for (const candidate of candidatesAt(plan, model, frost, stack, element.thickness, places))
+      put(candidate);
+    return { element, stack };
+  });
+  // Courses are counted from what everything else needs, so that they only ever go deeper.
+  const needed = Math.min(...lowest.values());
+  if (Number.isFinite(needed))
+    for (const { element, stack } of carried) {
+      const level = courseLevel(stack, element.thickness, needed);
+      if (level !== null && level < needed - 1e-9) put({ rule: 'course', level });
+    }
   const candidates = [...lowest].map(([rule, level]) => ({ rule, level })).sort((p, q) => p.level - q.level);
-  const { instruction } = plan.levels;
-  if (instruction) candidates.unshift({ rule: 'instruction', level: instruction.level });
+  const word = members.map(({ element }) => instructionFor(plan, element)).find((w) => w !== null) ?? null;
+  if (word) candidates.unshift({ rule: 'instruction', level: word.level! });
   const first = candidates[0];
   if (!first) return null;
   const next = candidates[1] ?? null;
+  const { element, stack } = carried[0]!;
+  const closure = stack ? stack.underside - (first.level + element.thickness) : null;
   return {
     candidates,
     governs: first.rule,
     underside: first.level,
     margin: next ? next.level - first.level : null,
     next: next?.rule ?? null,
+    word: word?.id ?? null,
+    floor: stack?.floor.id ?? null,
+    closure,
+    courses: stack?.courses && closure !== null && closure >= 0 ? courseFit(closure, stack.courses) : null,
   };
 }

@@ -1,7 +1,8 @@
 /** A blank plan and new elements, with typical starting figures a person then replaces. */
 import type { System } from '../units/index.ts';
 import { INCH } from '../units/index.ts';
-import { type Pad, PLAN_FORMAT, PLAN_VERSION, type Plan, type Strip } from './schema.ts';
+import { PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
+import type { GroundLog, Pad, Plan, Strip } from './schema.ts';
 
 /** The next free id or name of the form T1, T2, … */
 export function nextName(prefix: string, taken: readonly string[]): string {
@@ -9,6 +10,24 @@ export function nextName(prefix: string, taken: readonly string[]): string {
   while (taken.includes(`${prefix}${n}`)) n++;
   return `${prefix}${n}`;
 }
+
+/** A log with nothing on it yet but its place. */
+export const newLog = (
+  id: string,
+  name: string,
+  at: readonly [number, number],
+  bottom: number,
+): GroundLog => ({
+  id,
+  name,
+  at,
+  layers: [],
+  bottom,
+  strike: null,
+  standing: null,
+  perched: false,
+  note: '',
+});
 
 /** A plan with ground and levels but nothing dug yet. Frost is left open: nobody may guess it. */
 export function blankPlan(name: string, system: System): Plan {
@@ -22,18 +41,38 @@ export function blankPlan(name: string, system: System): Plan {
     note: '',
     system,
     ruleSet: metric ? 'cautious' : 'us',
-    datum: { name: '', level: 100 },
+    datum: { name: '', level: 100, east: 0, north: 0 },
     ground: {
-      surface: { level: 100, gradeEast: 0, gradeNorth: 0 },
+      surface: { kind: 'plane', level: 100, gradeEast: 0, gradeNorth: 0 },
       soils: [
-        { id: 'topsoil', name: '', kind: 'topsoil', top: 0, values: {} },
-        { id: 'subsoil', name: '', kind: 'stiffClay', top: size(250, 10), values: {} },
+        { id: 'topsoil', name: '', kind: 'topsoil', values: {}, hand: null },
+        { id: 'subsoil', name: '', kind: 'stiffClay', values: {}, hand: null },
+      ],
+      logs: [
+        {
+          ...newLog('log-1', 'TP1', [0, 0], 4),
+          layers: [
+            { soil: 'topsoil', top: 0, note: '' },
+            { soil: 'subsoil', top: size(250, 10), note: '' },
+          ],
+        },
       ],
       base: 4,
       water: null,
-      frost: { local: null, climate: null, margin: size(100, 4) },
+      waterHigh: null,
+      hazards: [],
+      frost: { local: null, climate: null, cover: [], margin: size(100, 4), frozen: null },
     },
-    levels: { string: 100.5, floor: null, bearing: null, cover: size(450, 18), instruction: null },
+    levels: {
+      string: 100.5,
+      floors: [],
+      bearing: null,
+      cover: size(450, 18),
+      steps: { height: null, lap: null, tread: null },
+      influence: 1,
+      instructions: [],
+      shallow: null,
+    },
     dig: {
       corners: 'mitred',
       side: 1,
@@ -58,6 +97,7 @@ export function blankPlan(name: string, system: System): Plan {
       truck: 6,
       makeUp: 'concrete',
     },
+    prices: { currency: '', dig: null, load: null, stone: null, lean: null, concrete: null },
     elements: [],
   };
 }
@@ -68,6 +108,7 @@ const common = (plan: Plan, id: string) => ({
   group: '',
   thickness: plan.system === 'metric' ? 0.3 : 12 * INCH,
   method: 'formed' as const,
+  floor: null,
   stem: 0,
   side: null,
   room: null,
@@ -85,6 +126,7 @@ export function newStrip(plan: Plan, points: Strip['points'], closed = false): S
     points,
     closed,
     width: plan.system === 'metric' ? 0.6 : 24 * INCH,
+    stepped: false,
   };
 }
 

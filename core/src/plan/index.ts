@@ -4,4 +4,19 @@ export * from './diff.ts';
 export * from './migrate.ts';
 export * from './path.ts';
 export * from './ranges.ts';
-export type { Element, Pad, Plan, SoilLayer, Strip, Truck } from './schema.ts';
+export type {
+  Element,
+  FloorLayer,
+  FloorSpec,
+  GroundLog,
+  Hand,
+  Hazard,
+  Instruction,
+  LogLayer,
+  Pad,
+  Plan,
+  SoilEntry,
+  Strip,
+  SurfaceSpec,
+  Truck,
+} from './schema.ts';

@@ -3,10 +3,111 @@
  * document of version n and returns that of version n+1; it never looks at later versions.
  */
 import type { Problem } from '../compute/takeoff.ts';
+import { PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
+import type { Plan } from './schema.ts';
 
 export type Step = (document: Record<string, unknown>) => Record<string, unknown>;
-/** Steps by the version they start from. Version 1 is the first, so there are none yet. */
-export const STEPS: Readonly<Record<number, Step>> = {};
+type Json = Record<string, unknown>;
+const object = (value: unknown): Json =>
+  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Json) : {};
+const list = (value: unknown): Json[] => (Array.isArray(value) ? value.map(object) : []);
+
+/** Guesses a material from the name a layer was given; 'other' keeps the name and says nothing. */
+function materialOf(name: unknown): string {
+  const words: readonly (readonly [RegExp, string])[] = [
+    [/slab|losa/i, 'slab'],
+    [/insul|aisl/i, 'insulation'],
+    [/membran|lámina/i, 'membrane'],
+    [/screed|recrecido/i, 'screed'],
+    [/sand|arena/i, 'sand'],
+    [/stone|hardcore|grava|piedra/i, 'stone'],
+    [/tile|finish|acabado|baldosa/i, 'finish'],
+  ];
+  return words.find(([pattern]) => pattern.test(String(name)))?.[1] ?? 'other';
+}
+
+/**
+ * 1 → 2: soils are logged at places instead of lying everywhere at one depth; floors, engineer's
+ * instructions and hazards become lists; strips may step. One log holds what the whole site was.
+ */
+function toSecond(plan: Json): Json {
+  const ground = object(plan.ground);
+  const frost = object(ground.frost);
+  const climate = frost.climate === null ? null : object(frost.climate);
+  const levels = object(plan.levels);
+  const { floor, instruction, ...restOfLevels } = levels;
+  const soils = list(ground.soils);
+  return {
+    ...plan,
+    datum: { ...object(plan.datum), east: 0, north: 0 },
+    ground: {
+      ...ground,
+      surface: { kind: 'plane', ...object(ground.surface) },
+      soils: soils.map(({ top: _top, ...soil }) => ({ ...soil, hand: null })),
+      logs: [
+        {
+          id: 'log-1',
+          name: 'TP1',
+          at: [0, 0],
+          layers: soils.map((soil) => ({ soil: soil.id, top: soil.top, note: '' })),
+          bottom: ground.base,
+          strike: null,
+          standing: null,
+          perched: false,
+          note: '',
+        },
+      ],
+      waterHigh: null,
+      hazards: [],
+      frost: {
+        ...frost,
+        climate: climate && { ...climate, record: [], shape: [] },
+        cover: [],
+        frozen: null,
+      },
+    },
+    levels: {
+      ...restOfLevels,
+      floors:
+        floor === null || floor === undefined
+          ? []
+          : [
+              {
+                id: 'floor-1',
+                name: 'Floor',
+                level: object(floor).level,
+                above: null,
+                count: 'down',
+                landing: 'deepen',
+                layers: list(object(floor).layers).map((layer) => ({
+                  ...layer,
+                  material: materialOf(layer.name),
+                  joint: null,
+                })),
+              },
+            ],
+      steps: { height: null, lap: null, tread: null },
+      influence: 1,
+      instructions:
+        instruction === null || instruction === undefined
+          ? []
+          : [{ id: 'word-1', ...object(instruction), width: null, elements: [] }],
+      shallow: null,
+    },
+    prices: { currency: '', dig: null, load: null, stone: null, lean: null, concrete: null },
+    // What is no list stays what it is, for the schema to name.
+    elements: Array.isArray(plan.elements)
+      ? list(plan.elements).map((element) => ({
+          ...element,
+          floor: null,
+          ...(element.kind === 'strip' && { stepped: false }),
+        }))
+      : plan.elements,
+  };
+}
+
+/** Steps by the version they start from. */
+export const STEPS: Readonly<Record<number, Step>> = { 1: toSecond };
 
 export type Migrated =
   | { readonly ok: true; readonly document: Record<string, unknown>; readonly from: number }
@@ -42,4 +143,13 @@ export function migrate(document: unknown, current: number, format: string, step
     plan = { ...step(plan), version: v + 1 };
   }
   return { ok: true, document: plan, from: version };
+}
+
+/**
+ * A document once accepted as a plan, whatever its version then, as a plan of today. Nothing is
+ * checked again; null when it is of no version known here.
+ */
+export function currentPlan(document: unknown): Plan | null {
+  const result = migrate(document, PLAN_VERSION, PLAN_FORMAT);
+  return result.ok ? (result.document as unknown as Plan) : null;
 }

@@ -7,15 +7,17 @@ import { RANGES } from './ranges.ts';
 describe('a number by its pointer', () => {
   it.each([
     ['/levels/string', 100.5, 'levels.string'],
-    ['/ground/soils/1/top', 0.25, 'ground.soils.top'],
-    ['/ground/soils/2/values/permeability', 2e-5, 'ground.soils.permeability'],
+    ['/ground/logs/0/layers/1/top', 0.25, 'ground.logs.layers.top'],
+    ['/ground/surface/points/0/2', 100.187, 'ground.surface.level'],
+    ['/ground/hazards/0/points/1/1', 2, 'elements.coordinate'],
+    ['/ground/soils/3/values/permeability', 2e-5, 'ground.soils.permeability'],
     ['/elements/0/width', 0.6, 'elements.width'],
     ['/elements/0/points/1/0', 14.4, 'elements.coordinate'],
     ['/elements/5/at/1', 6.6, 'elements.coordinate'],
     ['/elements/0/side', null, 'dig.side'],
     ['/elements/0/room', null, 'dig.room'],
     ['/dig/buckets/2', 0.9, 'dig.buckets'],
-    ['/levels/floor/layers/2/thickness', 0.0003, 'levels.floor.layers.thickness'],
+    ['/levels/floors/0/layers/2/thickness', 0.0003, 'levels.floors.layers.thickness'],
     ['/spoil/trucks/1/payload', 17500, 'spoil.trucks.payload'],
     ['/pour/blinding/projection', 0.075, 'pour.blinding.projection'],
   ])('%s is read, and its range is known', (pointer, value, key) => {
@@ -72,8 +74,7 @@ describe('the range check', () => {
       '/ground/frost/climate/mean',
       '/ground/frost/climate/nFactor',
       '/levels/string',
-      '/levels/floor/level',
-      '/levels/floor/layers/0/thickness',
+      '/levels/floors/0/level',
       '/levels/bearing/embedment',
       '/levels/cover',
       '/dig/side',
@@ -109,9 +110,25 @@ describe('the range check', () => {
       '/ground/soils/0/values/shrink',
       '/ground/soils/0/values/repose',
       '/ground/soils/0/values/permeability',
+      '/ground/soils/0/values/dryDensity',
+      '/ground/soils/0/values/finer',
+      '/ground/soils/2/hand/penetrometer',
+      '/ground/surface/points/3/2',
+      '/ground/logs/1/at/0',
+      '/ground/logs/1/bottom',
+      '/ground/logs/1/standing',
+      '/ground/logs/1/layers/1/top',
+      '/ground/hazards/0/keepOff',
+      '/ground/hazards/0/depth',
+      '/ground/hazards/1/points/0/1',
+      '/ground/waterHigh',
+      '/datum/east',
+      '/levels/floors/0/layers/0/thickness',
+      '/levels/influence',
+      '/prices/dig',
     ];
     for (const pointer of pointers) {
-      const plan = demo('honey-house');
+      const plan = demo(pointer.includes('grade') ? 'bell-frame' : 'honey-house');
       writeNumber(plan, pointer, RANGES[rangeOf(pointer)].max * 2 + 1);
       expect(
         rangeProblems(plan).map((p) => p.path),

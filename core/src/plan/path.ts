@@ -9,6 +9,13 @@ const SHARED: Record<string, RangeKey> = {
   'elements.bucket': 'dig.buckets',
   'elements.points': 'elements.coordinate',
   'elements.at': 'elements.coordinate',
+  'ground.logs.at': 'elements.coordinate',
+  'ground.hazards.points': 'elements.coordinate',
+  'ground.surface.points': 'elements.coordinate',
+  'levels.shallow.board.thickness': 'ground.frost.cover.thickness',
+  'levels.shallow.board.conductivity': 'ground.frost.cover.conductivity',
+  'levels.shallow.outfall.distance': 'levels.shallow.distance',
+  'levels.shallow.outfall.level': 'levels.shallow.level',
 };
 
 const keysOf = (pointer: string) => pointer.split('/').slice(1);
@@ -18,6 +25,7 @@ const keysOf = (pointer: string) => pointer.split('/').slice(1);
  * @throws when the pointer is of nothing that has a range: a slip in the caller
  */
 export function rangeOf(pointer: string): RangeKey {
+  if (/^\/ground\/surface\/points\/\d+\/2$/.test(pointer)) return 'ground.surface.level';
   const path = keysOf(pointer)
     .filter((key) => !/^\d+$/.test(key) && key !== 'values')
     .join('.');
@@ -45,12 +53,13 @@ export function readNumber(plan: Plan, pointer: string): number | null {
 
 /**
  * Puts a number at a pointer, in place; null leaves an optional value open. Nothing happens when
- * what it belongs to is gone. Measured values of a soil are absent, not null, when not given.
+ * what it belongs to is gone. Measured values of a soil and
+ * what was felt of it are absent, not null, when not given.
  */
 export function writeNumber(draft: Plan, pointer: string, value: number | null): void {
   const [place, key] = parentOf(draft, pointer);
   if (!place) return;
-  if (value === null && pointer.includes('/values/')) delete place[key];
+  if (value === null && /\/(values|hand)\//.test(pointer)) delete place[key];
   else if (Array.isArray(place)) place.splice(Number(key), 1, value);
   else place[key] = value;
 }

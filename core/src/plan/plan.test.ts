@@ -30,6 +30,7 @@ describe('the door for plans', () => {
     for (const plan of [
       demo('honey-house'),
       demo('bell-frame'),
+      demo('drying-barn'),
       blankPlan('A', 'metric'),
       blankPlan('B', 'imperial'),
     ]) {
@@ -62,7 +63,7 @@ describe('the door for plans', () => {
     ['a newer version', '/version', 99, 'versionTooNew'],
     ['version nought', '/version', 0, 'version'],
     ['a half-given climate', '/ground/frost/climate/days', undefined, 'missing'],
-    ['soils with a gap', '/ground/soils/0/top', 0.2, 'soilsStart'],
+    ['a log that starts below the surface', '/ground/logs/0/layers/0/top', 0.2, 'soilsStart'],
   ])('names %s', (_name, path, value, code) => {
     expect(problemsOf(broken(path, value))).toContain(`${code} ${path}`);
   });

@@ -4,12 +4,17 @@
  */
 import Type, { type Static, type TSchema } from 'typebox';
 import { COMPACTOR_IDS } from '../base/compactors.ts';
-import { SLOPE_CLASSES, SOIL_KINDS } from '../ground/kinds.ts';
-import { RANGES, type RangeKey } from './ranges.ts';
-
-export const PLAN_FORMAT = 'cimiento-plan';
-export const PLAN_VERSION = 1;
-export const MOST_ELEMENTS = 400;
+import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../ground/kinds.ts';
+import { MATERIAL_IDS } from '../levels/materials.ts';
+import {
+  MOST_ELEMENTS,
+  MOST_LOGS,
+  MOST_SPOTS,
+  PLAN_FORMAT,
+  PLAN_VERSION,
+  RANGES,
+  type RangeKey,
+} from './ranges.ts';
 
 const num = (key: RangeKey) => {
   const { min, max } = RANGES[key];
@@ -32,6 +37,14 @@ export const Point = Type.Unsafe<readonly [number, number]>({
   maxItems: 2,
 });
 
+/** x, y and level of a surveyed spot. */
+export const Spot = Type.Unsafe<readonly [number, number, number]>({
+  type: 'array',
+  prefixItems: [num('elements.coordinate'), num('elements.coordinate'), num('ground.surface.level')],
+  minItems: 3,
+  maxItems: 3,
+});
+
 /** Values measured or given for this job; what is absent is typical for the kind of soil. */
 const SoilValues = Type.Partial(
   object({
@@ -40,7 +53,26 @@ const SoilValues = Type.Partial(
     shrink: num('ground.soils.shrink'),
     repose: num('ground.soils.repose'),
     permeability: num('ground.soils.permeability'),
+    dryDensity: num('ground.soils.dryDensity'),
+    moisture: num('ground.soils.moisture'),
+    /** Share by mass finer than 0.02 mm, and plasticity index: for the frost heave group. */
+    finer: num('ground.soils.finer'),
+    plasticity: num('ground.soils.plasticity'),
     slopeClass: oneOf(SLOPE_CLASSES),
+  }),
+  { additionalProperties: false },
+);
+
+/** What was seen and felt of a soil in the hand; see ground/identify.ts. */
+const HandSchema = Type.Partial(
+  object({
+    grain: oneOf(HAND.grain),
+    thread: oneOf(HAND.thread),
+    ribbon: oneOf(HAND.ribbon),
+    shine: oneOf(HAND.shine),
+    thumb: oneOf(HAND.thumb),
+    seep: oneOf(HAND.seep),
+    penetrometer: num('ground.soils.hand.penetrometer'),
   }),
   { additionalProperties: false },
 );
@@ -49,8 +81,85 @@ const Soil = object({
   id,
   name: text(80),
   kind: oneOf(SOIL_KINDS),
-  top: num('ground.soils.top'),
   values: SoilValues,
+  hand: orNull(HandSchema),
+});
+
+/** A trial pit or borehole: soils by the depth of their tops below the ground there. */
+const Log = object({
+  id,
+  name,
+  at: Point,
+  layers: Type.Array(object({ soil: id, top: num('ground.logs.layers.top'), note: text(200) }), {
+    minItems: 1,
+    maxItems: 20,
+  }),
+  /** Depth the log stops at. */
+  bottom: num('ground.logs.bottom'),
+  /** Depth water was struck at, and where it came to stand; null when none was seen. */
+  strike: orNull(num('ground.logs.strike')),
+  standing: orNull(num('ground.logs.standing')),
+  /** The standing water hangs over a tight layer and is not the water table. */
+  perched: Type.Boolean(),
+  note: text(400),
+});
+
+const Surface = Type.Union([
+  object({
+    kind: Type.Literal('plane'),
+    level: num('ground.surface.level'),
+    gradeEast: num('ground.surface.gradeEast'),
+    gradeNorth: num('ground.surface.gradeNorth'),
+  }),
+  object({
+    kind: Type.Literal('spots'),
+    points: Type.Array(Spot, { minItems: 3, maxItems: MOST_SPOTS }),
+    /** Lines the triangles may not cross, as positions in `points`. */
+    breaklines: Type.Array(Type.Array(Type.Integer({ minimum: 0 }), { minItems: 2, maxItems: 5000 }), {
+      maxItems: 5000,
+    }),
+  }),
+]);
+
+const Hazard = object({
+  id,
+  name,
+  kind: oneOf(HAZARD_KINDS),
+  /** One point, or a line. */
+  points: Type.Array(Point, { minItems: 1, maxItems: 60 }),
+  /** Nothing is dug nearer than this in plan. */
+  keepOff: num('ground.hazards.keepOff'),
+  /** A service: cover over it below ground; null when nobody knows. */
+  depth: orNull(num('ground.hazards.depth')),
+  /** A neighbour's footing: its underside. A stream: its flood level. */
+  level: orNull(num('ground.hazards.level')),
+  /** A neighbour's footing: how far its concrete stands out from the line, to either side. */
+  projection: orNull(num('ground.hazards.projection')),
+  /** A service: laid bare by hand. */
+  confirmed: Type.Boolean(),
+});
+
+const Layer = object({
+  id,
+  name,
+  material: oneOf(MATERIAL_IDS),
+  /** Of a course: the unit's height. */
+  thickness: num('levels.floors.layers.thickness'),
+  /** Masonry or block courses when given: the bed joint. As many courses as the depth takes. */
+  joint: orNull(num('levels.floors.layers.joint')),
+});
+
+const Floor = object({
+  id,
+  name,
+  /** Finished level; or, when `above` names another floor, the height over that one. */
+  level: num('levels.floors.level'),
+  above: orNull(id),
+  /** Down: the floor decides the footing. Up: the footing stands where the ground says. */
+  count: oneOf(['down', 'up'] as const),
+  /** When courses do not come out even: go deeper, cut a course, or lay a thicker bed. */
+  landing: oneOf(['deepen', 'cut', 'bed'] as const),
+  layers: Type.Array(Layer, { maxItems: 20 }),
 });
 
 const Common = {
@@ -60,6 +169,8 @@ const Common = {
   group: text(40),
   thickness: num('elements.thickness'),
   method: oneOf(['formed', 'trenchFill'] as const),
+  /** The floor it carries; null: the job's first. */
+  floor: orNull(id),
   /** Width of the wall or column that stands on it; 0 when none. */
   stem: num('elements.stem'),
   /** Null: the job's. */
@@ -76,6 +187,8 @@ const Strip = object({
   points: Type.Array(Point, { minItems: 2, maxItems: 200 }),
   closed: Type.Boolean(),
   width: num('elements.width'),
+  /** Follows the ground or the rules in steps instead of lying at one level. */
+  stepped: Type.Boolean(),
 });
 const Pad = object({
   kind: Type.Literal('pad'),
@@ -95,48 +208,119 @@ export const PlanSchema = object({
   note: text(4000),
   system: oneOf(['metric', 'imperial'] as const),
   ruleSet: oneOf(['cautious', 'us'] as const),
-  datum: object({ name: text(80), level: num('datum.level') }),
+  /** The reference mark, and where the job's own origin lies in the survey's coordinates. */
+  datum: object({
+    name: text(80),
+    level: num('datum.level'),
+    east: num('datum.east'),
+    north: num('datum.north'),
+  }),
   ground: object({
-    surface: object({
-      level: num('ground.surface.level'),
-      gradeEast: num('ground.surface.gradeEast'),
-      gradeNorth: num('ground.surface.gradeNorth'),
-    }),
+    surface: Surface,
+    /** From the top down: the order every log keeps to. */
     soils: Type.Array(Soil, { minItems: 1, maxItems: 20 }),
+    logs: Type.Array(Log, { minItems: 1, maxItems: MOST_LOGS }),
     /** Depth to which the ground is known, taken as the tight base of the water-bearing soil. */
     base: num('ground.base'),
-    /** Standing water level; null when none was found. */
+    /** Standing water level where no log measured one; null when none was found. */
     water: orNull(num('ground.water')),
+    /** Highest water level of the year, when known. */
+    waterHigh: orNull(num('ground.waterHigh')),
+    hazards: Type.Array(Hazard, { maxItems: 60 }),
     frost: object({
       local: orNull(num('ground.frost.local')),
       climate: orNull(
         object({
-          index: num('ground.frost.climate.index'),
-          days: num('ground.frost.climate.days'),
+          /** Null: the design winter of the record. */
+          index: orNull(num('ground.frost.climate.index')),
+          days: orNull(num('ground.frost.climate.days')),
           mean: num('ground.frost.climate.mean'),
           nFactor: num('ground.frost.climate.nFactor'),
+          /** Winters of a climate record, in order. */
+          record: Type.Array(
+            object({
+              winter: text(20),
+              index: num('ground.frost.climate.index'),
+              days: Type.Number({ minimum: 0, maximum: 366 }),
+            }),
+            { maxItems: 120 },
+          ),
+          /** Share of the coldest winter's index spent at equal steps from its first frost to its last. */
+          shape: Type.Array(Type.Number({ minimum: 0, maximum: 1 }), { maxItems: 60 }),
         }),
       ),
+      /** Laid over the ground before the winter, from the top down. */
+      cover: Type.Array(
+        object({
+          id,
+          kind: oneOf(COVER_KINDS),
+          thickness: num('ground.frost.cover.thickness'),
+          /** Null: typical for the kind. */
+          conductivity: orNull(num('ground.frost.cover.conductivity')),
+        }),
+        { maxItems: 6 },
+      ),
       margin: num('ground.frost.margin'),
+      /** Frozen ground on the day of the dig. */
+      frozen: orNull(
+        object({
+          depth: num('ground.frost.frozen.depth'),
+          from: oneOf(['typed', 'feed'] as const),
+          when: text(40),
+        }),
+      ),
     }),
   }),
   levels: object({
     string: num('levels.string'),
-    floor: orNull(
-      object({
-        level: num('levels.floor.level'),
-        layers: Type.Array(object({ id, name, thickness: num('levels.floor.layers.thickness') }), {
-          maxItems: 20,
-        }),
-      }),
-    ),
+    floors: Type.Array(Floor, { maxItems: 8 }),
     /** The soil the footings must stand in, and how far into it. */
     bearing: orNull(object({ soil: id, embedment: num('levels.bearing.embedment') })),
     /** Least depth of a footing's underside below ground by the local code. */
     cover: orNull(num('levels.cover')),
-    /** An engineer's word on the footing underside: it overrides every rule. */
-    instruction: orNull(
-      object({ level: num('levels.instruction.level'), who: name, when: text(40), why: text(400) }),
+    /** Of stepped strips. Null: height the footing's thickness, lap and tread by rule. */
+    steps: object({
+      height: orNull(num('levels.steps.height')),
+      lap: orNull(num('levels.steps.lap')),
+      tread: orNull(num('levels.steps.tread')),
+    }),
+    /** Tangent of the line of influence under a neighbour's footing: 1 is 45°, 0.5 is 1 in 2. */
+    influence: num('levels.influence'),
+    /** An engineer's word on underside or width: it overrides every rule. */
+    instructions: Type.Array(
+      object({
+        id,
+        level: orNull(num('levels.instructions.level')),
+        width: orNull(num('levels.instructions.width')),
+        who: name,
+        when: text(40),
+        why: text(400),
+        /** Elements it is for; empty: all. */
+        elements: Type.Array(id, { maxItems: MOST_ELEMENTS }),
+      }),
+      { maxItems: 40 },
+    ),
+    /** The other school: a slab on a drained bed that frost cannot lift. */
+    shallow: orNull(
+      object({
+        length: num('levels.shallow.length'),
+        width: num('levels.shallow.width'),
+        slab: num('levels.shallow.slab'),
+        edge: num('levels.shallow.edge'),
+        edgeWidth: num('levels.shallow.edgeWidth'),
+        bed: oneOf(['sand', 'gravel'] as const),
+        board: orNull(
+          object({
+            thickness: num('ground.frost.cover.thickness'),
+            conductivity: num('ground.frost.cover.conductivity'),
+          }),
+        ),
+        /** Where the drain comes to daylight: how far off, and its level there. */
+        outfall: orNull(
+          object({ distance: num('levels.shallow.distance'), level: num('levels.shallow.level') }),
+        ),
+        fall: num('levels.shallow.fall'),
+      }),
     ),
   }),
   dig: object({
@@ -185,6 +369,15 @@ export const PlanSchema = object({
     /** What a bottom dug low is made up with. */
     makeUp: oneOf(['stone', 'lean', 'concrete'] as const),
   }),
+  /** What things cost here, by the unit each is counted in; null when nobody has said. */
+  prices: object({
+    currency: text(8),
+    dig: orNull(num('prices.dig')),
+    load: orNull(num('prices.load')),
+    stone: orNull(num('prices.stone')),
+    lean: orNull(num('prices.lean')),
+    concrete: orNull(num('prices.concrete')),
+  }),
   elements: Type.Array(Type.Union([Strip, Pad]), { maxItems: MOST_ELEMENTS }),
 });
 
@@ -192,5 +385,13 @@ export type Plan = Static<typeof PlanSchema>;
 export type Element = Plan['elements'][number];
 export type Strip = Extract<Element, { kind: 'strip' }>;
 export type Pad = Extract<Element, { kind: 'pad' }>;
-export type SoilLayer = Plan['ground']['soils'][number];
+export type SoilEntry = Plan['ground']['soils'][number];
+export type GroundLog = Plan['ground']['logs'][number];
+export type LogLayer = GroundLog['layers'][number];
+export type Hand = Static<typeof HandSchema>;
+export type Hazard = Plan['ground']['hazards'][number];
+export type SurfaceSpec = Plan['ground']['surface'];
+export type FloorSpec = Plan['levels']['floors'][number];
+export type FloorLayer = FloorSpec['layers'][number];
+export type Instruction = Plan['levels']['instructions'][number];
 export type Truck = Plan['spoil']['trucks'][number];

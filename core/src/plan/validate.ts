@@ -3,7 +3,8 @@ import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
 import type { Problem } from '../compute/takeoff.ts';
 import { checkPlan } from './check.ts';
 import { migrate } from './migrate.ts';
-import { PLAN_FORMAT, PLAN_VERSION, type Plan, PlanSchema } from './schema.ts';
+import { PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
+import { type Plan, PlanSchema } from './schema.ts';
 
 const MOST_PROBLEMS = 50;
 const ajv = new Ajv2020({

@@ -4,10 +4,12 @@
  */
 
 import { type Solid, volumeUnderLevel } from '../dig/solid.ts';
+import { splitByStretch } from '../dig/stretches.ts';
 import { bottomOf, roomOf } from '../dig/width.ts';
-import { at, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
+import { intersect, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
+import type { Stepped } from '../levels/steps.ts';
 import type { Element, Pad, Plan } from '../plan/schema.ts';
-import { footingPieces, footprints } from '../setout/index.ts';
+import { footingPieces, footprints, segmentsOf } from '../setout/index.ts';
 
 /** Thickness lost to an uneven surface under the blinding, m. */
 const IRREGULARITY = { stone: 0.02, soil: 0.01 } as const;
@@ -26,7 +28,13 @@ export interface Placed {
   readonly concrete: readonly number[];
   /** Stems below ground, m³. */
   readonly stems: number;
-  readonly footingPieces: readonly Polygon[][];
+  /** Footings in plan, by element, each with the underside it lies at. */
+  readonly footingPieces: readonly (readonly FootingPiece[])[];
+}
+
+export interface FootingPiece {
+  readonly plan: Polygon;
+  readonly underside: number;
 }
 
 /** Width concrete takes: the form's, or for trench-fill what the bucket dug. */
@@ -74,7 +82,7 @@ function stemPieces(plan: Plan): Polygon[][] {
   );
 }
 
-const centroidLevel = (piece: Polygon, ground: Linear): number => {
+const centroid = (piece: Polygon): readonly [number, number] => {
   const n = piece.length / 2;
   let x = 0;
   let y = 0;
@@ -82,27 +90,51 @@ const centroidLevel = (piece: Polygon, ground: Linear): number => {
     x += piece[i]! / n;
     y += piece[i + 1]! / n;
   }
-  return at(ground, x, y);
+  return [x, y];
 };
+
+/** What a higher tread lays over the lower one before it or after it: its plan and the lower underside. */
+function laps(element: Element, pieces: readonly Polygon[], steps: Stepped) {
+  if (element.kind !== 'strip') return [];
+  const runs = segmentsOf(element);
+  return steps.stretches.flatMap((stretch, i) => {
+    const next = steps.stretches[i + 1];
+    if (!next || next.run !== stretch.run) return [];
+    const run = runs[stretch.run]!;
+    const up = next.underside > stretch.underside;
+    const [from, to] = up ? [stretch.s1 - steps.lap, stretch.s1] : [stretch.s1, stretch.s1 + steps.lap];
+    const along = (s: number): Linear => ({
+      a: run.ux,
+      b: run.uy,
+      c: -(run.ux * run.from[0] + run.uy * run.from[1]) - s,
+    });
+    const start = along(from);
+    const plan = intersect(pieces[stretch.run]!, [{ a: -start.a, b: -start.b, c: -start.c }, along(to)]);
+    if (plan.length === 0) return [];
+    const [low, high] = up ? [stretch, next] : [next, stretch];
+    return [{ plan, bottom: low.underside, top: high.underside + element.thickness }];
+  });
+}
 
 /**
  * Volumes placed.
- * @param undersides level of each footing's underside, m
- * @param formations level needed under the whole stack, m
+ * @param undersides level of each footing's underside, by element and stretch, m
+ * @param formations level needed under the whole stack, alike
  */
 export function place(
   plan: Plan,
-  ground: Linear,
+  groundLevel: (x: number, y: number) => number,
   solid: Solid,
-  undersides: readonly number[],
-  formations: readonly number[],
+  undersides: readonly (readonly number[])[],
+  formations: readonly (readonly number[])[],
+  steps: readonly (Stepped | null)[],
   live: readonly boolean[],
 ): Placed {
   const bed = plan.base?.thickness ?? 0;
   const stone = plan.elements.map(() => 0);
   let makeUp = 0;
   for (const cell of solid.cells) {
-    const from = formations[cell.owner]!;
+    const from = formations[cell.owner]![solid.parts[cell.part]!.stretch]!;
     const low = plan.elements[cell.owner]!.low > 0 ? volumeUnderLevel(cell, from) : 0;
     makeUp += low;
     if (bed > 0) stone[cell.owner]! += volumeUnderLevel(cell, from + bed) - low;
@@ -111,7 +143,10 @@ export function place(
   const thickness = blinding?.thickness ?? 0;
   const irregularityThickness =
     plan.pour.irregularity ?? (plan.base ? IRREGULARITY.stone : IRREGULARITY.soil);
-  const footings = concretePieces(plan);
+  const wholeFootings = concretePieces(plan);
+  const split = (pieces: readonly Polygon[][]) =>
+    pieces.map((list, owner) => splitByStretch(plan.elements[owner]!, list, steps[owner] ?? null));
+  const footings = split(wholeFootings);
 
   interface Placing extends Prism {
     owner: number;
@@ -119,24 +154,29 @@ export function place(
   }
   const prisms: Placing[] = [];
   const add = (
-    pieces: readonly Polygon[][],
+    pieces: readonly (readonly { plan: Polygon; stretch: number }[])[],
     what: Placing['what'],
-    span: (i: number, piece: Polygon) => [number, number],
+    span: (i: number, underside: number, piece: Polygon) => [number, number],
   ) =>
     pieces.forEach((list, owner) => {
       if (!live[owner]) return;
-      for (const plan of list) {
-        const [bottom, top] = span(owner, plan);
+      for (const { plan, stretch } of list) {
+        const [bottom, top] = span(owner, undersides[owner]![stretch]!, plan);
         prisms.push({ plan, bottom, top, owner, what });
       }
     });
-  const topOf = (i: number) => undersides[i]! + plan.elements[i]!.thickness;
-  add(footings, 'concrete', (i) => [undersides[i]!, topOf(i)]);
-  if (blinding) add(blindingPieces(plan), 'blinding', (i) => [undersides[i]! - thickness, undersides[i]!]);
-  add(stemPieces(plan), 'stem', (i, piece) => [
-    topOf(i),
-    plan.elements[i]!.stem > 0 ? Math.max(topOf(i), centroidLevel(piece, ground)) : topOf(i),
-  ]);
+  add(footings, 'concrete', (i, underside) => [underside, underside + plan.elements[i]!.thickness]);
+  steps.forEach((stepped, owner) => {
+    if (!stepped || !live[owner]) return;
+    for (const lap of laps(plan.elements[owner]!, wholeFootings[owner]!, stepped))
+      prisms.push({ ...lap, owner, what: 'concrete' });
+  });
+  if (blinding)
+    add(split(blindingPieces(plan)), 'blinding', (_, underside) => [underside - thickness, underside]);
+  add(split(stemPieces(plan)), 'stem', (i, underside, piece) => {
+    const top = underside + plan.elements[i]!.thickness;
+    return [top, plan.elements[i]!.stem > 0 ? Math.max(top, groundLevel(...centroid(piece))) : top];
+  });
 
   const concrete = plan.elements.map(() => 0);
   let blindingVolume = 0;
@@ -157,7 +197,9 @@ export function place(
     irregularityThickness,
     concrete,
     stems,
-    footingPieces: footings,
+    footingPieces: footings.map((list, owner) =>
+      list.map(({ plan, stretch }) => ({ plan, underside: undersides[owner]![stretch]! })),
+    ),
   };
 }
 

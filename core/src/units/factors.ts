@@ -14,3 +14,5 @@ export const SHORT_TON = 907.18474;
 export const POUND_PER_CUBIC_FOOT = POUND / CUBIC_FOOT;
 /** 1 psf in pascals: pound-force (standard gravity 9.80665 m/s²) over a square foot. */
 export const POUND_PER_SQUARE_FOOT = (POUND * 9.80665) / (FOOT * FOOT);
+/** 1 short ton-force on a square foot, in pascals. */
+export const TON_PER_SQUARE_FOOT = 2000 * POUND_PER_SQUARE_FOOT;

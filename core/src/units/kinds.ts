@@ -2,7 +2,16 @@
  * Kinds of quantity. A kind says which SI unit the core holds and which unit a bare number
  * takes, on entry and on paper, in each of the two systems.
  */
-import { CUBIC_YARD, FOOT, INCH, POUND, POUND_PER_CUBIC_FOOT, SHORT_TON, US_GALLON } from './factors.ts';
+import {
+  CUBIC_YARD,
+  FOOT,
+  INCH,
+  POUND,
+  POUND_PER_CUBIC_FOOT,
+  SHORT_TON,
+  TON_PER_SQUARE_FOOT,
+  US_GALLON,
+} from './factors.ts';
 
 export type System = 'metric' | 'imperial';
 export type Lang = 'en' | 'es';
@@ -26,6 +35,8 @@ export type Kind =
   | 'days'
   | 'count'
   | 'speed'
+  | 'pressure'
+  | 'price'
   | 'number';
 
 /** How one unit of a kind converts and prints. SI = value × factor + offset. */
@@ -97,6 +108,11 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
     metric: { symbol: 'm/min', factor: 1 / 60, decimals: 0 },
     imperial: { symbol: 'ft/min', factor: FOOT / 60, decimals: 0 },
   },
+  pressure: {
+    metric: { symbol: 'kPa', factor: 1000, decimals: 0 },
+    imperial: { symbol: 'tsf', factor: TON_PER_SQUARE_FOOT, decimals: 2 },
+  },
+  price: same('', 1, 2),
   number: same('', 1, 2),
 };
 
@@ -149,6 +165,14 @@ export const WRITTEN: Partial<Record<Kind, Record<string, number>>> = {
   degreeDays: { c·d: 1, f·d: 5 / 9, cd: 1, fd: 5 / 9 },
   percent: { '%': 0.01 },
   angle: { deg: 1, '°': 1 },
+  pressure: {
+    pa: 1,
+    kpa: 1000,
+    'kg/cm2': 98066.5,
+    tsf: TON_PER_SQUARE_FOOT,
+    psf: TON_PER_SQUARE_FOOT / 2000,
+    psi: 6894.757293168,
+  },
   days: { d: 1, day: 1, days: 1, dia: 1, dias: 1 },
   speed: { 'm/min': 1 / 60, 'm/s': 1, 'km/h': 1 / 3.6, 'ft/min': FOOT / 60 },
 };

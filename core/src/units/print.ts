@@ -101,7 +101,14 @@ export function printQuantity(
 
 /** The text a field shows for editing: it parses back to the value. */
 export function printEntry(value: number, kind: Kind, system: System, lang: Lang): string {
-  if (kind === 'percent' || kind === 'angle' || kind === 'days' || kind === 'count' || kind === 'number')
+  if (
+    kind === 'percent' ||
+    kind === 'angle' ||
+    kind === 'days' ||
+    kind === 'count' ||
+    kind === 'number' ||
+    kind === 'price'
+  )
     return decimal(fromSI(value, kind, system), 3, lang, 0);
   // A membrane is a third of a millimetre: thin sizes keep the decimals that make them.
   const thin = kind === 'size' && value !== 0 && Math.abs(value) < (system === 'metric' ? 0.01 : INCH / 8);

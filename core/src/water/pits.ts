@@ -2,7 +2,7 @@
 
 import type { Solid } from '../dig/solid.ts';
 import { type Box, boxesMeet, boxOf, unionBox } from '../geometry/index.ts';
-import type { Soil } from '../ground/soil.ts';
+import type { Layer } from '../ground/strata.ts';
 import type { Plan } from '../plan/schema.ts';
 import { axisLength, segmentsOf } from '../setout/index.ts';
 import { equivalentRadius, pitInflow, trenchInflow } from './inflow.ts';
@@ -26,11 +26,11 @@ export interface Pit {
 }
 
 /** Horizontal permeability of layered ground: thickness-weighted over the saturated depth, m/s. */
-export function layeredK(soils: readonly Soil[], from: number, to: number): [number, number, number] {
+export function layeredK(column: readonly Layer[], from: number, to: number): [number, number, number] {
   const sum: [number, number, number] = [0, 0, 0];
   let thickness = 0;
-  for (const soil of soils) {
-    const d = Math.min(to, soil.bottom) - Math.max(from, soil.top);
+  for (const { soil, top, bottom } of column) {
+    const d = Math.min(to, bottom) - Math.max(from, top);
     if (d <= 0) continue;
     thickness += d;
     for (const i of [0, 1, 2] as const) sum[i] += soil.k[i] * d;
@@ -60,25 +60,30 @@ function headingOf(plan: Plan, element: number): number {
   return Math.atan2(longest.uy, longest.ux);
 }
 
-/**
- * Pits below the water level and the water each lets in.
- * @param parts bottom owner by solid part, aligned with solid.openings
- */
-export function pitsOf(
-  plan: Plan,
-  soils: readonly Soil[],
-  solid: Solid,
-  parts: readonly number[],
-  formations: readonly number[],
-  groundLow: readonly number[],
-): Pit[] {
-  const { water, base } = plan.ground;
-  if (water === null) return [];
-  const openings = solid.openings
-    .map((polygon, i) => ({ owner: parts[i]!, polygon, box: boxOf(polygon) }))
-    .filter(({ polygon, owner }) => polygon.length >= 6 && formations[owner]! < water);
+/** An element as the water sees it. */
+export interface Standing {
+  /** Level dug, lowest of the element, m. */
+  readonly dug: number;
+  readonly groundLow: number;
+  /** Water level about it; null when none is known. */
+  readonly water: number | null;
+  readonly column: readonly Layer[];
+}
+
+/** Pits below the water level and the water each lets in. */
+export function pitsOf(plan: Plan, solid: Solid, standing: readonly Standing[]): Pit[] {
+  const { base } = plan.ground;
+  const under = (i: number) => {
+    const { water, dug } = standing[i]!;
+    return water !== null && dug < water;
+  };
+  const openings = solid.openings.flatMap((pieces, i) => {
+    const { owner } = solid.parts[i]!;
+    return under(owner) ? pieces.map((polygon) => ({ owner, polygon, box: boxOf(polygon) })) : [];
+  });
   return joined(plan.elements.length, openings).map((elements): Pit => {
     const first = elements[0]!;
+    const water = Math.max(...elements.map((i) => standing[i]!.water ?? -Infinity));
     const heading = headingOf(plan, first);
     const cos = Math.cos(heading);
     const sin = Math.sin(heading);
@@ -96,13 +101,13 @@ export function pitsOf(
     const box = unionBox(turned);
     const a = box.x1 - box.x0;
     const b = box.y1 - box.y0;
-    const floor = Math.min(...elements.map((i) => formations[i]!));
-    const surface = Math.min(...elements.map((i) => groundLow[i]!));
+    const floor = Math.min(...elements.map((i) => standing[i]!.dug));
+    const surface = Math.min(...elements.map((i) => standing[i]!.groundLow));
     const tight = Math.min(surface - base, floor - HOLD_BELOW);
     const holdLevel = floor - HOLD_BELOW;
     const head = water - tight;
     const held = Math.max(0, holdLevel - tight);
-    const k = layeredK(soils, Math.max(0, surface - water), surface - tight);
+    const k = layeredK(standing[first]!.column, Math.max(0, surface - water), surface - tight);
     const only = elements.length === 1 ? plan.elements[first]! : null;
     const length = only?.kind === 'strip' && !only.closed ? axisLength(only) : 0;
     const width = Math.min(a, b);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { soilsOf } from '../ground/index.ts';
-import { demo, named, pad, plainPlan, strip } from '../testing.ts';
+import { groundModel } from '../ground/index.ts';
+import { demo, named, pad, plainPlan, soilsDown, strip } from '../testing.ts';
 import { equivalentRadius, influence, pitInflow, trenchInflow } from './inflow.ts';
 import { layeredK } from './pits.ts';
 
@@ -32,12 +32,9 @@ describe('inflow', () => {
 
   it('weighs the permeability of layers by their thickness', () => {
     const plan = plainPlan((p) => {
-      p.ground.soils = [
-        { id: 'a', name: '', kind: 'sand', top: 0, values: { permeability: 1e-4 } },
-        { id: 'b', name: '', kind: 'sand', top: 2, values: { permeability: 3e-4 } },
-      ];
+      soilsDown(p, ['a', 'sand', 0, { permeability: 1e-4 }], ['b', 'sand', 2, { permeability: 3e-4 }]);
     });
-    expect(layeredK(soilsOf(plan), 1, 4)[1]).toBeCloseTo((1e-4 * 1 + 3e-4 * 2) / 3, 12);
+    expect(layeredK(groundModel(plan).column(0, 0), 1, 4)[1]).toBeCloseTo((1e-4 * 1 + 3e-4 * 2) / 3, 12);
   });
 });
 

@@ -42,7 +42,10 @@ export function Keys() {
           d.elements = d.elements.filter((e) => e.id !== id);
         });
         desk.pick(null);
-      } else if (event.key === 'Escape') desk.pick(null);
+      } else if (event.key === 'Escape') {
+        if (desk.view.placing) desk.look({ placing: null });
+        else desk.pick(null);
+      }
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);

@@ -35,7 +35,7 @@ const PANELS: Record<Stage, React.ComponentType> = {
 export function Side() {
   const stage = useDesk((desk) => desk.stage);
   const Numbers = PANELS[stage];
-  const digging = stage === 'dig' || stage === 'levels' || stage === 'ground';
+  const long = stage === 'levels' || stage === 'ground';
   return (
     <Stack
       as="aside"
@@ -48,8 +48,10 @@ export function Side() {
       data-side
     >
       <Problems />
+      {/* Under ground and levels much can be typed: what it all comes to stands first. */}
+      {long && <Decides ranked={stage === 'levels'} />}
       <Numbers />
-      {digging && <Decides />}
+      {stage === 'dig' && <Decides ranked={false} />}
       {stage !== 'log' && <Cautions />}
       {stage === 'dig' && <DigJobPanel />}
     </Stack>
@@ -80,8 +82,11 @@ function Problems() {
   );
 }
 
-/** What decides the depth of the thing picked: every rule, its level, and how far to the next. */
-function Decides() {
+/**
+ * What decides the depth of the thing picked: every rule, its level, and how far to the next.
+ * @param ranked the stage itself ranks the rules
+ */
+function Decides({ ranked }: { ranked: boolean }) {
   const { t } = useTranslation();
   const format = useFormat();
   const plan = useDesk((desk) => desk.plan);
@@ -91,6 +96,12 @@ function Decides() {
   const element = plan.elements.find((e) => e.id === info?.id);
   if (!info?.decision || !element) return null;
   const { decision } = info;
+  const under =
+    plan.base === null
+      ? 'decides.formationBlinding'
+      : plan.pour.blinding === null
+        ? 'decides.formationStone'
+        : 'decides.formation';
   return (
     <Panel title={t('decides.title')} aside={t('decides.of', { name: element.name })}>
       <Box
@@ -116,11 +127,11 @@ function Decides() {
         </p>
         <p>
           {info.formation < info.underside
-            ? t('decides.formation', { level: format.text(info.formation, 'level') })
+            ? t(under, { level: format.text(info.formation, 'level') })
             : t('decides.bare')}
         </p>
       </Box>
-      <Box as="table" fontSize="sm" w="full">
+      <Box as="table" fontSize="sm" w="full" display={ranked ? 'none' : undefined}>
         <tbody>
           {decision.candidates.map((candidate, i) => (
             <tr key={candidate.rule}>
@@ -166,7 +177,7 @@ function Cautions() {
           const who = concerns(plan, caution);
           return (
             <CautionItem
-              key={caution.code}
+              key={caution.code + (caution.names?.hazard ?? caution.names?.who ?? '')}
               code={caution.code}
               weight={caution.weight}
               title={who ? `${title} (${who})` : title}

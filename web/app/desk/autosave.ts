@@ -2,7 +2,7 @@
  * Saves the plan by itself as revisions. While the server or its database is away, or the person
  * is signed out, the edit stays in the browser's own storage and saving is tried again.
  */
-import { type Plan, sameValue } from '@cimiento/core';
+import { currentPlan, type Plan, sameValue } from '@cimiento/core';
 import { useEffect } from 'react';
 import type { DeskStore } from './store.ts';
 
@@ -37,9 +37,11 @@ export function keptEdit(jobId: string): Kept | null {
     const text = localStorage.getItem(keepKey(jobId));
     if (!text) return null;
     const kept: unknown = JSON.parse(text);
-    return typeof kept === 'object' && kept !== null && 'plan' in kept && 'base' in kept
-      ? (kept as Kept)
-      : null;
+    if (typeof kept !== 'object' || kept === null || !('plan' in kept) || !('base' in kept)) return null;
+    // It may have been kept by an earlier version of this program.
+    const plan = currentPlan(kept.plan);
+    const base = currentPlan(kept.base);
+    return plan && base ? { ...(kept as Kept), plan, base } : null;
   } catch {
     return null;
   }

@@ -29,6 +29,26 @@ export type Saving =
   | { readonly state: 'refused'; readonly problems: readonly { code: string; path: string }[] }
   | { readonly state: 'conflict'; readonly conflict: Conflict };
 
+/** Drawings that may stand under the plan. */
+export type Lower = 'section' | 'pit' | 'fence' | 'frost' | 'stack' | 'long';
+type Place = readonly [number, number];
+
+/** What the next press on the plan puts there. */
+export type Placing =
+  | { readonly what: 'log' | 'spot' }
+  | { readonly what: 'hazard'; readonly id: string }
+  | { readonly what: 'fence'; readonly from: Place | null };
+
+/** Where a person is looking, beside the element picked and the stage. */
+export interface Looking {
+  readonly log: string | null;
+  readonly hazard: string | null;
+  /** The drawing chosen, by stage. */
+  readonly lower: Partial<Record<Stage, Lower>>;
+  readonly fence: readonly [Place, Place] | null;
+  readonly placing: Placing | null;
+}
+
 export interface Desk {
   readonly plan: Plan;
   readonly past: readonly Step[];
@@ -39,6 +59,7 @@ export interface Desk {
   /** Id of the picked element. */
   readonly picked: string | null;
   readonly stage: Stage;
+  readonly view: Looking;
   edit(recipe: (plan: Draft) => void, key?: string): void;
   /** Ends a run of edits that share a key: what follows is a new step. */
   settle(): void;
@@ -46,6 +67,8 @@ export interface Desk {
   redo(): void;
   pick(id: string | null): void;
   go(stage: Stage): void;
+  /** Turns to a log, a hazard, another drawing; nothing of it is part of the plan. */
+  look(at: Partial<Looking>): void;
   /** Replaces the plan as one undoable step: a merge, or an old revision brought back. */
   replace(plan: Plan): void;
 }
@@ -65,6 +88,7 @@ export function makeDesk(plan: Plan, revision: number): DeskStore {
     saving: { state: 'saved' },
     picked: plan.elements[0]?.id ?? null,
     stage: 'dig',
+    view: { log: plan.ground.logs[0]?.id ?? null, hazard: null, lower: {}, fence: null, placing: null },
     edit(recipe, key) {
       const [next, forward, back] = produceWithPatches(get().plan, recipe as (draft: Plan) => void);
       if (forward.length === 0) return;
@@ -101,7 +125,8 @@ export function makeDesk(plan: Plan, revision: number): DeskStore {
         set({ plan: applyPatches(now, step.forward), future: future.slice(0, -1), past: [...past, step] });
     },
     pick: (picked) => set({ picked }),
-    go: (stage) => set({ stage }),
+    go: (stage) => set({ stage, view: { ...get().view, placing: null } }),
+    look: (at) => set({ view: { ...get().view, ...at } }),
     replace(next) {
       get().edit((draft) => {
         Object.assign(draft, next);

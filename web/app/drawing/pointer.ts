@@ -1,4 +1,20 @@
-/** Follows one pointer from the press that began a drag to its release, wherever it goes. */
+import type { View } from './view.ts';
+
+/** Where in the world, m, a pointer stands over a plan drawing. */
+export function worldAt(
+  svg: SVGSVGElement,
+  view: View,
+  { clientX, clientY }: { readonly clientX: number; readonly clientY: number },
+): readonly [number, number] {
+  const rect = svg.getBoundingClientRect();
+  const ratio = view.width / rect.width;
+  return [view.east((clientX - rect.left) * ratio), view.north((clientY - rect.top) * ratio)];
+}
+
+/**
+ * Follows one pointer from the press that began a drag to its release, wherever it goes. Listens on
+ * the window: what is dragged may be put elsewhere in the drawing meanwhile and lose its capture.
+ */
 export function trackPointer(
   target: SVGElement,
   pointerId: number,
@@ -6,13 +22,36 @@ export function trackPointer(
   end: () => void,
 ): void {
   target.setPointerCapture(pointerId);
-  const finish = () => {
-    target.removeEventListener('pointermove', move);
-    target.removeEventListener('pointerup', finish);
-    target.removeEventListener('pointercancel', finish);
-    end();
+  const mine = (handler: (event: PointerEvent) => void) => (event: PointerEvent) => {
+    if (event.pointerId === pointerId) handler(event);
   };
-  target.addEventListener('pointermove', move);
-  target.addEventListener('pointerup', finish);
-  target.addEventListener('pointercancel', finish);
+  const moved = mine(move);
+  const finish = mine(() => {
+    removeEventListener('pointermove', moved);
+    removeEventListener('pointerup', finish);
+    removeEventListener('pointercancel', finish);
+    end();
+  });
+  addEventListener('pointermove', moved);
+  addEventListener('pointerup', finish);
+  addEventListener('pointercancel', finish);
+}
+
+/**
+ * Drags something up or down in a drawing whose picture is `height` units tall: tells how far, in
+ * those units, at every move.
+ */
+export function dragDepth(
+  event: React.PointerEvent<SVGElement>,
+  height: number,
+  moved: (units: number) => void,
+  end: () => void,
+): void {
+  const svg = event.currentTarget.ownerSVGElement;
+  if (event.button !== 0 || !svg) return;
+  event.preventDefault();
+  event.currentTarget.focus();
+  const ratio = height / svg.getBoundingClientRect().height;
+  const start = event.clientY;
+  trackPointer(event.currentTarget, event.pointerId, (e) => moved((e.clientY - start) * ratio), end);
 }

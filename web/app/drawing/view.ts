@@ -1,6 +1,5 @@
 /** World to screen for a plan drawing: x east to the right, y north up. */
-import type { Box, Plan, Takeoff } from '@cimiento/core';
-import { boxOf, unionBox } from '@cimiento/core';
+import { type Box, boxOf, FOOT, type Plan, type System, type Takeoff, unionBox } from '@cimiento/core';
 
 export interface View {
   readonly width: number;
@@ -19,15 +18,30 @@ export interface Zoom {
   readonly y: number;
 }
 
-/** What there is to see: openings, footings and axes; a 12 m square when there is nothing. */
-export function extent(plan: Plan, takeoff: Takeoff): Box {
+/**
+ * What there is to see: openings, footings and axes; a 12 m square when there is nothing.
+ * @param site the logs and what is near the job too
+ */
+export function extent(plan: Plan, takeoff: Takeoff, site = false): Box {
   const { openings, bottoms } = takeoff.shapes;
   const points = plan.elements.flatMap((e) => (e.kind === 'strip' ? e.points.flat() : [...e.at]));
   const polygons = [...openings.flat(), ...bottoms.flat(), ...(points.length > 0 ? [points] : [])].filter(
     (p) => p.length > 0,
   );
-  if (polygons.length === 0) return { x0: -2, y0: -2, x1: 10, y1: 10 };
-  return unionBox(polygons.map((polygon) => boxOf(polygon)));
+  const job =
+    polygons.length === 0
+      ? { x0: -2, y0: -2, x1: 10, y1: 10 }
+      : unionBox(polygons.map((polygon) => boxOf(polygon)));
+  if (!site) return job;
+  // Hazards and logs far off would shrink the job to a dot.
+  const reach = Math.max(6, job.x1 - job.x0, job.y1 - job.y0) * 0.5;
+  const near = ([x, y]: readonly [number, number]) =>
+    x > job.x0 - reach && x < job.x1 + reach && y > job.y0 - reach && y < job.y1 + reach;
+  const places = [
+    ...plan.ground.logs.map((log) => log.at),
+    ...plan.ground.hazards.flatMap((hazard) => hazard.points),
+  ].filter(near);
+  return unionBox([job, ...places.map(([x, y]) => ({ x0: x, y0: y, x1: x, y1: y }))]);
 }
 
 /** Fits a box into a window with room for dimensions, then applies the person's zoom. */
@@ -63,4 +77,15 @@ export function niceLength(metres: number): number {
   const power = 10 ** Math.floor(Math.log10(metres));
   const lead = metres / power;
   return (lead >= 5 ? 5 : lead >= 2 ? 2 : 1) * power;
+}
+
+/** The next step up that reads well in metres or feet: 1, 2 or 5 times a power of ten of them. */
+export function niceStep(metres: number, system: System): number {
+  const unit = system === 'metric' ? 1 : FOOT;
+  const wanted = metres / unit;
+  const lead = niceLength(wanted);
+  const two = Math.abs(lead / 10 ** Math.floor(Math.log10(lead) + 1e-9) - 2) < 1e-6;
+  const up = lead >= wanted - 1e-9 ? lead : lead * (two ? 2.5 : 2);
+  // Feet are halved and quartered, not tenthed.
+  return (system === 'imperial' && up < 1 ? (up <= 0.25 ? 0.25 : 0.5) : up) * unit;
 }

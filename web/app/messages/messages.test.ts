@@ -72,7 +72,7 @@ describe('messages', () => {
       ...CAUSES.map((cause) => `work.overdig.${cause}`),
       ...COMPACTOR_IDS.map((id) => `compactor.${id}`),
       ...STAGES.map((stage) => `stage.${stage}`),
-      ...['frost', 'bearing', 'stack', 'cover', 'instruction'].flatMap((rule) => [
+      ...['frost', 'bearing', 'stack', 'course', 'cover', 'instruction'].flatMap((rule) => [
         `rule.${rule}`,
         `decides.${rule}`,
       ]),
@@ -86,7 +86,7 @@ describe('messages', () => {
 });
 
 describe('what the core says', () => {
-  const plans = ['honey-house', 'bell-frame'].map((name): Plan => {
+  const plans = ['honey-house', 'bell-frame', 'drying-barn'].map((name): Plan => {
     const read = readPlan(readFileSync(join(import.meta.dirname, `../../../demo/${name}.json`), 'utf8'));
     if (!read.ok) throw new Error(name);
     return read.plan;
@@ -102,7 +102,17 @@ describe('what the core says', () => {
             ...plan,
             levels: {
               ...plan.levels,
-              instruction: { level: plan.levels.string - 9, who: 'Eng. Sol', when: '', why: '' },
+              instructions: [
+                {
+                  id: 'w',
+                  level: plan.levels.string - 9,
+                  width: 0.9,
+                  who: 'Eng. Sol',
+                  when: '',
+                  why: '',
+                  elements: [],
+                },
+              ],
             },
           };
           for (const takeoff of [compute(plan), compute(deeper)]) {

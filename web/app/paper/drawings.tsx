@@ -1,7 +1,17 @@
 /** The two drawings of the dig sheet, as PDF shapes: the key plan and the section. */
-import { fillUnder, type Plan, sectionThrough, segmentsOf, type Takeoff } from '@cimiento/core';
+import {
+  dugAtCut,
+  fillUnder,
+  type Plan,
+  postAt,
+  sectionThrough,
+  segmentsOf,
+  stoneTopOver,
+  type Takeoff,
+} from '@cimiento/core';
 import { G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
 import { spread } from '../drawing/spread.ts';
+import { closedPath, groundBetween, groundPath, soilPaths } from '../drawing/strata.ts';
 import { extent, polygonPath, viewOf } from '../drawing/view.ts';
 import type { Format } from '../parts/format.tsx';
 
@@ -9,6 +19,8 @@ const INK = '#162329';
 const EARTH = '#a9541f';
 const CHALK = '#1b4fa0';
 const WATER = '#1d6c9c';
+/** Soils from the top down, told apart by shade; the sheet is often copied in grey. */
+const EARTHS = ['#dfe6d0', '#efe6d6', '#e4d6bf', '#f3ecdf'];
 
 export function KeyPlan({
   plan,
@@ -112,12 +124,9 @@ export function SectionDrawing({
   const info = takeoff.elements[index];
   if (!near || !info) return null;
   const left = 74;
-  const levels = [
-    plan.levels.string,
-    info.dug,
-    info.groundHigh,
-    ...(plan.ground.water === null ? [] : [plan.ground.water]),
-  ];
+  const dug = dugAtCut(near, takeoff, index);
+  const water = postAt(near.posts, 0)?.water ?? null;
+  const levels = [plan.levels.string, dug, info.groundHigh, ...(water === null ? [] : [water])];
   const high = Math.max(...levels) + 0.15;
   const low = Math.min(...levels) - 0.25;
   const scale = Math.min(height / (high - low), (width - left) / (2 * near.half));
@@ -125,14 +134,9 @@ export function SectionDrawing({
   const middle = (high + low) / 2;
   const x = (s: number) => left + (width - left) / 2 + s * scale;
   const y = (level: number) => height / 2 - (level - middle) * scale;
-  const ground = (s: number) =>
-    section.ground[0] + ((s + section.half) / (2 * section.half)) * (section.ground[1] - section.ground[0]);
-  const path = (points: readonly number[]) => {
-    let d = '';
-    for (let i = 0; i + 1 < points.length; i += 2)
-      d += `${i === 0 ? 'M' : 'L'}${x(points[i]!).toFixed(2)} ${y(points[i + 1]!).toFixed(2)}`;
-    return `${d}Z`;
-  };
+  const scaled = { x, y };
+  const ground = (s: number) => postAt(section.posts, s)?.ground ?? 0;
+  const path = (points: readonly number[]) => closedPath(points, scaled);
   const marks: { item: string; at: number; level: number; colour: string }[] = [
     { item: 'string', level: plan.levels.string, colour: CHALK },
     { item: 'ground', level: ground(0), colour: INK },
@@ -140,28 +144,26 @@ export function SectionDrawing({
       ? []
       : [{ item: 'frost', level: info.groundLow - takeoff.frost.depth, colour: CHALK }]),
     { item: 'footing', level: info.underside, colour: INK },
-    { item: 'formation', level: info.dug, colour: EARTH },
-    ...(plan.ground.water === null ? [] : [{ item: 'water', level: plan.ground.water, colour: WATER }]),
+    { item: 'formation', level: dug, colour: EARTH },
+    ...(water === null ? [] : [{ item: 'water', level: water, colour: WATER }]),
   ].map((mark) => ({ ...mark, at: y(mark.level) }));
   return (
     <Svg width={width} height={height}>
-      <Path
-        d={path([
-          -section.half,
-          section.ground[0],
-          section.half,
-          section.ground[1],
-          section.half,
-          low - 5,
-          -section.half,
-          low - 5,
-        ])}
-        fill="#efe6d6"
-      />
+      {soilPaths(section.posts, scaled, height).map((d, k) =>
+        d ? (
+          <Path
+            key={plan.ground.soils[k]?.id}
+            d={d}
+            fill={EARTHS[k % EARTHS.length]!}
+            stroke={INK}
+            strokeWidth={0.25}
+          />
+        ) : null,
+      )}
       {section.dug.map((p) => (
         <Path
           key={p.s0}
-          d={path([p.s0, ground(p.s0), p.s1, ground(p.s1), p.s1, p.z1, p.s0, p.z0])}
+          d={path([...groundBetween(section.posts, p.s0, p.s1), p.s1, p.z1, p.s0, p.z0])}
           fill="#ffffff"
           stroke="#ffffff"
           strokeWidth={0.3}
@@ -169,7 +171,7 @@ export function SectionDrawing({
       ))}
       {plan.base &&
         section.dug.map((p) => {
-          const fill = fillUnder(p, takeoff.elements[p.owner]?.stoneTop ?? -Infinity);
+          const fill = fillUnder(p, stoneTopOver(plan, takeoff, p));
           return (
             fill && <Path key={`s${p.s0}`} d={path(fill)} fill="#dcd9d0" stroke="#888" strokeWidth={0.3} />
           );
@@ -197,11 +199,9 @@ export function SectionDrawing({
           strokeWidth={1.2}
         />
       ))}
-      <Line
-        x1={x(-section.half)}
-        y1={y(section.ground[0])}
-        x2={x(section.half)}
-        y2={y(section.ground[1])}
+      <Path
+        d={groundPath(section.posts, scaled)}
+        fill="none"
         stroke={INK}
         strokeWidth={0.5}
         strokeDasharray="1 2"
@@ -214,31 +214,24 @@ export function SectionDrawing({
         stroke={CHALK}
         strokeWidth={0.8}
       />
-      {plan.ground.water !== null && (
-        <Line
-          x1={left}
-          y1={y(plan.ground.water)}
-          x2={width}
-          y2={y(plan.ground.water)}
-          stroke={WATER}
-          strokeWidth={0.8}
-        />
+      {water !== null && (
+        <Line x1={left} y1={y(water)} x2={width} y2={y(water)} stroke={WATER} strokeWidth={0.8} />
       )}
       <Line
         x1={x(info.width.dug / 2) - 4}
         y1={y(plan.levels.string)}
         x2={x(info.width.dug / 2) - 4}
-        y2={y(info.dug)}
+        y2={y(dug)}
         stroke={EARTH}
         strokeWidth={0.8}
       />
       <Text
         x={x(info.width.dug / 2)}
-        y={(y(plan.levels.string) * 3 + y(info.dug)) / 4 + 4}
+        y={(y(plan.levels.string) * 3 + y(dug)) / 4 + 4}
         style={{ fontSize: 13, fontFamily: 'Figures' }}
         fill={EARTH}
       >
-        {format.text(info.fromString, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
+        {format.text(plan.levels.string - dug, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
       </Text>
       {spread(
         marks.map((mark) => ({ item: mark, at: mark.at })),

@@ -4,6 +4,7 @@ import {
   compute,
   type ElementTakeoff,
   type Lang,
+  longSection,
   type Plan,
   type System,
   type Takeoff,
@@ -54,6 +55,9 @@ const s = StyleSheet.create({
   line: { marginBottom: 1.5 },
 });
 
+/** More cautions than this are set a little closer, so that the page stays one. */
+const MANY_CAUTIONS = 11;
+
 interface SheetInput {
   readonly plan: Plan;
   readonly revision: number;
@@ -63,29 +67,60 @@ interface SheetInput {
   readonly t: TFunction;
 }
 
-/** Elements dug alike share a row of the table. */
-interface Alike {
+/** Elements dug alike share a row of the table; every tread of a stepped strip has its own. */
+interface Row {
+  readonly key: string;
   readonly names: string[];
-  readonly index: number;
   readonly info: ElementTakeoff;
+  /** Levels of the bottom, the blinding's top and the footing's top. */
+  readonly dug: number;
+  readonly blindingTop: number;
+  readonly top: number;
   groundLow: number;
   groundHigh: number;
 }
 
-function alike(plan: Plan, takeoff: Takeoff): Alike[] {
-  const rows = new Map<string, Alike>();
+function rowsOf(plan: Plan, takeoff: Takeoff, format: Format): Row[] {
+  const rows = new Map<string, Row>();
+  const mm = (v: number) => Math.round(v * 1000);
   takeoff.elements.forEach((info, index) => {
     if (!info.live) return;
-    const mm = (v: number) => Math.round(v * 1000);
+    const { name, thickness } = plan.elements[index]!;
+    if (info.steps) {
+      const section = longSection(plan, takeoff, index);
+      section?.stretches.forEach((stretch) => {
+        const from = format.parts(stretch.s0, 'length').number;
+        const posts = section.posts.filter((p) => p.s >= stretch.s0 - 1e-9 && p.s <= stretch.s1 + 1e-9);
+        rows.set(`${info.id}:${stretch.s0}`, {
+          key: `${info.id}:${stretch.s0}`,
+          names: [`${name} ${from}–${format.text(stretch.s1, 'length')}`],
+          info,
+          dug: stretch.dug,
+          blindingTop: stretch.underside,
+          top: stretch.underside + thickness,
+          groundLow: Math.min(...posts.map((p) => p.ground)),
+          groundHigh: Math.max(...posts.map((p) => p.ground)),
+        });
+      });
+      return;
+    }
     const key = [info.dug, info.underside, info.top, info.width.dug, info.slope].map(mm).join();
     const row = rows.get(key);
-    const { name } = plan.elements[index]!;
     if (row) {
       row.names.push(name);
       row.groundLow = Math.min(row.groundLow, info.groundLow);
       row.groundHigh = Math.max(row.groundHigh, info.groundHigh);
     } else
-      rows.set(key, { names: [name], index, info, groundLow: info.groundLow, groundHigh: info.groundHigh });
+      rows.set(key, {
+        key,
+        names: [name],
+        info,
+        dug: info.dug,
+        blindingTop: info.blindingTop,
+        top: info.top,
+        groundLow: info.groundLow,
+        groundHigh: info.groundHigh,
+      });
   });
   return [...rows.values()];
 }
@@ -97,14 +132,14 @@ const bottomText = (info: ElementTakeoff, format: Format) =>
     : `${format.parts(info.width.dug, 'size').number} × ${format.text(info.bottomLength, 'size')}`;
 
 const WIDTHS = {
-  name: 86,
+  name: 80,
   ground: 82,
   formation: 62,
   blinding: 62,
   footing: 62,
   bottom: 84,
   sides: 36,
-  decides: 58,
+  decides: 64,
 } as const;
 
 function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: TFunction; format: Format }) {
@@ -127,30 +162,32 @@ function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: 
           </Text>
         ))}
       </View>
-      {alike(plan, takeoff).map(({ names, info, groundLow, groundHigh }) => (
-        <View key={info.id} style={[s.row, { borderBottom: '0.5 solid #9fb0b2' }]} wrap={false}>
-          <Text style={[s.cell, { width: WIDTHS.name, fontWeight: 600 }]}>{names.join(', ')}</Text>
-          <Text style={[s.cell, s.number, { width: WIDTHS.ground, fontSize: 9 }]}>
-            {groundHigh - groundLow < 0.0005
-              ? down(groundHigh)
-              : `${bare(down(groundHigh))} – ${down(groundLow)}`}
-          </Text>
-          <Text style={[s.cell, s.number, { width: WIDTHS.formation, color: '#a9541f', fontSize: 12 }]}>
-            {down(info.dug)}
-          </Text>
-          <Text style={[s.cell, s.number, { width: WIDTHS.blinding }]}>
-            {plan.pour.blinding ? down(info.blindingTop) : '–'}
-          </Text>
-          <Text style={[s.cell, s.number, { width: WIDTHS.footing }]}>{down(info.top)}</Text>
-          <Text style={[s.cell, s.number, { width: WIDTHS.bottom }]}>{bottomText(info, format)}</Text>
-          <Text style={[s.cell, s.number, { width: WIDTHS.sides }]}>
-            {info.slope > 0 ? format.text(info.slope, 'slope') : '|'}
-          </Text>
-          <Text style={[s.cell, { width: WIDTHS.decides }]}>
-            {info.decision?.governs ? t(`rule.${info.decision.governs}`) : ''}
-          </Text>
-        </View>
-      ))}
+      {rowsOf(plan, takeoff, format).map(
+        ({ key, names, info, dug, blindingTop, top, groundLow, groundHigh }) => (
+          <View key={key} style={[s.row, { borderBottom: '0.5 solid #9fb0b2' }]} wrap={false}>
+            <Text style={[s.cell, { width: WIDTHS.name, fontWeight: 600 }]}>{names.join(', ')}</Text>
+            <Text style={[s.cell, s.number, { width: WIDTHS.ground, fontSize: 9 }]}>
+              {groundHigh - groundLow < 0.0005
+                ? down(groundHigh)
+                : `${bare(down(groundHigh))} – ${down(groundLow)}`}
+            </Text>
+            <Text style={[s.cell, s.number, { width: WIDTHS.formation, color: '#a9541f', fontSize: 12 }]}>
+              {down(dug)}
+            </Text>
+            <Text style={[s.cell, s.number, { width: WIDTHS.blinding }]}>
+              {plan.pour.blinding ? down(blindingTop) : '–'}
+            </Text>
+            <Text style={[s.cell, s.number, { width: WIDTHS.footing }]}>{down(top)}</Text>
+            <Text style={[s.cell, s.number, { width: WIDTHS.bottom }]}>{bottomText(info, format)}</Text>
+            <Text style={[s.cell, s.number, { width: WIDTHS.sides }]}>
+              {info.slope > 0 ? format.text(info.slope, 'slope') : '|'}
+            </Text>
+            <Text style={[s.cell, { width: WIDTHS.decides, fontSize: 8 }]}>
+              {info.decision?.governs ? t(`rule.${info.decision.governs}`) : ''}
+            </Text>
+          </View>
+        ),
+      )}
     </View>
   );
 }
@@ -255,7 +292,7 @@ function Cautions({
           const stop = caution.weight === 'stop';
           return (
             <View
-              key={caution.code}
+              key={caution.code + (caution.names?.hazard ?? '')}
               wrap={false}
               style={{
                 width: '49%',
@@ -266,7 +303,7 @@ function Cautions({
                 borderLeft: `${stop ? 3 : 1} solid ${stop ? '#a02733' : '#55656b'}`,
               }}
             >
-              <Text style={{ fontSize: 8.8 }}>
+              <Text style={{ fontSize: takeoff.cautions.length > MANY_CAUTIONS ? 8.2 : 8.8 }}>
                 <Text style={{ fontWeight: 600 }}>
                   {stop ? `${t('caution.stop')} · ` : ''}
                   {title}
@@ -290,7 +327,10 @@ function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
     timeZone: 'UTC',
   }).format(savedAt);
   const first = takeoff.elements.findIndex((e) => e.live);
-  const drawing = { width: 264, height: 212 };
+  // What must be said and dug leaves the drawings the rest: the page is one.
+  const crowd =
+    Math.max(0, takeoff.cautions.length - 8) + 0.7 * Math.max(0, rowsOf(plan, takeoff, format).length - 6);
+  const drawing = { width: 264, height: Math.max(110, 212 - 13 * crowd) };
   return (
     <Document
       title={`${plan.name} – ${t('sheet.title')}`}

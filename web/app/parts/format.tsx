@@ -44,3 +44,7 @@ export function useFormat(): Format {
   if (!format) throw new Error('useFormat needs a FormatProvider above it.');
   return format;
 }
+
+/** A level at a whole step, short: decimals in metres, feet and inches never as decimal feet. */
+export const roundLevel = (format: Format, level: number, decimals: number): string =>
+  format.text(level, 'level', format.system === 'metric' ? { decimals } : {}).replace(/\u00a0m$/, '');

@@ -6,7 +6,7 @@ import { readPlan } from '@cimiento/formats';
 import type { Saving } from '../../db/queries/jobs.ts';
 import type { Change, JobSummary } from '../../db/schema.ts';
 
-export const DEMOS = ['honey-house', 'bell-frame'] as const;
+export const DEMOS = ['honey-house', 'bell-frame', 'drying-barn'] as const;
 export type Demo = (typeof DEMOS)[number];
 
 function summaryOf(plan: Plan): JobSummary {
@@ -21,12 +21,19 @@ function summaryOf(plan: Plan): JobSummary {
   };
 }
 
+/** A changed value as the log keeps it: a whole survey is only counted there, the plan has it. */
+function brief(value: unknown): unknown {
+  if (value === undefined) return null;
+  return Array.isArray(value) && value.length > MOST_LISTED ? { entries: value.length } : value;
+}
+const MOST_LISTED = 60;
+
 /** What is kept of a save: the plan, its summary, and what changed against the one before. */
 export function savingOf(plan: Plan, before: Plan | null, why = ''): Saving {
   const changes: Change[] = before
     ? planChanges(before, plan)
         .slice(0, 200)
-        .map(({ path, from, to }) => ({ path, from: from ?? null, to: to ?? null }))
+        .map(({ path, from, to }) => ({ path, from: brief(from), to: brief(to) }))
     : [];
   return { plan, summary: summaryOf(plan), changes, why };
 }

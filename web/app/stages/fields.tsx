@@ -1,9 +1,10 @@
 /** Fields bound to the plan: one way in (a recipe), problems shown where they belong. */
-import { Box, Flex, Stack } from '@chakra-ui/react';
+import { Box, chakra, Flex, Stack } from '@chakra-ui/react';
 import { rangeOf, readNumber, writeNumber } from '@cimiento/core';
+import { ChevronRight } from 'lucide-react';
 import { memo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useDesk, useDeskStore } from '../desk/store.ts';
+import { type Draft, useDesk, useDeskStore } from '../desk/store.ts';
 import { useTakeoff } from '../desk/takeoff.ts';
 import { Heading } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
@@ -19,9 +20,12 @@ interface PlanFieldProps {
   readonly optional?: boolean;
   readonly placeholder?: number | undefined;
   readonly stacked?: boolean;
+  readonly width?: string;
+  /** What else a typed value changes, in the same edit. */
+  readonly also?: (draft: Draft) => void;
 }
 
-export function PlanField({ path, ...field }: PlanFieldProps) {
+export function PlanField({ path, also, ...field }: PlanFieldProps) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
@@ -34,34 +38,79 @@ export function PlanField({ path, ...field }: PlanFieldProps) {
       value={value}
       problem={problem && problemText(t, format, problem)}
       onSettle={store.getState().settle}
-      onCommit={(next) => store.getState().edit((draft) => writeNumber(draft, path, next), `field:${path}`)}
+      onCommit={(next) =>
+        store.getState().edit((draft) => {
+          writeNumber(draft, path, next);
+          also?.(draft);
+        }, `field:${path}`)
+      }
     />
   );
 }
 
+/**
+ * One group of numbers under its heading.
+ * @param fold it can be folded away; how it stands at first
+ */
 export function Panel({
   title,
   aside,
+  fold,
   children,
 }: {
   title: string;
   aside?: React.ReactNode;
+  fold?: 'open' | 'shut';
   children: React.ReactNode;
 }) {
+  const head = (
+    <Flex justify="space-between" align="baseline" gap={2} flex="1">
+      <Heading>{title}</Heading>
+      {aside && (
+        <Box as="span" fontSize="xs" color="soft" textAlign="right">
+          {aside}
+        </Box>
+      )}
+    </Flex>
+  );
+  if (!fold)
+    return (
+      <Stack as="section" gap={2} pb={4}>
+        {head}
+        {children}
+      </Stack>
+    );
   return (
-    <Stack as="section" gap={2} pb={4}>
-      <Flex justify="space-between" align="baseline" gap={2}>
-        <Heading>{title}</Heading>
-        {aside && (
-          <Box as="span" fontSize="xs" color="soft" textAlign="right">
-            {aside}
-          </Box>
-        )}
-      </Flex>
-      {children}
-    </Stack>
+    <Fold open={fold === 'open'}>
+      <summary>
+        <ChevronRight size={16} aria-hidden />
+        {head}
+      </summary>
+      <Stack gap={2} pt={2}>
+        {children}
+      </Stack>
+    </Fold>
   );
 }
+
+const Fold = chakra('details', {
+  base: {
+    pb: 3,
+    '& > summary': {
+      display: 'flex',
+      alignItems: 'center',
+      gap: 1,
+      cursor: 'pointer',
+      minH: '32px',
+      listStyle: 'none',
+      borderRadius: 'sm',
+      '&::-webkit-details-marker': { display: 'none' },
+      '@media (pointer: coarse), (max-width: 760px)': { minH: '44px' },
+    },
+    '& > summary > svg': { flexShrink: 0, transition: 'transform 0.12s' },
+    '&[open] > summary > svg': { transform: 'rotate(90deg)' },
+  },
+});
 
 /** A figure the core worked out, beside the fields that led to it. */
 export const Fact = memo(function Fact({

@@ -5,13 +5,15 @@ import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { trackPointer } from '../../drawing/pointer.ts';
+import { trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { extent, niceLength, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { placeAt } from '../../stages/ground/placing.ts';
+import { SiteLayer, SurfaceLayer } from '../../stages/ground/SiteLayer.tsx';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk, useDeskStore } from '../store.ts';
-import { useTakeoff } from '../takeoff.ts';
+import { useGround, useTakeoff } from '../takeoff.ts';
 import { useSize } from '../useSize.ts';
 import { snapPoint } from './snap.ts';
 
@@ -32,7 +34,10 @@ export function PlanView({ section }: { section: Section | null }) {
   const [zoom, setZoom] = useState<Zoom>(STILL);
   // While something is dragged the window must not move under it.
   const held = useRef<ReturnType<typeof extent> | null>(null);
-  const box = held.current ?? extent(plan, takeoff);
+  const site = useDesk((desk) => desk.stage === 'ground');
+  const placing = useDesk((desk) => desk.view.placing);
+  const model = useGround();
+  const box = held.current ?? extent(plan, takeoff, site);
   const view = useMemo(() => viewOf(box, width, height, zoom), [box, width, height, zoom]);
 
   useEffect(() => {
@@ -66,10 +71,7 @@ export function PlanView({ section }: { section: Section | null }) {
     store.getState().pick(element.id);
     held.current = box;
     setArmed(element.id);
-    const rect = svg.current!.getBoundingClientRect();
-    const ratio = width / rect.width;
-    const world = (e: PointerEvent | React.PointerEvent) =>
-      [view.east((e.clientX - rect.left) * ratio), view.north((e.clientY - rect.top) * ratio)] as const;
+    const world = (e: PointerEvent | React.PointerEvent) => worldAt(svg.current!, view, e);
     const from = world(event);
     const key = `drag:${element.id}:${point}:${event.timeStamp}`;
     const reach = REACH / view.scale;
@@ -112,6 +114,11 @@ export function PlanView({ section }: { section: Section | null }) {
       setArmed(null);
       store.getState().settle();
     });
+  };
+
+  const hold = (still: boolean) => {
+    held.current = still ? box : null;
+    setArmed(still ? '' : null);
   };
 
   const nudge = (event: React.KeyboardEvent) => {
@@ -170,14 +177,19 @@ export function PlanView({ section }: { section: Section | null }) {
             position: 'absolute',
             inset: 0,
             touchAction: 'none',
-            cursor: armed ? 'grabbing' : 'default',
+            cursor: placing ? 'crosshair' : armed !== null ? 'grabbing' : 'default',
           }}
           onKeyDown={nudge}
-          onClick={(event) => event.target === svg.current && store.getState().pick(null)}
+          onClick={(event) => {
+            if (placing && svg.current) placeAt(store, worldAt(svg.current, view, event), model.level);
+            else if (event.target === svg.current) store.getState().pick(null);
+          }}
         >
           <Hatches prefix="plan" soils={[]} />
           <Grid view={view} />
+          <SurfaceLayer view={view} />
           <Dug view={view} />
+          {!site && <SiteLayer view={view} hold={hold} />}
           {section && <CutMark view={view} section={section} />}
           {plan.elements.map((element, i) => (
             <Drawn
@@ -191,11 +203,13 @@ export function PlanView({ section }: { section: Section | null }) {
               onDown={startDrag}
             />
           ))}
+          {site && <SiteLayer view={view} hold={hold} />}
           <PickedDimensions view={view} element={plan.elements.find((e) => e.id === picked)} />
           <Compass width={width} />
           <ScaleBar view={view} />
         </svg>
-        {plan.elements.length === 0 && (
+        {placing && <PlacingBar />}
+        {plan.elements.length === 0 && !site && (
           <Flex position="absolute" inset={0} align="center" justify="center" pointerEvents="none">
             <Box
               bg="sheet"
@@ -211,6 +225,37 @@ export function PlanView({ section }: { section: Section | null }) {
           </Flex>
         )}
       </Box>
+    </Flex>
+  );
+}
+
+/** Says what the next press on the plan does, and how to stop. */
+function PlacingBar() {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const placing = useDesk((desk) => desk.view.placing);
+  if (!placing) return null;
+  const key = placing.what === 'fence' && placing.from ? 'fenceTo' : placing.what;
+  return (
+    <Flex
+      position="absolute"
+      left={2}
+      top={1}
+      gap={2}
+      align="center"
+      bg="chalkWash"
+      borderWidth="1px"
+      borderStyle="solid"
+      borderColor="chalk"
+      px={2}
+      py={1}
+      fontSize="sm"
+      role="status"
+    >
+      {t(`placing.${key}`)}
+      <Button size="sm" onClick={() => store.getState().look({ placing: null })}>
+        {t('placing.done')}
+      </Button>
     </Flex>
   );
 }

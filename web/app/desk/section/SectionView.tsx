@@ -1,24 +1,37 @@
 /** The section through what is picked, to true scale, with the staff beside it. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Element, fillUnder, type Section, sectionThrough } from '@cimiento/core';
+import {
+  dugAtCut,
+  type Element,
+  fillUnder,
+  neighboursAlong,
+  type ProfilePiece,
+  postAt,
+  type Section,
+  sectionThrough,
+  stoneTopOver,
+} from '@cimiento/core';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Button, Heading } from '../../parts/controls.tsx';
+import { closedPath, dugPath, groundBetween, type Scale } from '../../drawing/strata.ts';
+import { Button } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk } from '../store.ts';
-import { useTakeoff } from '../takeoff.ts';
+import { groundAtFirstLog, useGround, useTakeoff } from '../takeoff.ts';
 import { useSize } from '../useSize.ts';
 import { flagsFor, Staff, staffShape } from './Staff.tsx';
+import { GroundLines, SoilName, SoilNames, Soils } from './Strata.tsx';
 
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600 } as const;
-const words = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 13 } as const;
 
 export function SectionView({
+  head,
   element,
   index,
   near,
 }: {
+  head: React.ReactNode;
   element: Element | undefined;
   index: number;
   /** The cut as the plan marks it; drawn wider here when there is room. */
@@ -27,15 +40,15 @@ export function SectionView({
   const { t } = useTranslation();
   const plan = useDesk((desk) => desk.plan);
   const takeoff = useTakeoff();
+  const model = useGround();
   const [frame, { width, height }] = useSize(808, 290);
   const [stretch, setStretch] = useState<1 | 2>(1);
 
-  const flags = flagsFor(plan, takeoff, element, near);
-  const levels = flags
-    .map((flag) => flag.level)
-    .filter((level) => Math.abs(level - plan.ground.surface.level) < 12);
-  const high = Math.max(...levels, plan.ground.surface.level) + 0.22;
-  const low = Math.min(...levels, plan.ground.surface.level - 0.5) - 0.28;
+  const flags = flagsFor(plan, takeoff, model, element, near);
+  const ground = near ? postAt(near.posts, 0)!.ground : groundAtFirstLog(plan, model);
+  const levels = flags.map((flag) => flag.level).filter((level) => Math.abs(level - ground) < 12);
+  const high = Math.max(...levels, ground) + 0.22;
+  const low = Math.min(...levels, ground - 0.5) - 0.28;
   const shape = staffShape(width);
   const room = width - shape.width;
   const byHeight = height / (high - low) / stretch;
@@ -43,13 +56,13 @@ export function SectionView({
   const middle = (high + low) / 2;
   const y = (level: number) => height / 2 - (level - middle) * scale * stretch;
   const levelOf = (py: number) => middle - (py - height / 2) / (scale * stretch);
-  const section = near && sectionThrough(plan, takeoff, index, room / (2 * scale));
+  const section = near && sectionThrough(plan, takeoff, index, room / (2 * scale), model);
   const x = (s: number) => shape.width + room / 2 + s * scale;
 
   return (
     <Flex direction="column" h="full" minH={0} as="section" aria-label={t('section.title')}>
       <Flex justify="space-between" align="center" px={3} py={1} gap={2}>
-        <Heading>{element ? t('section.through', { name: element.name }) : t('section.title')}</Heading>
+        {head}
         <Button
           size="sm"
           className="no-print"
@@ -108,7 +121,7 @@ export function SectionView({
   );
 }
 
-/** The soils with nothing dug: what is under the job when nothing is picked. */
+/** The soils at the first log with nothing dug: what is under the job when nothing is picked. */
 function Ground({
   x0,
   x1,
@@ -121,51 +134,32 @@ function Ground({
   height: number;
 }) {
   const plan = useDesk((desk) => desk.plan);
+  const model = useGround();
   const { t } = useTranslation();
-  const { level } = plan.ground.surface;
+  const at = plan.ground.logs[0]?.at ?? [0, 0];
+  const level = model.level(at[0], at[1]);
   return (
     <g>
-      {plan.ground.soils.map((soil, i) => {
-        const next = plan.ground.soils[i + 1];
-        const top = y(level - soil.top);
-        const bottom = next ? y(level - next.top) : height;
+      {model.column(at[0], at[1]).map(({ soil, top, bottom }) => {
+        const from = y(level - top);
+        const to = Number.isFinite(bottom) ? y(level - bottom) : height;
         return (
-          <g key={soil.id}>
+          <g key={soil.layer.id}>
             <rect
               x={x0}
-              y={top}
+              y={from}
               width={Math.max(0, x1 - x0)}
-              height={Math.max(0, bottom - top)}
-              fill={`url(#section-${soil.kind})`}
+              height={Math.max(0, to - from)}
+              fill={`url(#section-${soil.layer.kind})`}
             />
             <SoilName
               x={x0 + 12}
-              y={(top + Math.min(bottom, height)) / 2}
-              text={soil.name || t(`soil.${soil.kind}`)}
+              y={(from + Math.min(to, height)) / 2}
+              text={soil.layer.name || t(`soil.${soil.layer.kind}`)}
             />
           </g>
         );
       })}
-    </g>
-  );
-}
-
-function SoilName({ x, y, text, end = false }: { x: number; y: number; text: string; end?: boolean }) {
-  const width = text.length * 6.6 + 10;
-  return (
-    <g pointerEvents="none">
-      <rect
-        x={end ? x + 4 - width : x - 4}
-        y={y - 9}
-        width={width}
-        height={18}
-        rx={2}
-        fill={ink('sheet')}
-        opacity={0.85}
-      />
-      <text x={x} y={y + 4.5} textAnchor={end ? 'end' : 'start'} fill={ink('ink')} style={words}>
-        {text}
-      </text>
     </g>
   );
 }
@@ -189,50 +183,34 @@ function Cut({
   const format = useFormat();
   const plan = useDesk((desk) => desk.plan);
   const takeoff = useTakeoff();
-  const { half } = section;
-  const ground = (s: number) =>
-    section.ground[0] + ((s + half) / (2 * half)) * (section.ground[1] - section.ground[0]);
-  const path = (points: readonly number[]) => {
-    let d = '';
-    for (let i = 0; i + 1 < points.length; i += 2)
-      d += `${i === 0 ? 'M' : 'L'}${x(points[i]!).toFixed(1)} ${y(points[i + 1]!).toFixed(1)}`;
-    return `${d}Z`;
-  };
+  const { half, posts } = section;
+  const scale = { x, y };
+  const ground = (s: number) => postAt(posts, s)?.ground ?? 0;
+  const path = (points: readonly number[]) => closedPath(points, scale);
 
   const voids = section.dug
-    .map((p) => path([p.s0, ground(p.s0), p.s1, ground(p.s1), p.s1, p.z1, p.s0, p.z0]))
+    .map((p) => path([...groundBetween(posts, p.s0, p.s1), p.s1, p.z1, p.s0, p.z0]))
     .join('');
-  // The dug line: one stroke a run of touching pieces, from ground to ground.
-  let line = '';
-  let end = -Infinity;
-  let endLevel = 0;
-  for (const p of section.dug) {
-    if (p.s0 > end + 1e-6) {
-      if (end > -Infinity) line += `L${x(end)} ${y(ground(end))}`;
-      line += `M${x(p.s0)} ${y(ground(p.s0))}L${x(p.s0)} ${y(p.z0)}`;
-    } else if (Math.abs(p.z0 - endLevel) > 1e-6) line += `L${x(p.s0)} ${y(p.z0)}`;
-    line += `L${x(p.s1)} ${y(p.z1)}`;
-    end = p.s1;
-    endLevel = p.z1;
-  }
-  if (end > -Infinity) line += `L${x(end)} ${y(ground(end))}`;
+  const line = dugPath(section.dug, posts, scale);
 
-  const { water } = plan.ground;
-  const filledTo = (level: (owner: number) => number) =>
+  const filledTo = (level: (piece: ProfilePiece) => number) =>
     section.dug
-      .map((p) => fillUnder(p, level(p.owner)))
+      .map((p) => fillUnder(p, level(p)))
       .filter((p) => p !== null)
       .map(path)
       .join('');
-  const pool = water === null ? '' : filledTo(() => water);
-  const stone = plan.base ? filledTo((owner) => takeoff.elements[owner]?.stoneTop ?? -Infinity) : '';
+  const pool = filledTo((p) => postAt(posts, (p.s0 + p.s1) / 2)?.water ?? -Infinity);
+  const stone = plan.base ? filledTo((p) => stoneTopOver(plan, takeoff, p)) : '';
   const order = { blinding: 1, footing: 2, stem: 3 };
   const fill = {
     blinding: 'url(#section-lean)',
     footing: 'url(#section-concrete)',
     stem: 'url(#section-concrete)',
   };
-  const info = takeoff.elements.find((e) => e.id === element?.id);
+  const index = takeoff.elements.findIndex((e) => e.id === element?.id);
+  const info = takeoff.elements[index];
+  const dug = dugAtCut(section, takeoff, index);
+  const depth = ground(0) - dug;
   // Soil names stand where the ground is whole: on the left, or on the right when that is dug.
   const first = section.dug[0];
   const last = section.dug[section.dug.length - 1];
@@ -243,22 +221,7 @@ function Cut({
   const frost = takeoff.frost.depth !== null && info ? info.groundLow - takeoff.frost.depth : null;
   return (
     <g>
-      {plan.ground.soils.map((soil, i) => {
-        const next = plan.ground.soils[i + 1];
-        const under = (s: number, depth: number) => `${x(s)} ${y(ground(s) - depth)}`;
-        const foot = next
-          ? `L${under(half, next.top)}L${under(-half, next.top)}`
-          : `L${x(half)} ${height}L${x(-half)} ${height}`;
-        return (
-          <path
-            key={soil.id}
-            d={`M${under(-half, soil.top)}L${under(half, soil.top)}${foot}Z`}
-            fill={`url(#section-${soil.kind})`}
-            stroke={ink('edge')}
-            strokeWidth={0.5}
-          />
-        );
-      })}
+      <Soils posts={posts} scale={scale} bottom={height} prefix="section" />
       <path d={voids} fill={ink('paper')} stroke={ink('paper')} strokeWidth={0.8} />
       {pool && <path d={pool} fill={ink('water')} opacity={0.16} />}
       <path d={stone} fill="url(#section-stone)" />
@@ -276,55 +239,39 @@ function Cut({
             strokeWidth={1}
           />
         ))}
-      <path
-        d={`M${x(-half)} ${y(section.ground[0])}L${x(half)} ${y(section.ground[1])}`}
-        stroke={ink('ink')}
-        strokeWidth={1}
-        strokeDasharray="1 3"
-      />
+      <GroundLines posts={posts} scale={scale} />
       <path d={line} fill="none" stroke={ink('earth')} strokeWidth={2.2} strokeLinejoin="round" />
       <path d={`M0 ${y(plan.levels.string)}H${width}`} stroke={ink('chalk')} strokeWidth={1.6} />
       {frost !== null && (
         <path d={`M0 ${y(frost)}H${width}`} stroke={ink('chalk')} strokeWidth={1.2} strokeDasharray="2 5" />
       )}
-      {water !== null && <path d={`M0 ${y(water)}H${width}`} stroke={ink('water')} strokeWidth={1.5} />}
-      {plan.ground.soils.map((soil, i) => {
-        const bottom = plan.ground.soils[i + 1]?.top;
-        const from = y(ground(left) - soil.top);
-        const to = bottom === undefined ? height : Math.min(height, y(ground(left) - bottom));
-        return (
-          to - from > 14 && (
-            <SoilName
-              key={soil.id}
-              x={x(left) + (onRight ? -10 : 10)}
-              end={onRight}
-              y={Math.min((from + to) / 2, height - 12)}
-              text={soil.name || t(`soil.${soil.kind}`)}
-            />
-          )
-        );
-      })}
+      <Neighbours section={section} scale={scale} />
+      <SoilNames post={postAt(posts, left)} scale={scale} bottom={height} end={onRight} />
       {info && (
         <g pointerEvents="none">
           <path
-            d={`M${x(info.width.dug / 2) - 6} ${y(plan.levels.string)}V${y(info.dug)}m-5 -9l5 9l5 -9`}
+            d={`M${x(info.width.dug / 2) - 6} ${y(plan.levels.string)}V${y(dug)}m-5 -9l5 9l5 -9`}
             fill="none"
             stroke={ink('earth')}
             strokeWidth={1.5}
           />
           <Big
             x={x(info.width.dug / 2) + 4}
-            y={y((plan.levels.string * 3 + info.dug) / 4) + 6}
-            text={format.text(info.fromString, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
+            y={y((plan.levels.string * 3 + dug) / 4) + 6}
+            text={format.text(
+              plan.levels.string - dug,
+              'length',
+              format.system === 'metric' ? { decimals: 3 } : {},
+            )}
           />
           <path
-            d={`M${x(-info.width.dug / 2)} ${y(info.dug) + 8}H${x(info.width.dug / 2)}m0 -4v8M${x(-info.width.dug / 2)} ${y(info.dug) + 4}v8`}
+            d={`M${x(-info.width.dug / 2)} ${y(dug) + 8}H${x(info.width.dug / 2)}m0 -4v8M${x(-info.width.dug / 2)} ${y(dug) + 4}v8`}
             stroke={ink('ink')}
             strokeWidth={1}
           />
           <text
             x={x(0)}
-            y={y(info.dug) + 21}
+            y={y(dug) + 21}
             textAnchor="middle"
             fill={ink('ink')}
             style={{ ...figure, fontSize: 14 }}
@@ -333,8 +280,8 @@ function Cut({
           </text>
           {info.slope > 0 && (
             <text
-              x={x(-info.width.dug / 2 - (info.depth * info.slope) / 2) + 8}
-              y={y(info.dug + info.depth / 2)}
+              x={x(-info.width.dug / 2 - (depth * info.slope) / 2) + 8}
+              y={y(dug + depth / 2)}
               fill={ink('earth')}
               style={{ ...figure, fontSize: 15 }}
             >
@@ -345,6 +292,48 @@ function Cut({
       )}
     </g>
   );
+}
+
+/** A neighbour's footing met by the cut, and its line of influence down to the dig. */
+function Neighbours({ section, scale }: { section: Section; scale: Scale }) {
+  const hazards = useDesk((desk) => desk.plan.ground.hazards);
+  const influence = useDesk((desk) => desk.plan.levels.influence);
+  const { x, y } = scale;
+  return neighboursAlong(hazards, section).map(({ hazard, s, level, half }) => {
+    const way = s > 0 ? -1 : 1;
+    const edge = s + way * half;
+    const reach = Math.abs(edge) + section.half;
+    return (
+      <g key={hazard.id} pointerEvents="none" data-neighbour={hazard.id}>
+        <rect
+          x={x(s - half)}
+          y={y(level + 0.3)}
+          width={x(s + half) - x(s - half)}
+          height={y(level) - y(level + 0.3)}
+          fill="url(#section-concrete)"
+          stroke={ink('ink')}
+        />
+        <path
+          d={`M${x(edge)} ${y(level)}L${x(edge + way * reach)} ${y(level - reach * influence)}`}
+          stroke={ink('held')}
+          strokeWidth={1.6}
+          strokeDasharray="9 4"
+        />
+        <text
+          x={x(s) - way * 6}
+          y={y(Math.max(level + 0.3, postAt(section.posts, s)?.ground ?? level)) - 6}
+          textAnchor={way > 0 ? 'start' : 'end'}
+          fill={ink('held')}
+          stroke={ink('paper')}
+          strokeWidth={3}
+          paintOrder="stroke"
+          style={{ ...figure, fontSize: 13 }}
+        >
+          {hazard.name}
+        </text>
+      </g>
+    );
+  });
 }
 
 function Big({ x, y, text }: { x: number; y: number; text: string }) {

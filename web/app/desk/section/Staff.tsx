@@ -1,20 +1,22 @@
 /** The staff: a levelling rod with flags at the levels that matter. Typed ones can be dragged. */
 import {
   type Element,
-  groundPlane,
-  at as levelAt,
+  floorOf,
+  type GroundModel,
   outOfRange,
   type Plan,
+  postAt,
   type RangeKey,
   type Section,
   type Takeoff,
 } from '@cimiento/core';
 import { useTranslation } from 'react-i18next';
-import { trackPointer } from '../../drawing/pointer.ts';
+import { dragDepth } from '../../drawing/pointer.ts';
 import { spread } from '../../drawing/spread.ts';
 import { useFormat } from '../../parts/format.tsx';
 import { ink } from '../hatches.tsx';
 import { type Draft, useDeskStore } from '../store.ts';
+import { groundAtFirstLog } from '../takeoff.ts';
 
 interface Shape {
   /** Room the staff takes, px. */
@@ -25,12 +27,21 @@ interface Shape {
 
 /** The staff is narrower on a phone. */
 export const staffShape = (room: number): Shape =>
-  room < 520
+  room < 440
     ? { width: 148, rod: { x: 2, width: 36 }, flag: { x: 50, width: 97, height: 18 } }
     : { width: 176, rod: { x: 8, width: 44 }, flag: { x: 66, width: 108, height: 18 } };
 
 interface Flag {
-  readonly name: 'string' | 'floor' | 'ground' | 'frost' | 'footing' | 'water' | 'formation' | 'hold';
+  readonly name:
+    | 'string'
+    | 'floor'
+    | 'ground'
+    | 'frost'
+    | 'footing'
+    | 'word'
+    | 'water'
+    | 'formation'
+    | 'hold';
   readonly level: number;
   readonly colour: string;
   /** Puts a dragged level into the plan; absent when the level is computed. */
@@ -42,11 +53,12 @@ interface Flag {
 export function flagsFor(
   plan: Plan,
   takeoff: Takeoff,
+  model: GroundModel,
   element: Element | undefined,
   section: Section | null,
 ): Flag[] {
   const info = takeoff.elements.find((e) => e.id === element?.id);
-  const ground = section ? levelAt(groundPlane(plan), section.x, section.y) : plan.ground.surface.level;
+  const middle = section ? postAt(section.posts, 0) : null;
   const flags: Flag[] = [
     {
       name: 'string',
@@ -57,18 +69,24 @@ export function flagsFor(
         draft.levels.string = level;
       },
     },
-    { name: 'ground', level: ground, colour: ink('note') },
+    { name: 'ground', level: middle?.ground ?? groundAtFirstLog(plan, model), colour: ink('note') },
   ];
-  if (plan.levels.floor)
+  // The floor an element carries; one counted over another is moved by its own height.
+  const floor = element ? floorOf(plan, element) : (plan.levels.floors[0] ?? null);
+  const stack = takeoff.stacks.find((s) => s.floor.id === floor?.id);
+  if (stack) {
+    const { id } = stack.floor;
     flags.push({
       name: 'floor',
-      level: plan.levels.floor.level,
+      level: stack.level,
       colour: ink('ink'),
-      range: 'levels.floor.level',
+      range: 'levels.floors.level',
       set: (draft, level) => {
-        if (draft.levels.floor) draft.levels.floor.level = level;
+        const target = draft.levels.floors.find((f) => f.id === id);
+        if (target) target.level += level - stack.level;
       },
     });
+  }
   const { depth } = takeoff.frost;
   if (depth !== null && info) {
     const low = info.groundLow;
@@ -85,22 +103,37 @@ export function flagsFor(
     });
   }
   if (info?.live) {
+    const word = plan.levels.instructions.find((w) => w.id === info.decision?.word);
     flags.push(
-      { name: 'footing', level: info.underside, colour: ink('placed') },
+      {
+        name: word ? 'word' : 'footing',
+        level: info.underside,
+        colour: word ? ink('held') : ink('placed'),
+        ...(word && {
+          range: 'levels.instructions.level',
+          set: (draft: Draft, level: number) => {
+            const target = draft.levels.instructions.find((w) => w.id === word.id);
+            if (target) target.level = level;
+          },
+        }),
+      },
       { name: 'formation', level: info.dug, colour: ink('earth') },
     );
     const pit = takeoff.pits.find((p) => p.elements.some((i) => plan.elements[i]?.id === info.id));
     if (pit) flags.push({ name: 'hold', level: pit.holdLevel, colour: ink('water') });
   }
-  if (plan.ground.water !== null)
+  const water = middle?.water ?? model.water(...(plan.ground.logs[0]?.at ?? ([0, 0] as const)));
+  if (water !== null)
     flags.push({
       name: 'water',
-      level: plan.ground.water,
+      level: water,
       colour: ink('water'),
-      range: 'ground.water',
-      set: (draft, level) => {
-        draft.ground.water = level;
-      },
+      ...(takeoff.water.from === 'typed' && {
+        range: 'ground.water' as const,
+        set: (draft: Draft, level: number) => {
+          draft.ground.water = level;
+        },
+      }),
     });
   return flags;
 }
@@ -143,17 +176,14 @@ export function Staff({
   };
   const grab = (event: React.PointerEvent<SVGGElement>, flag: Flag) => {
     if (!flag.set) return;
-    const target = event.currentTarget;
-    const svg = target.ownerSVGElement;
-    if (!svg) return;
-    event.preventDefault();
-    const start = event.clientY;
-    const ratio = height / svg.getBoundingClientRect().height;
-    const from = flag.level;
-    const perPixel = (level(100) - level(0)) / 100;
+    const perUnit = (level(100) - level(0)) / 100;
     const key = `flag:${flag.name}:${event.timeStamp}`;
-    const move = (e: PointerEvent) => commit(flag, from + (e.clientY - start) * ratio * perPixel, key);
-    trackPointer(target, event.pointerId, move, () => store.getState().settle());
+    dragDepth(
+      event,
+      height,
+      (units) => commit(flag, flag.level + units * perUnit, key),
+      store.getState().settle,
+    );
   };
   const placed = spread(
     flags.map((flag) => ({ item: flag, at: y(flag.level) })),

@@ -1,14 +1,17 @@
-/** How deep from the string: string, floor build-up, bearing, cover, and the engineer's word. */
-import { Flex, Stack } from '@chakra-ui/react';
-import { nextName } from '@cimiento/core';
+/** How deep from the string: string, floors, bearing, cover, steps, neighbours, the engineer's word. */
+import { Box, Flex } from '@chakra-ui/react';
 import { Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
-import { Button, Input } from '../../parts/controls.tsx';
+import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
+import { addFloor, removeFloor } from './floors.ts';
+import { InstructionsPanel } from './InstructionsPanel.tsx';
+import { RuleCosts } from './RuleCosts.tsx';
+import { ShallowPanel } from './ShallowPanel.tsx';
 
 export function LevelsPanel() {
   const { t } = useTranslation();
@@ -16,6 +19,7 @@ export function LevelsPanel() {
   const store = useDeskStore();
   return (
     <>
+      <RuleCosts />
       <Panel title={t('levels.string')}>
         <TextField
           label={t('levels.datumName')}
@@ -32,8 +36,12 @@ export function LevelsPanel() {
         <PlanField label={t('levels.cover')} hint={t('levels.coverHint')} path="/levels/cover" optional />
       </Panel>
       <Bearing />
-      <Floor />
-      <Instruction />
+      <Floors />
+      <Carries />
+      <Neighbour />
+      <InstructionsPanel />
+      <ShallowPanel />
+      <Prices />
     </>
   );
 }
@@ -63,80 +71,223 @@ function Bearing() {
   );
 }
 
-function Floor() {
+function Floors() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const { floor, string } = useDesk((desk) => desk.plan.levels);
-  const { stackUnderside } = useTakeoff();
+  const floors = useDesk((desk) => desk.plan.levels.floors);
+  const { stacks } = useTakeoff();
   const { edit } = store.getState();
   return (
-    <Panel title={t('levels.floor')}>
-      <Toggle
-        label={t('levels.hasFloor')}
-        on={floor !== null}
-        onChange={(on) =>
-          edit((d) => {
-            d.levels.floor = on
-              ? { level: string - 0.15, layers: [{ id: 'slab', name: t('levels.slab'), thickness: 0.12 }] }
-              : null;
-          })
-        }
-      />
-      {floor && (
-        <>
-          <PlanField label={t('levels.floorLevel')} path="/levels/floor/level" />
-          <Stack gap={1.5} borderLeftWidth="3px" borderStyle="solid" borderColor="placed" pl={2}>
-            {floor.layers.map((layer, i) => (
-              <Flex key={layer.id} gap={1.5} align="end">
-                <Input
-                  aria-label={t('levels.layerName')}
-                  value={layer.name}
+    <Panel fold="shut" title={t('levels.floor')} aside={t('levels.floorsAside')}>
+      {floors.map((floor, i) => {
+        const stack = stacks.find((s) => s.floor.id === floor.id);
+        return (
+          <Flex
+            key={floor.id}
+            direction="column"
+            gap={1.5}
+            borderLeftWidth="3px"
+            borderStyle="solid"
+            borderColor="placed"
+            pl={2}
+            data-floor={floor.id}
+          >
+            <Flex gap={1.5} align="end">
+              <Box flex="1">
+                <TextField
+                  label={t('levels.floorName')}
+                  value={floor.name}
                   maxLength={80}
                   onChange={(event) => {
                     if (event.target.value)
                       edit((d) => {
-                        d.levels.floor!.layers[i]!.name = event.target.value;
-                      }, `layer:${layer.id}`);
+                        d.levels.floors[i]!.name = event.target.value;
+                      }, `floor-name:${floor.id}`);
                   }}
                 />
-                <PlanField
-                  stacked
-                  label={t('levels.thickness')}
-                  path={`/levels/floor/layers/${i}/thickness`}
-                />
-                <Button
-                  look="quiet"
-                  aria-label={t('levels.removeLayer', { name: layer.name })}
-                  onClick={() =>
-                    edit((d) => {
-                      d.levels.floor!.layers.splice(i, 1);
-                    })
-                  }
-                >
-                  <Trash2 size={15} aria-hidden />
-                </Button>
-              </Flex>
-            ))}
-            <Button
-              onClick={() =>
+              </Box>
+              <Button
+                look="quiet"
+                aria-label={t('levels.removeFloor', { name: floor.name })}
+                onClick={() => edit((d) => removeFloor(d, floor.id))}
+              >
+                <Trash2 size={15} aria-hidden />
+              </Button>
+            </Flex>
+            {floors.length > 1 && (
+              <Choice
+                label={t('levels.measured')}
+                value={floor.above ?? ''}
+                options={[
+                  { value: '', label: t('levels.fromDatum') },
+                  ...floors
+                    .filter((other) => other.id !== floor.id)
+                    .map((other) => ({ value: other.id, label: t('levels.over', { name: other.name }) })),
+                ]}
+                onChange={(value) =>
+                  edit((d) => {
+                    const target = d.levels.floors[i]!;
+                    const now = stack?.level ?? target.level;
+                    const under = stacks.find((s) => s.floor.id === value)?.level ?? 0;
+                    target.above = value === '' ? null : value;
+                    // The floor stays where it is; only how it is said changes.
+                    target.level = Math.round((value === '' ? now : now - under) * 1e6) / 1e6;
+                  })
+                }
+              />
+            )}
+            <PlanField
+              label={t(floor.above === null ? 'levels.floorLevel' : 'levels.floorOver')}
+              path={`/levels/floors/${i}/level`}
+            />
+            <Choice
+              label={t('levels.count')}
+              value={floor.count}
+              options={(['down', 'up'] as const).map((value) => ({
+                value,
+                label: t(`levels.counted.${value}`),
+              }))}
+              onChange={(count) =>
                 edit((d) => {
-                  d.levels.floor!.layers.push({
-                    id: nextName(
-                      'layer-',
-                      d.levels.floor!.layers.map((l) => l.id),
-                    ),
-                    name: t('levels.layer'),
-                    thickness: 0.05,
-                  });
+                  d.levels.floors[i]!.count = count;
                 })
               }
-            >
-              {t('levels.addLayer')}
-            </Button>
-          </Stack>
-          {stackUnderside !== null && (
-            <Fact label={t('levels.stackUnderside')} value={format.text(stackUnderside, 'level')} />
+            />
+            {stack?.courses && (
+              <Choice
+                label={t('levels.landing')}
+                value={floor.landing}
+                options={(['deepen', 'cut', 'bed'] as const).map((value) => ({
+                  value,
+                  label: t(`levels.landings.${value}`),
+                }))}
+                onChange={(landing) =>
+                  edit((d) => {
+                    d.levels.floors[i]!.landing = landing;
+                  })
+                }
+              />
+            )}
+            {stack && (
+              <Fact label={t('levels.stackUnderside')} value={format.text(stack.underside, 'level')} />
+            )}
+          </Flex>
+        );
+      })}
+      {floors.length < 8 && (
+        <Button
+          onClick={() =>
+            edit((d) => {
+              addFloor(d, `${t('levels.floorName')} ${floors.length + 1}`, t('material.slab'));
+            })
+          }
+        >
+          {t('levels.addFloor')}
+        </Button>
+      )}
+    </Panel>
+  );
+}
+
+/** Of the element picked: its floor, how the courses come out, and whether it steps. */
+function Carries() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const plan = useDesk((desk) => desk.plan);
+  const picked = useDesk((desk) => desk.picked);
+  const takeoff = useTakeoff();
+  const { edit } = store.getState();
+  const i = plan.elements.findIndex((e) => e.id === picked);
+  const element = plan.elements[i];
+  const info = takeoff.elements[i];
+  if (!element || !info) return null;
+  const { floors } = plan.levels;
+  const fit = info.decision?.courses ?? null;
+  return (
+    <Panel title={t('carries.title', { name: element.name })}>
+      {floors.length > 0 && (
+        <Choice
+          label={t('carries.floor')}
+          value={element.floor ?? ''}
+          options={[
+            { value: '', label: t('carries.first', { name: floors[0]?.name ?? '' }) },
+            ...floors.map((floor) => ({ value: floor.id, label: floor.name })),
+          ]}
+          onChange={(floor) =>
+            edit((d) => {
+              d.elements[i]!.floor = floor === '' ? null : floor;
+            })
+          }
+        />
+      )}
+      {info.decision?.closure != null && info.live && (
+        <Fact
+          label={t(info.decision.closure >= 0 ? 'carries.closure' : 'carries.clash')}
+          value={format.text(Math.abs(info.decision.closure), 'size')}
+        />
+      )}
+      {fit && (
+        <Small fontSize="sm">
+          {fit.left === 0
+            ? t('carries.even', { count: fit.count })
+            : t('carries.odd', {
+                count: fit.count,
+                left: format.text(fit.left, 'size'),
+                cut: fit.cut === null ? '–' : format.text(fit.cut, 'size'),
+                bed: fit.bed === null ? '–' : format.text(fit.bed, 'size'),
+              })}
+        </Small>
+      )}
+      {element.kind === 'strip' && (
+        <>
+          <Toggle
+            label={t('carries.stepped')}
+            on={element.stepped}
+            onChange={(on) => {
+              edit((d) => {
+                const target = d.elements[i];
+                if (target?.kind === 'strip') target.stepped = on;
+              });
+              const { look, view } = store.getState();
+              if (on) look({ lower: { ...view.lower, levels: 'long' } });
+            }}
+          />
+          {element.stepped && (
+            <>
+              <PlanField
+                label={t('carries.height')}
+                hint={t('carries.heightHint')}
+                path="/levels/steps/height"
+                placeholder={info.steps?.height}
+                optional
+              />
+              <PlanField
+                label={t('carries.lap')}
+                hint={t('carries.lapHint')}
+                path="/levels/steps/lap"
+                placeholder={info.steps?.lap}
+                optional
+              />
+              <PlanField
+                label={t('carries.tread')}
+                path="/levels/steps/tread"
+                placeholder={info.steps?.tread}
+                optional
+              />
+              {info.steps && (
+                <Fact
+                  label={t('carries.steps')}
+                  note={t('carries.stepsNote', {
+                    low: format.text(info.steps.low, 'level'),
+                    high: format.text(info.steps.high, 'level'),
+                  })}
+                  value={String(info.steps.count)}
+                />
+              )}
+              {!info.steps && info.decision?.word && <Small>{t('carries.wordStops')}</Small>}
+            </>
           )}
         </>
       )}
@@ -144,62 +295,84 @@ function Floor() {
   );
 }
 
-function Instruction() {
+const INFLUENCES = [
+  { value: '1', label: '45°', tangent: 1 },
+  { value: '0.5', label: '1 : 2', tangent: 0.5 },
+] as const;
+
+/** A neighbour's footing bounds the dig from below. */
+function Neighbour() {
   const { t } = useTranslation();
+  const format = useFormat();
   const store = useDeskStore();
-  const takeoff = useTakeoff();
-  const { instruction } = useDesk((desk) => desk.plan.levels);
-  const { edit } = store.getState();
-  const start = takeoff.elements.find((e) => e.live)?.underside ?? 99;
+  const { hazards } = useDesk((desk) => desk.plan.ground);
+  const influence = useDesk((desk) => desk.plan.levels.influence);
+  const elements = useDesk((desk) => desk.plan.elements);
+  const { clashes } = useTakeoff();
+  const footings = hazards.filter((hazard) => hazard.kind === 'footing');
+  if (footings.length === 0) return null;
   return (
-    <Panel title={t('levels.instruction')}>
-      <Toggle
-        label={t('levels.hasInstruction')}
-        on={instruction !== null}
-        onChange={(on) =>
-          edit((d) => {
-            d.levels.instruction = on
-              ? { level: Math.round(start * 1000) / 1000, who: t('levels.engineer'), when: '', why: '' }
-              : null;
+    <Panel fold="shut" title={t('neighbour.title')} aside={t('neighbour.aside')}>
+      <Choice
+        label={t('neighbour.influence')}
+        value={INFLUENCES.find((entry) => entry.tangent === influence)?.value ?? ''}
+        options={[
+          ...INFLUENCES,
+          ...(INFLUENCES.some((entry) => entry.tangent === influence)
+            ? []
+            : [{ value: '', label: format.text(influence, 'number') }]),
+        ]}
+        onChange={(value) =>
+          store.getState().edit((d) => {
+            d.levels.influence = INFLUENCES.find((entry) => entry.value === value)?.tangent ?? influence;
           })
         }
       />
-      {instruction && (
-        <>
-          <PlanField label={t('levels.instructionLevel')} path="/levels/instruction/level" />
-          <TextField
-            label={t('levels.who')}
-            value={instruction.who}
-            maxLength={80}
-            onChange={(event) => {
-              if (event.target.value)
-                edit((d) => {
-                  d.levels.instruction!.who = event.target.value;
-                }, 'instruction-who');
-            }}
-          />
-          <TextField
-            label={t('levels.when')}
-            type="date"
-            value={instruction.when}
-            onChange={(event) =>
-              edit((d) => {
-                d.levels.instruction!.when = event.target.value;
-              }, 'instruction-when')
-            }
-          />
-          <TextField
-            label={t('levels.why')}
-            value={instruction.why}
-            maxLength={400}
-            onChange={(event) =>
-              edit((d) => {
-                d.levels.instruction!.why = event.target.value;
-              }, 'instruction-why')
-            }
-          />
-        </>
-      )}
+      {footings.map((hazard) => {
+        const own = clashes.filter((clash) => clash.hazard === hazard.id && clash.what !== 'keepOff');
+        return (
+          <Box key={hazard.id} fontSize="sm">
+            <strong>{hazard.name}.</strong>{' '}
+            {own.length === 0
+              ? t('neighbour.clear')
+              : own.map((clash) => (
+                  <Box as="p" key={clash.element + clash.what}>
+                    {t(`hazard.clash.${clash.what}`, {
+                      name: elements.find((e) => e.id === clash.element)?.name ?? '',
+                      distance: format.text(clash.distance, 'length'),
+                      limit: format.text(clash.limit, clash.what === 'cutBack' ? 'size' : 'level'),
+                      by: format.text(clash.by, 'size'),
+                    })}
+                  </Box>
+                ))}
+            {own.some((clash) => clash.what === 'influence') && <Small>{t('neighbour.ways')}</Small>}
+          </Box>
+        );
+      })}
+    </Panel>
+  );
+}
+
+/** What things cost here: without prices a change shows volumes only. */
+function Prices() {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const currency = useDesk((desk) => desk.plan.prices.currency);
+  return (
+    <Panel fold="shut" title={t('prices.title')} aside={t('prices.aside')}>
+      <TextField
+        label={t('prices.currency')}
+        value={currency}
+        maxLength={8}
+        onChange={(event) =>
+          store.getState().edit((d) => {
+            d.prices.currency = event.target.value;
+          }, 'currency')
+        }
+      />
+      {(['dig', 'load', 'stone', 'lean', 'concrete'] as const).map((key) => (
+        <PlanField key={key} label={t(`prices.${key}`)} path={`/prices/${key}`} optional />
+      ))}
     </Panel>
   );
 }

@@ -71,6 +71,12 @@ export function LogPanel() {
             <Box display="flex" justifyContent="space-between" gap={2}>
               <Box as="span" fontWeight={500}>
                 {t('jobs.revision', { n: item.number })} · {format.text(item.summary.dig, 'volume')}
+                {item.changes.some((change) => change.path.startsWith('/levels/instructions')) && (
+                  <Box as="span" color="held" fontSize="xs" data-word-revision>
+                    {' '}
+                    · {t('log.word')}
+                  </Box>
+                )}
               </Box>
               {item.number !== revision && (
                 <Button size="sm" onClick={() => bring(item.number)}>

@@ -11,13 +11,24 @@ export function WaterPanel() {
   const { t } = useTranslation();
   const format = useFormat();
   const plan = useDesk((desk) => desk.plan);
-  const { pits } = useTakeoff();
-  const { water } = plan.ground;
+  const { pits, water } = useTakeoff();
   return (
     <>
       <Panel title={t('water.title')} aside={t('water.aside')}>
-        <PlanField label={t('ground.waterLevel')} path="/ground/water" optional />
-        {pits.length === 0 && <Small fontSize="sm">{t(water === null ? 'water.none' : 'water.below')}</Small>}
+        {water.from === 'logs' ? (
+          <Small fontSize="sm">{t('water.fromLogs')}</Small>
+        ) : (
+          <PlanField label={t('ground.waterLevel')} path="/ground/water" optional />
+        )}
+        <PlanField
+          label={t('ground.waterHigh')}
+          hint={t('ground.waterHighHint')}
+          path="/ground/waterHigh"
+          optional
+        />
+        {pits.length === 0 && (
+          <Small fontSize="sm">{t(water.from === null ? 'water.none' : 'water.below')}</Small>
+        )}
       </Panel>
       {pits.map((pit) => (
         <Panel

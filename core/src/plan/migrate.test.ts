@@ -1,0 +1,75 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { compute } from '../compute/index.ts';
+import { currentPlan } from './migrate.ts';
+import { validatePlan } from './validate.ts';
+
+/** Plans as version 1 shipped them: never changed. */
+const first = (name: string): unknown =>
+  JSON.parse(readFileSync(join(import.meta.dirname, `versions/v1-${name}.json`), 'utf8'));
+
+describe('a plan of version 1', () => {
+  // What the program that wrote them worked out.
+  it.each([
+    [
+      'honey-house',
+      { dig: 311.4179371, spoil: 431.4315421, keep: 203.5708117, haul: 5, concrete: 13.082 },
+      98.33,
+    ],
+    [
+      'bell-frame',
+      { dig: 115.2715898, spoil: 144.0894873, keep: 85.7402652, haul: 0, concrete: 3.6245564 },
+      29.1592,
+    ],
+  ] as const)('%s is let in, and gives the figures it gave then', (name, figures, formation) => {
+    const read = validatePlan(first(name));
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const takeoff = compute(read.plan);
+    expect(takeoff.problems).toEqual([]);
+    for (const [id, value] of Object.entries(figures))
+      expect(takeoff.figures[id as keyof typeof figures].value).toBeCloseTo(value, 6);
+    expect(takeoff.elements[0]!.formation).toBeCloseTo(formation, 6);
+  });
+
+  it('keeps its floor, its soils and its climate under their new names', () => {
+    const plan = currentPlan(first('honey-house'))!;
+    expect(plan.levels.floors[0]!.layers.map((layer) => layer.material)).toEqual([
+      'slab',
+      'insulation',
+      'membrane',
+      'sand',
+      'stone',
+    ]);
+    expect(plan.ground.logs).toHaveLength(1);
+    expect(plan.ground.logs[0]!.layers.map((layer) => layer.top)).toEqual([0, 0.25, 1.8]);
+    expect(plan.ground.frost.climate).toMatchObject({ index: 430, record: [] });
+  });
+
+  it('with an instruction keeps it as the first of the list', () => {
+    const old = first('bell-frame') as { levels: Record<string, unknown> };
+    old.levels.instruction = { level: 29, who: 'Eng. Sol', when: '2026-01-02', why: 'soft' };
+    expect(currentPlan(old)!.levels.instructions).toEqual([
+      {
+        id: 'word-1',
+        level: 29,
+        width: null,
+        who: 'Eng. Sol',
+        when: '2026-01-02',
+        why: 'soft',
+        elements: [],
+      },
+    ]);
+  });
+
+  it('of nonsense is refused with paths, not thrown', () => {
+    for (const broken of [
+      { ground: null },
+      { levels: 4 },
+      { elements: 'x' },
+      { ground: { soils: [null, 3] } },
+    ])
+      expect(validatePlan({ ...(first('bell-frame') as object), ...broken }).ok).toBe(false);
+    expect(currentPlan({ format: 'cimiento-plan', version: 99 })).toBeNull();
+  });
+});

@@ -1,0 +1,109 @@
+/** The drawing under the plan: the section, or what the stage has of its own to draw. */
+import { chakra, Flex } from '@chakra-ui/react';
+import type { Element, Section } from '@cimiento/core';
+import { useTranslation } from 'react-i18next';
+import { Heading } from '../parts/controls.tsx';
+import { FenceView } from '../stages/ground/FenceView.tsx';
+import { FrostCharts } from '../stages/ground/FrostCharts.tsx';
+import { PitFace } from '../stages/ground/PitFace.tsx';
+import { LongSectionView } from '../stages/levels/LongSectionView.tsx';
+import { StackView } from '../stages/levels/StackView.tsx';
+import { SectionView } from './section/SectionView.tsx';
+import type { Stage } from './stages.ts';
+import { type Lower, useDesk, useDeskStore } from './store.ts';
+
+/** The first stands there until another is chosen. */
+const DRAWINGS: Partial<Record<Stage, readonly Lower[]>> = {
+  ground: ['section', 'pit', 'fence', 'frost'],
+  levels: ['stack', 'section', 'long'],
+  dig: ['section', 'long'],
+};
+
+/** The drawing that stands there now, and those there are. */
+function useShown(): { shown: Lower; drawings: readonly Lower[] } {
+  const stage = useDesk((desk) => desk.stage);
+  const chosen = useDesk((desk) => desk.view.lower[desk.stage]);
+  const drawings = DRAWINGS[stage] ?? ['section'];
+  return { drawings, shown: chosen && drawings.includes(chosen) ? chosen : drawings[0]! };
+}
+
+/** On a phone some drawings have a list under them and need more room, px. */
+export function useLowerHeight(): string {
+  const { shown } = useShown();
+  return shown === 'pit' || shown === 'stack' ? '680px' : shown === 'frost' ? '460px' : '340px';
+}
+
+export function LowerView({
+  element,
+  index,
+  near,
+}: {
+  element: Element | undefined;
+  index: number;
+  near: Section | null;
+}) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const stage = useDesk((desk) => desk.stage);
+  const { shown, drawings } = useShown();
+  const choose = (lower: Lower) => {
+    const { look, view } = store.getState();
+    look({ lower: { ...view.lower, [stage]: lower } });
+  };
+  const title = (lower: Lower) =>
+    lower === 'section' && element ? t('section.through', { name: element.name }) : t(`lower.${lower}`);
+  const head =
+    drawings.length > 1 ? (
+      <Flex gap={1} wrap="wrap" className="no-print" role="group" aria-label={t('lower.title')}>
+        {drawings.map((lower) => (
+          <Tab
+            key={lower}
+            type="button"
+            aria-pressed={lower === shown}
+            data-lower={lower}
+            onClick={() => choose(lower)}
+          >
+            {title(lower)}
+          </Tab>
+        ))}
+      </Flex>
+    ) : (
+      <Heading>{title('section')}</Heading>
+    );
+  switch (shown) {
+    case 'pit':
+      return <PitFace head={head} />;
+    case 'fence':
+      return <FenceView head={head} />;
+    case 'frost':
+      return <FrostCharts head={head} />;
+    case 'stack':
+      return <StackView head={head} element={element} index={index} near={near} />;
+    case 'long':
+      return <LongSectionView head={head} index={index} />;
+    case 'section':
+      return <SectionView head={head} element={element} index={index} near={near} />;
+  }
+}
+
+/** A drawing's name as its tab: the one shown reads as the heading it is. */
+const Tab = chakra('button', {
+  base: {
+    px: 2,
+    minH: '30px',
+    border: 'none',
+    bg: 'transparent',
+    color: 'soft',
+    fontFamily: 'figure',
+    fontSize: 'md',
+    fontWeight: 500,
+    cursor: 'pointer',
+    whiteSpace: 'nowrap',
+    borderBottomWidth: '3px',
+    borderBottomStyle: 'solid',
+    borderBottomColor: 'transparent',
+    _pressed: { color: 'ink', fontWeight: 600, fontSize: 'lg', borderBottomColor: 'chalk' },
+    _hover: { color: 'chalk' },
+    '@media (pointer: coarse), (max-width: 760px)': { minH: '44px' },
+  },
+});

@@ -1,0 +1,52 @@
+/** What a press on the plan does while something is being placed there. */
+import { nextName } from '@cimiento/core';
+import type { DeskStore } from '../../desk/store.ts';
+import { addLog } from './logs.ts';
+
+type Place = readonly [number, number];
+const round2 = (value: number) => Math.round(value * 100) / 100;
+
+/** Puts what is being placed at a point of the plan; nothing when nothing is. */
+export function placeAt(store: DeskStore, at: Place, levelAt: (x: number, y: number) => number): void {
+  const { view, look, edit } = store.getState();
+  const { placing } = view;
+  if (!placing) return;
+  const point: Place = [round2(at[0]), round2(at[1])];
+  switch (placing.what) {
+    case 'log': {
+      let id = '';
+      edit((d) => {
+        id = addLog(d, point);
+      });
+      look({ placing: null, log: id, lower: { ...view.lower, ground: 'pit' } });
+      return;
+    }
+    case 'spot':
+      edit((d) => {
+        if (d.ground.surface.kind === 'spots')
+          d.ground.surface.points.push([
+            point[0],
+            point[1],
+            Math.round(levelAt(point[0], point[1]) * 1000) / 1000,
+          ]);
+      });
+      return;
+    case 'hazard':
+      // A line grows by a point a press until the person is done.
+      edit((d) => {
+        d.ground.hazards.find((hazard) => hazard.id === placing.id)?.points.push(point);
+      }, `hazard-draw:${placing.id}`);
+      return;
+    case 'fence':
+      if (placing.from === null) look({ placing: { what: 'fence', from: point } });
+      else look({ fence: [placing.from, point], placing: null, lower: { ...view.lower, ground: 'fence' } });
+  }
+}
+
+/** Id and name for a new hazard. */
+export function newHazardId(store: DeskStore): string {
+  return nextName(
+    'hazard-',
+    store.getState().plan.ground.hazards.map((hazard) => hazard.id),
+  );
+}

@@ -1,0 +1,149 @@
+/** The other school: a slab on a drained bed that frost cannot lift, instead of going below frost. */
+import { Box } from '@chakra-ui/react';
+import { BOARD } from '@cimiento/core';
+import { useTranslation } from 'react-i18next';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
+import { Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { Choice } from '../../parts/TextField.tsx';
+import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
+
+export function ShallowPanel() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const shallow = useDesk((desk) => desk.plan.levels.shallow);
+  const prices = useDesk((desk) => desk.plan.prices);
+  const { shallow: found, frost, figures } = useTakeoff();
+  const { edit } = store.getState();
+  return (
+    <Panel fold="shut" title={t('shallow.title')} aside={t('shallow.aside')}>
+      <Toggle
+        label={t('shallow.try')}
+        on={shallow !== null}
+        onChange={(on) =>
+          edit((d) => {
+            d.levels.shallow = on
+              ? {
+                  length: 8,
+                  width: 6,
+                  slab: 0.15,
+                  edge: 0.4,
+                  edgeWidth: 0.4,
+                  bed: 'gravel',
+                  board: null,
+                  outfall: null,
+                  fall: 0.01,
+                }
+              : null;
+          })
+        }
+      />
+      {shallow && (
+        <>
+          {(['length', 'width', 'slab', 'edge', 'edgeWidth'] as const).map((key) => (
+            <PlanField key={key} label={t(`shallow.${key}`)} path={`/levels/shallow/${key}`} />
+          ))}
+          <Choice
+            label={t('shallow.bed')}
+            value={shallow.bed}
+            options={(['gravel', 'sand'] as const).map((value) => ({ value, label: t(`soil.${value}`) }))}
+            onChange={(bed) =>
+              edit((d) => {
+                if (d.levels.shallow) d.levels.shallow.bed = bed;
+              })
+            }
+          />
+          <Toggle
+            label={t('shallow.board')}
+            on={shallow.board !== null}
+            onChange={(on) =>
+              edit((d) => {
+                if (d.levels.shallow)
+                  d.levels.shallow.board = on ? { thickness: 0.05, conductivity: BOARD.conductivity } : null;
+              })
+            }
+          />
+          {shallow.board && (
+            <>
+              <PlanField label={t('levels.thickness')} path="/levels/shallow/board/thickness" />
+              <PlanField
+                label={t('shallow.conductivity')}
+                hint="W/mK · EN ISO 10456"
+                path="/levels/shallow/board/conductivity"
+              />
+            </>
+          )}
+          <Toggle
+            label={t('shallow.outfall')}
+            on={shallow.outfall !== null}
+            onChange={(on) =>
+              edit((d) => {
+                if (d.levels.shallow)
+                  d.levels.shallow.outfall = on
+                    ? { distance: 15, level: Math.round(((found?.formation ?? 99) - 0.6) * 100) / 100 }
+                    : null;
+              })
+            }
+          />
+          {shallow.outfall && (
+            <>
+              <PlanField label={t('shallow.distance')} path="/levels/shallow/outfall/distance" />
+              <PlanField label={t('shallow.level')} path="/levels/shallow/outfall/level" />
+              <PlanField label={t('shallow.fall')} path="/levels/shallow/fall" />
+            </>
+          )}
+          {found ? (
+            <Box data-shallow>
+              <Fact label={t('shallow.frostReach')} value={format.text(found.frost, 'length')} />
+              <Fact
+                label={t('shallow.bedThickness')}
+                note={t('shallow.underEdge', { size: format.text(found.bedUnderEdge, 'size') })}
+                value={format.text(found.bed, 'size')}
+              />
+              <Fact label={t('shallow.formation')} value={format.text(found.formation, 'level')} />
+              <Fact
+                label={t('shallow.dig')}
+                note={t('shallow.instead', { volume: format.text(figures.dig.value, 'volume') })}
+                value={format.text(found.dig, 'volume')}
+              />
+              <Fact label={t('shallow.stone')} value={format.text(found.bedVolume, 'volume')} />
+              <Fact
+                label={t('shallow.concrete')}
+                note={t('shallow.instead', { volume: format.text(figures.concrete.value, 'volume') })}
+                value={format.text(found.concrete, 'volume')}
+              />
+              {found.drain ? (
+                <Fact
+                  label={t('shallow.drain')}
+                  note={t(found.drain.spare >= 0 ? 'shallow.drains' : 'shallow.noFall', {
+                    level: format.text(found.drain.arrives, 'level'),
+                  })}
+                  value={format.text(Math.abs(found.drain.spare), 'size')}
+                />
+              ) : (
+                <Small fontSize="sm">{t('shallow.noDrain')}</Small>
+              )}
+              {prices.dig === null && <Small>{t('shallow.noPrices')}</Small>}
+              <Box
+                role="note"
+                borderLeftWidth="4px"
+                borderStyle="solid"
+                borderColor="held"
+                bg="heldWash"
+                p={2}
+                mt={1}
+                fontSize="sm"
+              >
+                {t('shallow.engineer')} {found.heaving && t('shallow.heaving')}
+              </Box>
+            </Box>
+          ) : (
+            <Small fontSize="sm">{t(frost.climate ? 'shallow.notYet' : 'shallow.noClimate')}</Small>
+          )}
+        </>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,299 @@
+/** The build-up to scale beside the staff: drag an edge for thickness, a layer for its place. */
+import { Box } from '@chakra-ui/react';
+import type { Element, FloorLayer, FloorStack, Section } from '@cimiento/core';
+import { useTranslation } from 'react-i18next';
+import { Hatches, ink } from '../../desk/hatches.tsx';
+import { flagsFor, Staff, staffShape } from '../../desk/section/Staff.tsx';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useGround, useTakeoff } from '../../desk/takeoff.ts';
+import { useSize } from '../../desk/useSize.ts';
+import { dragDepth } from '../../drawing/pointer.ts';
+import { spread } from '../../drawing/spread.ts';
+import { useFormat } from '../../parts/format.tsx';
+import { moveLayer, setThickness } from './floors.ts';
+import { MaterialHatches } from './materials.tsx';
+
+const words = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 12.5 } as const;
+const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;
+
+export interface StackProps {
+  readonly element: Element | undefined;
+  readonly index: number;
+  readonly near: Section | null;
+}
+
+/** Least a layer is drawn high, px: a membrane is a line. */
+const THIN = 2;
+/** Thinner layers keep the decimal that makes them, m. */
+const THINNEST = 0.005;
+
+export function StackDrawing({ element, index, near, stack }: StackProps & { stack: FloorStack | null }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const plan = useDesk((desk) => desk.plan);
+  const takeoff = useTakeoff();
+  const model = useGround();
+  const [frame, { width, height }] = useSize(500, 260);
+  const info = takeoff.elements[index];
+  const live = info?.live ? info : null;
+  const flags = flagsFor(plan, takeoff, model, element, near);
+  const levels = [...flags.map((flag) => flag.level), stack?.level ?? plan.levels.string];
+  const high = Math.max(...levels) + 0.12;
+  const low = Math.min(...levels, live?.dug ?? Infinity) - 0.15;
+  const scale = height / (high - low);
+  const y = (level: number) => (high - level) * scale;
+  const levelOf = (py: number) => high - py / scale;
+  const shape = staffShape(width);
+  const left = shape.width + 16;
+  const right = left + Math.min(150, Math.max(70, (width - left) * 0.42));
+  const label = right + 22;
+  const floorIndex = plan.levels.floors.findIndex((f) => f.id === stack?.floor.id);
+
+  interface Named {
+    readonly key: string;
+    readonly text: string;
+    readonly level: number;
+  }
+  const names: Named[] = (stack?.layers ?? []).map(({ layer, top, bottom }) => ({
+    key: layer.id,
+    text: `${layer.name} · ${format.text(layer.thickness, 'size', layer.thickness < THINNEST ? { decimals: 1 } : {})}`,
+    level: (top + bottom) / 2,
+  }));
+  const closure = live?.decision?.closure ?? null;
+  if (live) {
+    if (closure !== null && Math.abs(closure) > 0.0005)
+      names.push({
+        key: 'closure',
+        text: closureText(),
+        level: (live.top + (stack?.underside ?? live.top)) / 2,
+      });
+    names.push({
+      key: 'footing',
+      text: `${t('stack.footing')} · ${format.text(live.top - live.underside, 'size')}`,
+      level: (live.top + live.underside) / 2,
+    });
+    if (live.underside - live.stoneTop > 0.001)
+      names.push({
+        key: 'blinding',
+        text: `${t('stack.blinding')} · ${format.text(live.underside - live.stoneTop, 'size')}`,
+        level: (live.underside + live.stoneTop) / 2,
+      });
+    if (live.stoneTop - live.formation > 0.001)
+      names.push({
+        key: 'bed',
+        text: `${plan.base?.name || t('stack.bed')} · ${format.text(live.stoneTop - live.formation, 'size')}`,
+        level: (live.stoneTop + live.formation) / 2,
+      });
+  }
+  function closureText(): string {
+    if (closure === null) return '';
+    const fit = live?.decision?.courses;
+    const size = format.text(Math.abs(closure), 'size');
+    if (closure < 0) return t('stack.overlap', { size });
+    if (!stack?.courses || !fit) return t('stack.wall', { size });
+    if (fit.left === 0) return t('stack.even', { count: fit.count, name: stack.courses.layer.name });
+    return t('stack.odd', { count: fit.count, left: format.text(fit.left, 'size') });
+  }
+
+  const courses: number[] = [];
+  if (stack?.courses && live && closure !== null && closure > 0)
+    for (let at = live.top; at < stack.underside - 1e-6 && courses.length < 200; at += stack.courses.module)
+      courses.push(at);
+
+  return (
+    <Box ref={frame} flex="1" minH={0} position="relative">
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        aria-label={t('stack.title')}
+        style={{ width: '100%', height: '100%', position: 'absolute', inset: 0 }}
+      >
+        <Hatches prefix="stack" soils={[]} />
+        <MaterialHatches prefix="material" />
+        {live && (
+          <g pointerEvents="none">
+            <rect
+              x={left}
+              y={y(live.stoneTop)}
+              width={right - left}
+              height={Math.max(0, y(live.formation) - y(live.stoneTop))}
+              fill="url(#stack-stone)"
+              stroke={ink('ink')}
+              strokeWidth={0.6}
+            />
+            <rect
+              x={left + 10}
+              y={y(live.underside)}
+              width={right - left - 20}
+              height={Math.max(0, y(live.stoneTop) - y(live.underside))}
+              fill="url(#stack-lean)"
+              stroke={ink('ink')}
+              strokeWidth={0.6}
+            />
+            <rect
+              x={left + 18}
+              y={y(live.top)}
+              width={right - left - 36}
+              height={Math.max(0, y(live.underside) - y(live.top))}
+              fill="url(#stack-concrete)"
+              stroke={ink('ink')}
+              strokeWidth={1}
+            />
+            {stack && closure !== null && closure > 0 && (
+              <rect
+                x={(left + right) / 2 - 18}
+                y={y(stack.underside)}
+                width={36}
+                height={Math.max(0, y(live.top) - y(stack.underside))}
+                fill={stack.courses ? `url(#material-${stack.courses.layer.material})` : 'none'}
+                stroke={ink('ink')}
+                strokeWidth={1}
+                strokeDasharray={stack.courses ? undefined : '4 3'}
+              />
+            )}
+            {courses.map((at) => (
+              <path
+                key={at}
+                d={`M${(left + right) / 2 - 18} ${y(at)}h36`}
+                stroke={ink('ink')}
+                strokeWidth={0.8}
+              />
+            ))}
+            <path d={`M${left} ${y(live.dug)}H${right}`} stroke={ink('earth')} strokeWidth={2.2} />
+          </g>
+        )}
+        {stack?.layers.map(({ layer, top, bottom }, i) => (
+          <LayerBox
+            key={layer.id}
+            layer={layer}
+            top={y(top)}
+            height={Math.max(THIN, y(bottom) - y(top))}
+            left={left}
+            right={right}
+            onMove={(event) => {
+              let at = i;
+              dragDepth(
+                event,
+                height,
+                (units) => {
+                  const middle = y((top + bottom) / 2) + units;
+                  const to = stack.layers.filter(
+                    (other, k) => k !== i && y((other.top + other.bottom) / 2) < middle,
+                  ).length;
+                  if (to === at) return;
+                  const from = at;
+                  at = to;
+                  store
+                    .getState()
+                    .edit((d) => moveLayer(d, stack.floor.id, from, to), `layer-move:${event.timeStamp}`);
+                },
+                store.getState().settle,
+              );
+            }}
+          />
+        ))}
+        {stack?.layers.map(({ layer, bottom }, i) => {
+          const put = (thickness: number, key: string) =>
+            store.getState().edit((d) => setThickness(d, stack.floor.id, i, thickness), key);
+          return (
+            <g
+              key={`edge-${layer.id}`}
+              data-layer-edge={layer.id}
+              role="slider"
+              tabIndex={0}
+              aria-label={t('stack.edge', { name: layer.name })}
+              aria-valuenow={layer.thickness}
+              aria-valuetext={format.text(layer.thickness, 'size')}
+              style={{ cursor: 'ns-resize', touchAction: 'none' }}
+              onPointerDown={(event) =>
+                dragDepth(
+                  event,
+                  height,
+                  (units) =>
+                    put(layer.thickness + units / scale, `layer-edge:${layer.id}:${event.timeStamp}`),
+                  store.getState().settle,
+                )
+              }
+              onKeyDown={(event) => {
+                const way = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+                if (way === 0) return;
+                event.preventDefault();
+                put(layer.thickness + way * 0.01, `layer-edge:${layer.id}`);
+              }}
+            >
+              <rect x={left} y={y(bottom) - 4} width={right - left} height={8} fill="transparent" />
+              <rect
+                x={(left + right) / 2 - 13}
+                y={y(bottom) - 3}
+                width={26}
+                height={6}
+                rx={3}
+                fill={ink('sheet')}
+                stroke={ink('chalk')}
+              />
+            </g>
+          );
+        })}
+        {spread(
+          names.map((name) => ({ item: name, at: y(name.level) })),
+          17,
+          10,
+          height - 8,
+        ).map(({ item, at, drawn }) => (
+          <g key={item.key} pointerEvents="none">
+            <path
+              d={`M${right + 2} ${at}L${label - 4} ${drawn}`}
+              stroke={item.key === 'closure' && (closure ?? 0) < 0 ? ink('held') : ink('soft')}
+              strokeWidth={0.8}
+            />
+            <text
+              x={label}
+              y={drawn + 4}
+              fill={item.key === 'closure' && (closure ?? 0) < 0 ? ink('held') : ink('ink')}
+              style={item.key === 'closure' ? { ...figure, fontSize: 13.5 } : words}
+            >
+              {item.text}
+            </text>
+          </g>
+        ))}
+        {floorIndex === -1 && !live && (
+          <text x={left} y={height / 2} fill={ink('soft')} style={words}>
+            {t('stack.nothing')}
+          </text>
+        )}
+        <Staff flags={flags} y={y} level={levelOf} height={height} shape={shape} />
+      </svg>
+    </Box>
+  );
+}
+
+function LayerBox({
+  layer,
+  top,
+  height,
+  left,
+  right,
+  onMove,
+}: {
+  layer: FloorLayer;
+  top: number;
+  height: number;
+  left: number;
+  right: number;
+  onMove: (event: React.PointerEvent<SVGElement>) => void;
+}) {
+  return (
+    <rect
+      data-layer-box={layer.id}
+      x={left}
+      y={top}
+      width={right - left}
+      height={height}
+      fill={`url(#material-${layer.material})`}
+      stroke={ink('ink')}
+      strokeWidth={0.8}
+      style={{ cursor: 'grab', touchAction: 'none' }}
+      onPointerDown={onMove}
+    />
+  );
+}

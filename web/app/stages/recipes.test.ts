@@ -1,0 +1,150 @@
+import { blankPlan, checkPlan, MATERIALS, type Plan } from '@cimiento/core';
+import fc from 'fast-check';
+import { produce } from 'immer';
+import { describe, expect, it } from 'vitest';
+import { makeDesk } from '../desk/store.ts';
+import { addLayer, addLog, moveBoundary, removeLayer, removeSoil, setLayerSoil } from './ground/logs.ts';
+import { placeAt } from './ground/placing.ts';
+import * as floors from './levels/floors.ts';
+
+const start = () => blankPlan('x', 'metric');
+const edit = (plan: Plan, recipe: (draft: Plan) => void) => produce(plan, recipe);
+
+describe('edits of logs', () => {
+  it('build three logs from nothing that the core accepts', () => {
+    const plan = edit(start(), (d) => {
+      addLog(d, [12, 0]);
+      addLayer(d, 1);
+      setLayerSoil(d, 1, 1, { kind: 'softClay' });
+      addLog(d, [4, 9]);
+      setLayerSoil(d, 2, 0, { kind: 'madeGround' });
+      addLayer(d, 2);
+    });
+    expect(checkPlan(plan)).toEqual([]);
+    expect(plan.ground.logs.map((log) => log.name)).toEqual(['TP1', 'TP2', 'TP3']);
+  });
+  it('put soils in the order the logs have them', () => {
+    const plan = edit(start(), (d) => {
+      // Clay over topsoil in the one log there is: the list follows it.
+      d.ground.logs[0]!.layers = [{ soil: 'topsoil', top: 0, note: '' }];
+      addLayer(d, 0);
+      setLayerSoil(d, 0, 0, { id: 'subsoil' });
+      setLayerSoil(d, 0, 1, { id: 'topsoil' });
+    });
+    expect(plan.ground.soils.map((soil) => soil.id)).toEqual(['subsoil', 'topsoil']);
+    expect(checkPlan(plan)).toEqual([]);
+  });
+  it('hold a dragged boundary between its neighbours, wherever it is dragged', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -5, max: 9, noNaN: true }), (depth) => {
+        const plan = edit(start(), (d) => moveBoundary(d, 0, 1, depth));
+        expect(checkPlan(plan)).toEqual([]);
+      }),
+    );
+  });
+  it('take a soil or a layer away and leave every log whole', () => {
+    const plan = edit(start(), (d) => {
+      d.levels.bearing = { soil: 'topsoil', embedment: 0.1 };
+      removeSoil(d, 'topsoil');
+    });
+    expect(plan.ground.logs[0]!.layers).toEqual([{ soil: 'subsoil', top: 0, note: '' }]);
+    expect(plan.levels.bearing).toBeNull();
+    const one = edit(start(), (d) => {
+      removeLayer(d, 0, 0);
+      removeLayer(d, 0, 0);
+    });
+    expect(one.ground.logs[0]!.layers).toHaveLength(1);
+    expect(checkPlan(one)).toEqual([]);
+  });
+});
+
+describe('edits of floors', () => {
+  const withFloor = () =>
+    edit(start(), (d) => {
+      floors.addFloor(d, 'Ground', 'Slab');
+      floors.addLayer(d, 'floor-1', 'insulation', 'Board');
+      floors.addLayer(d, 'floor-1', 'block', 'Blocks');
+      floors.addLayer(d, 'floor-1', 'sand', 'Sand');
+    });
+  const names = (plan: Plan) => plan.levels.floors[0]!.layers.map((layer) => layer.name);
+  it('keep courses under what is laid once', () => {
+    expect(names(withFloor())).toEqual(['Slab', 'Board', 'Sand', 'Blocks']);
+    expect(names(edit(withFloor(), (d) => floors.moveLayer(d, 'floor-1', 0, 9)))).toEqual([
+      'Board',
+      'Sand',
+      'Slab',
+      'Blocks',
+    ]);
+    expect(names(edit(withFloor(), (d) => floors.moveLayer(d, 'floor-1', 3, 0)))).toEqual(names(withFloor()));
+    expect(checkPlan(withFloor())).toEqual([]);
+  });
+  it('give a layer the thickness its material comes in, and snap a dragged one to it', () => {
+    const plan = edit(withFloor(), (d) => floors.setMaterial(d, 'floor-1', 1, 'membrane', 'Foil'));
+    expect(plan.levels.floors[0]!.layers[1]!.thickness).toBe(MATERIALS.membrane.thicknesses[0]);
+    expect(floors.snapThickness('slab', 0.1041)).toBe(0.1);
+    expect(floors.snapThickness('slab', 0.133)).toBeCloseTo(0.135, 9);
+    expect(floors.snapThickness('other', -1)).toBe(0.005);
+  });
+  it('take a floor away from what stood under it', () => {
+    const plan = edit(withFloor(), (d) => {
+      floors.removeFloor(d, 'floor-1');
+    });
+    expect(plan.levels.floors).toEqual([]);
+  });
+});
+
+describe('placing on the plan', () => {
+  const level = () => 99.1234;
+  it('puts a log, a spot, a hazard’s point or a fence where it was pressed', () => {
+    const plan = edit(start(), (d) => {
+      d.ground.surface = {
+        kind: 'spots',
+        points: [
+          [0, 0, 1],
+          [9, 0, 1],
+          [0, 9, 1],
+        ],
+        breaklines: [],
+      };
+      d.ground.hazards = [
+        {
+          id: 'h',
+          name: 'pipe',
+          kind: 'service',
+          points: [[0, 0]],
+          keepOff: 1,
+          depth: null,
+          level: null,
+          projection: null,
+          confirmed: false,
+        },
+      ];
+    });
+    const store = makeDesk(plan, 1);
+    const { look } = store.getState();
+    placeAt(store, [1, 1], level);
+    expect(store.getState().plan).toBe(plan);
+    look({ placing: { what: 'log' } });
+    placeAt(store, [3.456, 7], level);
+    expect(store.getState().plan.ground.logs.at(-1)!.at).toEqual([3.46, 7]);
+    expect(store.getState().view).toMatchObject({ placing: null, log: 'log-2', lower: { ground: 'pit' } });
+    look({ placing: { what: 'spot' } });
+    placeAt(store, [2, 2], level);
+    const { surface } = store.getState().plan.ground;
+    expect(surface.kind === 'spots' && surface.points.at(-1)).toEqual([2, 2, 99.123]);
+    look({ placing: { what: 'hazard', id: 'h' } });
+    placeAt(store, [5, 0], level);
+    placeAt(store, [5, 5], level);
+    expect(store.getState().plan.ground.hazards[0]!.points).toHaveLength(3);
+    look({ placing: { what: 'fence', from: null } });
+    placeAt(store, [0, 1], level);
+    placeAt(store, [6, 1], level);
+    expect(store.getState().view.fence).toEqual([
+      [0, 1],
+      [6, 1],
+    ]);
+    // The hazard's two presses are one undo.
+    store.getState().undo();
+    expect(store.getState().plan.ground.hazards[0]!.points).toHaveLength(1);
+  });
+});

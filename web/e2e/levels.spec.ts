@@ -1,0 +1,189 @@
+import { expect, type Page, test } from '@playwright/test';
+import {
+  dragBy,
+  field,
+  figure,
+  flag,
+  lower,
+  newJob,
+  prefer,
+  ready,
+  saved,
+  signIn,
+  stage,
+  unfold,
+} from './helpers.ts';
+
+const side = (page: Page) => page.locator('[data-side]');
+
+test.beforeEach(async ({ page }) => {
+  await signIn(page);
+  await prefer(page, {});
+});
+
+for (const [lang, words] of [
+  ['en', { stepped: 'Steps with the ground', steps: /T2 · \d steps?/ }],
+  ['es', { stepped: 'Sigue el terreno en escalones', steps: /T2 · \d escal/ }],
+] as const)
+  test(`the barn’s strips are stepped, unstepped, undone and kept (${lang})`, async ({ page }) => {
+    await prefer(page, { lang });
+    await newJob(page, 'drying-barn');
+    await stage(page, 'levels');
+    await page.locator('[data-element=T2]').click();
+    await lower(page, 'long');
+    const drawing = page.locator('[data-long]');
+    await expect(drawing).toHaveAttribute('data-long', '3');
+    await expect(page.getByText(words.steps)).toBeVisible();
+    const stepped = await figure(page, 'dig');
+    const box = side(page).getByLabel(words.stepped);
+    await expect(box).toBeChecked();
+    await box.uncheck();
+    await expect(drawing).toHaveAttribute('data-long', '1');
+    await expect.poll(() => figure(page, 'dig')).toBeGreaterThan(stepped);
+    await page.keyboard.press('Control+z');
+    await expect(drawing).toHaveAttribute('data-long', '3');
+    await expect.poll(() => figure(page, 'dig')).toBe(stepped);
+    // A higher step makes fewer of them.
+    await field(page, 'levels.steps.height').fill('400');
+    await expect(page.locator('[data-caution=stepHigh]')).toBeVisible();
+    await expect(drawing).toHaveAttribute('data-long', '2');
+    await saved(page);
+    await page.reload();
+    await ready(page);
+    await stage(page, 'levels');
+    await page.locator('[data-element=T2]').click();
+    await lower(page, 'long');
+    await expect(drawing).toHaveAttribute('data-long', '2');
+  });
+
+test('the build-up is added to, dragged, reordered and typed beside the staff', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'levels');
+  const list = page.locator('[data-stack-layers]');
+  const rows = () =>
+    list
+      .locator('[data-layer-row]')
+      .evaluateAll((all) =>
+        all.map((e) => (e as unknown as { dataset: { layerRow: string } }).dataset.layerRow),
+      );
+  expect(await rows()).toEqual(['slab', 'insulation', 'membrane', 'sand', 'hardcore']);
+  await expect(flag(page, 'formation')).toBeVisible();
+  await expect(page.getByText('973 mm left for the wall')).toBeVisible();
+
+  await list.getByRole('button', { name: 'Move Insulation up' }).click();
+  expect((await rows())[0]).toBe('insulation');
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await rows())[0]).toBe('slab');
+
+  // Dragged past its neighbours, a layer changes places.
+  const hardcore = (await page.locator('[data-layer-box=hardcore]').boundingBox())!;
+  await dragBy(
+    page,
+    '[data-layer-box=slab]',
+    0,
+    hardcore.y + hardcore.height - (await page.locator('[data-layer-box=slab]').boundingBox())!.y,
+  );
+  await expect.poll(async () => (await rows()).at(-1)).toBe('slab');
+  await page.keyboard.press('Control+z');
+
+  // An edge dragged makes it thicker, to what the material comes in.
+  const thickness = list.locator('[data-quantity="levels.floors.layers.thickness"]').first();
+  await expect(thickness).toHaveValue('120');
+  await dragBy(page, '[data-layer-edge=slab]', 0, 3);
+  await expect.poll(async () => Number(await thickness.inputValue())).toBeGreaterThan(120);
+  await thickness.fill('200');
+  await expect(page.getByText('893 mm left for the wall')).toBeVisible();
+
+  await list.getByLabel('Add a layer below').selectOption('block');
+  await expect(page.locator('[data-decides]')).toContainText('Whole courses decide.');
+  await expect(page.getByText(/\d courses of Block courses, even/)).toBeVisible();
+  await saved(page);
+});
+
+test('rules are ranked with what each would cost, and going deeper', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'levels');
+  const rules = page.locator('[data-rules]');
+  await expect(rules.locator('[data-rule]')).toHaveCount(4);
+  await expect(rules.locator('[data-rule=frost]')).toContainText('decides');
+  await expect(rules.locator('[data-rule=bearing]')).toContainText(/dig −\d/);
+  const deeper = side(page).locator('[data-rule=deeper]');
+  await expect(deeper).toContainText(/dig \+\d/);
+  const said = await deeper.innerText();
+  await field(page, 'elements.low').fill('400');
+  await expect.poll(() => deeper.innerText()).not.toBe(said);
+  await expect(deeper).toContainText(/dig \+\d/);
+});
+
+test('the engineer’s word overrides, is marked on staff and revision, and shows its change', async ({
+  page,
+}) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'levels');
+  await side(page).getByRole('button', { name: 'Add an instruction' }).click();
+  const word = side(page).locator('[data-word]');
+  await word.getByLabel('Who').fill('Eng. R. Sol');
+  await word.locator('[data-quantity="levels.instructions.level"]').fill('98.20');
+  await word.getByLabel('Why').fill('Soft at formation');
+  await expect(page.locator('[data-decides]')).toContainText('The engineer’s word decides.');
+  await expect(flag(page, 'word')).toContainText('98.200');
+  await expect(word.locator('[data-word-change]')).toContainText(/dig \+\d/);
+  await expect(page.locator('[data-caution=instruction]')).toContainText('Eng. R. Sol');
+  await saved(page);
+  await stage(page, 'log');
+  await expect(page.locator('[data-word-revision]').first()).toHaveText(/engineer’s word/);
+  const pdf = await page.request.get(`${page.url()}/dig-sheet.pdf`);
+  expect(pdf.status()).toBe(200);
+});
+
+test('a neighbour’s footing too near is named with what to do', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'ground');
+  await side(page).getByRole('button', { name: 'Tool shed wall' }).click();
+  await field(page, 'ground.hazards.level').fill('100.1');
+  await expect(page.locator('[data-caution=influence]')).toHaveCount(0);
+  for (const n of [1, 2]) await side(page).getByLabel(`${n}: north`).fill('9.6');
+  await expect(page.locator('[data-caution=influence]')).toContainText('Below the line of Tool shed wall');
+  await expect(side(page).locator('[data-clashes]')).toContainText('line of influence');
+  await stage(page, 'levels');
+  await unfold(page, 'Neighbour’s footing');
+  await expect(
+    side(page).getByText('ask the engineer about underpinning', { exact: false }).first(),
+  ).toBeVisible();
+  await lower(page, 'section');
+  await expect(page.locator('[data-neighbour=neighbour]')).toBeVisible();
+  await saved(page);
+});
+
+test('the shallow school is worked out beside, and asks for an engineer', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'levels');
+  await unfold(page, 'Shallow instead');
+  await side(page).getByLabel('Work it out beside').check();
+  const found = side(page).locator('[data-shallow]');
+  await expect(found).toContainText('Bed needed');
+  await expect(page.locator('[data-caution=shallowSchool]')).toContainText('Hold');
+  const bed = await found.innerText();
+  await side(page).getByLabel('Insulation board under it').check();
+  await expect.poll(() => found.innerText()).not.toBe(bed);
+  await side(page).getByLabel('Drain to daylight').check();
+  await field(page, 'levels.shallow.level').fill('98');
+  await expect(found).toContainText('it drains');
+  await field(page, 'levels.shallow.level').fill('101');
+  await expect(found).toContainText('under the ground there');
+  await saved(page);
+});
+
+test('floors may be measured over one another; a circle is named', async ({ page }) => {
+  await newJob(page, 'drying-barn');
+  await stage(page, 'levels');
+  await unfold(page, 'Floor build-up');
+  const floor = (id: string) => side(page).locator(`[data-floor=${id}]`);
+  await expect(floor('hall').locator('[data-quantity="levels.floors.level"]')).toHaveValue('1.000');
+  await floor('press').getByLabel('Level from').selectOption({ label: 'over Hall' });
+  await expect(page.locator('[data-problems]')).toContainText('is measured from itself');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-problems]')).toHaveCount(0);
+  await floor('hall').getByLabel('Level from').selectOption({ label: 'the datum' });
+  await expect(floor('hall').locator('[data-quantity="levels.floors.level"]')).toHaveValue('50.300');
+});
