@@ -149,7 +149,7 @@ test('files: plan, takeoff as CSV and JSON, and the dig sheet as PDF, in the per
 
 // Last in this file: it takes the tests' database away and brings it back.
 test('the database goes away while typing: it says so, keeps the edit, tries again', async ({ page }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(240_000);
   const url = await newJob(page, 'bell-frame');
   const server = await postgres('test');
   server.stop();
