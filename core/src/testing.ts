@@ -2,8 +2,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { SoilKind } from './ground/kinds.ts';
-import { blankPlan, newLog, newPad, newStrip } from './plan/blank.ts';
-import type { Element, Pad, Plan, SoilEntry, Strip } from './plan/schema.ts';
+import { blankPlan, newLog, newPad, newPit, newRaft, newRamp, newStrip } from './plan/blank.ts';
+import { currentPlan } from './plan/migrate.ts';
+import type { Element, Pad, PitBox, Plan, Raft, Ramp, SoilEntry, Strip } from './plan/schema.ts';
 
 /** A level metric job whose one rule is a frost depth; base and blinding off. */
 export function plainPlan(change: (plan: Plan) => void = () => {}): Plan {
@@ -23,13 +24,31 @@ export const pad = (x: number, y: number, length: number, width: number, more: P
   ...more,
 });
 
+type Places = readonly (readonly [number, number])[];
+export const pit = (outline: Places, more: Partial<PitBox> = {}): PitBox => ({
+  ...newPit(blankPlan('x', 'metric'), [...outline]),
+  ...more,
+});
+export const raft = (outline: Places, more: Partial<Raft> = {}): Raft => ({
+  ...newRaft(blankPlan('x', 'metric'), [...outline]),
+  ...more,
+});
+export const ramp = (serves: string, at: Ramp['at'], angle: number, more: Partial<Ramp> = {}): Ramp => ({
+  ...newRamp(blankPlan('x', 'metric'), serves, at, angle),
+  ...more,
+});
+
 /** Elements with ids and names of their own. */
 export const named = (...elements: Element[]): Element[] =>
   elements.map((element, i) => ({ ...element, id: `E${i + 1}`, name: `E${i + 1}` }));
 
+/** The first element, which is a strip. */
+export const firstStrip = (plan: Plan): Strip => plan.elements[0] as Strip;
+
 export type DemoName = 'honey-house' | 'bell-frame' | 'drying-barn';
 export function demo(name: DemoName): Plan {
-  return JSON.parse(readFileSync(join(import.meta.dirname, `../../demo/${name}.json`), 'utf8')) as Plan;
+  const file = join(import.meta.dirname, `../../demo/${name}.json`);
+  return currentPlan(JSON.parse(readFileSync(file, 'utf8')))!;
 }
 
 /** One log for the whole site: soils by kind and the depth of their tops. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Plan } from '../plan/schema.ts';
-import { demo, instruct, named, pad, plainPlan, soilsDown, strip, tilt } from '../testing.ts';
+import { demo, firstStrip, instruct, named, pad, plainPlan, soilsDown, strip, tilt } from '../testing.ts';
 import { parseQuantity, type System } from '../units/index.ts';
 import { compute } from './compute.ts';
 import { sectionThrough } from './section.ts';
@@ -379,14 +379,14 @@ describe('problems', () => {
     [
       'a negative width',
       (p) => {
-        p.elements[0]!.width = -1;
+        firstStrip(p).width = -1;
       },
       'range /elements/0/width',
     ],
     [
       'NaN',
       (p) => {
-        p.elements[0]!.width = Number.NaN;
+        firstStrip(p).width = Number.NaN;
       },
       'notFinite /elements/0/width',
     ],

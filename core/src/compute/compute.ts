@@ -11,6 +11,7 @@ import {
   sideRule,
   slopeOf,
   spoilOf,
+  supportOf,
   volumeDeeperThan,
   windrow,
 } from '../dig/index.ts';
@@ -38,8 +39,8 @@ import {
 } from '../levels/index.ts';
 import { checkPlan } from '../plan/check.ts';
 import type { Plan } from '../plan/schema.ts';
-import { orderOf, place } from '../pour/index.ts';
-import { axisLength, footingPieces } from '../setout/index.ts';
+import { heightOf, orderOf, place } from '../pour/index.ts';
+import { footingPieces, sizesOf } from '../setout/index.ts';
 import { pitsOf } from '../water/index.ts';
 import { figuresOf } from './figures.ts';
 import type { Check, ElementTakeoff, Problem, Takeoff } from './takeoff.ts';
@@ -121,8 +122,10 @@ function levelElements(
   const places = pieces.map((list) => placesOn(model, list));
   const groups = new Map<string, number[]>();
   plan.elements.forEach((element, i) => {
+    if (element.kind === 'ramp') return;
     if (!Number.isFinite(grounds[i]!.low)) {
-      problems.push({ code: 'zeroLength', path: `/elements/${i}/points` });
+      // A shape no piece can be made of: a strip of no length, an outline its own room closes up.
+      if (element.kind === 'strip') problems.push({ code: 'zeroLength', path: `/elements/${i}/points` });
       return;
     }
     const alone = element.group === '' || (element.kind === 'strip' && element.stepped);
@@ -154,6 +157,15 @@ function levelElements(
     }
   }
   if (undecided) problems.push({ code: 'noDepth', path: '/levels' });
+  // A ramp comes down to the bottom of what it serves.
+  plan.elements.forEach((element, i) => {
+    if (element.kind !== 'ramp') return;
+    const served = out[plan.elements.findIndex((e) => e.id === element.serves)];
+    if (!served || served.decision === null) return;
+    const places: Places = [element.at];
+    const level = model.level(element.at[0], element.at[1]);
+    out[i] = { ...served, steps: null, places, groundLow: level, groundHigh: level };
+  });
   return out;
 }
 
@@ -209,14 +221,16 @@ function takeoffOf(given: Plan): Takeoff {
   });
   const steps = levelled.map((l) => l.steps);
 
-  const dig = excavate(plan, model, { needed: formations, dug }, steps, live);
+  /** Deepest cut as far as levels tell: how far benches and ramps have to climb. */
+  const reach = levelled.map((l, i) => Math.max(0, l.groundHigh - lowest(dug, i)));
+  const dig = excavate(plan, model, { needed: formations, dug }, steps, live, reach);
   const placed = place(plan, model.level, dig.solid, undersides, formations, steps, live);
   const { makeUp } = plan.pour;
   const stoneVolume = sum(placed.stone) + (makeUp === 'stone' ? placed.makeUp : 0);
   const leanNeat = placed.blinding + placed.irregularity + (makeUp === 'lean' ? placed.makeUp : 0);
   const footings = sum(placed.concrete);
   const concreteNeat = footings + (makeUp === 'concrete' ? placed.makeUp : 0);
-  const built = sum(placed.stone) + placed.makeUp + placed.blinding + footings + placed.stems;
+  const built = sum(placed.stone) + placed.makeUp + placed.blinding + footings + placed.stems + placed.voids;
   const spoil = spoilOf(plan, soils, dig.byStratum, dig.total - built);
   const loads = plan.spoil.trucks.map((truck) => loadsOf(truck, spoil.hauledLoose, spoil.hauledMass));
   const lifts = plan.base ? liftsOf(plan.base) : null;
@@ -254,7 +268,7 @@ function takeoffOf(given: Plan): Takeoff {
     if (one) return Math.max(0, levelled[i]!.groundHigh - dug[i]![0]!);
     return dig.solid.parts.reduce(
       (most, part) =>
-        part.owner === i ? Math.max(most, groundOver(model, [part.bottom]).high - part.floor) : most,
+        part.owner === i ? Math.max(most, groundOver(model, [part.bottom]).high - part.floor.c) : most,
       0,
     );
   };
@@ -279,7 +293,7 @@ function takeoffOf(given: Plan): Takeoff {
       decision: l.decision,
       steps: l.steps,
       underside,
-      top: underside + element.thickness,
+      top: underside + heightOf(element),
       blindingTop: underside,
       stoneTop: underside - blinding,
       formation: lowest(formations, i),
@@ -295,7 +309,8 @@ function takeoffOf(given: Plan): Takeoff {
       volume: dig.byElement[i]!,
       stone: placed.stone[i]!,
       concrete: placed.concrete[i]!,
-      length: element.kind === 'strip' ? axisLength(element) : Math.max(element.length, element.width),
+      length: sizesOf(element).along,
+      support: supportOf(plan, element),
       wet,
       perched,
       water: waters[i]!,
@@ -368,14 +383,21 @@ function takeoffOf(given: Plan): Takeoff {
       dig.total,
       dig.byStratum,
       dig.byElement,
-      [dig.neat, dig.overdig.room, dig.overdig.bucket, dig.overdig.sides, dig.overdig.low],
+      [
+        dig.neat,
+        dig.overdig.room,
+        dig.overdig.bucket,
+        dig.overdig.sides,
+        dig.overdig.low,
+        dig.overdig.access,
+      ],
       spoil,
     ),
     ...(first
       ? [
           stackClosure(
             first.formation,
-            [bed, blinding, plan.elements.find((e) => e.id === first.id)!.thickness],
+            [bed, blinding, heightOf(plan.elements.find((e) => e.id === first.id)!)],
             first.top,
           ),
         ]
@@ -420,6 +442,7 @@ function takeoffOf(given: Plan): Takeoff {
     shapes: {
       footings: placed.footingPieces.map((list) => list.map((piece) => piece.plan)),
       undersides: placed.footingPieces.map((list) => list.map((piece) => piece.underside)),
+      tops: placed.footingPieces.map((list) => list.map((piece) => piece.top)),
       bottoms: dig.bottoms,
       openings,
       solid: dig.solid,

@@ -3,7 +3,7 @@ import { type ProfilePiece, profile } from '../dig/solid.ts';
 import { clipLine, edges } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
-import { segmentsOf } from '../setout/index.ts';
+import { middleOf, outlineSizes, segmentsOf, sizesOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
 export interface SectionBox {
@@ -63,9 +63,12 @@ export function sectionThrough(
   let dx: number;
   let dy: number;
   let run: ReturnType<typeof segmentsOf>[number] | null = null;
-  if (element.kind === 'pad') {
-    [x, y] = element.at;
-    const angle = (element.angle * Math.PI) / 180;
+  if (element.kind !== 'strip') {
+    [x, y] = middleOf(element);
+    const angle =
+      element.kind === 'pad' || element.kind === 'ramp'
+        ? (element.angle * Math.PI) / 180
+        : outlineSizes(element.outline).angle;
     [dx, dy] = [Math.cos(angle), Math.sin(angle)];
   } else {
     const longest = segmentsOf(element).reduce((p, q) => (q.length > p.length ? q : p));
@@ -75,8 +78,9 @@ export function sectionThrough(
     // Read west to east, or south to north: the way a plan is read.
     if (dx < -1e-9 || (Math.abs(dx) <= 1e-9 && dy < 0)) [dx, dy] = [-dx, -dy];
   }
-  const across = element.kind === 'pad' ? Math.max(element.length, element.width) : element.width;
-  const opening = Math.max(across, info.width.dug) / 2 + info.depth * info.slope;
+  const across = element.kind === 'strip' ? element.width : sizesOf(element).along;
+  const back = info.support === 'bench' ? plan.dig.bench.width / plan.dig.bench.height : info.slope;
+  const opening = Math.max(across, info.width.dug) / 2 + info.depth * back;
   const half = Math.max(least, opening * 1.12 + 0.6);
   const window: [number, number] = [-half, half];
   if (run) {
@@ -104,13 +108,12 @@ export function sectionThrough(
   takeoff.shapes.footings.forEach((pieces, i) => {
     const t = takeoff.elements[i]!;
     if (!t.live) return;
-    const { thickness } = plan.elements[i]!;
     pieces.forEach((piece, k) => {
       const cut = clipLine(x, y, dx, dy, window, edges(piece));
       if (!cut) return;
       const [s0, s1] = cut;
       const underside = takeoff.shapes.undersides[i]![k]!;
-      const top = underside + thickness;
+      const top = takeoff.shapes.tops[i]![k]!;
       boxes.push({ element: i, what: 'footing', s0, s1, z0: underside, z1: top });
       if (plan.pour.blinding)
         boxes.push({
@@ -150,7 +153,7 @@ export function dugAtCut(section: Section, takeoff: Takeoff, index: number): num
 
 /** Top of the stone over the bottom a piece belongs to, m: steps have each their own. */
 export const stoneTopOver = (plan: Plan, takeoff: Takeoff, piece: ProfilePiece): number =>
-  (takeoff.shapes.solid.parts[piece.part]?.floor ?? 0) +
+  (takeoff.shapes.solid.parts[piece.part]?.floor.c ?? 0) +
   (plan.elements[piece.owner]?.low ?? 0) +
   (plan.base?.thickness ?? 0);
 

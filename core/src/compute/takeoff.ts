@@ -8,6 +8,7 @@ import type { Cause, DigWidth, Loads, SideRule, Solid, Spoil } from '../dig/inde
 import type { Polygon } from '../geometry/index.ts';
 import type { Frost, FrozenNow, GroundModel, Soil } from '../ground/index.ts';
 import type { Clash, DepthDecision, DepthRule, FloorStack, Shallow, Stepped } from '../levels/index.ts';
+import type { Support } from '../plan/kinds.ts';
 import type { Kind } from '../units/index.ts';
 import type { Pit } from '../water/index.ts';
 
@@ -96,6 +97,8 @@ export interface ElementTakeoff {
   readonly width: DigWidth;
   /** A pad's other bottom size, m; null for a strip. */
   readonly bottomLength: number | null;
+  /** What keeps the sides up; the slope counts only when it is a slope. */
+  readonly support: Support;
   readonly slope: number;
   readonly rule: SideRule;
   /** Bank, stone and concrete volumes of it, m³; shared soil is given to one element. */
@@ -121,6 +124,7 @@ export interface Shapes {
   readonly footings: readonly (readonly Polygon[])[];
   /** Underside of each footing piece, aligned with `footings`. */
   readonly undersides: readonly (readonly number[])[];
+  readonly tops: readonly (readonly number[])[];
   readonly bottoms: readonly (readonly Polygon[])[];
   readonly openings: readonly (readonly Polygon[])[];
   readonly solid: Solid;

@@ -4,11 +4,12 @@
  * neat + causes = dug exactly.
  */
 import Flatbush from 'flatbush';
-import { area, boxOf, type Polygon, unionBox } from '../geometry/index.ts';
+import { area, boxOf, type Linear, type Polygon, unionBox } from '../geometry/index.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import type { Stepped } from '../levels/steps.ts';
-import type { Element, Pad, Plan } from '../plan/schema.ts';
-import { footprints } from '../setout/index.ts';
+import type { Plan } from '../plan/schema.ts';
+import { outlinePieces } from '../setout/index.ts';
+import { type Bottom, benchesOver, bottomsFor, grown, type Purpose } from './bottoms.ts';
 import {
   type Cell,
   type Part,
@@ -18,10 +19,9 @@ import {
   volumeOf,
   volumeUnder,
 } from './solid.ts';
-import { splitByStretch } from './stretches.ts';
-import { bottomOf, roomOf, slopeOf } from './width.ts';
+import { roomOf, slopeOf, supportOf } from './width.ts';
 
-export const CAUSES = ['room', 'bucket', 'sides', 'low'] as const;
+export const CAUSES = ['room', 'bucket', 'sides', 'low', 'access'] as const;
 export type Cause = (typeof CAUSES)[number];
 
 export interface Excavation {
@@ -44,44 +44,72 @@ export interface Formations {
   readonly dug: readonly (readonly number[])[];
 }
 
-type Size = (element: Element) => { across: number; along: number | null };
+/** How a stage of the dig is cut. */
+interface Stage {
+  readonly purpose: Purpose;
+  readonly floors: Formations['dug'];
+  /** False cuts every side upright. */
+  readonly sides: boolean;
+  /** False leaves ramps out. */
+  readonly access: boolean;
+}
 
+/** Everything a stage digs, as parts of a solid, and the bottoms by element. */
 function partsOf(
   plan: Plan,
   live: readonly boolean[],
-  size: Size,
-  end: (element: Element) => number,
-  floors: Formations['dug'],
-  slope: (element: Element) => number,
   steps: readonly (Stepped | null)[],
+  depths: readonly number[],
+  stage: Stage,
 ): { parts: Part[]; bottoms: Polygon[][] } {
-  const padSize = (pad: Pad): readonly [number, number] => {
-    const { across, along } = size(pad);
-    const long = along ?? across;
-    return pad.length >= pad.width ? [long, across] : [across, long];
+  const all = bottomsFor(plan, stage.purpose, steps, depths);
+  const parts: Part[] = [];
+  let of = 0;
+  all.forEach((list, owner) => {
+    const element = plan.elements[owner]!;
+    if (!live[owner] || (element.kind === 'ramp' && !stage.access)) return;
+    const support = stage.sides ? supportOf(plan, element) : 'upright';
+    const slope = support === 'slope' ? slopeOf(plan, element) : 0;
+    const back = support === 'shore' ? plan.dig.shore : 0;
+    /** Pieces that stand back from a bottom: an outline moves out as a whole, not piece by piece. */
+    const stoodBack = (bottom: Bottom, position: number, by: number): readonly Polygon[] => {
+      if (by === 0) return [bottom.plan];
+      if (element.kind !== 'pit' || list.length === 1) return [grown(bottom, by)];
+      const room = stage.purpose === 'neat' ? 0 : roomOf(plan, element);
+      return position === 0 ? outlinePieces(element.outline, room + by) : [];
+    };
+    list.forEach((bottom, position) => {
+      // A flank only carries a slope; without one it is nothing.
+      if (bottom.flank && slope <= 0) return;
+      const floor = plus(bottom.rise, stage.floors[owner]![bottom.stretch]!);
+      const cut = (pieces: readonly Polygon[], up: number, own: number): void => {
+        for (const piece of pieces)
+          parts.push({
+            owner,
+            of,
+            bottom: piece,
+            stretch: bottom.stretch,
+            risers: bottom.risers,
+            floor: up === 0 ? floor : { ...floor, c: floor.c + up },
+            slope: own,
+            fills: bottom.fills,
+            mitre: bottom.flank?.mitre ?? 0,
+          });
+      };
+      cut(stoodBack(bottom, position, back), 0, bottom.upright ? 0 : slope);
+      if (support === 'bench')
+        for (const bench of benchesOver(depths[owner]!, plan.dig.bench))
+          cut(stoodBack(bottom, position, bench.back), bench.up, 0);
+      of++;
+    });
+  });
+  return {
+    parts,
+    bottoms: all.map((list) => list.filter((bottom) => !bottom.flank).map((bottom) => bottom.plan)),
   };
-  const whole = footprints(
-    plan.elements,
-    (element) => ({ half: size(element).across / 2, end: end(element) }),
-    padSize,
-  );
-  const pieces = whole.map((list, owner) =>
-    splitByStretch(plan.elements[owner]!, list, steps[owner] ?? null),
-  );
-  const parts = pieces.flatMap((list, owner) =>
-    live[owner]
-      ? list.map(({ plan: bottom, stretch, risers }) => ({
-          owner,
-          bottom,
-          stretch,
-          risers,
-          floor: floors[owner]![stretch]!,
-          slope: slope(plan.elements[owner]!),
-        }))
-      : [],
-  );
-  return { parts, bottoms: pieces.map((list) => list.map((piece) => piece.plan)) };
 }
+
+const plus = (rise: Linear, level: number): Linear => ({ a: rise.a, b: rise.b, c: rise.c + level });
 
 /** Volume of every stratum in the cells, bank m³ by soil. */
 function volumesByStratum(cells: readonly Cell[], model: GroundModel): number[] {
@@ -111,6 +139,7 @@ function volumesByStratum(cells: readonly Cell[], model: GroundModel): number[] 
  * Digs the job.
  * @param steps of stepped strips, by element; null where the bottom lies at one level
  * @param live elements that can be dug; the others are skipped (their problem is named elsewhere)
+ * @param depths deepest cut of each element, m
  */
 export function excavate(
   plan: Plan,
@@ -118,39 +147,27 @@ export function excavate(
   formations: Formations,
   steps: readonly (Stepped | null)[],
   live: readonly boolean[],
+  depths: readonly number[],
 ): Excavation {
   const { corners } = plan.dig;
-  const neatSize: Size = (e) =>
-    e.kind === 'strip'
-      ? { across: e.width, along: null }
-      : { across: Math.min(e.length, e.width), along: Math.max(e.length, e.width) };
-  const neededSize: Size = (e) => {
-    const room = 2 * roomOf(plan, e);
-    const { across, along } = neatSize(e);
-    return { across: across + room, along: along === null ? null : along + room };
-  };
-  const dugSize: Size = (e) => {
-    const { width, length } = bottomOf(plan, e);
-    return { across: width.dug, along: length };
-  };
-  const vertical = () => 0;
-  const room = (e: Element) => roomOf(plan, e);
-  const slope = (e: Element) => slopeOf(plan, e);
   const { surface } = model;
-  const { parts, bottoms } = partsOf(plan, live, dugSize, room, formations.dug, slope, steps);
-  const solid = solveSolid(parts, surface, corners);
+  const cut = (stage: Stage) => partsOf(plan, live, steps, depths, stage);
+  const solve = (parts: readonly Part[]) => solveSolid(parts, surface, corners);
+  const whole: Stage = { purpose: 'dug', floors: formations.dug, sides: true, access: true };
+  const { parts, bottoms } = cut(whole);
+  const solid = solve(parts);
   const total = volumeOf(solid);
-  const volume = (
-    size: Size,
-    end: (e: Element) => number,
-    floors: Formations['dug'],
-    side: (e: Element) => number,
-  ) => volumeOf(solveSolid(partsOf(plan, live, size, end, floors, side, steps).parts, surface, corners));
-  const neat = volume(neatSize, vertical, formations.needed, vertical);
-  const withRoom = volume(neededSize, room, formations.needed, vertical);
-  const withBucket = volume(dugSize, room, formations.needed, vertical);
+  const volume = (stage: Partial<Stage>) =>
+    volumeOf(solve(cut({ ...whole, floors: formations.needed, access: false, ...stage }).parts));
+  const upright = { sides: false } as const;
+  const neat = volume({ ...upright, purpose: 'neat' });
+  const withRoom = volume({ ...upright, purpose: 'needed' });
+  const withBucket = volume(upright);
+  // Only what there is costs another solid.
+  const anyRamp = plan.elements.some((e, i) => e.kind === 'ramp' && live[i]);
   const anyLow = plan.elements.some((e) => e.low > 0);
-  const withSides = anyLow ? volume(dugSize, room, formations.needed, slope) : total;
+  const withLow = anyRamp ? volume({ floors: formations.dug }) : total;
+  const withSides = anyLow ? volume({}) : withLow;
   const byElement = plan.elements.map(() => 0);
   for (const cell of solid.cells) byElement[cell.owner]! += volumeDeeperThan(cell, 0);
   return {
@@ -162,7 +179,8 @@ export function excavate(
       room: withRoom - neat,
       bucket: withBucket - withRoom,
       sides: withSides - withBucket,
-      low: total - withSides,
+      low: withLow - withSides,
+      access: total - withLow,
     },
     byStratum: volumesByStratum(solid.cells, model),
     byElement,

@@ -14,6 +14,42 @@ export const LADDER_DEPTH = 1.22;
 export const LADDER_TRAVEL = 7.6;
 export const SPOIL_SETBACK = 0.61;
 
+/** What a rule set says: when to protect, how steep, how far off. */
+export interface Rules {
+  readonly steepest: Readonly<Record<SlopeClass, number>>;
+  /** Depth from which people need protection, m, and the earlier one in loose or wet ground. */
+  readonly protectFrom: number;
+  readonly protectLoose: number;
+  readonly engineerDepth: number;
+  readonly ladderDepth: number;
+  readonly ladderTravel: number;
+  readonly setback: number;
+}
+
+const US: Rules = {
+  steepest: STEEPEST,
+  protectFrom: 1.52,
+  protectLoose: 1.52,
+  engineerDepth: ENGINEER_DEPTH,
+  ladderDepth: LADDER_DEPTH,
+  ladderTravel: LADDER_TRAVEL,
+  setback: SPOIL_SETBACK,
+};
+
+/** The rules a plan keeps to: 29 CFR 1926 Subpart P, the same with earlier protection, or its own. */
+export function rulesOf(plan: Plan): Rules {
+  switch (plan.ruleSet) {
+    case 'us':
+      return US;
+    case 'cautious':
+      return { ...US, protectFrom: 1.2, protectLoose: 1 };
+    case 'own': {
+      const { protectFrom, a, b, c, ...rest } = plan.ownRules;
+      return { ...rest, protectFrom, protectLoose: protectFrom, steepest: { rock: 0, A: a, B: b, C: c } };
+    }
+  }
+}
+
 export interface SideRule {
   readonly slopeClass: SlopeClass;
   readonly steepest: number;
@@ -45,6 +81,12 @@ export function sideRule(
   );
   const slopeClass = wet ? 'C' : dry;
   const early = wet || cut.some((soil) => soil.typical.loose);
-  const protectFrom = slopeClass === 'rock' ? null : plan.ruleSet === 'us' ? 1.52 : early ? 1.0 : 1.2;
-  return { slopeClass, steepest: STEEPEST[slopeClass], protectFrom, loweredByWater: wet && dry !== 'C' };
+  const rules = rulesOf(plan);
+  const protectFrom = slopeClass === 'rock' ? null : early ? rules.protectLoose : rules.protectFrom;
+  return {
+    slopeClass,
+    steepest: rules.steepest[slopeClass],
+    protectFrom,
+    loweredByWater: wet && dry !== 'C',
+  };
 }

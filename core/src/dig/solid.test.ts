@@ -25,10 +25,13 @@ const part = (
 ): Part => ({
   owner,
   bottom: rectangle(x, y, l, w, angle),
-  floor,
+  floor: constant(floor),
   slope,
   stretch: 0,
   risers: [],
+  of: owner,
+  fills: true,
+  mitre: 0,
 });
 const volume = (parts: readonly Part[], ground: Linear, corners: Corners = 'mitred') =>
   volumeOf(solveSolid(parts, planeSurface(ground), corners));
@@ -43,7 +46,7 @@ function sampled(parts: readonly Part[], ground: Linear, window: number, step: n
       parts.forEach((p, i) => {
         const out = Math.max(...sides[i]!.map((side) => at(side, x, y)));
         if (p.slope <= 0 ? out <= 0 : true)
-          face = Math.min(face, p.floor + (p.slope > 0 ? Math.max(0, out) / p.slope : 0));
+          face = Math.min(face, p.floor.c + (p.slope > 0 ? Math.max(0, out) / p.slope : 0));
       });
       sum += Math.max(0, at(ground, x, y) - face) * step * step;
     }
@@ -178,7 +181,7 @@ describe('the dug solid', () => {
           const before = volume(parts, constant(2));
           expect(
             volume(
-              parts.map((p) => ({ ...p, floor: p.floor - deeper })),
+              parts.map((p) => ({ ...p, floor: constant(p.floor.c - deeper) })),
               constant(2),
             ),
           ).toBeGreaterThan(before);
@@ -193,10 +196,10 @@ describe('the dug solid', () => {
 
   it('fills to a level: a bed 0.3 thick in a 1:1 trench takes the wedges too', () => {
     const solid = solveSolid([part(0, 0, 10, 1, 0, 0, 1)], planeSurface(constant(2)), 'mitred');
-    const filled = solid.cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, 0.3), 0);
+    const filled = solid.cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, constant(0.3)), 0);
     // Frustum with mitred corners: h/6·(A0 + 4Am + A1).
     expect(filled).toBeCloseTo((0.3 / 6) * (10 + 4 * 10.3 * 1.3 + 10.6 * 1.6), 9);
-    const all = solid.cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, 50), 0);
+    const all = solid.cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, constant(50)), 0);
     expect(all).toBeCloseTo(volumeOf(solid), 9);
   });
 });

@@ -11,7 +11,11 @@
  * Soil dug by two parts belongs to the one whose face is lower there; at equal level to the
  * one listed first.
  *
- * Not covered: curved surfaces (rounded corners are faceted, see `facets`), benches, overhangs.
+ * Bottoms may fall: f is then a plane, and a side rises 1/m over it. Benches are parts that stand
+ * back and higher. An outline that goes in somewhere is level pieces with upright sides and a
+ * flank a side, so that what is dug does not depend on how its inside is cut up.
+ *
+ * Not covered: curved surfaces (rounded corners are faceted, see `facets`), overhangs.
  */
 import {
   at,
@@ -20,7 +24,6 @@ import {
   boxOf,
   clip,
   clipLine,
-  constant,
   edges,
   integral,
   intersect,
@@ -40,16 +43,22 @@ export type Corners = 'mitred' | 'rounded';
 export interface Part {
   /** Index of the element this piece belongs to. */
   readonly owner: number;
-  /** The bottom in plan, convex and counter-clockwise. */
+  /** The bottom in plan, convex and counter-clockwise; two points for a flank. */
   readonly bottom: Polygon;
-  /** Level of the bottom, m. */
-  readonly floor: number;
+  /** Level of the bottom over plan, m. */
+  readonly floor: Linear;
   /** Side slope, run over rise; 0 is a vertical face. */
   readonly slope: number;
   /** Which stretch of a stepped strip it is; 0 otherwise. */
   readonly stretch: number;
   /** Faces cut upright whatever the slope: the risers of steps. */
   readonly risers: readonly Linear[];
+  /** Which of the element's bottoms it belongs to, by position; benches belong to the one below. */
+  readonly of: number;
+  /** Stone is laid on it. */
+  readonly fills: boolean;
+  /** How much farther a flank's sharpest mitre runs out than its side; 0 to read it off the bottom. */
+  readonly mitre: number;
 }
 
 /** One plane of the dug surface and where it governs. */
@@ -156,14 +165,19 @@ function mitreReach(bottom: Polygon): number {
 function windowOf(part: Part, surface: Ground): Box {
   const base = boxOf(part.bottom);
   let reach: number;
-  if (Number.isFinite(surface.highest))
-    reach = 1.1 * Math.max(0, surface.highest - part.floor) * part.slope * mitreReach(part.bottom);
+  const falls = part.floor.a !== 0 || part.floor.b !== 0;
+  if (Number.isFinite(surface.highest) && !falls)
+    reach =
+      1.1 *
+      Math.max(0, surface.highest - part.floor.c) *
+      part.slope *
+      (part.mitre || mitreReach(part.bottom));
   else {
     let deepest = 0;
     for (const { ground } of surface.patches(base))
       for (let i = 0; i < part.bottom.length; i += 2)
-        deepest = Math.max(deepest, at(ground, part.bottom[i]!, part.bottom[i + 1]!) - part.floor);
-    reach = 20 * deepest * part.slope;
+        deepest = Math.max(deepest, at(minus(ground, part.floor), part.bottom[i]!, part.bottom[i + 1]!));
+    reach = 20 * deepest * part.slope * Math.max(1, part.mitre);
   }
   reach += 0.02;
   return { x0: base.x0 - reach, y0: base.y0 - reach, x1: base.x1 + reach, y1: base.y1 + reach };
@@ -172,7 +186,7 @@ function windowOf(part: Part, surface: Ground): Box {
 const rectangleOf = ({ x0, y0, x1, y1 }: Box): Polygon => [x0, y0, x1, y0, x1, y1, x0, y1];
 
 function faceOf(part: Part, surface: Ground, corners: Corners): Face {
-  const floor = constant(part.floor);
+  const { floor } = part;
   const made = (
     planes: readonly Linear[],
     walls: readonly Linear[],
@@ -191,14 +205,18 @@ function faceOf(part: Part, surface: Ground, corners: Corners): Face {
   if (part.slope <= 0) {
     const patches = surface.patches(boxOf(part.bottom));
     const openings = patches
-      .map(({ walls, ground }) => intersect(part.bottom, [minus(floor, ground), ...walls]))
+      .map(({ walls, ground }) => intersect(part.bottom, [minus(floor, ground), ...walls, ...part.risers]))
       .filter((piece) => piece.length > 0);
     return made([floor], edges(part.bottom), [], patches, openings);
   }
-  const sides = facets(part.bottom, corners);
+  const sides = part.mitre > 0 ? edges(part.bottom).slice(0, 1) : facets(part.bottom, corners);
   const planes = [
     floor,
-    ...sides.map((d) => ({ a: d.a / part.slope, b: d.b / part.slope, c: d.c / part.slope + part.floor })),
+    ...sides.map((d) => ({
+      a: d.a / part.slope + floor.a,
+      b: d.b / part.slope + floor.b,
+      c: d.c / part.slope + floor.c,
+    })),
   ];
   const window = windowOf(part, surface);
   const patches = surface.patches(window);
@@ -307,9 +325,9 @@ export function volumeDeeperThan(cell: Cell, from: number): number {
   return wet.length < 6 ? 0 : Math.max(0, integral(wet, over));
 }
 
-/** Soil dug under a horizontal level over a cell, m³: what fill up to that level would take. */
-export function volumeUnderLevel(cell: Cell, level: number): number {
-  const room = minus(constant(level), cell.level);
+/** Soil dug under a plane over a cell, m³: what fill up to there would take. */
+export function volumeUnderLevel(cell: Cell, level: Linear): number {
+  const room = minus(level, cell.level);
   const filled = clip(cell.area, { a: -room.a, b: -room.b, c: -room.c });
   if (filled.length < 6) return 0;
   // Fill stops at the ground where that is lower than the level.

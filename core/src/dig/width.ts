@@ -1,5 +1,7 @@
 /** Bottom widths: what is needed, what the bucket makes of it. */
+import type { Support } from '../plan/kinds.ts';
 import type { Element, Plan } from '../plan/schema.ts';
+import { sizesOf } from '../setout/places.ts';
 
 export interface DigWidth {
   readonly needed: number;
@@ -34,20 +36,36 @@ export function digWidth(
   );
 }
 
-/** Space beside the footing on each side: form and boots for a formed one, none for trench-fill. */
+/** Space beside what is built on each side: form and boots for a formed one, none for trench-fill. */
 export const roomOf = (plan: Plan, element: Element): number =>
-  element.method === 'trenchFill' ? 0 : (element.room ?? plan.dig.room);
+  element.method === 'trenchFill' || element.kind === 'ramp' ? 0 : (element.room ?? plan.dig.room);
 
 export const slopeOf = (plan: Plan, element: Element): number => element.side ?? plan.dig.side;
+export const supportOf = (plan: Plan, element: Element): Support => element.support ?? plan.dig.support;
 
-/** A strip's width, or a pad's two plan sizes with the bucket taken across the narrower. */
+/**
+ * A strip's width, or two plan sizes of anything else. The bucket is taken across the narrower
+ * of a pad; outlined pits and ramps are wider than any bucket and dug to size.
+ */
 export function bottomOf(plan: Plan, element: Element): { width: DigWidth; length: number | null } {
   const room = roomOf(plan, element);
   const size = (footing: number) =>
     digWidth(footing + 2 * room, element.method, element.bucket, plan.dig.buckets);
-  if (element.kind === 'strip') return { width: size(element.width), length: null };
-  const narrow = Math.min(element.length, element.width);
-  const wide = Math.max(element.length, element.width) + 2 * room;
-  const width = size(narrow);
-  return { width, length: Math.max(wide, width.bucket) };
+  const { across, along } = sizesOf(element);
+  switch (element.kind) {
+    case 'strip':
+      return { width: size(across), length: null };
+    case 'pad': {
+      const width = size(across);
+      return { width, length: Math.max(along + 2 * room, width.bucket) };
+    }
+    default: {
+      const { bucket, passes } = size(across);
+      const needed = across + 2 * room;
+      return {
+        width: { needed, dug: needed, bucket, passes },
+        length: element.kind === 'ramp' ? null : along + 2 * room,
+      };
+    }
+  }
 }

@@ -1,3 +1,4 @@
 export * from './convex.ts';
+export * from './outline.ts';
 export * from './prisms.ts';
 export * from './triangulate.ts';

@@ -160,7 +160,7 @@ describe('digging under spots', () => {
               const away = ((x - part.bottom[i]!) * dy - (y - part.bottom[i + 1]!) * dx) / Math.hypot(dx, dy);
               out = Math.max(out, away);
             }
-            face = Math.min(face, part.floor + out / part.slope);
+            face = Math.min(face, part.floor.c + out / part.slope);
           }
           slow += Math.max(0, made.level(x, y) - face) * step * step;
         }

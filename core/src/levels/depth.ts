@@ -7,7 +7,7 @@ import type { GroundModel } from '../ground/strata.ts';
 import type { Element, Instruction, Plan } from '../plan/schema.ts';
 import { type CourseFit, courseFit, type FloorStack, floorOf, floorStacks } from './floors.ts';
 
-export type DepthRule = 'frost' | 'bearing' | 'stack' | 'course' | 'cover' | 'instruction';
+export type DepthRule = 'frost' | 'bearing' | 'stack' | 'course' | 'cover' | 'drawn' | 'instruction';
 
 export interface Candidate {
   readonly rule: DepthRule;
@@ -110,6 +110,7 @@ export function decideDepth(
     const stack = stacks.find((s) => s.floor.id === floor?.id) ?? null;
     for (const candidate of candidatesAt(plan, model, frost, stack, element.thickness, places))
       put(candidate);
+    if (element.level !== null) put({ rule: 'drawn', level: element.level });
     return { element, stack };
   });
   // Courses are counted from what everything else needs, so that they only ever go deeper.

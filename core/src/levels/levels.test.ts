@@ -504,7 +504,15 @@ describe('what each rule would cost', () => {
       98 * deeper!.change.lean +
       128 * deeper!.change.concrete;
     expect(deeper!.change.cost).toBeCloseTo(byHand, 6);
-    plan.prices = { currency: '', dig: null, load: null, stone: null, lean: null, concrete: null };
+    plan.prices = {
+      currency: '',
+      dig: null,
+      load: null,
+      stone: null,
+      lean: null,
+      concrete: null,
+      shoring: null,
+    };
     expect(ruleCosts(plan, takeoff, 0, 0.2)[0]!.change.cost).toBeNull();
   });
 });

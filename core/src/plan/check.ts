@@ -3,182 +3,18 @@
  * contradict each other. No Ajv here, so the desk can run it at every keystroke.
  */
 import type { Problem } from '../compute/takeoff.ts';
+import { area, crossing, flat, offset, tidy } from '../geometry/index.ts';
 import { surfaceOf } from '../ground/surface.ts';
 import { floorLevels } from '../levels/floors.ts';
-import { outOfRange, RANGES, type RangeKey } from './ranges.ts';
-import type { Plan, SurfaceSpec } from './schema.ts';
-
-type Spot = readonly [path: string, key: RangeKey, value: number | null | undefined];
-
-const SOIL_VALUES = [
-  'density',
-  'swell',
-  'shrink',
-  'repose',
-  'permeability',
-  'dryDensity',
-  'moisture',
-  'finer',
-  'plasticity',
-] as const;
-const SHALLOW = ['length', 'width', 'slab', 'edge', 'edgeWidth', 'fall'] as const;
-const PRICES = ['dig', 'load', 'stone', 'lean', 'concrete'] as const;
-
-const surfacesChecked = new WeakMap<SurfaceSpec, Spot[]>();
-/** A survey can hold thousands of numbers: those past their limits are looked for once. */
-function surfaceSpots(surface: SurfaceSpec): Spot[] {
-  if (surface.kind === 'plane')
-    return [
-      ['/ground/surface/level', 'ground.surface.level', surface.level],
-      ['/ground/surface/gradeEast', 'ground.surface.gradeEast', surface.gradeEast],
-      ['/ground/surface/gradeNorth', 'ground.surface.gradeNorth', surface.gradeNorth],
-    ];
-  let bad = surfacesChecked.get(surface);
-  if (!bad) {
-    bad = surface.points.flatMap((point, i) =>
-      point
-        .map(
-          (value, k): Spot => [
-            `/ground/surface/points/${i}/${k}`,
-            k === 2 ? 'ground.surface.level' : 'elements.coordinate',
-            value,
-          ],
-        )
-        .filter(([, key, value]) => outOfRange(key, value ?? 0) !== null),
-    );
-    surfacesChecked.set(surface, bad);
-  }
-  return bad;
-}
-
-/** Every number of a plan with its path and its range. */
-function spots(plan: Plan): Spot[] {
-  const { ground, levels, dig, spoil, base, pour } = plan;
-  const { climate } = ground.frost;
-  return [
-    ['/datum/level', 'datum.level', plan.datum.level],
-    ['/datum/east', 'datum.east', plan.datum.east],
-    ['/datum/north', 'datum.north', plan.datum.north],
-    ...surfaceSpots(ground.surface),
-    ...ground.soils.flatMap((soil, i): Spot[] => [
-      ...SOIL_VALUES.map(
-        (value): Spot => [`/ground/soils/${i}/values/${value}`, `ground.soils.${value}`, soil.values[value]],
-      ),
-      [`/ground/soils/${i}/hand/penetrometer`, 'ground.soils.hand.penetrometer', soil.hand?.penetrometer],
-    ]),
-    ...ground.logs.flatMap((log, i): Spot[] => [
-      [`/ground/logs/${i}/at/0`, 'elements.coordinate', log.at[0]],
-      [`/ground/logs/${i}/at/1`, 'elements.coordinate', log.at[1]],
-      [`/ground/logs/${i}/bottom`, 'ground.logs.bottom', log.bottom],
-      [`/ground/logs/${i}/strike`, 'ground.logs.strike', log.strike],
-      [`/ground/logs/${i}/standing`, 'ground.logs.standing', log.standing],
-      ...log.layers.map(
-        (layer, j): Spot => [`/ground/logs/${i}/layers/${j}/top`, 'ground.logs.layers.top', layer.top],
-      ),
-    ]),
-    ...ground.hazards.flatMap((hazard, i): Spot[] => [
-      [`/ground/hazards/${i}/keepOff`, 'ground.hazards.keepOff', hazard.keepOff],
-      [`/ground/hazards/${i}/depth`, 'ground.hazards.depth', hazard.depth],
-      [`/ground/hazards/${i}/level`, 'ground.hazards.level', hazard.level],
-      [`/ground/hazards/${i}/projection`, 'ground.hazards.projection', hazard.projection],
-      ...hazard.points.flatMap((point, j) =>
-        point.map(
-          (value, k): Spot => [`/ground/hazards/${i}/points/${j}/${k}`, 'elements.coordinate', value],
-        ),
-      ),
-    ]),
-    ['/ground/waterHigh', 'ground.waterHigh', ground.waterHigh],
-    ['/ground/frost/frozen/depth', 'ground.frost.frozen.depth', ground.frost.frozen?.depth],
-    ...ground.frost.cover.flatMap((layer, i): Spot[] => [
-      [`/ground/frost/cover/${i}/thickness`, 'ground.frost.cover.thickness', layer.thickness],
-      [`/ground/frost/cover/${i}/conductivity`, 'ground.frost.cover.conductivity', layer.conductivity],
-    ]),
-    ['/ground/base', 'ground.base', ground.base],
-    ['/ground/water', 'ground.water', ground.water],
-    ['/ground/frost/local', 'ground.frost.local', ground.frost.local],
-    ['/ground/frost/margin', 'ground.frost.margin', ground.frost.margin],
-    ['/ground/frost/climate/index', 'ground.frost.climate.index', climate?.index],
-    ['/ground/frost/climate/days', 'ground.frost.climate.days', climate?.days],
-    ['/ground/frost/climate/mean', 'ground.frost.climate.mean', climate?.mean],
-    ['/ground/frost/climate/nFactor', 'ground.frost.climate.nFactor', climate?.nFactor],
-    ['/levels/string', 'levels.string', levels.string],
-    ...levels.floors.flatMap((floor, i): Spot[] => [
-      [`/levels/floors/${i}/level`, 'levels.floors.level', floor.level],
-      ...floor.layers.flatMap((layer, j): Spot[] => [
-        [`/levels/floors/${i}/layers/${j}/thickness`, 'levels.floors.layers.thickness', layer.thickness],
-        [`/levels/floors/${i}/layers/${j}/joint`, 'levels.floors.layers.joint', layer.joint],
-      ]),
-    ]),
-    ['/levels/bearing/embedment', 'levels.bearing.embedment', levels.bearing?.embedment],
-    ['/levels/cover', 'levels.cover', levels.cover],
-    ['/levels/steps/height', 'levels.steps.height', levels.steps.height],
-    ['/levels/steps/lap', 'levels.steps.lap', levels.steps.lap],
-    ['/levels/steps/tread', 'levels.steps.tread', levels.steps.tread],
-    ['/levels/influence', 'levels.influence', levels.influence],
-    ...levels.instructions.flatMap((word, i): Spot[] => [
-      [`/levels/instructions/${i}/level`, 'levels.instructions.level', word.level],
-      [`/levels/instructions/${i}/width`, 'levels.instructions.width', word.width],
-    ]),
-    ...SHALLOW.map((key): Spot => [`/levels/shallow/${key}`, `levels.shallow.${key}`, levels.shallow?.[key]]),
-    ['/levels/shallow/board/thickness', 'ground.frost.cover.thickness', levels.shallow?.board?.thickness],
-    [
-      '/levels/shallow/board/conductivity',
-      'ground.frost.cover.conductivity',
-      levels.shallow?.board?.conductivity,
-    ],
-    ['/levels/shallow/outfall/distance', 'levels.shallow.distance', levels.shallow?.outfall?.distance],
-    ['/levels/shallow/outfall/level', 'levels.shallow.level', levels.shallow?.outfall?.level],
-    ...PRICES.map((key): Spot => [`/prices/${key}`, `prices.${key}`, plan.prices[key]]),
-    ['/dig/side', 'dig.side', dig.side],
-    ['/dig/room', 'dig.room', dig.room],
-    ['/dig/handTrim', 'dig.handTrim', dig.handTrim],
-    ...dig.buckets.map((bucket, i): Spot => [`/dig/buckets/${i}`, 'dig.buckets', bucket]),
-    ...spoil.trucks.flatMap((truck, i): Spot[] => [
-      [`/spoil/trucks/${i}/body`, 'spoil.trucks.body', truck.body],
-      [`/spoil/trucks/${i}/payload`, 'spoil.trucks.payload', truck.payload],
-    ]),
-    ['/base/thickness', 'base.thickness', base?.thickness],
-    ['/base/density', 'base.density', base?.density],
-    ['/base/looseFactor', 'base.looseFactor', base?.looseFactor],
-    ['/base/topSize', 'base.topSize', base?.topSize],
-    ['/base/maxLift', 'base.maxLift', base?.maxLift],
-    ['/pour/blinding/thickness', 'pour.blinding.thickness', pour.blinding?.thickness],
-    ['/pour/blinding/projection', 'pour.blinding.projection', pour.blinding?.projection],
-    ['/pour/irregularity', 'pour.irregularity', pour.irregularity],
-    ['/pour/waste', 'pour.waste', pour.waste],
-    ['/pour/step', 'pour.step', pour.step],
-    ['/pour/truck', 'pour.truck', pour.truck],
-    ...plan.elements.flatMap((element, i): Spot[] => {
-      const path = `/elements/${i}`;
-      const own: Spot[] =
-        element.kind === 'strip'
-          ? element.points.flatMap((point, j) =>
-              point.map((value, k): Spot => [`${path}/points/${j}/${k}`, 'elements.coordinate', value]),
-            )
-          : [
-              [`${path}/at/0`, 'elements.coordinate', element.at[0]],
-              [`${path}/at/1`, 'elements.coordinate', element.at[1]],
-              [`${path}/length`, 'elements.length', element.length],
-              [`${path}/angle`, 'elements.angle', element.angle],
-            ];
-      return [
-        ...own,
-        [`${path}/width`, 'elements.width', element.width],
-        [`${path}/thickness`, 'elements.thickness', element.thickness],
-        [`${path}/stem`, 'elements.stem', element.stem],
-        [`${path}/side`, 'dig.side', element.side],
-        [`${path}/room`, 'dig.room', element.room],
-        [`${path}/bucket`, 'dig.buckets', element.bucket],
-        [`${path}/low`, 'elements.low', element.low],
-      ];
-    }),
-  ];
-}
+import { pointsOf, sizesOf } from '../setout/places.ts';
+import { numbersOf } from './numbers.ts';
+import { outOfRange, RANGES } from './ranges.ts';
+import type { Element, Plan } from './schema.ts';
 
 /** Numbers past their limits: field, value and limits named. */
 export function rangeProblems(plan: Plan): Problem[] {
   const out: Problem[] = [];
-  for (const [path, key, value] of spots(plan)) {
+  for (const [path, key, value] of numbersOf(plan)) {
     if (value === null || value === undefined) continue;
     const code = outOfRange(key, value);
     if (code === null) continue;
@@ -309,6 +145,7 @@ export function crossProblems(plan: Plan): Problem[] {
     if (i > 0 && share < all[i - 1]! - 1e-9)
       out.push({ code: 'shapeFalls', path: `/ground/frost/climate/shape/${i}`, value: share });
   });
+  out.push(...siteProblems(plan));
   const { bearing, floors, string, instructions } = plan.levels;
   if (bearing && !soils.some((soil) => soil.id === bearing.soil))
     out.push({ code: 'unknownSoil', path: '/levels/bearing/soil', value: bearing.soil });
@@ -346,19 +183,114 @@ export function crossProblems(plan: Plan): Problem[] {
   plan.elements.forEach((element, i) => {
     if (element.floor !== null && !floors.some((floor) => floor.id === element.floor))
       out.push({ code: 'unknownFloor', path: `/elements/${i}/floor`, value: element.floor });
-    if (element.stem > element.width + 1e-9)
-      out.push({
-        code: 'stemWider',
-        path: `/elements/${i}/stem`,
-        value: element.stem,
-        max: element.width,
-        kind: 'size',
-      });
-    if (element.kind === 'strip') {
+    out.push(...shapeProblems(plan, element, `/elements/${i}`));
+  });
+  return out;
+}
+
+/** An outline that is one: no side crosses another, and it encloses something. */
+function outlineProblems(outline: readonly (readonly [number, number])[], path: string): Problem[] {
+  const crossed = crossing(outline);
+  if (crossed)
+    return [{ code: 'outlineCrosses', path, params: { one: crossed[0] + 1, other: crossed[1] + 1 } }];
+  const corners = tidy(outline);
+  return corners.length < 3 || area(flat(corners)) < 1e-4 ? [{ code: 'outlineFlat', path }] : [];
+}
+
+/** What contradicts itself within one element. */
+function shapeProblems(plan: Plan, element: Element, path: string): Problem[] {
+  const out: Problem[] = [];
+  const most = sizesOf(element).across;
+  if (element.stem > most + 1e-9)
+    out.push({ code: 'stemWider', path: `${path}/stem`, value: element.stem, max: most, kind: 'size' });
+  switch (element.kind) {
+    case 'strip': {
       const [first] = element.points;
       const long = element.points.some((p) => first && Math.hypot(p[0] - first[0], p[1] - first[1]) > 1e-3);
-      if (!long) out.push({ code: 'zeroLength', path: `/elements/${i}/points` });
+      if (!long) out.push({ code: 'zeroLength', path: `${path}/points` });
+      if (element.key && element.key.width > element.width + 1e-9)
+        out.push({
+          code: 'keyWider',
+          path: `${path}/key/width`,
+          value: element.key.width,
+          max: element.width,
+          kind: 'size',
+        });
+      break;
     }
+    case 'raft':
+      out.push(...outlineProblems(element.outline, `${path}/outline`));
+      break;
+    case 'pit': {
+      const wrong = outlineProblems(element.outline, `${path}/outline`);
+      out.push(...wrong);
+      if (wrong.length === 0 && offset(tidy(element.outline), -element.wall) === null)
+        out.push({ code: 'wallFills', path: `${path}/wall`, value: element.wall, kind: 'size' });
+      const slabs = element.thickness + element.roof;
+      if (slabs >= element.height)
+        out.push({
+          code: 'boxLow',
+          path: `${path}/height`,
+          value: element.height,
+          min: slabs,
+          kind: 'size',
+        });
+      break;
+    }
+    case 'ramp':
+      if (!plan.elements.some((e) => e.id === element.serves && e.kind !== 'ramp'))
+        out.push({ code: 'unknownElement', path: `${path}/serves`, value: element.serves });
+      break;
+    case 'pad':
+      break;
+  }
+  return out;
+}
+
+/** The plot, the places for soil, the ways, and the plant. */
+function siteProblems(plan: Plan): Problem[] {
+  const { site, dig, setout } = plan;
+  const out: Problem[] = [
+    ...duplicates(
+      site.areas.map((a) => a.id),
+      '/site/areas',
+    ),
+    ...duplicates(
+      site.gates.map((a) => a.id),
+      '/site/gates',
+    ),
+    ...duplicates(
+      site.paths.map((a) => a.id),
+      '/site/paths',
+    ),
+    ...duplicates(
+      dig.machines.map((a) => a.id),
+      '/dig/machines',
+    ),
+  ];
+  if (site.boundary.length > 0)
+    out.push(
+      ...(site.boundary.length < 3
+        ? [{ code: 'outlineFlat', path: '/site/boundary' }]
+        : outlineProblems(site.boundary, '/site/boundary')),
+    );
+  site.areas.forEach((area, i) => {
+    out.push(...outlineProblems(area.points, `/site/areas/${i}/points`));
+  });
+  if (!dig.machines.some((machine) => machine.id === dig.machine))
+    out.push({ code: 'unknownMachine', path: '/dig/machine', value: dig.machine });
+  dig.machines.forEach((machine, i) => {
+    const depths = machine.reach.map((at) => at.depth);
+    if (new Set(depths).size < depths.length)
+      out.push({
+        code: 'reachDoubled',
+        path: `/dig/machines/${i}/reach/1/depth`,
+        params: { name: machine.name },
+      });
+  });
+  setout.measured.forEach((line, i) => {
+    if (line.from === line.to)
+      out.push({ code: 'sameCorner', path: `/setout/measured/${i}/distance`, params: { name: line.from } });
   });
   return out;
 }
@@ -367,8 +299,7 @@ export function crossProblems(plan: Plan): Problem[] {
 function groundHere(plan: Plan): number {
   const made = surfaceOf(plan.ground.surface);
   if (!made.ok) return plan.datum.level;
-  const places = plan.elements.map((element) => (element.kind === 'strip' ? element.points[0]! : element.at));
-  const [x, y] = places[0] ?? plan.ground.logs[0]?.at ?? [0, 0];
+  const [x, y] = (plan.elements[0] && pointsOf(plan.elements[0])[0]) ?? plan.ground.logs[0]?.at ?? [0, 0];
   return made.surface.level(x, y);
 }
 

@@ -1,6 +1,7 @@
 export * from './blank.ts';
 export * from './check.ts';
 export * from './diff.ts';
+export * from './kinds.ts';
 export * from './migrate.ts';
 export * from './path.ts';
 export * from './ranges.ts';
@@ -8,13 +9,20 @@ export type {
   Element,
   FloorLayer,
   FloorSpec,
+  Gate,
   GroundLog,
   Hand,
   Hazard,
   Instruction,
   LogLayer,
+  Machine,
   Pad,
+  PitBox,
   Plan,
+  Raft,
+  Ramp,
+  SiteArea,
+  SitePath,
   SoilEntry,
   Strip,
   SurfaceSpec,

@@ -106,8 +106,73 @@ function toSecond(plan: Json): Json {
   };
 }
 
+/** What version 3 adds, as it was when version 3 came: a step never looks at later defaults. */
+const THIRD_MACHINE = {
+  id: 'machine-1',
+  reach: [
+    { depth: 0, reach: 6.6 },
+    { depth: 1.5, reach: 6.4 },
+    { depth: 3, reach: 5.4 },
+    { depth: 4.1, reach: 3 },
+  ],
+  dumpHeight: 5,
+  width: 2.3,
+  bucket: 0.28,
+  cycle: null,
+  efficiency: null,
+  logged: [],
+};
+
+/**
+ * 2 → 3: setting out, the site round the dig, machines with their reach, supports other than a
+ * slope, and more shapes than strips and pads. A machine that was only a name gets the typical
+ * figures of an 8 t one; everything a plan already said stays as it was.
+ */
+function toThird(plan: Json): Json {
+  const dig = object(plan.dig);
+  return {
+    ...plan,
+    ownRules: {
+      protectFrom: 1.2,
+      a: 0.75,
+      b: 1,
+      c: 1.5,
+      engineerDepth: 6.1,
+      setback: 0.61,
+      ladderDepth: 1.22,
+      ladderTravel: 7.6,
+    },
+    setout: { offset: 1, tension: 100, weight: 0.002, tolerance: 0.005, temperature: null, measured: [] },
+    site: { boundary: [], gates: [], areas: [], paths: [] },
+    dig: {
+      ...dig,
+      support: 'slope',
+      bench: { height: 1.2, width: 1.2 },
+      shore: 0.1,
+      machines: [
+        {
+          ...THIRD_MACHINE,
+          name: typeof dig.machine === 'string' && dig.machine !== '' ? dig.machine : '8 t',
+        },
+      ],
+      machine: THIRD_MACHINE.id,
+      order: [],
+    },
+    spoil: { ...object(plan.spoil), spread: 0.1 },
+    prices: { ...object(plan.prices), shoring: null },
+    elements: Array.isArray(plan.elements)
+      ? list(plan.elements).map((element) => ({
+          ...element,
+          level: null,
+          support: null,
+          ...(element.kind === 'strip' && { use: 'footing', fall: 0, bay: 1.2, key: null }),
+        }))
+      : plan.elements,
+  };
+}
+
 /** Steps by the version they start from. */
-export const STEPS: Readonly<Record<number, Step>> = { 1: toSecond };
+export const STEPS: Readonly<Record<number, Step>> = { 1: toSecond, 2: toThird };
 
 export type Migrated =
   | { readonly ok: true; readonly document: Record<string, unknown>; readonly from: number }

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { demo, named, pad, plainPlan, strip } from '../testing.ts';
+import { demo, firstStrip, named, pad, plainPlan, strip } from '../testing.ts';
 import { blankPlan, newPad, newStrip, nextName } from './blank.ts';
 import { applyChanges, mergePlans, planChanges, sameValue } from './diff.ts';
 import { migrate } from './migrate.ts';
 import { outOfRange, RANGES } from './ranges.ts';
-import type { Plan } from './schema.ts';
+import type { Plan, Strip } from './schema.ts';
 import { validatePlan } from './validate.ts';
 
 /** Honey house as parsed JSON with one place set to anything, or removed when `value` is undefined. */
@@ -181,7 +181,7 @@ describe('differences', () => {
 
   it('of two people merge when they do not touch the same value', () => {
     const theirs = edit((p) => {
-      p.elements[0]!.width = 0.8;
+      firstStrip(p).width = 0.8;
     });
     const mine = edit((p) => {
       p.levels.string = 101;
@@ -195,7 +195,7 @@ describe('differences', () => {
     });
     const { merged, collisions } = mergePlans(base, theirs, mine);
     expect(collisions).toEqual([]);
-    expect(merged.elements.map((e) => [e.id, e.width])).toEqual([
+    expect(merged.elements.map((e) => [e.id, 'width' in e && e.width])).toEqual([
       ['E1', 0.8],
       ['E2', 1],
       ['M', 0.6],
@@ -224,7 +224,7 @@ describe('differences', () => {
       p.elements.pop();
     });
     const mine = edit((p) => {
-      p.elements[1]!.width = 2;
+      (p.elements[1] as Strip).width = 2;
     });
     const { merged, collisions } = mergePlans(base, theirs, mine);
     expect(collisions).toHaveLength(1);

@@ -11,7 +11,7 @@ export interface Range {
   readonly max: number;
 }
 export const PLAN_FORMAT = 'cimiento-plan';
-export const PLAN_VERSION = 2;
+export const PLAN_VERSION = 3;
 
 /** How many of each a plan holds. */
 export const MOST_ELEMENTS = 400;
@@ -78,10 +78,39 @@ export const RANGES = {
   'levels.shallow.distance': range('length', 0, 500),
   'levels.shallow.level': range('level', -500, 9000),
   'levels.shallow.fall': range('gradient', 0.001, 0.2),
+  'ownRules.protectFrom': range('length', 0, 10),
+  'ownRules.a': range('slope', 0, 5),
+  'ownRules.b': range('slope', 0, 5),
+  'ownRules.c': range('slope', 0, 5),
+  'ownRules.engineerDepth': range('length', 0.5, 20),
+  'ownRules.setback': range('length', 0, 10),
+  'ownRules.ladderDepth': range('length', 0, 10),
+  'ownRules.ladderTravel': range('length', 1, 60),
+  'setout.offset': range('length', 0.2, 10),
+  'setout.tension': range('force', 5, 500),
+  'setout.weight': range('lineMass', 0.0001, 0.1),
+  'setout.tolerance': range('size', 0.001, 0.1),
+  'setout.temperature': range('temperature', -40, 60),
+  'setout.measured.distance': range('length', 0.01, 5000),
+  'site.gates.width': range('length', 0.5, 50),
+  'site.paths.width': range('length', 0.3, 30),
+  'dig.bench.height': range('size', 0.2, 3),
+  'dig.bench.width': range('size', 0.2, 6),
+  'dig.shore': range('size', 0, 0.6),
+  'dig.machines.depth': range('length', -5, 15),
+  'dig.machines.reach': range('length', 0.5, 25),
+  'dig.machines.dumpHeight': range('length', 0.5, 12),
+  'dig.machines.width': range('length', 0.5, 5),
+  'dig.machines.bucket': range('volume', 0.01, 6),
+  'dig.machines.cycle': range('number', 5, 120),
+  'dig.machines.efficiency': range('percent', 0.2, 1),
+  'dig.machines.volume': range('volume', 0.1, 5000),
+  'dig.machines.hours': range('hours', 0.1, 100),
   'dig.room': range('size', 0, 3),
   'dig.side': range('slope', 0, 5),
   'dig.handTrim': range('size', 0, 0.5),
   'dig.buckets': range('size', 0.15, 3),
+  'spoil.spread': range('percent', 0, 0.5),
   'spoil.trucks.body': range('volume', 0.1, 60),
   'spoil.trucks.payload': range('mass', 100, 80000),
   'base.thickness': range('size', 0.02, 5),
@@ -100,6 +129,7 @@ export const RANGES = {
   'prices.stone': range('price', 0, 1e6),
   'prices.lean': range('price', 0, 1e6),
   'prices.concrete': range('price', 0, 1e6),
+  'prices.shoring': range('price', 0, 1e6),
   'elements.coordinate': range('length', -2000, 2000),
   'elements.width': range('size', 0.1, 30),
   'elements.length': range('size', 0.1, 60),
@@ -107,6 +137,17 @@ export const RANGES = {
   'elements.stem': range('size', 0, 5),
   'elements.angle': range('angle', -360, 360),
   'elements.low': range('size', 0, 3),
+  'elements.level': range('level', -500, 9000),
+  'elements.fall': range('gradient', -0.3, 0.3),
+  'elements.bay': range('size', 0.3, 3),
+  'elements.key.width': range('size', 0.05, 5),
+  'elements.key.depth': range('size', 0.05, 3),
+  'elements.edge.depth': range('size', 0.05, 3),
+  'elements.edge.width': range('size', 0.05, 5),
+  'elements.wall': range('size', 0, 2),
+  'elements.height': range('size', 0.1, 12),
+  'elements.roof': range('size', 0, 2),
+  'elements.grade': range('gradient', 0.02, 1),
 } as const satisfies Record<string, Range>;
 
 export type RangeKey = keyof typeof RANGES;

@@ -6,6 +6,7 @@ import Type, { type Static, type TSchema } from 'typebox';
 import { COMPACTOR_IDS } from '../base/compactors.ts';
 import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../ground/kinds.ts';
 import { MATERIAL_IDS } from '../levels/materials.ts';
+import { AREA_USES, RULE_SETS, STRIP_USES, SUPPORTS } from './kinds.ts';
 import {
   MOST_ELEMENTS,
   MOST_LOGS,
@@ -179,7 +180,13 @@ const Common = {
   bucket: orNull(num('dig.buckets')),
   /** How far the bottom is dug, or found, below what is needed. */
   low: num('elements.low'),
+  /** Underside as drawn, when the drawing gives one: a rule among the others. */
+  level: orNull(num('elements.level')),
+  /** What keeps the sides up. Null: the job's. */
+  support: orNull(oneOf(SUPPORTS)),
 };
+/** A closed outline with any number of bends, the last corner joined to the first. */
+const Outline = Type.Array(Point, { minItems: 3, maxItems: 200 });
 
 const Strip = object({
   kind: Type.Literal('strip'),
@@ -189,6 +196,14 @@ const Strip = object({
   width: num('elements.width'),
   /** Follows the ground or the rules in steps instead of lying at one level. */
   stepped: Type.Boolean(),
+  /** A footing carries walls; a drain holds pipe and stone to a fall; an underpin run is dug in bays. */
+  use: oneOf(STRIP_USES),
+  /** Of a drain: how the bottom falls from its first point on; negative rises. */
+  fall: num('elements.fall'),
+  /** Of an underpin run: longest bay. */
+  bay: num('elements.bay'),
+  /** A keyway under the base, along its middle. */
+  key: orNull(object({ width: num('elements.key.width'), depth: num('elements.key.depth') })),
 });
 const Pad = object({
   kind: Type.Literal('pad'),
@@ -200,6 +215,62 @@ const Pad = object({
   angle: num('elements.angle'),
 });
 
+/** A slab on the ground with an edge turned down round it. */
+const Raft = object({
+  kind: Type.Literal('raft'),
+  ...Common,
+  outline: Outline,
+  edge: orNull(object({ depth: num('elements.edge.depth'), width: num('elements.edge.width') })),
+});
+/** A box in the ground: tank, vault, basement. `thickness` is its base's. */
+const Pit = object({
+  kind: Type.Literal('pit'),
+  ...Common,
+  /** Outer face of the walls. */
+  outline: Outline,
+  wall: num('elements.wall'),
+  /** Outside height, base and roof included. */
+  height: num('elements.height'),
+  /** Roof slab; 0 when open. */
+  roof: num('elements.roof'),
+});
+/** The way in and out of a pit: a sloping cut that starts at its foot and climbs along `angle`. */
+const Ramp = object({
+  kind: Type.Literal('ramp'),
+  ...Common,
+  /** Middle of the foot. */
+  at: Point,
+  angle: num('elements.angle'),
+  width: num('elements.width'),
+  /** Rise over run. */
+  grade: num('elements.grade'),
+  /** The element whose bottom it comes down to. */
+  serves: id,
+});
+
+const Machine = object({
+  id,
+  name,
+  /** Reach of the bucket's teeth from the slew centre, by depth below the tracks. */
+  reach: Type.Array(object({ depth: num('dig.machines.depth'), reach: num('dig.machines.reach') }), {
+    minItems: 2,
+    maxItems: 12,
+  }),
+  dumpHeight: num('dig.machines.dumpHeight'),
+  /** Over the tracks: what it needs to pass. */
+  width: num('dig.machines.width'),
+  /** Heaped bucket, m³. */
+  bucket: num('dig.machines.bucket'),
+  /** s a cycle in common earth, and minutes worked in an hour over 60. Null: typical for the size. */
+  cycle: orNull(num('dig.machines.cycle')),
+  efficiency: orNull(num('dig.machines.efficiency')),
+  /** What it did, by the crew's own log. */
+  logged: Type.Array(
+    object({ when: text(40), volume: num('dig.machines.volume'), hours: num('dig.machines.hours') }),
+    { maxItems: 60 },
+  ),
+});
+
 export const PlanSchema = object({
   format: Type.Literal(PLAN_FORMAT),
   version: Type.Literal(PLAN_VERSION),
@@ -207,7 +278,18 @@ export const PlanSchema = object({
   place: text(120),
   note: text(4000),
   system: oneOf(['metric', 'imperial'] as const),
-  ruleSet: oneOf(['cautious', 'us'] as const),
+  ruleSet: oneOf(RULE_SETS),
+  /** What the own rule set says; read only when it is chosen. */
+  ownRules: object({
+    protectFrom: num('ownRules.protectFrom'),
+    a: num('ownRules.a'),
+    b: num('ownRules.b'),
+    c: num('ownRules.c'),
+    engineerDepth: num('ownRules.engineerDepth'),
+    setback: num('ownRules.setback'),
+    ladderDepth: num('ownRules.ladderDepth'),
+    ladderTravel: num('ownRules.ladderTravel'),
+  }),
   /** The reference mark, and where the job's own origin lies in the survey's coordinates. */
   datum: object({
     name: text(80),
@@ -323,12 +405,55 @@ export const PlanSchema = object({
       }),
     ),
   }),
+  setout: object({
+    /** Boards stand this far beyond the dug edge. */
+    offset: num('setout.offset'),
+    /** Pull on the string, N, and its mass, kg/m. */
+    tension: num('setout.tension'),
+    weight: num('setout.weight'),
+    /** How far a measured distance may be off. */
+    tolerance: num('setout.tolerance'),
+    /** Steel tape: its temperature; null when no correction is wanted. */
+    temperature: orNull(num('setout.temperature')),
+    measured: Type.Array(
+      object({ from: text(20), to: text(20), distance: num('setout.measured.distance') }),
+      { maxItems: 400 },
+    ),
+  }),
+  site: object({
+    /** The plot; empty when not drawn. */
+    boundary: Type.Array(Point, { maxItems: 200 }),
+    gates: Type.Array(object({ id, name, at: Point, width: num('site.gates.width') }), { maxItems: 12 }),
+    /** Where soil may lie. */
+    areas: Type.Array(
+      object({ id, name, use: oneOf(AREA_USES), points: Type.Array(Point, { minItems: 3, maxItems: 60 }) }),
+      { maxItems: 40 },
+    ),
+    /** Ways that must stay clear: tracks of machine and trucks, paths. */
+    paths: Type.Array(
+      object({
+        id,
+        name,
+        width: num('site.paths.width'),
+        points: Type.Array(Point, { minItems: 2, maxItems: 60 }),
+      }),
+      { maxItems: 40 },
+    ),
+  }),
   dig: object({
     corners: oneOf(['mitred', 'rounded'] as const),
     side: num('dig.side'),
     /** Form and working space on each side of a formed footing. */
     room: num('dig.room'),
-    machine: text(80),
+    support: oneOf(SUPPORTS),
+    bench: object({ height: num('dig.bench.height'), width: num('dig.bench.width') }),
+    /** Thickness of sheets or shield, each side. */
+    shore: num('dig.shore'),
+    machines: Type.Array(Machine, { minItems: 1, maxItems: 6 }),
+    /** The machine that digs. */
+    machine: id,
+    /** Order of digging typed by hand, ids; what is missing is put in by itself. */
+    order: Type.Array(id, { maxItems: MOST_ELEMENTS }),
     buckets: Type.Array(num('dig.buckets'), { minItems: 1, maxItems: 12 }),
     /** Null: by soil, 150 mm where water softens it and 50 mm elsewhere. */
     handTrim: orNull(num('dig.handTrim')),
@@ -336,6 +461,8 @@ export const PlanSchema = object({
   spoil: object({
     topsoil: oneOf(['keep', 'haul'] as const),
     keepForBackfill: Type.Boolean(),
+    /** How far the swell may be off, as a share of loose volume (one standard deviation). */
+    spread: num('spoil.spread'),
     trucks: Type.Array(
       object({ id, name, body: num('spoil.trucks.body'), payload: num('spoil.trucks.payload') }),
       { minItems: 1, maxItems: 6 },
@@ -377,14 +504,23 @@ export const PlanSchema = object({
     stone: orNull(num('prices.stone')),
     lean: orNull(num('prices.lean')),
     concrete: orNull(num('prices.concrete')),
+    /** Shoring, by m² of face. */
+    shoring: orNull(num('prices.shoring')),
   }),
-  elements: Type.Array(Type.Union([Strip, Pad]), { maxItems: MOST_ELEMENTS }),
+  elements: Type.Array(Type.Union([Strip, Pad, Raft, Pit, Ramp]), { maxItems: MOST_ELEMENTS }),
 });
 
 export type Plan = Static<typeof PlanSchema>;
 export type Element = Plan['elements'][number];
 export type Strip = Extract<Element, { kind: 'strip' }>;
 export type Pad = Extract<Element, { kind: 'pad' }>;
+export type Raft = Extract<Element, { kind: 'raft' }>;
+export type PitBox = Extract<Element, { kind: 'pit' }>;
+export type Ramp = Extract<Element, { kind: 'ramp' }>;
+export type Machine = Static<typeof Machine>;
+export type SiteArea = Plan['site']['areas'][number];
+export type Gate = Plan['site']['gates'][number];
+export type SitePath = Plan['site']['paths'][number];
 export type SoilEntry = Plan['ground']['soils'][number];
 export type GroundLog = Plan['ground']['logs'][number];
 export type LogLayer = GroundLog['layers'][number];

@@ -2,6 +2,7 @@
 import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
 import type { Problem } from '../compute/takeoff.ts';
 import { checkPlan } from './check.ts';
+import { ELEMENT_KINDS } from './kinds.ts';
 import { migrate } from './migrate.ts';
 import { PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
 import { type Plan, PlanSchema } from './schema.ts';
@@ -53,7 +54,8 @@ function meant(errors: readonly ErrorObject[], document: Record<string, unknown>
     const element: unknown = elements[Number(error.instancePath.split('/')[2])];
     const kind =
       typeof element === 'object' && element !== null && 'kind' in element ? element.kind : undefined;
-    return kind === 'pad' ? branch[1] === '1' : branch[1] === '0';
+    // An unknown kind is told as a strip's: the first branch.
+    return branch[1] === String(Math.max(0, (ELEMENT_KINDS as readonly unknown[]).indexOf(kind)));
   });
 }
 

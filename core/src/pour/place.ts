@@ -3,13 +3,14 @@
  * stand in the backfill. Shared room (crossings, overlapping pads) is counted once.
  */
 
+import { framePieces } from '../dig/bottoms.ts';
 import { type Solid, volumeUnderLevel } from '../dig/solid.ts';
 import { splitByStretch } from '../dig/stretches.ts';
 import { bottomOf, roomOf } from '../dig/width.ts';
-import { intersect, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
+import { area, intersect, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
 import type { Stepped } from '../levels/steps.ts';
 import type { Element, Pad, Plan } from '../plan/schema.ts';
-import { footingPieces, footprints, segmentsOf } from '../setout/index.ts';
+import { footingPieces, footprints, outlinePieces, segmentsOf, sizesOf } from '../setout/index.ts';
 
 /** Thickness lost to an uneven surface under the blinding, m. */
 const IRREGULARITY = { stone: 0.02, soil: 0.01 } as const;
@@ -28,6 +29,8 @@ export interface Placed {
   readonly concrete: readonly number[];
   /** Stems below ground, m³. */
   readonly stems: number;
+  /** Hollows of boxes below ground, m³; less than nought for concrete that stands above it. */
+  readonly voids: number;
   /** Footings in plan, by element, each with the underside it lies at. */
   readonly footingPieces: readonly (readonly FootingPiece[])[];
 }
@@ -35,21 +38,29 @@ export interface Placed {
 export interface FootingPiece {
   readonly plan: Polygon;
   readonly underside: number;
+  readonly top: number;
 }
+
+const lifted = (floor: Linear, by: number): Linear => ({ a: floor.a, b: floor.b, c: floor.c + by });
+/** Drains and ramps carry nothing. */
+const carries = (element: Element): boolean =>
+  element.kind === 'strip' ? element.use !== 'drain' : element.kind !== 'ramp';
 
 /** Width concrete takes: the form's, or for trench-fill what the bucket dug. */
 export const concreteWidth = (plan: Plan, element: Element): number =>
-  element.method === 'trenchFill'
-    ? bottomOf(plan, element).width.dug
-    : Math.min(element.width, element.kind === 'pad' ? element.length : element.width);
+  element.method === 'trenchFill' ? bottomOf(plan, element).width.dug : sizesOf(element).across;
+
+/** From the underside to the top of what is cast: a box's whole height, else the thickness. */
+export const heightOf = (element: Element): number =>
+  element.kind === 'pit' ? element.height : element.thickness;
 
 const padPlan = (pad: Pad, across: number, along: number): readonly [number, number] =>
   pad.length >= pad.width ? [along, across] : [across, along];
 
-/** Concrete of each footing in plan. */
-export function concretePieces(plan: Plan): Polygon[][] {
+/** Concrete of each strip and pad in plan. */
+function concretePieces(plan: Plan): Polygon[][] {
   if (plan.elements.every((e) => e.method === 'formed')) return footingPieces(plan.elements);
-  return footprints(
+  const filled = footprints(
     plan.elements,
     (e) => ({ half: concreteWidth(plan, e) / 2, end: 0 }),
     (pad) =>
@@ -57,13 +68,15 @@ export function concretePieces(plan: Plan): Polygon[][] {
         ? [pad.length, pad.width]
         : padPlan(pad, concreteWidth(plan, pad), bottomOf(plan, pad).length ?? pad.length),
   );
+  const plain = footingPieces(plan.elements);
+  return plan.elements.map((e, i) => (e.kind === 'strip' || e.kind === 'pad' ? filled[i]! : plain[i]!));
 }
 
 /** Blinding in plan: the footing and its projection, never past the dug bottom. */
-export function blindingPieces(plan: Plan): Polygon[][] {
+function blindingPieces(plan: Plan): Polygon[][] {
   const projection = plan.pour.blinding?.projection ?? 0;
   const reach = (e: Element) => Math.min(projection, roomOf(plan, e));
-  return footprints(
+  const narrow = footprints(
     plan.elements,
     (e) => ({ half: concreteWidth(plan, e) / 2 + reach(e), end: reach(e) }),
     (pad) => {
@@ -71,6 +84,9 @@ export function blindingPieces(plan: Plan): Polygon[][] {
       if (pad.method === 'formed') return [pad.length + extra, pad.width + extra];
       return padPlan(pad, concreteWidth(plan, pad), bottomOf(plan, pad).length ?? pad.length);
     },
+  );
+  return plan.elements.map((e, i) =>
+    e.kind === 'raft' || e.kind === 'pit' ? outlinePieces(e.outline, reach(e)) : narrow[i]!,
   );
 }
 
@@ -133,11 +149,18 @@ export function place(
   const bed = plan.base?.thickness ?? 0;
   const stone = plan.elements.map(() => 0);
   let makeUp = 0;
+  // Stone and make-up follow the bottom they lie on: benches read it off the part below them.
+  const floors = new Map<number, Linear>();
+  for (const part of solid.parts) if (!floors.has(part.of)) floors.set(part.of, part.floor);
   for (const cell of solid.cells) {
-    const from = formations[cell.owner]![solid.parts[cell.part]!.stretch]!;
-    const low = plan.elements[cell.owner]!.low > 0 ? volumeUnderLevel(cell, from) : 0;
+    const part = solid.parts[cell.part]!;
+    const element = plan.elements[cell.owner]!;
+    if (!part.fills && part.mitre === 0) continue;
+    const needed = lifted(floors.get(part.of)!, element.low);
+    const low = element.low > 0 ? volumeUnderLevel(cell, needed) : 0;
     makeUp += low;
-    if (bed > 0) stone[cell.owner]! += volumeUnderLevel(cell, from + bed) - low;
+    const thick = element.kind === 'strip' && element.use === 'drain' ? element.thickness : bed;
+    if (thick > 0) stone[cell.owner]! += volumeUnderLevel(cell, lifted(needed, thick)) - low;
   }
   const { blinding } = plan.pour;
   const thickness = blinding?.thickness ?? 0;
@@ -150,7 +173,7 @@ export function place(
 
   interface Placing extends Prism {
     owner: number;
-    what: 'concrete' | 'blinding' | 'stem';
+    what: 'concrete' | 'blinding' | 'stem' | 'void';
   }
   const prisms: Placing[] = [];
   const add = (
@@ -159,13 +182,60 @@ export function place(
     span: (i: number, underside: number, piece: Polygon) => [number, number],
   ) =>
     pieces.forEach((list, owner) => {
-      if (!live[owner]) return;
+      if (!live[owner] || !carries(plan.elements[owner]!)) return;
       for (const { plan, stretch } of list) {
         const [bottom, top] = span(owner, undersides[owner]![stretch]!, plan);
         prisms.push({ plan, bottom, top, owner, what });
       }
     });
-  add(footings, 'concrete', (i, underside) => [underside, underside + plan.elements[i]!.thickness]);
+  // What is hollow keeps its room from the concrete round it.
+  plan.elements.forEach((element, i) => {
+    if (element.kind !== 'pit' || !live[i]) return;
+    const underside = undersides[i]![0]!;
+    for (const piece of outlinePieces(element.outline, -element.wall))
+      prisms.push({
+        plan: piece,
+        bottom: underside + element.thickness,
+        top: underside + element.height - element.roof,
+        owner: i,
+        what: 'void',
+      });
+  });
+  add(footings, 'concrete', (i, underside) => {
+    const element = plan.elements[i]!;
+    const base = element.kind === 'raft' ? underside + (element.edge?.depth ?? 0) : underside;
+    return [base, base + heightOf(element)];
+  });
+  plan.elements.forEach((element, i) => {
+    if (!live[i]) return;
+    if (element.kind === 'raft' && element.edge) {
+      const underside = undersides[i]![0]!;
+      for (const piece of framePieces(element.outline, 0, element.edge.width))
+        prisms.push({
+          plan: piece.plan,
+          bottom: underside,
+          top: underside + element.edge.depth,
+          owner: i,
+          what: 'concrete',
+        });
+    }
+    if (element.kind === 'strip' && element.key) {
+      const { width, depth } = element.key;
+      const pieces = footprints(
+        plan.elements,
+        (e) => ({ half: e === element ? width / 2 : 0.5e-6, end: 0 }),
+        () => [1e-6, 1e-6],
+      )[i]!;
+      for (const piece of splitByStretch(element, pieces, steps[i] ?? null))
+        prisms.push({
+          plan: piece.plan,
+          bottom: formations[i]![piece.stretch]! - depth,
+          top: undersides[i]![piece.stretch]!,
+          owner: i,
+          what: 'concrete',
+        });
+    }
+  });
   steps.forEach((stepped, owner) => {
     if (!stepped || !live[owner]) return;
     for (const lap of laps(plan.elements[owner]!, wholeFootings[owner]!, stepped))
@@ -174,18 +244,28 @@ export function place(
   if (blinding)
     add(split(blindingPieces(plan)), 'blinding', (_, underside) => [underside - thickness, underside]);
   add(split(stemPieces(plan)), 'stem', (i, underside, piece) => {
-    const top = underside + plan.elements[i]!.thickness;
+    const top = underside + heightOf(plan.elements[i]!);
     return [top, plan.elements[i]!.stem > 0 ? Math.max(top, groundLevel(...centroid(piece))) : top];
   });
 
   const concrete = plan.elements.map(() => 0);
   let blindingVolume = 0;
   let stems = 0;
+  let voids = 0;
   prismVolumes(prisms).forEach((volume, i) => {
     const { owner, what } = prisms[i]!;
     if (what === 'concrete') concrete[owner]! += volume;
     else if (what === 'blinding') blindingVolume += volume;
-    else stems += volume;
+    else if (what === 'stem') stems += volume;
+    else voids += volume;
+  });
+  // A box that stands out of the ground fills only what is below it.
+  plan.elements.forEach((element, i) => {
+    if (element.kind !== 'pit' || !live[i]) return;
+    for (const piece of footings[i]!)
+      voids -=
+        area(piece.plan) *
+        Math.max(0, undersides[i]![0]! + element.height - groundLevel(...centroid(piece.plan)));
   });
   const blindingArea = thickness > 0 ? blindingVolume / thickness : 0;
   return {
@@ -197,9 +277,16 @@ export function place(
     irregularityThickness,
     concrete,
     stems,
-    footingPieces: footings.map((list, owner) =>
-      list.map(({ plan, stretch }) => ({ plan, underside: undersides[owner]![stretch]! })),
-    ),
+    voids,
+    footingPieces: footings.map((list, owner) => {
+      const element = plan.elements[owner]!;
+      if (!carries(element)) return [];
+      const up = element.kind === 'raft' ? (element.edge?.depth ?? 0) : 0;
+      return list.map(({ plan, stretch }) => {
+        const underside = undersides[owner]![stretch]! + up;
+        return { plan, underside, top: underside + element.thickness };
+      });
+    }),
   };
 }
 

@@ -3,7 +3,16 @@
  * blinding, dug bottom). Strips that meet run on to each other's far side, so corners and
  * T-junctions close without a notch and without digging past the corner.
  */
-import { clip, type Linear, type Polygon, rectangle } from '../geometry/index.ts';
+import {
+  clip,
+  convexPieces,
+  crossing,
+  type Linear,
+  offset,
+  type Polygon,
+  rectangle,
+  tidy,
+} from '../geometry/index.ts';
 import type { Element, Strip } from '../plan/schema.ts';
 
 type Point = readonly [number, number];
@@ -136,6 +145,8 @@ export function footprints(
       const [length, width] = padSize(element);
       return [rectangle(element.at[0], element.at[1], length, width, (element.angle * Math.PI) / 180)];
     }
+    // Outlined shapes and ramps have pieces of their own; see dig/bottoms.ts.
+    if (element.kind !== 'strip') return [];
     const { half, end } = spread(element);
     const segments = runs[index]!;
     const meeting = (p: Point, self: Segment): Stop | null => {
@@ -183,10 +194,22 @@ export function footprints(
   });
 }
 
-/** Pieces of the bare footings: their own width, nothing added. */
-export const footingPieces = (elements: readonly Element[]): Polygon[][] =>
-  footprints(
+/** Pieces of the bare footings: their own width, nothing added. Ramps carry nothing. */
+export function footingPieces(elements: readonly Element[]): Polygon[][] {
+  const narrow = footprints(
     elements,
-    (e) => ({ half: e.width / 2, end: 0 }),
+    (e) => ({ half: e.kind === 'strip' ? e.width / 2 : 0, end: 0 }),
     (pad) => [pad.length, pad.width],
   );
+  return elements.map((e, i) =>
+    e.kind === 'raft' || e.kind === 'pit' ? outlinePieces(e.outline, 0) : narrow[i]!,
+  );
+}
+
+/** Convex pieces of an outline grown by `by` m; none when it cannot be. */
+export function outlinePieces(outline: readonly Point[], by: number): Polygon[] {
+  const corners = tidy(outline);
+  if (corners.length < 3 || crossing(corners) !== null) return [];
+  const grown = offset(corners, by);
+  return grown ? convexPieces(grown) : [];
+}

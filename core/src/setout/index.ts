@@ -1,2 +1,7 @@
+export * from './adjust.ts';
+export * from './boards.ts';
+export * from './corners.ts';
 export * from './footprint.ts';
+export * from './places.ts';
+export * from './points.ts';
 export * from './runs.ts';

@@ -16,3 +16,5 @@ export const POUND_PER_CUBIC_FOOT = POUND / CUBIC_FOOT;
 export const POUND_PER_SQUARE_FOOT = (POUND * 9.80665) / (FOOT * FOOT);
 /** 1 short ton-force on a square foot, in pascals. */
 export const TON_PER_SQUARE_FOOT = 2000 * POUND_PER_SQUARE_FOOT;
+/** 1 pound-force in newtons. */
+export const POUND_FORCE = POUND * 9.80665;

@@ -7,6 +7,7 @@ import {
   FOOT,
   INCH,
   POUND,
+  POUND_FORCE,
   POUND_PER_CUBIC_FOOT,
   SHORT_TON,
   TON_PER_SQUARE_FOOT,
@@ -36,6 +37,9 @@ export type Kind =
   | 'count'
   | 'speed'
   | 'pressure'
+  | 'force'
+  | 'lineMass'
+  | 'hours'
   | 'price'
   | 'number';
 
@@ -112,6 +116,15 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
     metric: { symbol: 'kPa', factor: 1000, decimals: 0 },
     imperial: { symbol: 'tsf', factor: TON_PER_SQUARE_FOOT, decimals: 2 },
   },
+  force: {
+    metric: { symbol: 'N', factor: 1, decimals: 0 },
+    imperial: { symbol: 'lbf', factor: POUND_FORCE, decimals: 1 },
+  },
+  lineMass: {
+    metric: { symbol: 'g/m', factor: 0.001, decimals: 1 },
+    imperial: { symbol: 'lb/ft', factor: POUND / FOOT, decimals: 4 },
+  },
+  hours: same('h', 1, 1),
   price: same('', 1, 2),
   number: same('', 1, 2),
 };
@@ -173,6 +186,9 @@ export const WRITTEN: Partial<Record<Kind, Record<string, number>>> = {
     psf: TON_PER_SQUARE_FOOT / 2000,
     psi: 6894.757293168,
   },
+  force: { n: 1, kn: 1000, kgf: 9.80665, lbf: POUND_FORCE, lb: POUND_FORCE },
+  lineMass: { 'g/m': 0.001, 'kg/m': 1, 'lb/ft': POUND / FOOT },
+  hours: { h: 1, min: 1 / 60 },
   days: { d: 1, day: 1, days: 1, dia: 1, dias: 1 },
   speed: { 'm/min': 1 / 60, 'm/s': 1, 'km/h': 1 / 3.6, 'ft/min': FOOT / 60 },
 };

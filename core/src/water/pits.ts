@@ -4,7 +4,7 @@ import type { Solid } from '../dig/solid.ts';
 import { type Box, boxesMeet, boxOf, unionBox } from '../geometry/index.ts';
 import type { Layer } from '../ground/strata.ts';
 import type { Plan } from '../plan/schema.ts';
-import { axisLength, segmentsOf } from '../setout/index.ts';
+import { axisLength, outlineSizes, segmentsOf } from '../setout/index.ts';
 import { equivalentRadius, pitInflow, trenchInflow } from './inflow.ts';
 
 /** Water is held this far under formation so that the bottom can be trimmed and walked on, m. */
@@ -55,7 +55,8 @@ function joined(count: number, boxes: readonly { owner: number; box: Box }[]): n
 /** Heading of the job's grid at an element, rad, so that a turned job gives the same pit. */
 function headingOf(plan: Plan, element: number): number {
   const e = plan.elements[element]!;
-  if (e.kind === 'pad') return (e.angle * Math.PI) / 180;
+  if (e.kind === 'pad' || e.kind === 'ramp') return (e.angle * Math.PI) / 180;
+  if (e.kind !== 'strip') return outlineSizes(e.outline).angle;
   const longest = segmentsOf(e).reduce((p, q) => (q.length > p.length ? q : p));
   return Math.atan2(longest.uy, longest.ux);
 }

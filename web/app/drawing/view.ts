@@ -1,5 +1,5 @@
 /** World to screen for a plan drawing: x east to the right, y north up. */
-import { type Box, boxOf, FOOT, type Plan, type System, type Takeoff, unionBox } from '@cimiento/core';
+import { type Box, boxOf, FOOT, type Plan, pointsOf, type System, type Takeoff, unionBox } from '@cimiento/core';
 
 export interface View {
   readonly width: number;
@@ -24,7 +24,7 @@ export interface Zoom {
  */
 export function extent(plan: Plan, takeoff: Takeoff, site = false): Box {
   const { openings, bottoms } = takeoff.shapes;
-  const points = plan.elements.flatMap((e) => (e.kind === 'strip' ? e.points.flat() : [...e.at]));
+  const points = plan.elements.flatMap((e) => pointsOf(e).flat());
   const polygons = [...openings.flat(), ...bottoms.flat(), ...(points.length > 0 ? [points] : [])].filter(
     (p) => p.length > 0,
   );

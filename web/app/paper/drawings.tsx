@@ -2,6 +2,7 @@
 import {
   dugAtCut,
   fillUnder,
+  middleOf,
   type Plan,
   postAt,
   sectionThrough,
@@ -53,9 +54,7 @@ export function KeyPlan({
         const longest = runs.length > 0 ? runs.reduce((p, q) => (q.length > p.length ? q : p)) : null;
         const [x, y] = longest
           ? [(longest.from[0] + longest.to[0]) / 2, (longest.from[1] + longest.to[1]) / 2]
-          : element.kind === 'pad'
-            ? element.at
-            : [0, 0];
+          : middleOf(element);
         return (
           <G key={element.id}>
             {runs.map((run) => (

@@ -1,5 +1,13 @@
 /** Turns the core's codes and numbers into words, for screens and paper alike. */
-import { type Caution, COMPACTORS, type CompactorId, type Plan, type Problem } from '@cimiento/core';
+import {
+  type Caution,
+  COMPACTORS,
+  type CompactorId,
+  ELEMENT_KINDS,
+  type Element,
+  type Plan,
+  type Problem,
+} from '@cimiento/core';
 import type { TFunction } from 'i18next';
 import type { Format } from './format.tsx';
 
@@ -14,6 +22,15 @@ export function problemText(t: TFunction, format: Format, problem: Problem): str
     path: problem.path,
   };
   return t([`problem.${problem.code}`, 'problem.shape'], values);
+}
+
+/** What there is to dig, kind by kind. */
+export function countText(t: TFunction, elements: readonly Element[]): string {
+  const parts = ELEMENT_KINDS.flatMap((kind) => {
+    const count = elements.filter((e) => e.kind === kind).length;
+    return count > 0 ? [t(`plan.kinds.${kind}`, { count })] : [];
+  });
+  return parts.length > 0 ? parts.join(', ') : t('plan.none');
 }
 
 /** Names of the elements a caution concerns; empty when it is all of them. */

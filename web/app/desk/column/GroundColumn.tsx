@@ -5,6 +5,7 @@ import type { TFunction } from 'i18next';
 import { memo, useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
 import { type Format, useFormat } from '../../parts/format.tsx';
+import { countText } from '../../parts/words.ts';
 import { Hatches, ink } from '../hatches.tsx';
 import { STAGES, type Stage } from '../stages.ts';
 import { useDesk, useDeskStore } from '../store.ts';
@@ -38,9 +39,8 @@ function answer(
         state: takeoff.frost.depth === null ? 'inWork' : 'done',
       };
     case 'setout': {
-      const strips = plan.elements.filter((e) => e.kind === 'strip').length;
       return {
-        text: t('plan.count', { strips, pads: plan.elements.length - strips }),
+        text: countText(t, plan.elements),
         state: plan.elements.length > 0 ? 'done' : 'empty',
       };
     }

@@ -1,6 +1,6 @@
 /** The plan: to scale, with openings, footings and axes; pan, zoom, fit, pick and drag. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Element, type Section, segmentsOf } from '@cimiento/core';
+import { type Element, middleOf, pointsOf, type Section, segmentsOf, withPoints } from '@cimiento/core';
 import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
@@ -9,6 +9,7 @@ import { trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { extent, niceLength, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { countText } from '../../parts/words.ts';
 import { placeAt } from '../../stages/ground/placing.ts';
 import { SiteLayer, SurfaceLayer } from '../../stages/ground/SiteLayer.tsx';
 import { Hatches, ink } from '../hatches.tsx';
@@ -84,29 +85,18 @@ export function PlanView({ section }: { section: Section | null }) {
         const target = draft.elements.find((candidate) => candidate.id === element.id);
         if (!target) return;
         const now = store.getState().plan;
-        if (target.kind === 'pad' && element.kind === 'pad')
-          target.at = snapPoint(
-            now,
-            element.id,
-            [element.at[0] + dx, element.at[1] + dy],
-            null,
-            reach,
-            system,
-          );
-        else if (target.kind === 'strip' && element.kind === 'strip') {
-          if (point === null) {
-            const first = element.points[0]!;
-            const landed = snapPoint(now, element.id, [first[0] + dx, first[1] + dy], null, reach, system);
-            target.points = element.points.map(
-              ([x, y]) => [round6(x + landed[0] - first[0]), round6(y + landed[1] - first[1])] as const,
-            );
-          } else {
-            const was = element.points[point]!;
-            const anchor = element.points[point === 0 ? 1 : point - 1] ?? null;
-            const landed = snapPoint(now, element.id, [was[0] + dx, was[1] + dy], anchor, reach, system);
-            target.points = element.points.map((p, i) => (i === point ? landed : p));
-          }
-        }
+        const points = pointsOf(element);
+        const was = points[point ?? 0]!;
+        const anchor = point === null ? null : (points[point === 0 ? 1 : point - 1] ?? null);
+        const landed = snapPoint(now, element.id, [was[0] + dx, was[1] + dy], anchor, reach, system);
+        const moved = points.map((p, i) =>
+          point === null
+            ? ([round6(p[0] + landed[0] - was[0]), round6(p[1] + landed[1] - was[1])] as const)
+            : i === point
+              ? landed
+              : p,
+        );
+        Object.assign(target, withPoints(target, moved));
       }, key);
     };
     trackPointer(event.currentTarget, event.pointerId, move, () => {
@@ -138,18 +128,22 @@ export function PlanView({ section }: { section: Section | null }) {
     const [dx, dy] = event.shiftKey ? [move[0] * 10, move[1] * 10] : move;
     store.getState().edit((draft) => {
       const target = draft.elements.find((candidate) => candidate.id === picked);
-      if (target?.kind === 'pad') target.at = [round6(target.at[0] + dx), round6(target.at[1] + dy)];
-      else if (target)
-        target.points = target.points.map(([x, y]) => [round6(x + dx), round6(y + dy)] as const);
+      if (target)
+        Object.assign(
+          target,
+          withPoints(
+            target,
+            pointsOf(target).map(([x, y]) => [round6(x + dx), round6(y + dy)] as const),
+          ),
+        );
     }, `nudge:${picked}`);
   };
 
-  const strips = plan.elements.filter((e) => e.kind === 'strip').length;
   return (
     <Flex direction="column" h="full" minH={0} as="section" aria-label={t('plan.title')}>
       <Flex justify="space-between" align="center" px={3} pt={1.5} gap={2}>
         <Heading>
-          {t('plan.title')} · {t('plan.count', { strips, pads: plan.elements.length - strips })}
+          {t('plan.title')} · {countText(t, plan.elements)}
         </Heading>
         <Flex gap={1} className="no-print">
           <Button size="sm" onClick={() => run('out')} aria-label={t('plan.zoomOut')}>
@@ -326,7 +320,9 @@ function Drawn({
   const axis =
     element.kind === 'strip'
       ? `${element.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${view.x(x)} ${view.y(y)}`).join('')}${element.closed ? 'Z' : ''}`
-      : `M${view.x(element.at[0]) - 8} ${view.y(element.at[1])}h16M${view.x(element.at[0])} ${view.y(element.at[1]) - 8}v16`;
+      : element.kind === 'raft' || element.kind === 'pit'
+        ? polygonPath(view, element.outline.flat())
+        : `M${view.x(element.at[0]) - 8} ${view.y(element.at[1])}h16M${view.x(element.at[0])} ${view.y(element.at[1]) - 8}v16`;
   const [lx, ly] = labelSpot(element, view);
   const width = element.name.length * 7 + 14;
   return (
@@ -372,8 +368,8 @@ function Drawn({
         </text>
       </g>
       {picked &&
-        element.kind === 'strip' &&
-        element.points.map(([x, y], i) => (
+        (element.kind === 'strip' || element.kind === 'raft' || element.kind === 'pit') &&
+        pointsOf(element).map(([x, y], i) => (
           <circle
             // biome-ignore lint/suspicious/noArrayIndexKey: a corner is known by its place in the run
             key={i}
@@ -392,7 +388,10 @@ function Drawn({
 }
 
 function labelSpot(element: Element, view: View): [number, number] {
-  if (element.kind === 'pad') return [view.x(element.at[0]), view.y(element.at[1])];
+  if (element.kind !== 'strip') {
+    const [x, y] = middleOf(element);
+    return [view.x(x), view.y(y)];
+  }
   const runs = segmentsOf(element);
   if (runs.length === 0) return [view.x(element.points[0]![0]), view.y(element.points[0]![1])];
   const longest = runs.reduce((p, q) => (q.length > p.length ? q : p));
@@ -406,7 +405,14 @@ function PickedDimensions({ view, element }: { view: View; element: Element | un
   const runs =
     element.kind === 'strip'
       ? segmentsOf(element).map((run) => ({ from: run.from, to: run.to, length: run.length }))
-      : padSides(element);
+      : element.kind === 'pad'
+        ? padSides(element)
+        : element.kind === 'ramp'
+          ? []
+          : element.outline.map((from, i) => {
+              const to = element.outline[(i + 1) % element.outline.length]!;
+              return { from, to, length: Math.hypot(to[0] - from[0], to[1] - from[1]) };
+            });
   return (
     <g pointerEvents="none">
       {runs
@@ -420,7 +426,7 @@ function PickedDimensions({ view, element }: { view: View; element: Element | un
           let nx = (y1 - y0) / length;
           let ny = -(x1 - x0) / length;
           if (ny > 0.01 || (Math.abs(ny) <= 0.01 && nx < 0)) [nx, ny] = [-nx, -ny];
-          const off = Math.max(26, (element.width / 2) * view.scale + 20);
+          const off = Math.max(26, (element.kind === 'strip' || element.kind === 'pad' ? element.width / 2 : 0) * view.scale + 20);
           const mx = (x0 + x1) / 2 + nx * off;
           const my = (y0 + y1) / 2 + ny * off;
           const text = format.text(run.length, 'length');

@@ -1,6 +1,6 @@
 /** Snapping while dragging: to other axes' ends and lines, to square, else to the field's step. */
 import type { Plan, System } from '@cimiento/core';
-import { INCH, segmentsOf } from '@cimiento/core';
+import { INCH, pointsOf, segmentsOf } from '@cimiento/core';
 
 type Point = readonly [number, number];
 
@@ -33,8 +33,7 @@ export function snapPoint(
   const strips = plan.elements.filter((e) => e.kind === 'strip' && e.id !== self);
   for (const element of plan.elements) {
     if (element.id === self) continue;
-    if (element.kind === 'strip') element.points.forEach(offer);
-    else offer(element.at);
+    pointsOf(element).forEach(offer);
   }
   if (best) return best;
   let [x, y] = [round(point[0], step(system)), round(point[1], step(system))];

@@ -1,6 +1,6 @@
 /** The ground's surface: one level or a plane, or spot levels with breaklines. */
 import { Box, Flex } from '@chakra-ui/react';
-import type { SurfaceSpec } from '@cimiento/core';
+import { pointsOf, type SurfaceSpec } from '@cimiento/core';
 import { writeSurveyCsv } from '@cimiento/formats';
 import { Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
@@ -30,7 +30,7 @@ export const SurfacePanel = memo(function SurfacePanel() {
     const { plan, edit } = store.getState();
     const places = [
       ...plan.ground.logs.map((log) => log.at),
-      ...plan.elements.flatMap((e) => (e.kind === 'strip' ? e.points : [e.at])),
+      ...plan.elements.flatMap((e) => pointsOf(e)),
     ];
     const xs = places.map(([x]) => x);
     const ys = places.map(([, y]) => y);

@@ -1,0 +1,235 @@
+/**
+ * Where the spoil lies: what each lay-down area holds with its slope and its distance from the
+ * dig, how the kept soil is shared among them, and what is in the way there and must be moved
+ * again.
+ *
+ * A heap on an area is the prism whose sides rise at the angle of repose from the area's edge to
+ * the height allowed: the volume under E(x, y) = tan φ · distance to the edge, cut at the height.
+ * The area is shrunk first by what must keep clear of an open dig's edge. Not covered: heaps on
+ * falling ground, which hold less uphill and more down.
+ */
+import {
+  area,
+  contains,
+  convexPieces,
+  crossing,
+  distanceToLine,
+  edges,
+  flat,
+  offset,
+  type Polygon,
+  subtract,
+  tidy,
+  unionArea,
+} from '../geometry/index.ts';
+import type { Plan, SiteArea } from '../plan/schema.ts';
+
+type Point = readonly [number, number];
+
+/** Highest heap a hoe builds from the ground it stands on, m. */
+export const HEAP_HEIGHT = 2.5;
+
+export interface Overlap {
+  readonly what: 'dig' | 'path' | 'pad' | 'boundary' | 'hazard';
+  readonly name: string;
+  /** Element it lies on, when it is one. */
+  readonly element: string | null;
+  /** m² of the area it takes. */
+  readonly area: number;
+}
+
+export interface LaidArea {
+  readonly id: string;
+  readonly name: string;
+  readonly use: SiteArea['use'];
+  readonly area: number;
+  /** Loose m³ it can hold, and holds. */
+  readonly capacity: number;
+  readonly holds: number;
+  /** Height of the heap that holds it, m. */
+  readonly height: number;
+  readonly overlaps: readonly Overlap[];
+  /** Loose m³ that will be moved again. */
+  readonly rehandled: number;
+  /** Nearest it comes to the edge of a dig, m; less than nought inside. */
+  readonly edge: number;
+  /** Toe nearer to the edge than the rules allow. */
+  readonly tooNear: boolean;
+}
+
+export interface LayDown {
+  readonly areas: readonly LaidArea[];
+  /** Loose m³ kept for which there is no room. */
+  readonly homeless: number;
+  readonly rehandled: number;
+}
+
+/**
+ * Loose m³ of a heap on an outline: sides at the angle of repose, top cut at a height.
+ * V = ∫ A(offset(−z/tan φ)) dz, by Simpson's rule over the height to the point where it closes.
+ */
+export function heapVolume(outline: readonly Point[], repose: number, height: number): number {
+  const corners = tidy(outline);
+  if (corners.length < 3 || crossing(corners) !== null || height <= 0) return 0;
+  const tan = Math.tan((repose * Math.PI) / 180);
+  const at = (z: number): number => {
+    const shrunk = offset(corners, -z / tan);
+    return shrunk ? Math.max(0, area(flat(shrunk))) : 0;
+  };
+  // The area is a quadratic of the height until a side vanishes: many steps find where.
+  const steps = 60;
+  let sum = 0;
+  for (let i = 0; i < steps; i++) {
+    const [a, b] = [(height * i) / steps, (height * (i + 1)) / steps];
+    sum += ((b - a) / 6) * (at(a) + 4 * at((a + b) / 2) + at(b));
+  }
+  return sum;
+}
+
+/** Height of the heap that holds a volume, m; null when it does not fit under `most`. */
+export function heapHeight(
+  outline: readonly Point[],
+  repose: number,
+  volume: number,
+  most: number,
+): number | null {
+  if (volume <= 0) return 0;
+  if (heapVolume(outline, repose, most) < volume - 1e-9) return null;
+  let [low, high] = [0, most];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (heapVolume(outline, repose, middle) < volume) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
+export interface DugElement {
+  readonly id: string;
+  readonly name: string;
+  readonly openings: readonly Polygon[];
+  readonly depth: number;
+  /** Upright and unsupported: a tall heap stands off by the depth. */
+  readonly unsupported: boolean;
+}
+
+/** m² that two sets of convex pieces share. */
+function shared(pieces: readonly Polygon[], others: readonly Polygon[]): number {
+  const whole = unionArea(pieces);
+  const left = others.reduce(
+    (rest, other) => {
+      const walls = edges(other);
+      return rest.flatMap((piece) => subtract(piece, walls));
+    },
+    [...pieces],
+  );
+  return Math.max(0, whole - left.reduce((sum, piece) => sum + area(piece), 0));
+}
+
+/** A path as one piece a run, its width about its line. */
+export function pathPieces(path: Plan['site']['paths'][number]): Polygon[] {
+  return path.points.slice(1).flatMap((q, i): Polygon[] => {
+    const p = path.points[i]!;
+    const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
+    if (length < 1e-6) return [];
+    const [nx, ny] = [
+      ((q[1] - p[1]) / length) * (path.width / 2),
+      (-(q[0] - p[0]) / length) * (path.width / 2),
+    ];
+    return [[p[0] + nx, p[1] + ny, q[0] + nx, q[1] + ny, q[0] - nx, q[1] - ny, p[0] - nx, p[1] - ny]];
+  });
+}
+
+/** Distance between an outline and a convex piece, m; 0 when they meet. */
+function apart(outline: readonly Point[], piece: Polygon): number {
+  const n = piece.length / 2;
+  const corners: Point[] = Array.from({ length: n }, (_, i) => [piece[2 * i]!, piece[2 * i + 1]!]);
+  if (corners.some(([x, y]) => contains(outline, x, y))) return 0;
+  if (outline.some(([x, y]) => contains(corners, x, y))) return 0;
+  let least = Infinity;
+  outline.forEach((p, i) => {
+    const q = outline[(i + 1) % outline.length]!;
+    for (const corner of corners) least = Math.min(least, distanceToLine(p, q, corner[0], corner[1]));
+  });
+  corners.forEach((p, i) => {
+    const q = corners[(i + 1) % n]!;
+    for (const corner of outline) least = Math.min(least, distanceToLine(p, q, corner[0], corner[1]));
+  });
+  return least;
+}
+
+/**
+ * Shares the kept soil among the lay-down areas.
+ * @param kept loose m³ kept for backfill, and of topsoil
+ * @param repose degrees, of the flattest kept soil
+ * @param setback least distance from the edge of a dig to the toe, m
+ */
+export function layDown(
+  plan: Plan,
+  dug: readonly DugElement[],
+  kept: { readonly spoil: number; readonly topsoil: number },
+  repose: number,
+  setback: number,
+): LayDown {
+  const left = { spoil: kept.spoil, topsoil: kept.topsoil, stone: 0 };
+  const areas = plan.site.areas.map((site): LaidArea => {
+    const outline = tidy(site.points);
+    const pieces = convexPieces(outline);
+    const size = area(flat(outline));
+    const capacity = heapVolume(outline, repose, HEAP_HEIGHT);
+    const holds = Math.min(left[site.use], capacity);
+    left[site.use] -= holds;
+    const height = heapHeight(outline, repose, holds, HEAP_HEIGHT) ?? HEAP_HEIGHT;
+    const overlaps: Overlap[] = [
+      ...dug.flatMap((element): Overlap[] => {
+        const common = shared(pieces, element.openings);
+        return common > 0.01 ? [{ what: 'dig', name: element.name, element: element.id, area: common }] : [];
+      }),
+      ...plan.site.paths.flatMap((path): Overlap[] => {
+        const common = shared(pieces, pathPieces(path));
+        return common > 0.01 ? [{ what: 'path', name: path.name, element: null, area: common }] : [];
+      }),
+    ];
+    const { boundary } = plan.site;
+    if (boundary.length > 2) {
+      const outside = size - shared(pieces, convexPieces(tidy(boundary)));
+      if (outside > 0.01) overlaps.push({ what: 'boundary', name: '', element: null, area: outside });
+    }
+    const edge = Math.min(
+      Infinity,
+      ...dug.flatMap((element) => element.openings.map((piece) => apart(outline, piece))),
+    );
+    const needed = Math.max(
+      setback,
+      // A tall heap beside an unsupported face stands off by its depth.
+      ...dug.map((element) =>
+        element.unsupported && height > 1 && near(outline, element) < element.depth ? element.depth : 0,
+      ),
+    );
+    const inTheWay = overlaps
+      .filter((overlap) => overlap.what !== 'boundary')
+      .reduce((sum, overlap) => sum + overlap.area, 0);
+    return {
+      id: site.id,
+      name: site.name,
+      use: site.use,
+      area: size,
+      capacity,
+      holds,
+      height,
+      overlaps,
+      // What lies where something is still to be dug or must pass is moved again.
+      rehandled: size > 0 ? holds * Math.min(1, inTheWay / size) : 0,
+      edge: Number.isFinite(edge) ? edge : -1,
+      tooNear: holds > 0 && Number.isFinite(edge) && edge < needed - 1e-6,
+    };
+  });
+  return {
+    areas,
+    homeless: plan.site.areas.length === 0 ? 0 : left.spoil + left.topsoil,
+    rehandled: areas.reduce((sum, a) => sum + a.rehandled, 0),
+  };
+}
+
+const near = (outline: readonly Point[], element: DugElement) =>
+  Math.min(Infinity, ...element.openings.map((piece) => apart(outline, piece)));

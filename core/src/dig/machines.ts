@@ -1,0 +1,251 @@
+/**
+ * Machines: reach, what a bucket brings out in an hour, and the time a dig takes.
+ *
+ * Output of a hydraulic hoe, US Army FM 5-434, chapter 8: Q = 3600·Vb·fill/cycle × efficiency, in
+ * loose m³/h, and by the soil's swell in bank m³/h. A crew's own log replaces it from three days on.
+ */
+import type { SoilKind } from '../ground/kinds.ts';
+import type { Machine, Plan } from '../plan/schema.ts';
+
+interface Size {
+  /** Operating mass, t. */
+  readonly mass: number;
+  readonly reach: readonly (readonly [depth: number, reach: number])[];
+  readonly dumpHeight: number;
+  readonly width: number;
+  readonly bucket: number;
+}
+
+/**
+ * Hoes by size: round figures to start from, to be replaced by the sheet of the machine hired.
+ * Reach is from the slew centre to the teeth, by depth below the tracks.
+ */
+export const MACHINE_SIZES: readonly Size[] = [
+  {
+    mass: 2,
+    reach: [
+      [0, 3.9],
+      [0.8, 3.8],
+      [1.6, 3.2],
+      [2.3, 1.8],
+    ],
+    dumpHeight: 2.5,
+    width: 1,
+    bucket: 0.05,
+  },
+  {
+    mass: 4,
+    reach: [
+      [0, 5.4],
+      [1, 5.3],
+      [2.2, 4.5],
+      [3.2, 2.4],
+    ],
+    dumpHeight: 3.6,
+    width: 1.8,
+    bucket: 0.12,
+  },
+  {
+    mass: 8,
+    reach: [
+      [0, 6.6],
+      [1.5, 6.4],
+      [3, 5.4],
+      [4.1, 3],
+    ],
+    dumpHeight: 5,
+    width: 2.3,
+    bucket: 0.28,
+  },
+  {
+    mass: 14,
+    reach: [
+      [0, 8.3],
+      [2, 8.1],
+      [4, 6.9],
+      [5.5, 3.8],
+    ],
+    dumpHeight: 6.2,
+    width: 2.6,
+    bucket: 0.55,
+  },
+  {
+    mass: 22,
+    reach: [
+      [0, 9.8],
+      [2.5, 9.6],
+      [5, 8],
+      [6.6, 4.5],
+    ],
+    dumpHeight: 6.7,
+    width: 3,
+    bucket: 1,
+  },
+];
+
+/** A machine of about a size with typical figures. */
+export function typicalMachine(id: string, mass: number): Machine {
+  const size = MACHINE_SIZES.reduce((best, next) =>
+    Math.abs(next.mass - mass) < Math.abs(best.mass - mass) ? next : best,
+  );
+  return {
+    id,
+    name: `${size.mass} t`,
+    reach: size.reach.map(([depth, reach]) => ({ depth, reach })),
+    dumpHeight: size.dumpHeight,
+    width: size.width,
+    bucket: size.bucket,
+    cycle: null,
+    efficiency: null,
+    logged: [],
+  };
+}
+
+/** The machine that digs; the first when none of that name is left. */
+export const machineOf = (plan: Plan): Machine =>
+  plan.dig.machines.find((machine) => machine.id === plan.dig.machine) ?? plan.dig.machines[0]!;
+
+/** Deepest its teeth come below the tracks, m. */
+export const deepestReach = (machine: Machine): number => Math.max(...machine.reach.map((at) => at.depth));
+
+/** Reach at a depth below the tracks, m: straight between the points given; null beyond them. */
+export function reachAt(machine: Machine, depth: number): number | null {
+  const points = [...machine.reach].sort((p, q) => p.depth - q.depth);
+  const first = points[0]!;
+  if (depth <= first.depth) return first.reach;
+  for (let i = 1; i < points.length; i++) {
+    const [p, q] = [points[i - 1]!, points[i]!];
+    if (depth <= q.depth + 1e-9)
+      return p.reach + ((q.reach - p.reach) * (depth - p.depth)) / Math.max(1e-9, q.depth - p.depth);
+  }
+  return null;
+}
+
+/** Minutes worked in an hour, over 60 (FM 5-434). */
+export const EFFICIENCY = 50 / 60;
+
+/** Bucket fill factors of hoes, mid-range (FM 5-434, chapter 8). */
+const FILLS = { earth: 1.05, sand: 1.02, toughClay: 0.85, rock: 0.67 } as const;
+const FILL_OF: Record<SoilKind, keyof typeof FILLS> = {
+  topsoil: 'earth',
+  madeGround: 'earth',
+  softClay: 'earth',
+  stiffClay: 'toughClay',
+  gravellyClay: 'toughClay',
+  silt: 'earth',
+  sandySilt: 'earth',
+  siltySand: 'earth',
+  sand: 'sand',
+  gravel: 'sand',
+  rock: 'rock',
+};
+export const fillFactor = (kind: SoilKind, frozen = false): number =>
+  frozen ? FILLS.rock : FILLS[FILL_OF[kind]];
+
+/** Seconds a cycle by bucket size: small machines swing quicker; deep or hard ground is slower. */
+const CYCLES: readonly (readonly [bucket: number, seconds: number])[] = [
+  [0.1, 15],
+  [0.4, 17],
+  [0.8, 20],
+  [6, 24],
+];
+export const cycleOf = (machine: Machine): number =>
+  machine.cycle ?? CYCLES.find(([most]) => machine.bucket <= most)?.[1] ?? 24;
+
+/** What slows a cycle, as a factor on its time. Typical; a day's log settles it. */
+export const SLOWED = {
+  /** Swings short of its reach, between walls, fences or trees. */
+  cramped: 1.25,
+  /** Stands across the fall of a crest and works sideways: half speed. */
+  crest: 2,
+  /** A boulder or root in the way. */
+  obstacle: 1.2,
+  /** Past nine tenths of its depth. */
+  deep: 1.3,
+} as const;
+export type Slow = keyof typeof SLOWED;
+
+/** Loose m³ a hand digs in an hour: common earth, thrown beside the trench (FM 5-434 hand work). */
+export const HAND_RATE = 0.6;
+
+/** How many days' logs replace the typical output. */
+export const ENOUGH_LOGS = 3;
+
+export interface Output {
+  /** Bank m³/h. */
+  readonly rate: number;
+  readonly from: 'logged' | 'typical';
+  readonly cycle: number;
+  readonly fill: number;
+  readonly efficiency: number;
+}
+
+/**
+ * Output of a machine in one soil.
+ * @param slowed what slows it here
+ */
+export function outputIn(
+  machine: Machine,
+  kind: SoilKind,
+  swell: number,
+  frozen = false,
+  slowed: readonly Slow[] = [],
+): Output {
+  const fill = fillFactor(kind, frozen);
+  const factor = slowed.reduce((product, what) => product * SLOWED[what], 1);
+  const cycle = cycleOf(machine) * factor;
+  const efficiency = machine.efficiency ?? EFFICIENCY;
+  const logged = loggedRate(machine);
+  if (logged !== null) return { rate: logged / factor, from: 'logged', cycle, fill, efficiency };
+  const loose = ((3600 * machine.bucket * fill) / cycle) * efficiency;
+  return { rate: loose / (1 + swell), from: 'typical', cycle, fill, efficiency };
+}
+
+/** Bank m³/h by the crew's own log; null with too few days on it. */
+export function loggedRate(machine: Machine): number | null {
+  if (machine.logged.length < ENOUGH_LOGS) return null;
+  const volume = machine.logged.reduce((sum, day) => sum + day.volume, 0);
+  const hours = machine.logged.reduce((sum, day) => sum + day.hours, 0);
+  return volume / hours;
+}
+
+export interface TruckMatch {
+  /** Buckets that fill a truck, and minutes it takes. */
+  readonly buckets: number;
+  readonly loading: number;
+  /** Trucks that keep the machine at work: round trip over loading time. */
+  readonly balance: number;
+  /** With `trucks` of them: who waits, and the trucks' or the machine's share of time lost. */
+  readonly waits: 'machine' | 'trucks' | 'nobody';
+  readonly lost: number;
+  /** The machine clears the truck's side. */
+  readonly clears: boolean;
+}
+
+/**
+ * Machine and trucks together: N trucks are in balance when N = round trip / loading time.
+ * @param body loose m³ a truck takes
+ * @param roundTrip minutes from leaving full to back under the bucket
+ * @param side height of the truck's side, m
+ */
+export function truckMatch(
+  machine: Machine,
+  fill: number,
+  body: number,
+  roundTrip: number,
+  trucks: number,
+  side: number,
+): TruckMatch {
+  const buckets = Math.ceil(body / (machine.bucket * fill) - 1e-9);
+  const loading = (buckets * cycleOf(machine)) / 60;
+  const balance = (roundTrip + loading) / loading;
+  const ratio = trucks / balance;
+  return {
+    buckets,
+    loading,
+    balance,
+    waits: Math.abs(ratio - 1) < 0.02 ? 'nobody' : ratio < 1 ? 'machine' : 'trucks',
+    lost: ratio < 1 ? 1 - ratio : 1 - 1 / ratio,
+    clears: machine.dumpHeight > side,
+  };
+}

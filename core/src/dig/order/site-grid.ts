@@ -1,0 +1,268 @@
+/**
+ * The site as a grid a machine drives over: which cells each open trench takes, where one can get
+ * to, and how far that is.
+ *
+ * A cell is free when the machine's slew centre may stand there: half its width from every open
+ * trench, inside the plot. Distances run over the eight neighbours (1 and √2 cells). Not covered:
+ * turning room, slopes too steep to drive.
+ */
+import { boxOf, contains, distanceToLine, type Polygon } from '../../geometry/index.ts';
+
+type Point = readonly [number, number];
+
+export interface SiteGrid {
+  readonly columns: number;
+  readonly rows: number;
+  readonly size: number;
+  readonly x0: number;
+  readonly y0: number;
+  /** By trench: the cells it takes when open. */
+  readonly taken: readonly (readonly number[])[];
+  /** 1 where nobody drives, trench or no trench: outside the plot. */
+  readonly fixed: Uint8Array;
+  cell(at: Point): number;
+}
+
+/** Cells along the longer side; enough to tell a gap of a machine's width on a house plot. */
+const MOST_ALONG = 64;
+const LEAST_CELL = 0.5;
+
+/** Distance from a point to a convex piece, m; 0 inside. */
+function away(piece: Polygon, x: number, y: number): number {
+  let inside = true;
+  let least = Infinity;
+  const n = piece.length;
+  for (let i = 0; i < n; i += 2) {
+    const p: Point = [piece[i]!, piece[i + 1]!];
+    const q: Point = [piece[(i + 2) % n]!, piece[(i + 3) % n]!];
+    if ((q[0] - p[0]) * (y - p[1]) - (q[1] - p[1]) * (x - p[0]) < 0) inside = false;
+    least = Math.min(least, distanceToLine(p, q, x, y));
+  }
+  return inside ? 0 : least;
+}
+
+/**
+ * @param openings of each trench, convex pieces
+ * @param clearance half the machine's width, m
+ * @param boundary the plot; empty when it is not drawn
+ * @param room left round everything so that one can drive round it, m
+ */
+export function siteGrid(
+  openings: readonly (readonly Polygon[])[],
+  clearance: number,
+  boundary: readonly Point[],
+  places: readonly Point[],
+  room: number,
+): SiteGrid {
+  const boxes = openings.flat().map(boxOf);
+  const xs = [...boxes.flatMap((b) => [b.x0, b.x1]), ...places.map((p) => p[0])];
+  const ys = [...boxes.flatMap((b) => [b.y0, b.y1]), ...places.map((p) => p[1])];
+  const [x0, x1] = [Math.min(...xs) - room, Math.max(...xs) + room];
+  const [y0, y1] = [Math.min(...ys) - room, Math.max(...ys) + room];
+  const size = Math.max(LEAST_CELL, Math.max(x1 - x0, y1 - y0) / MOST_ALONG);
+  const columns = Math.max(1, Math.ceil((x1 - x0) / size));
+  const rows = Math.max(1, Math.ceil((y1 - y0) / size));
+  const middle = (cell: number): Point => [
+    x0 + ((cell % columns) + 0.5) * size,
+    y0 + (Math.floor(cell / columns) + 0.5) * size,
+  ];
+  const fixed = new Uint8Array(columns * rows);
+  if (boundary.length > 2)
+    for (let c = 0; c < fixed.length; c++) {
+      const [x, y] = middle(c);
+      if (!contains(boundary, x, y)) fixed[c] = 1;
+    }
+  const taken = openings.map((pieces) => {
+    const cells = new Set<number>();
+    for (const piece of pieces) {
+      const box = boxOf(piece);
+      const [i0, i1] = [
+        Math.max(0, Math.floor((box.x0 - clearance - x0) / size)),
+        Math.min(columns - 1, Math.floor((box.x1 + clearance - x0) / size)),
+      ];
+      const [j0, j1] = [
+        Math.max(0, Math.floor((box.y0 - clearance - y0) / size)),
+        Math.min(rows - 1, Math.floor((box.y1 + clearance - y0) / size)),
+      ];
+      for (let j = j0; j <= j1; j++)
+        for (let i = i0; i <= i1; i++) {
+          const c = j * columns + i;
+          const [x, y] = middle(c);
+          if (away(piece, x, y) < clearance) cells.add(c);
+        }
+    }
+    return [...cells];
+  });
+  const clamp = (v: number, most: number) => Math.max(0, Math.min(most - 1, v));
+  return {
+    columns,
+    rows,
+    size,
+    x0,
+    y0,
+    taken,
+    fixed,
+    cell: (at) =>
+      clamp(Math.floor((at[1] - y0) / size), rows) * columns +
+      clamp(Math.floor((at[0] - x0) / size), columns),
+  };
+}
+
+/** Cells nobody can stand on while these trenches are open: 1 where taken. */
+export function blockedBy(grid: SiteGrid, open: Iterable<number>): Uint8Array {
+  const blocked = grid.fixed.slice();
+  for (const trench of open) for (const cell of grid.taken[trench]!) blocked[cell] = 1;
+  return blocked;
+}
+
+/** Work arrays of a search, sized once for a grid. */
+export interface Search {
+  readonly distance: Float64Array;
+  readonly heap: Int32Array;
+  readonly keys: Float64Array;
+  readonly wanted: Uint8Array;
+  /** Of `reachable`: which cells were got to, and those still to look from. */
+  readonly seen: Uint8Array;
+  readonly queue: Int32Array;
+}
+export const searchOf = (grid: SiteGrid): Search => {
+  const cells = grid.columns * grid.rows;
+  return {
+    distance: new Float64Array(cells),
+    heap: new Int32Array(8 * cells + 8),
+    keys: new Float64Array(8 * cells + 8),
+    wanted: new Uint8Array(cells),
+    seen: new Uint8Array(cells),
+    queue: new Int32Array(cells),
+  };
+};
+
+/**
+ * Distance to every cell from some starting cells, m; Infinity where one cannot get (Dijkstra
+ * 1959). The result lives in `search` until the next call.
+ * @param targets cells that matter: once they are all reached the rest is left at Infinity or above
+ */
+export function spreadFrom(
+  grid: SiteGrid,
+  blocked: Uint8Array,
+  starts: Iterable<number>,
+  search: Search,
+  targets: readonly number[] | null = null,
+): Float64Array {
+  const { columns, rows, size } = grid;
+  const { distance, heap, keys } = search;
+  distance.fill(Infinity);
+  let count = 0;
+  const push = (cell: number, key: number) => {
+    let at = count++;
+    while (at > 0) {
+      const up = (at - 1) >> 1;
+      if (keys[up]! <= key) break;
+      heap[at] = heap[up]!;
+      keys[at] = keys[up]!;
+      at = up;
+    }
+    heap[at] = cell;
+    keys[at] = key;
+  };
+  const pop = (): number => {
+    const top = heap[0]!;
+    const last = heap[--count]!;
+    const key = keys[count]!;
+    let at = 0;
+    for (;;) {
+      let down = 2 * at + 1;
+      if (down >= count) break;
+      if (down + 1 < count && keys[down + 1]! < keys[down]!) down++;
+      if (keys[down]! >= key) break;
+      heap[at] = heap[down]!;
+      keys[at] = keys[down]!;
+      at = down;
+    }
+    heap[at] = last;
+    keys[at] = key;
+    return top;
+  };
+  for (const start of starts)
+    if (!blocked[start]) {
+      distance[start] = 0;
+      push(start, 0);
+    }
+  const { wanted } = search;
+  let missing = 0;
+  if (targets) {
+    wanted.fill(0);
+    for (const target of targets)
+      if (!blocked[target] && !wanted[target]) {
+        wanted[target] = 1;
+        missing++;
+      }
+  }
+  while (count > 0) {
+    const reached = keys[0]!;
+    const cell = pop();
+    if (reached > distance[cell]!) continue;
+    if (targets && wanted[cell]) {
+      wanted[cell] = 0;
+      missing--;
+    }
+    if (targets && missing === 0) break;
+    const [i, j] = [cell % columns, Math.floor(cell / columns)];
+    for (let dj = -1; dj <= 1; dj++)
+      for (let di = -1; di <= 1; di++) {
+        if (di === 0 && dj === 0) continue;
+        const [u, v] = [i + di, j + dj];
+        if (u < 0 || v < 0 || u >= columns || v >= rows) continue;
+        const next = v * columns + u;
+        if (blocked[next]) continue;
+        // No squeezing between two blocked corners.
+        if (di !== 0 && dj !== 0 && (blocked[j * columns + u] || blocked[v * columns + i])) continue;
+        const there = reached + size * (di !== 0 && dj !== 0 ? Math.SQRT2 : 1);
+        if (there < distance[next]! - 1e-12) {
+          distance[next] = there;
+          push(next, there);
+        }
+      }
+  }
+  return distance;
+}
+
+/**
+ * Which cells can be got to from some, 1 for each: the same neighbours as `spreadFrom`, without
+ * distances. The result lives in `search` until the next call.
+ */
+export function reachable(
+  grid: SiteGrid,
+  blocked: Uint8Array,
+  starts: Iterable<number>,
+  search: Search,
+): Uint8Array {
+  const { columns, rows } = grid;
+  const { seen, queue } = search;
+  seen.fill(0);
+  let [head, tail] = [0, 0];
+  const put = (cell: number) => {
+    if (blocked[cell] || seen[cell]) return;
+    seen[cell] = 1;
+    queue[tail++] = cell;
+  };
+  for (const start of starts) put(start);
+  // A diagonal is open only where both its neighbours are, and then they lead there too.
+  while (head < tail) {
+    const cell = queue[head++]!;
+    const i = cell % columns;
+    if (i > 0) put(cell - 1);
+    if (i < columns - 1) put(cell + 1);
+    if (cell >= columns) put(cell - columns);
+    if (cell < columns * (rows - 1)) put(cell + columns);
+  }
+  return seen;
+}
+
+/** Cells of the grid's rim: off the job when no gate is drawn. */
+export function rim(grid: SiteGrid): number[] {
+  const out: number[] = [];
+  for (let i = 0; i < grid.columns; i++) out.push(i, (grid.rows - 1) * grid.columns + i);
+  for (let j = 0; j < grid.rows; j++) out.push(j * grid.columns, j * grid.columns + grid.columns - 1);
+  return out;
+}

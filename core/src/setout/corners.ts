@@ -1,0 +1,104 @@
+/** The corners a job is set out by: ends and bends of axes and outlines, middles of pads, named. */
+import type { Plan } from '../plan/schema.ts';
+import { segmentsOf } from './footprint.ts';
+import { pointsOf } from './places.ts';
+
+type Point = readonly [number, number];
+
+export interface SetoutPoint {
+  readonly name: string;
+  readonly at: Point;
+  /** A corner of an axis or outline, or the middle of a pad. */
+  readonly kind: 'corner' | 'pad';
+}
+
+/** A, B … Z, A1, B1 … */
+const letter = (i: number): string =>
+  `${String.fromCharCode(65 + (i % 26))}${i < 26 ? '' : Math.floor(i / 26)}`;
+/** Corners of more bends than this are an arc's: only its first, last and quarter points are pegged. */
+const MOST_BENDS = 12;
+
+/** Corners in the order of the elements; a corner shared by several is one. */
+export function setoutPoints(plan: Plan): SetoutPoint[] {
+  const out: SetoutPoint[] = [];
+  let letters = 0;
+  const put = (at: Point, name: string | null) => {
+    const known = out.some((p) => Math.hypot(p.at[0] - at[0], p.at[1] - at[1]) < 1e-3);
+    if (known) return;
+    out.push(name === null ? { name: letter(letters++), at, kind: 'corner' } : { name, at, kind: 'pad' });
+  };
+  for (const element of plan.elements) {
+    if (element.kind === 'ramp') continue;
+    if (element.kind === 'pad') {
+      put(element.at, element.name);
+      continue;
+    }
+    const points = pointsOf(element);
+    const step = points.length > MOST_BENDS ? Math.ceil(points.length / 4) : 1;
+    points.forEach((p, i) => {
+      if (i % step === 0 || i === points.length - 1) put(p, null);
+    });
+  }
+  return out;
+}
+
+export interface CheckLine {
+  readonly from: SetoutPoint;
+  readonly to: SetoutPoint;
+  readonly distance: number;
+  readonly kind: 'side' | 'diagonal';
+}
+
+/** Corners a check sheet goes crosswise over; with more, only neighbours are taped. */
+const MOST_CROSSED = 8;
+
+/**
+ * Distances worth taping: every side, and crosswise between the corners of each closed shape;
+ * with few corners, between all of them. Pads are tied to their two nearest corners or pads.
+ */
+export function checkLines(plan: Plan): CheckLine[] {
+  const points = setoutPoints(plan);
+  const corners = points.filter((p) => p.kind === 'corner');
+  const out: CheckLine[] = [];
+  const at = (p: Point) => points.find((q) => Math.hypot(p[0] - q.at[0], p[1] - q.at[1]) < 1e-3);
+  const put = (from: SetoutPoint | undefined, to: SetoutPoint | undefined, kind: CheckLine['kind']) => {
+    if (!from || !to || from === to) return;
+    if (out.some((l) => (l.from === from && l.to === to) || (l.from === to && l.to === from))) return;
+    out.push({ from, to, kind, distance: Math.hypot(from.at[0] - to.at[0], from.at[1] - to.at[1]) });
+  };
+  for (const element of plan.elements) {
+    if (element.kind === 'strip')
+      for (const run of segmentsOf(element)) put(at(run.from), at(run.to), 'side');
+    else if (element.kind === 'raft' || element.kind === 'pit')
+      element.outline.forEach((p, i) => {
+        put(at(p), at(element.outline[(i + 1) % element.outline.length]!), 'side');
+      });
+  }
+  if (corners.length <= MOST_CROSSED)
+    corners.forEach((p, i) => {
+      for (const q of corners.slice(i + 1)) put(p, q, 'diagonal');
+    });
+  else
+    for (const element of plan.elements) {
+      if (element.kind === 'pad' || element.kind === 'ramp') continue;
+      const bends = pointsOf(element).flatMap((p) => at(p) ?? []);
+      if (bends.length < 4) continue;
+      const half = Math.floor(bends.length / 2);
+      bends.slice(0, half).forEach((p, i) => {
+        put(p, bends[i + half], 'diagonal');
+      });
+    }
+  for (const pad of points.filter((p) => p.kind === 'pad'))
+    [...points]
+      .filter((p) => p !== pad)
+      .sort(
+        (p, q) =>
+          Math.hypot(p.at[0] - pad.at[0], p.at[1] - pad.at[1]) -
+          Math.hypot(q.at[0] - pad.at[0], q.at[1] - pad.at[1]),
+      )
+      .slice(0, 2)
+      .forEach((p) => {
+        put(pad, p, 'side');
+      });
+  return out;
+}

@@ -1,0 +1,82 @@
+/** What every kind of element has in common in plan: its points, its length, moving it. */
+import type { Element } from '../plan/schema.ts';
+import { axisLength } from './footprint.ts';
+
+type Point = readonly [number, number];
+
+/** The points that place an element: corners of its axis or outline, the middle of a pad. */
+export function pointsOf(element: Element): readonly Point[] {
+  switch (element.kind) {
+    case 'strip':
+      return element.points;
+    case 'raft':
+    case 'pit':
+      return element.outline;
+    case 'pad':
+    case 'ramp':
+      return [element.at];
+  }
+}
+
+/** The element with other points: as many as `pointsOf` gives, in the same order. */
+export function withPoints<T extends Element>(element: T, points: readonly Point[]): T {
+  const copy = points.map(([x, y]) => [x, y] as const);
+  switch (element.kind) {
+    case 'strip':
+      return { ...element, points: copy };
+    case 'raft':
+    case 'pit':
+      return { ...element, outline: copy };
+    case 'pad':
+    case 'ramp':
+      return { ...element, at: copy[0] ?? element.at };
+  }
+}
+
+/** Middle of the points. */
+export function middleOf(element: Element): Point {
+  const points = pointsOf(element);
+  const sum = points.reduce<[number, number]>(([x, y], p) => [x + p[0], y + p[1]], [0, 0]);
+  return [sum[0] / points.length, sum[1] / points.length];
+}
+
+/** Sizes of an outline along its longest side and square to it, and that side's direction. */
+export function outlineSizes(outline: readonly Point[]): { long: number; short: number; angle: number } {
+  let best = 0;
+  let angle = 0;
+  outline.forEach((p, i) => {
+    const q = outline[(i + 1) % outline.length]!;
+    const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
+    if (length > best + 1e-9) {
+      best = length;
+      angle = Math.atan2(q[1] - p[1], q[0] - p[0]);
+    }
+  });
+  const span = (ux: number, uy: number) => {
+    const along = outline.map(([x, y]) => x * ux + y * uy);
+    return Math.max(...along) - Math.min(...along);
+  };
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+  const sizes = [span(cos, sin), span(-sin, cos)] as const;
+  return { long: Math.max(...sizes), short: Math.min(...sizes), angle };
+}
+
+/** Plan sizes across and along, m: what a crew would call its width and its length. */
+export function sizesOf(element: Element): { across: number; along: number } {
+  switch (element.kind) {
+    case 'strip':
+      return { across: element.width, along: axisLength(element) };
+    case 'pad':
+      return {
+        across: Math.min(element.length, element.width),
+        along: Math.max(element.length, element.width),
+      };
+    case 'raft':
+    case 'pit': {
+      const { long, short } = outlineSizes(element.outline);
+      return { across: short, along: long };
+    }
+    case 'ramp':
+      return { across: element.width, along: 0 };
+  }
+}
