@@ -5,13 +5,13 @@
 
 import { COMPACTORS } from '../base/compactors.ts';
 import type { Caution, ElementTakeoff, Takeoff } from '../compute/takeoff.ts';
-import { ENGINEER_DEPTH, LADDER_DEPTH, LADDER_TRAVEL, SPOIL_SETBACK } from '../dig/sides.ts';
+import { rulesOf } from '../dig/sides.ts';
 import { leastLap } from '../levels/steps.ts';
 import type { Plan } from '../plan/schema.ts';
 
 type Part = Pick<
   Takeoff,
-  'elements' | 'frost' | 'frozen' | 'lifts' | 'pits' | 'spoil' | 'soils' | 'clashes' | 'shallow'
+  'elements' | 'frost' | 'frozen' | 'lifts' | 'pits' | 'spoil' | 'soils' | 'clashes' | 'shallow' | 'work'
 >;
 
 const ids = (elements: readonly ElementTakeoff[]) => elements.map((element) => element.id);
@@ -34,18 +34,23 @@ export function cautionsFor(plan: Plan, part: Part): Caution[] {
   };
 
   const needing = live.filter((e) => e.rule.protectFrom !== null && e.depth >= e.rule.protectFrom - EPS);
-  const steep = needing.filter((e) => e.slope < e.rule.steepest - EPS);
+  const rules = rulesOf(plan);
+  const { bench } = plan.dig;
+  /** How flat its sides stand, H:V; held ones are as good as flat. */
+  const flatness = (e: ElementTakeoff) =>
+    e.support === 'shore' ? Infinity : e.support === 'bench' ? bench.width / bench.height : e.slope;
+  const steep = needing.filter((e) => flatness(e) < e.rule.steepest - EPS);
   if (steep.length > 0)
     add(steep, 'unsupported', 'stop', {
       depth: [deepest(steep), 'length'],
       from: [Math.min(...steep.map((e) => e.rule.protectFrom ?? 0)), 'length'],
       steepest: [Math.max(...steep.map((e) => e.rule.steepest)), 'slope'],
     });
-  const beyond = live.filter((e) => e.depth > ENGINEER_DEPTH);
+  const beyond = live.filter((e) => e.depth > rules.engineerDepth);
   if (beyond.length > 0)
     add(beyond, 'engineerDepth', 'stop', {
       depth: [deepest(beyond), 'length'],
-      limit: [ENGINEER_DEPTH, 'length'],
+      limit: [rules.engineerDepth, 'length'],
     });
 
   hazardCautions(plan, part, out);
@@ -63,19 +68,27 @@ export function cautionsFor(plan: Plan, part: Part): Caution[] {
     'warn',
   );
   add(
-    needing.filter((e) => e.slope >= e.rule.steepest - EPS),
+    needing.filter((e) => e.support !== 'shore' && flatness(e) >= e.rule.steepest - EPS),
     'caveIn',
     'warn',
     needing.length > 0 ? { depth: [deepest(needing), 'length'] } : undefined,
   );
 
-  const people = live.filter((e) => e.depth >= LADDER_DEPTH);
+  add(
+    live.filter((e) => e.support === 'shore'),
+    'shored',
+    'warn',
+  );
+  const people = live.filter((e) => e.depth >= rules.ladderDepth);
   if (people.length > 0) {
-    add(people, 'ladder', 'warn', { depth: [LADDER_DEPTH, 'length'], travel: [LADDER_TRAVEL, 'length'] });
-    add(people, 'gas', 'note', { depth: [LADDER_DEPTH, 'length'] });
+    add(people, 'ladder', 'warn', {
+      depth: [rules.ladderDepth, 'length'],
+      travel: [rules.ladderTravel, 'length'],
+    });
+    add(people, 'gas', 'note', { depth: [rules.ladderDepth, 'length'] });
     add(people, 'rescue', 'warn');
   }
-  add(live, 'edge', 'warn', { setback: [SPOIL_SETBACK, 'length'] });
+  add(live, 'edge', 'warn', { setback: [rules.setback, 'length'] });
   const marked = plan.ground.hazards.some((hazard) => hazard.kind === 'service');
   add(live, marked ? 'servicesMarked' : 'services', 'warn');
   // Ground frozen today stands like rock until it thaws, and then it falls.
@@ -128,6 +141,7 @@ export function cautionsFor(plan: Plan, part: Part): Caution[] {
         typical: [high, 'size'],
       });
   }
+  siteCautions(plan, part, live, out);
   if (part.spoil.shortfall > 0) add(live, 'shortfall', 'note', { volume: [part.spoil.shortfall, 'volume'] });
   // Last and always, dig or no dig.
   out.push({ code: 'defer', weight: 'note', elements: [] });
@@ -205,4 +219,69 @@ function stepCautions(
         wanted: [Math.max(...short.map(wanted)), 'size'],
       },
     );
+}
+
+/** Spoil, plant and the plot: what the dig and the room round it make of each other. */
+function siteCautions(plan: Plan, part: Part, live: readonly ElementTakeoff[], out: Caution[]): void {
+  const { layDown, machines } = part.work;
+  for (const area of layDown.areas) {
+    if (area.tooNear)
+      out.push({
+        code: 'spoilNear',
+        weight: 'warn',
+        elements: [],
+        names: { area: area.name },
+        values: { edge: [Math.max(0, area.edge), 'length'] },
+      });
+    if (area.rehandled > 0.05)
+      out.push({
+        code: 'rehandle',
+        weight: 'warn',
+        elements: area.overlaps.flatMap((overlap) => overlap.element ?? []),
+        names: {
+          area: area.name,
+          what: area.overlaps
+            .map((overlap) => overlap.name)
+            .filter(Boolean)
+            .join(', '),
+        },
+        values: { volume: [area.rehandled, 'volume'] },
+      });
+    if (area.overlaps.some((overlap) => overlap.what === 'boundary'))
+      out.push({ code: 'areaOutside', weight: 'warn', elements: [], names: { area: area.name } });
+  }
+  if (layDown.homeless > 0.05)
+    out.push({
+      code: 'noRoom',
+      weight: 'warn',
+      elements: [],
+      values: { volume: [layDown.homeless, 'volume'] },
+    });
+  const digging = machines.find((work) => work.machine === plan.dig.machine);
+  const machine = plan.dig.machines.find((entry) => entry.id === plan.dig.machine);
+  if (!digging || !machine) return;
+  if (digging.tooDeep.length > 0)
+    out.push({
+      code: 'reach',
+      weight: 'warn',
+      elements: digging.tooDeep,
+      names: { machine: machine.name },
+      values: { short: [digging.short, 'length'] },
+    });
+  for (const gate of digging.gates)
+    out.push({
+      code: 'gate',
+      weight: 'warn',
+      elements: [],
+      names: { gate, machine: machine.name },
+      values: { width: [machine.width, 'length'] },
+    });
+  const outside = live.filter((e) => e.outside > 0.01);
+  if (outside.length > 0)
+    out.push({
+      code: 'outsidePlot',
+      weight: 'stop',
+      elements: ids(outside),
+      values: { area: [outside.reduce((sum, e) => sum + e.outside, 0), 'area'] },
+    });
 }

@@ -15,7 +15,7 @@ import {
   volumeDeeperThan,
   windrow,
 } from '../dig/index.ts';
-import type { Polygon } from '../geometry/index.ts';
+import { outsideOf, type Polygon } from '../geometry/index.ts';
 import {
   designFrost,
   frozenNow,
@@ -43,6 +43,7 @@ import { heightOf, orderOf, place } from '../pour/index.ts';
 import { footingPieces, sizesOf } from '../setout/index.ts';
 import { pitsOf } from '../water/index.ts';
 import { figuresOf } from './figures.ts';
+import { siteWork } from './site-work.ts';
 import type { Check, ElementTakeoff, Problem, Takeoff } from './takeoff.ts';
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
@@ -316,6 +317,7 @@ function takeoffOf(given: Plan): Takeoff {
       water: waters[i]!,
       softBottom: bedSoils.some((layer) => layer.soil.typical.softens),
       surveyed: model.surface.hull === null || l.places.every(([x, y]) => inHull(model.surface.hull!, x, y)),
+      outside: live[i] ? outsideOf(plan.site.boundary, openings[i]!) : 0,
       live: live[i]!,
     };
   });
@@ -377,6 +379,17 @@ function takeoffOf(given: Plan): Takeoff {
         : [],
     ),
   );
+  const frozenBank = frozen ? frozenVolume(dig.solid, frozen.depth, dig.total) : 0;
+  const work = siteWork(
+    plan,
+    soils,
+    dig.byStratum,
+    elements,
+    openings,
+    spoil,
+    loads,
+    dig.total > 0 ? frozenBank / dig.total : 0,
+  );
   const first = elements.find((e) => e.live);
   const checks: Check[] = [
     ...soilBalance(
@@ -408,7 +421,8 @@ function takeoffOf(given: Plan): Takeoff {
     elements,
     overdig: { neat: dig.neat, ...dig.overdig },
     frost,
-    frozen: frozen && { ...frozen, volume: frozenVolume(dig.solid, frozen.depth, dig.total) },
+    frozen: frozen && { ...frozen, volume: frozenBank },
+    work,
     stacks,
     clashes,
     shallow: shallowOf(plan, model, frost, stacks[0]?.level ?? null),

@@ -11,6 +11,7 @@ import type { Clash, DepthDecision, DepthRule, FloorStack, Shallow, Stepped } fr
 import type { Support } from '../plan/kinds.ts';
 import type { Kind } from '../units/index.ts';
 import type { Pit } from '../water/index.ts';
+import type { SiteWork } from './site-work.ts';
 
 /** How an input of a working came about. */
 export type Origin = 'typed' | 'typical' | 'computed';
@@ -114,6 +115,8 @@ export interface ElementTakeoff {
   readonly water: number | null;
   /** Its bottom is in soil that water softens. */
   readonly softBottom: boolean;
+  /** m² of its opening outside the plot; 0 when no plot is drawn. */
+  readonly outside: number;
   /** Wholly within the survey. */
   readonly surveyed: boolean;
   readonly live: boolean;
@@ -143,6 +146,7 @@ export interface Takeoff {
   readonly water: { readonly from: GroundModel['waterFrom'] };
   readonly soils: readonly Soil[];
   readonly spoil: Spoil;
+  readonly work: SiteWork;
   readonly loads: readonly Loads[];
   readonly mixed: readonly { readonly truck: string; readonly loads: number }[];
   readonly pile: {

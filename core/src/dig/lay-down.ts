@@ -13,7 +13,6 @@ import {
   contains,
   convexPieces,
   crossing,
-  distanceToLine,
   edges,
   flat,
   offset,
@@ -22,6 +21,7 @@ import {
   tidy,
   unionArea,
 } from '../geometry/index.ts';
+import { distanceTo } from '../levels/neighbour.ts';
 import type { Plan, SiteArea } from '../plan/schema.ts';
 
 type Point = readonly [number, number];
@@ -142,20 +142,9 @@ export function pathPieces(path: Plan['site']['paths'][number]): Polygon[] {
 
 /** Distance between an outline and a convex piece, m; 0 when they meet. */
 function apart(outline: readonly Point[], piece: Polygon): number {
-  const n = piece.length / 2;
-  const corners: Point[] = Array.from({ length: n }, (_, i) => [piece[2 * i]!, piece[2 * i + 1]!]);
-  if (corners.some(([x, y]) => contains(outline, x, y))) return 0;
-  if (outline.some(([x, y]) => contains(corners, x, y))) return 0;
-  let least = Infinity;
-  outline.forEach((p, i) => {
-    const q = outline[(i + 1) % outline.length]!;
-    for (const corner of corners) least = Math.min(least, distanceToLine(p, q, corner[0], corner[1]));
-  });
-  corners.forEach((p, i) => {
-    const q = corners[(i + 1) % n]!;
-    for (const corner of outline) least = Math.min(least, distanceToLine(p, q, corner[0], corner[1]));
-  });
-  return least;
+  // The piece may lie wholly inside, where its distance to the outline's line says nothing.
+  if (contains(outline, piece[0]!, piece[1]!)) return 0;
+  return distanceTo([...outline, outline[0]!], piece);
 }
 
 /**

@@ -6,7 +6,7 @@
  * want one that does not cross itself: ask `crossing` first.
  */
 import earcut from 'earcut';
-import { area, at, edges, type Linear, type Polygon } from './convex.ts';
+import { area, at, edges, type Linear, type Polygon, subtract } from './convex.ts';
 
 export type Corner = readonly [number, number];
 type Corners = readonly Corner[];
@@ -240,4 +240,15 @@ export function grow(piece: Polygon, by: number, fixed: readonly Linear[]): Poly
     out.push((p.b * moved[i]! - q.b * moved[j]!) / det, (q.a * moved[j]! - p.a * moved[i]!) / det);
   }
   return out;
+}
+
+/** m² of convex pieces that lie outside an outline; 0 when there is none. */
+export function outsideOf(outline: Corners, pieces: readonly Polygon[]): number {
+  if (outline.length < 3) return 0;
+  let left = [...pieces];
+  for (const inner of convexPieces(tidy(outline))) {
+    const walls = edges(inner);
+    left = left.flatMap((piece) => subtract(piece, walls));
+  }
+  return left.reduce((sum, piece) => sum + area(piece), 0);
 }

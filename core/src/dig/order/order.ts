@@ -69,7 +69,7 @@ export interface OrderStep {
   readonly rehandled: number;
 }
 
-export type Clash =
+export type OrderClash =
   | { readonly code: 'trapped'; readonly trench: number }
   /** Cannot be got to, for the trench named lies open between. */
   | { readonly code: 'blocked'; readonly trench: number; readonly by: number | null };
@@ -454,12 +454,12 @@ export function checkOrder(
 ): {
   readonly steps: readonly OrderStep[];
   readonly cost: number | null;
-  readonly clashes: readonly Clash[];
+  readonly clashes: readonly OrderClash[];
 } {
   const site = siteOf(input);
   const walked = walk(site, order);
   if (walked) return { steps: walked.steps, cost: walked.cost, clashes: [] };
-  const clashes: Clash[] = [];
+  const clashes: OrderClash[] = [];
   const open: number[] = [];
   for (const trench of order) {
     const now = [...open, trench];

@@ -1,0 +1,96 @@
+/** Slope back, bench or shore: the same dig three ways, side by side. */
+import { HAND_RATE, shoredFaces } from '../dig/index.ts';
+import { area, outsideOf } from '../geometry/index.ts';
+import { groundModel } from '../ground/index.ts';
+import type { Support } from '../plan/kinds.ts';
+import type { Plan } from '../plan/schema.ts';
+import { type Difference, difference } from './compare.ts';
+import { compute } from './compute.ts';
+import type { Takeoff } from './takeoff.ts';
+
+export interface Alternative {
+  readonly support: Support;
+  /** Slope it is dug at, H:V; 0 upright. */
+  readonly slope: number;
+  /** Bank m³ of the whole job, and loads. */
+  readonly dig: number;
+  readonly loads: number;
+  /** Against the plan as it stands. */
+  readonly change: Difference;
+  /** Face to hold up, m² and m along its foot; 0 unless shored. */
+  readonly face: number;
+  readonly faceLength: number;
+  /** Difference in money with the shoring in it; null when no price is known. */
+  readonly cost: number | null;
+  /** m² of its opening outside the plot, and what else it runs into by name. */
+  readonly outside: number;
+  readonly hits: readonly string[];
+  /** Its sides are as flat as the rules ask, or held. */
+  readonly within: boolean;
+  /** Hours of hand work on its bottom: people in it. */
+  readonly people: number;
+}
+
+/**
+ * One element dug three ways, the rest of the job as it is. Elements of its group go with it.
+ * @param takeoff of the plan as it stands
+ */
+export function alternatives(plan: Plan, takeoff: Takeoff, index: number): Alternative[] {
+  const info = takeoff.elements[index];
+  const own = plan.elements[index];
+  if (!info?.live || !own) return [];
+  const together = new Set(
+    plan.elements.filter((e) => e === own || (own.group !== '' && e.group === own.group)).map((e) => e.id),
+  );
+  const model = groundModel(plan);
+  return (['slope', 'bench', 'shore'] as const).map((support): Alternative => {
+    const slope = support === 'slope' ? info.rule.steepest : 0;
+    const changed: Plan = {
+      ...plan,
+      elements: plan.elements.map((e) =>
+        together.has(e.id) ? { ...e, support, side: support === 'slope' ? slope : e.side } : e,
+      ),
+    };
+    const other = compute(changed);
+    const members = plan.elements.flatMap((e, i) => (together.has(e.id) ? [i] : []));
+    const openings = members.flatMap((i) => other.shapes.openings[i]!);
+    const faces =
+      support === 'shore'
+        ? shoredFaces(other.shapes.solid, model.surface, (part) => members.includes(part.owner))
+        : { area: 0, length: 0 };
+    const change = difference(plan, takeoff, other);
+    const shoring = plan.prices.shoring;
+    const clashes = other.clashes.filter((clash) => together.has(clash.element));
+    const named = clashes.map(
+      (clash) => plan.ground.hazards.find((hazard) => hazard.id === clash.hazard)?.name ?? clash.hazard,
+    );
+    const laid = other.work.layDown.areas
+      .filter((entry) => entry.overlaps.some((o) => o.element !== null && together.has(o.element)))
+      .map((entry) => entry.name);
+    const bottom = members.reduce((sum, i) => {
+      const pieces = other.shapes.bottoms[i]!;
+      return sum + pieces.reduce((m, piece) => m + area(piece), 0);
+    }, 0);
+    const { bench } = plan.dig;
+    return {
+      support,
+      slope,
+      dig: other.figures.dig.value,
+      loads: other.mixed.reduce((sum, { loads }) => sum + loads, 0),
+      change,
+      face: faces.area,
+      faceLength: faces.length,
+      cost:
+        support === 'shore'
+          ? shoring === null
+            ? null
+            : (change.cost ?? 0) + shoring * faces.area
+          : change.cost,
+      outside: outsideOf(plan.site.boundary, openings),
+      hits: [...new Set([...named, ...laid])],
+      within:
+        support === 'slope' || support === 'shore' || bench.width / bench.height >= info.rule.steepest - 1e-9,
+      people: (bottom * other.handTrim.thickness * 1.25) / HAND_RATE,
+    };
+  });
+}

@@ -1,0 +1,152 @@
+/** The work round the dig: where spoil lies, how sure the loads are, how long the machine takes. */
+import {
+  chanceOf,
+  type DugElement,
+  deepestReach,
+  fillFactor,
+  type LayDown,
+  type Loads,
+  layDown,
+  loadsFor,
+  type Output,
+  outputIn,
+  rulesOf,
+  type Slow,
+  type Spoil,
+} from '../dig/index.ts';
+import type { Polygon } from '../geometry/index.ts';
+import type { Soil } from '../ground/index.ts';
+import type { Plan } from '../plan/schema.ts';
+import type { ElementTakeoff } from './takeoff.ts';
+
+/** How sure a number of loads is. */
+export interface LoadChance {
+  readonly truck: string;
+  /** Chance that so many loads do, from one fewer than worked out to two more. */
+  readonly chances: readonly { readonly loads: number; readonly chance: number }[];
+  /** Loads that do nine times in ten. */
+  readonly sure: number;
+}
+
+export interface StratumWork {
+  readonly soil: Soil;
+  readonly volume: number;
+  readonly output: Output;
+  readonly hours: number;
+}
+
+export interface MachineWork {
+  readonly machine: string;
+  readonly strata: readonly StratumWork[];
+  readonly hours: number;
+  readonly slowed: readonly Slow[];
+  /** Elements deeper than it reaches, and by how much the worst is. */
+  readonly tooDeep: readonly string[];
+  readonly short: number;
+  /** Narrower than it: gates by name. */
+  readonly gates: readonly string[];
+}
+
+export interface SiteWork {
+  readonly layDown: LayDown;
+  readonly chances: readonly LoadChance[];
+  readonly machines: readonly MachineWork[];
+}
+
+/** Nine in ten. */
+const SURE = 0.9;
+/** Past this share of its depth a machine is slow. */
+const DEEP = 0.9;
+
+function machineWork(
+  plan: Plan,
+  soils: readonly Soil[],
+  byStratum: readonly number[],
+  elements: readonly ElementTakeoff[],
+  frozenShare: number,
+): MachineWork[] {
+  const live = elements.filter((e) => e.live);
+  return plan.dig.machines.map((machine) => {
+    const deepest = deepestReach(machine);
+    const tooDeep = live.filter((e) => e.depth > deepest + 1e-6);
+    const slowed: Slow[] = [];
+    if (live.some((e) => e.depth > deepest * DEEP && e.depth <= deepest + 1e-6)) slowed.push('deep');
+    if (plan.ground.hazards.some((hazard) => hazard.kind === 'rock')) slowed.push('obstacle');
+    if (plan.ground.hazards.some((hazard) => hazard.kind === 'crest')) slowed.push('crest');
+    const strata = soils.flatMap((soil, i): StratumWork[] => {
+      const volume = byStratum[i]!;
+      if (volume < 1e-6) return [];
+      const output = outputIn(machine, soil.layer.kind, soil.swell, false, slowed);
+      const hard = outputIn(machine, soil.layer.kind, soil.swell, true, slowed);
+      const frozen = frozenShare * volume;
+      return [{ soil, volume, output, hours: (volume - frozen) / output.rate + frozen / hard.rate }];
+    });
+    return {
+      machine: machine.id,
+      strata,
+      hours: strata.reduce((sum, s) => sum + s.hours, 0),
+      slowed,
+      tooDeep: tooDeep.map((e) => e.id),
+      short: Math.max(0, ...tooDeep.map((e) => e.depth - deepest)),
+      gates: plan.site.gates.filter((gate) => gate.width < machine.width + GATE_ROOM).map((g) => g.name),
+    };
+  });
+}
+
+/** Left free on both sides of a machine in a gate, together, m. */
+const GATE_ROOM = 0.3;
+
+const chancesOf = (plan: Plan, loads: readonly Loads[], loose: number, mass: number): LoadChance[] =>
+  loads.map(({ truck, loads: count }) => {
+    const { spread } = plan.spoil;
+    const counts = count === 0 ? [] : [count - 1, count, count + 1, count + 2].filter((n) => n > 0);
+    return {
+      truck: truck.id,
+      chances: counts.map((n) => ({ loads: n, chance: chanceOf(n, truck, loose, mass, spread) })),
+      sure: loadsFor(SURE, truck, loose, mass, spread),
+    };
+  });
+
+/** @param openings of each element, convex pieces */
+export function siteWork(
+  plan: Plan,
+  soils: readonly Soil[],
+  byStratum: readonly number[],
+  elements: readonly ElementTakeoff[],
+  openings: readonly (readonly Polygon[])[],
+  spoil: Spoil,
+  loads: readonly Loads[],
+  frozenShare: number,
+): SiteWork {
+  const dug = elements.flatMap((e, i): DugElement[] =>
+    e.live
+      ? [
+          {
+            id: e.id,
+            name: plan.elements[i]!.name,
+            openings: openings[i]!,
+            depth: e.depth,
+            unsupported: e.support === 'slope' && e.slope < e.rule.steepest,
+          },
+        ]
+      : [],
+  );
+  const topsoil = spoil.strata
+    .filter((s) => s.soil.typical.backfill === 'topsoil')
+    .reduce((sum, s) => sum + s.keptLoose, 0);
+  const repose = soils.length > 0 ? Math.min(...soils.map((soil) => soil.repose)) : 37;
+  return {
+    layDown: layDown(plan, dug, { spoil: spoil.keptLoose, topsoil }, repose, rulesOf(plan).setback),
+    chances: chancesOf(plan, loads, spoil.hauledLoose, spoil.hauledMass),
+    machines: machineWork(plan, soils, byStratum, elements, frozenShare),
+  };
+}
+
+/** Bucket fill in the soil there is most of: what a truck is matched with. */
+export function usualFill(plan: Plan, spoil: Spoil): number {
+  const most = spoil.strata.reduce<Spoil['strata'][number] | null>(
+    (best, next) => (best === null || next.bank > best.bank ? next : best),
+    null,
+  );
+  return most ? fillFactor(most.soil.layer.kind) : fillFactor(plan.ground.soils[0]?.kind ?? 'topsoil');
+}
