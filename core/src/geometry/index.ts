@@ -2,3 +2,4 @@ export * from './convex.ts';
 export * from './outline.ts';
 export * from './prisms.ts';
 export * from './triangulate.ts';
+export * from './union.ts';

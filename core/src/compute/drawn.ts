@@ -1,0 +1,64 @@
+/** What a plan looks like as lines on layers: what leaves for another program's drawing. */
+import { unionOutlines } from '../geometry/index.ts';
+import type { Plan } from '../plan/schema.ts';
+import { pointsOf } from '../setout/index.ts';
+import { setoutSheet } from './setout-sheet.ts';
+import type { Takeoff } from './takeoff.ts';
+
+type Point = readonly [number, number];
+
+export const DRAWN_LAYERS = [
+  'axis',
+  'footing',
+  'bottom',
+  'opening',
+  'board',
+  'string',
+  'pin',
+  'site',
+] as const;
+export type DrawnLayer = (typeof DRAWN_LAYERS)[number];
+
+export interface Drawn {
+  readonly layer: DrawnLayer;
+  /** Of the element, board, string or corner; empty for what is of all. */
+  readonly name: string;
+  /** One point is a mark. */
+  readonly points: readonly Point[];
+  readonly closed: boolean;
+  /** m over the job's datum; null in plan only. */
+  readonly level: number | null;
+}
+
+/** Lines of a plan, m, x east and y north of the job's origin. */
+export function drawnOf(plan: Plan, takeoff: Takeoff): Drawn[] {
+  const { points, boards } = setoutSheet(plan, takeoff);
+  const out: Drawn[] = [];
+  const put = (
+    layer: DrawnLayer,
+    name: string,
+    line: readonly Point[],
+    closed = false,
+    level: number | null = null,
+  ) => out.push({ layer, name, points: line, closed, level });
+  plan.elements.forEach((element, i) => {
+    const info = takeoff.elements[i];
+    const closed =
+      element.kind === 'strip' ? element.closed : element.kind === 'raft' || element.kind === 'pit';
+    put('axis', element.name, pointsOf(element), closed);
+    if (!info?.live) return;
+    for (const outline of unionOutlines(takeoff.shapes.footings[i]!))
+      put('footing', element.name, outline, true, info.underside);
+    for (const outline of unionOutlines(takeoff.shapes.bottoms[i]!))
+      put('bottom', element.name, outline, true, info.dug);
+  });
+  for (const outline of unionOutlines(takeoff.shapes.openings.flat())) put('opening', '', outline, true);
+  for (const line of boards.lines) {
+    put('string', line.name, [line.boards[0].at, line.boards[1].at], false, line.level);
+    for (const board of line.boards) put('board', board.name, [board.from, board.to], false, line.level);
+  }
+  for (const point of points) put('pin', point.name, [point.at]);
+  if (plan.site.boundary.length > 2) put('site', 'boundary', plan.site.boundary, true);
+  for (const area of plan.site.areas) put('site', area.name, area.points, true);
+  return out;
+}
