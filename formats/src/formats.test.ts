@@ -28,7 +28,7 @@ describe('the shipped schema', () => {
 
 describe('the plan file', () => {
   it('goes out and comes back without loss', () => {
-    for (const name of ['honey-house', 'bell-frame', 'drying-barn']) {
+    for (const name of ['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault']) {
       expect(JSON.parse(writePlan(plan(name)))).toEqual(JSON.parse(text(name)));
       expect(readPlan(writePlan(plan(name)))).toEqual({ ok: true, plan: plan(name) });
     }

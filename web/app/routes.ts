@@ -16,4 +16,5 @@ export default [
   route('jobs/:jobId/takeoff.json', 'routes/takeoff-json.ts'),
   route('jobs/:jobId/takeoff.csv', 'routes/takeoff-csv.ts'),
   route('jobs/:jobId/dig-sheet.pdf', 'routes/dig-sheet.ts'),
+  route('jobs/:jobId/set-out-sheet.pdf', 'routes/set-out-sheet.ts'),
 ] satisfies RouteConfig;

@@ -136,7 +136,7 @@ test('trenches by typed runs, pads by centre and size, kept after reload', async
   await page.reload();
   await ready(page);
   await stage(page, 'setout');
-  await expect(page.getByRole('heading', { name: '0 trenches, 6 pads' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '6 pads' })).toBeVisible();
   const runs = page.getByLabel('Runs along the centre line');
   await runs.fill('8.4 Q');
   await page.getByRole('button', { name: 'Add', exact: true }).first().click();
@@ -144,15 +144,15 @@ test('trenches by typed runs, pads by centre and size, kept after reload', async
   await expect(runs).toHaveValue('8.4 Q');
   await runs.fill('8.4 E, 6 N, 8.4 W, close');
   await page.getByRole('button', { name: 'Add', exact: true }).first().click();
-  await expect(page.getByRole('heading', { name: '1 trenches, 6 pads' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '1 trench, 6 pads' })).toBeVisible();
   await expect(page.getByText('trench · 28.80 m')).toBeVisible();
   await page.getByPlaceholder('1000 x 1000').fill('1200 x 0.9 m');
   await page.getByRole('button', { name: 'Add', exact: true }).last().click();
-  await expect(page.getByRole('heading', { name: '1 trenches, 7 pads' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '1 trench, 7 pads' })).toBeVisible();
   await saved(page);
   await page.reload();
   await ready(page);
-  await expect(page.getByRole('heading', { name: '1 trenches, 7 pads' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '1 trench, 7 pads' })).toBeVisible();
 });
 
 test('dragging on the plan moves a pad, snaps, and is one undo; Delete removes', async ({ page }) => {

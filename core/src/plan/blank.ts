@@ -197,7 +197,7 @@ export function newPit(plan: Plan, outline: PitBox['outline']): PitBox {
 
 /** A ramp down to an element; its foot is on the element's edge. */
 export function newRamp(plan: Plan, serves: string, at: Ramp['at'], angle: number): Ramp {
-  const id = nextName('W', names(plan));
+  const id = nextName('A', names(plan));
   return {
     kind: 'ramp',
     ...common(plan, id),

@@ -61,6 +61,15 @@ export function checkLines(plan: Plan): CheckLine[] {
   const corners = points.filter((p) => p.kind === 'corner');
   const out: CheckLine[] = [];
   const at = (p: Point) => points.find((q) => Math.hypot(p[0] - q.at[0], p[1] - q.at[1]) < 1e-3);
+  /** Both on the axis of one run. */
+  const inLine = (p: Point, q: Point) =>
+    plan.elements.some(
+      (element) =>
+        element.kind === 'strip' &&
+        segmentsOf(element).some((run) =>
+          [p, q].every((r) => Math.abs((r[0] - run.from[0]) * run.uy - (r[1] - run.from[1]) * run.ux) < 1e-3),
+        ),
+    );
   const put = (from: SetoutPoint | undefined, to: SetoutPoint | undefined, kind: CheckLine['kind']) => {
     if (!from || !to || from === to) return;
     if (out.some((l) => (l.from === from && l.to === to) || (l.from === to && l.to === from))) return;
@@ -76,7 +85,7 @@ export function checkLines(plan: Plan): CheckLine[] {
   }
   if (corners.length <= MOST_CROSSED)
     corners.forEach((p, i) => {
-      for (const q of corners.slice(i + 1)) put(p, q, 'diagonal');
+      for (const q of corners.slice(i + 1)) put(p, q, inLine(p.at, q.at) ? 'side' : 'diagonal');
     });
   else
     for (const element of plan.elements) {

@@ -1,6 +1,6 @@
 /** What every kind of element has in common in plan: its points, its length, moving it. */
 import type { Element } from '../plan/schema.ts';
-import { axisLength } from './footprint.ts';
+import { axisLength, segmentsOf } from './footprint.ts';
 
 type Point = readonly [number, number];
 
@@ -38,6 +38,15 @@ export function middleOf(element: Element): Point {
   const points = pointsOf(element);
   const sum = points.reduce<[number, number]>(([x, y], p) => [x + p[0], y + p[1]], [0, 0]);
   return [sum[0] / points.length, sum[1] / points.length];
+}
+
+/** Where an element's name stands in plan: half way along a strip's longest run, else its middle. */
+export function labelPlace(element: Element): Point {
+  if (element.kind !== 'strip') return middleOf(element);
+  const runs = segmentsOf(element);
+  if (runs.length === 0) return element.points[0]!;
+  const longest = runs.reduce((p, q) => (q.length > p.length ? q : p));
+  return [(longest.from[0] + longest.to[0]) / 2, (longest.from[1] + longest.to[1]) / 2];
 }
 
 /** Sizes of an outline along its longest side and square to it, and that side's direction. */

@@ -4,6 +4,7 @@ import { type Plan, sameValue, sectionThrough } from '@cimiento/core';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../parts/controls.tsx';
+import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
 import { forgetKept, keptEdit, useAutosave } from './autosave.ts';
 import { GroundColumn } from './column/GroundColumn.tsx';
 import { JobIdProvider } from './jobId.ts';
@@ -48,6 +49,7 @@ function Desk() {
   const picked = useDesk((desk) => desk.picked);
   const takeoff = useTakeoffOf(plan);
   const model = useGroundOf(plan);
+  const order = useOrderOf(plan);
   const lowerHeight = useLowerHeight();
   const [sheet, setSheet] = useState(false);
   // Until its script runs the page is a picture: what waits for it can tell by this.
@@ -61,91 +63,98 @@ function Desk() {
   return (
     <GroundProvider value={model}>
       <TakeoffProvider value={takeoff}>
-        <Box
-          data-desk={live ? 'live' : 'still'}
-          display={{ base: 'flex', lg: 'grid' }}
-          flexDirection="column"
-          h={{ lg: '100vh' }}
-          minH="100vh"
-          gridTemplateColumns="164px minmax(0, 1fr) 300px"
-          gridTemplateRows="auto minmax(0, 1fr) auto"
-        >
-          <title>{`${plan.name} · Cimiento`}</title>
-          <Box gridColumn="1 / -1" order={0}>
-            <TopBar />
-          </Box>
+        <OrderProvider value={order}>
           <Box
-            gridRow={{ lg: '2 / 4' }}
-            gridColumn={{ lg: '1' }}
-            display={{ base: 'none', lg: 'block' }}
-            minH={0}
-            overflowY="auto"
+            data-desk={live ? 'live' : 'still'}
+            display={{ base: 'flex', lg: 'grid' }}
+            flexDirection="column"
+            h={{ lg: '100vh' }}
+            minH="100vh"
+            gridTemplateColumns="164px minmax(0, 1fr) 300px"
+            gridTemplateRows="auto minmax(0, 1fr) auto"
           >
-            <GroundColumn />
-          </Box>
-          <Flex as="main" direction="column" minH={0} gridColumn={{ lg: '2' }} order={{ base: 2, lg: 0 }}>
-            <Box flex={{ lg: '1.16' }} minH={0} h={{ base: '330px', lg: 'auto' }} order={{ base: 2, lg: 0 }}>
-              <PlanView section={section} />
+            <title>{`${plan.name} · Cimiento`}</title>
+            <Box gridColumn="1 / -1" order={0}>
+              <TopBar />
             </Box>
             <Box
-              flex={{ lg: '1' }}
+              gridRow={{ lg: '2 / 4' }}
+              gridColumn={{ lg: '1' }}
+              display={{ base: 'none', lg: 'block' }}
               minH={0}
-              h={{ base: lowerHeight, lg: 'auto' }}
-              borderTopWidth={{ lg: '1px' }}
+              overflowY="auto"
+            >
+              <GroundColumn />
+            </Box>
+            <Flex as="main" direction="column" minH={0} gridColumn={{ lg: '2' }} order={{ base: 2, lg: 0 }}>
+              <Box
+                flex={{ lg: '1.16' }}
+                minH={0}
+                h={{ base: '330px', lg: 'auto' }}
+                order={{ base: 2, lg: 0 }}
+              >
+                <PlanView section={section} />
+              </Box>
+              <Box
+                flex={{ lg: '1' }}
+                minH={0}
+                h={{ base: lowerHeight, lg: 'auto' }}
+                borderTopWidth={{ lg: '1px' }}
+                borderStyle="solid"
+                borderColor="edge"
+              >
+                <LowerView
+                  element={matched >= 0 ? plan.elements[matched] : undefined}
+                  index={matched}
+                  near={section}
+                />
+              </Box>
+            </Flex>
+            <Box
+              gridColumn={{ lg: '3' }}
+              minH={0}
+              borderLeftWidth={{ lg: '1px' }}
               borderStyle="solid"
               borderColor="edge"
+              order={{ base: 3, lg: 0 }}
+              pb={{ base: 16, lg: 0 }}
             >
-              <LowerView
-                element={matched >= 0 ? plan.elements[matched] : undefined}
-                index={matched}
-                near={section}
-              />
+              <Side />
             </Box>
-          </Flex>
-          <Box
-            gridColumn={{ lg: '3' }}
-            minH={0}
-            borderLeftWidth={{ lg: '1px' }}
-            borderStyle="solid"
-            borderColor="edge"
-            order={{ base: 3, lg: 0 }}
-            pb={{ base: 16, lg: 0 }}
-          >
-            <Side />
-          </Box>
-          <Box gridColumn={{ lg: '2 / 4' }} order={{ base: 1, lg: 0 }}>
-            <Tally />
-          </Box>
-          <Box
-            display={{ base: 'block', lg: 'none' }}
-            position="fixed"
-            left={0}
-            right={0}
-            bottom={0}
-            zIndex={10}
-            bg="sheet"
-            borderTopWidth="2px"
-            borderStyle="solid"
-            borderColor="ink"
-            className="no-print"
-          >
-            {sheet && (
-              <Box maxH="62vh" overflowY="auto">
-                <GroundColumn onPick={() => setSheet(false)} />
-              </Box>
-            )}
-            <Button
-              w="full"
-              look="main"
-              borderRadius={0}
-              aria-expanded={sheet}
-              onClick={() => setSheet(!sheet)}
+            <Box gridColumn={{ lg: '2 / 4' }} order={{ base: 1, lg: 0 }}>
+              <Tally />
+            </Box>
+            <Box
+              display={{ base: 'block', lg: 'none' }}
+              position="fixed"
+              left={0}
+              right={0}
+              bottom={0}
+              zIndex={10}
+              bg="sheet"
+              borderTopWidth="2px"
+              borderStyle="solid"
+              borderColor="ink"
+              className="no-print"
             >
-              {t(sheet ? 'column.close' : 'column.open')} · <StageName />
-            </Button>
+              {sheet && (
+                <Box maxH="62vh" overflowY="auto">
+                  <GroundColumn onPick={() => setSheet(false)} />
+                </Box>
+              )}
+              <Button
+                w="full"
+                look="main"
+                borderRadius={0}
+                aria-expanded={sheet}
+                onClick={() => setSheet(!sheet)}
+              >
+                {t(sheet ? 'column.close' : 'column.open')} · <StageName />
+              </Button>
+            </Box>
+            <Keys />
           </Box>
-          <Keys />
-        </Box>
+        </OrderProvider>
       </TakeoffProvider>
     </GroundProvider>
   );

@@ -3,11 +3,14 @@ import { chakra, Flex } from '@chakra-ui/react';
 import type { Element, Section } from '@cimiento/core';
 import { useTranslation } from 'react-i18next';
 import { Heading } from '../parts/controls.tsx';
+import { OrderView } from '../stages/dig/OrderView.tsx';
+import { PilesView } from '../stages/dig/PilesView.tsx';
 import { FenceView } from '../stages/ground/FenceView.tsx';
 import { FrostCharts } from '../stages/ground/FrostCharts.tsx';
 import { PitFace } from '../stages/ground/PitFace.tsx';
 import { LongSectionView } from '../stages/levels/LongSectionView.tsx';
 import { StackView } from '../stages/levels/StackView.tsx';
+import { BoardsTable, CheckSheet } from '../stages/setout/CheckSheet.tsx';
 import { SectionView } from './section/SectionView.tsx';
 import type { Stage } from './stages.ts';
 import { type Lower, useDesk, useDeskStore } from './store.ts';
@@ -16,7 +19,8 @@ import { type Lower, useDesk, useDeskStore } from './store.ts';
 const DRAWINGS: Partial<Record<Stage, readonly Lower[]>> = {
   ground: ['section', 'pit', 'fence', 'frost'],
   levels: ['stack', 'section', 'long'],
-  dig: ['section', 'long'],
+  setout: ['checks', 'boards', 'section'],
+  dig: ['section', 'order', 'piles', 'long'],
 };
 
 /** The drawing that stands there now, and those there are. */
@@ -81,6 +85,14 @@ export function LowerView({
       return <StackView head={head} element={element} index={index} near={near} />;
     case 'long':
       return <LongSectionView head={head} index={index} />;
+    case 'checks':
+      return <CheckSheet head={head} />;
+    case 'boards':
+      return <BoardsTable head={head} />;
+    case 'order':
+      return <OrderView head={head} />;
+    case 'piles':
+      return <PilesView head={head} />;
     case 'section':
       return <SectionView head={head} element={element} index={index} near={near} />;
   }

@@ -8,7 +8,10 @@ import { useFormat } from '../parts/format.tsx';
 import { cautionText, concerns, problemText } from '../parts/words.ts';
 import { BackfillPanel } from '../stages/backfill/BackfillPanel.tsx';
 import { BasePanel } from '../stages/base/BasePanel.tsx';
+import { Alternatives } from '../stages/dig/Alternatives.tsx';
 import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
+import { MachinePanel } from '../stages/dig/MachinePanel.tsx';
+import { SpoilPanel } from '../stages/dig/SpoilPanel.tsx';
 import { Panel } from '../stages/fields.tsx';
 import { GroundPanel } from '../stages/ground/GroundPanel.tsx';
 import { LevelsPanel } from '../stages/levels/LevelsPanel.tsx';
@@ -52,8 +55,15 @@ export function Side() {
       {long && <Decides ranked={stage === 'levels'} />}
       <Numbers />
       {stage === 'dig' && <Decides ranked={false} />}
+      {stage === 'dig' && <Alternatives />}
       {stage !== 'log' && <Cautions />}
-      {stage === 'dig' && <DigJobPanel />}
+      {stage === 'dig' && (
+        <>
+          <SpoilPanel />
+          <MachinePanel />
+          <DigJobPanel />
+        </>
+      )}
     </Stack>
   );
 }

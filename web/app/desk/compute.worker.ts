@@ -1,6 +1,17 @@
 /** The core in a worker: the takeoff when it takes longer than a frame, and what-ifs always. */
-import { compute, instructionCost, type Plan, ruleCosts, sameValue } from '@cimiento/core';
+import {
+  alternatives,
+  compute,
+  digOrder,
+  instructionCost,
+  type Plan,
+  ruleCosts,
+  sameValue,
+} from '@cimiento/core';
 import { expose } from 'comlink';
+
+/** A search for a better order ends after this, ms. */
+const LONGEST_SEARCH = 4000;
 
 let surface: Plan['ground']['surface'] | null = null;
 
@@ -25,6 +36,15 @@ const api = {
     const plan = known(given);
     const takeoff = compute(plan);
     return plan.levels.instructions.map(({ id }) => ({ id, change: instructionCost(plan, takeoff, id) }));
+  },
+  alternatives(given: Plan, index: number) {
+    const plan = known(given);
+    return alternatives(plan, compute(plan), index);
+  },
+  digOrder(given: Plan) {
+    const plan = known(given);
+    const until = performance.now() + LONGEST_SEARCH;
+    return digOrder(plan, compute(plan), () => performance.now() < until);
   },
 };
 export type ComputeWorker = typeof api;

@@ -30,19 +30,33 @@ export type Saving =
   | { readonly state: 'conflict'; readonly conflict: Conflict };
 
 /** Drawings that may stand under the plan. */
-export type Lower = 'section' | 'pit' | 'fence' | 'frost' | 'stack' | 'long';
+export type Lower =
+  | 'section'
+  | 'pit'
+  | 'fence'
+  | 'frost'
+  | 'stack'
+  | 'long'
+  | 'checks'
+  | 'boards'
+  | 'order'
+  | 'piles';
 type Place = readonly [number, number];
 
 /** What the next press on the plan puts there. */
 export type Placing =
-  | { readonly what: 'log' | 'spot' }
-  | { readonly what: 'hazard'; readonly id: string }
+  | { readonly what: 'log' | 'spot' | 'gate' | 'boundary' }
+  | { readonly what: 'hazard' | 'area' | 'path'; readonly id: string }
   | { readonly what: 'fence'; readonly from: Place | null };
 
 /** Where a person is looking, beside the element picked and the stage. */
 export interface Looking {
   readonly log: string | null;
   readonly hazard: string | null;
+  /** Lay-down area or way picked. */
+  readonly area: string | null;
+  /** How far the order of digging is played: so many steps done. */
+  readonly played: number;
   /** The drawing chosen, by stage. */
   readonly lower: Partial<Record<Stage, Lower>>;
   readonly fence: readonly [Place, Place] | null;
@@ -88,7 +102,15 @@ export function makeDesk(plan: Plan, revision: number): DeskStore {
     saving: { state: 'saved' },
     picked: plan.elements[0]?.id ?? null,
     stage: 'dig',
-    view: { log: plan.ground.logs[0]?.id ?? null, hazard: null, lower: {}, fence: null, placing: null },
+    view: {
+      log: plan.ground.logs[0]?.id ?? null,
+      hazard: null,
+      area: null,
+      played: 0,
+      lower: {},
+      fence: null,
+      placing: null,
+    },
     edit(recipe, key) {
       const [next, forward, back] = produceWithPatches(get().plan, recipe as (draft: Plan) => void);
       if (forward.length === 0) return;

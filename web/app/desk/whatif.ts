@@ -1,5 +1,5 @@
 /** What-ifs in the background: whole takeoffs of changed plans, so never on the page's own thread. */
-import type { Difference, Plan, RuleCost } from '@cimiento/core';
+import type { Alternative, Difference, DigOrder, Plan, RuleCost } from '@cimiento/core';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { ComputeWorker } from './compute.worker.ts';
@@ -17,13 +17,14 @@ function ask(): Remote<ComputeWorker> {
 const QUIET = 250;
 
 function useAsked<T>(
-  plan: Plan,
+  plan: Plan | null,
   key: string,
   question: (core: Remote<ComputeWorker>) => Promise<T>,
 ): T | null {
   const [answer, setAnswer] = useState<{ readonly key: string; readonly value: T } | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the question is the plan and the key
   useEffect(() => {
+    if (plan === null) return setAnswer(null);
     let stale = false;
     const timer = setTimeout(() => {
       question(ask()).then(
@@ -48,3 +49,11 @@ export const useInstructionCosts = (
   plan: Plan,
 ): { readonly id: string; readonly change: Difference | null }[] | null =>
   useAsked(plan, 'words', (core) => core.instructionCosts(plan));
+
+/** An element's sides sloped back, benched and shored. */
+export const useAlternatives = (plan: Plan, index: number): Alternative[] | null =>
+  useAsked(plan, `ways:${index}`, (core) => core.alternatives(plan, index));
+
+/** The order of digging: the person's own, or the best found. */
+export const useDigOrder = (plan: Plan | null): DigOrder | null =>
+  useAsked(plan, 'order', async (core) => (plan === null ? null : core.digOrder(plan)));

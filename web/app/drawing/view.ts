@@ -1,5 +1,14 @@
 /** World to screen for a plan drawing: x east to the right, y north up. */
-import { type Box, boxOf, FOOT, type Plan, pointsOf, type System, type Takeoff, unionBox } from '@cimiento/core';
+import {
+  type Box,
+  boxOf,
+  FOOT,
+  type Plan,
+  pointsOf,
+  type System,
+  type Takeoff,
+  unionBox,
+} from '@cimiento/core';
 
 export interface View {
   readonly width: number;
@@ -20,9 +29,10 @@ export interface Zoom {
 
 /**
  * What there is to see: openings, footings and axes; a 12 m square when there is nothing.
- * @param site the logs and what is near the job too
+ * @param stage where a person looks: the ground shows logs and hazards too, set-out and dig the
+ *   room round the dig
  */
-export function extent(plan: Plan, takeoff: Takeoff, site = false): Box {
+export function extent(plan: Plan, takeoff: Takeoff, stage: string | null = null): Box {
   const { openings, bottoms } = takeoff.shapes;
   const points = plan.elements.flatMap((e) => pointsOf(e).flat());
   const polygons = [...openings.flat(), ...bottoms.flat(), ...(points.length > 0 ? [points] : [])].filter(
@@ -32,16 +42,33 @@ export function extent(plan: Plan, takeoff: Takeoff, site = false): Box {
     polygons.length === 0
       ? { x0: -2, y0: -2, x1: 10, y1: 10 }
       : unionBox(polygons.map((polygon) => boxOf(polygon)));
-  if (!site) return job;
+  if (stage !== 'ground' && stage !== 'dig' && stage !== 'setout') return job;
   // Hazards and logs far off would shrink the job to a dot.
-  const reach = Math.max(6, job.x1 - job.x0, job.y1 - job.y0) * 0.5;
+  const reach = Math.max(6, job.x1 - job.x0, job.y1 - job.y0) * (stage === 'ground' ? 0.5 : 1.5);
   const near = ([x, y]: readonly [number, number]) =>
     x > job.x0 - reach && x < job.x1 + reach && y > job.y0 - reach && y < job.y1 + reach;
-  const places = [
-    ...plan.ground.logs.map((log) => log.at),
-    ...plan.ground.hazards.flatMap((hazard) => hazard.points),
-  ].filter(near);
+  const { site } = plan;
+  const about =
+    stage === 'ground'
+      ? [...plan.ground.logs.map((log) => log.at), ...plan.ground.hazards.flatMap((hazard) => hazard.points)]
+      : stage === 'setout'
+        ? reachOfBoards(job, plan.setout.offset)
+        : [
+            ...site.areas.flatMap((area) => area.points),
+            ...site.gates.map((gate) => gate.at),
+            ...site.boundary,
+          ];
+  const places = about.filter(near);
   return unionBox([job, ...places.map(([x, y]) => ({ x0: x, y0: y, x1: x, y1: y }))]);
+}
+
+/** Corners of the room boards take up round a job. */
+function reachOfBoards(job: Box, offset: number): [number, number][] {
+  const by = offset + 1;
+  return [
+    [job.x0 - by, job.y0 - by],
+    [job.x1 + by, job.y1 + by],
+  ];
 }
 
 /** Fits a box into a window with room for dimensions, then applies the person's zoom. */

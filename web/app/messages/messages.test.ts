@@ -86,7 +86,7 @@ describe('messages', () => {
 });
 
 describe('what the core says', () => {
-  const plans = ['honey-house', 'bell-frame', 'drying-barn'].map((name): Plan => {
+  const plans = ['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault'].map((name): Plan => {
     const read = readPlan(readFileSync(join(import.meta.dirname, `../../../demo/${name}.json`), 'utf8'));
     if (!read.ok) throw new Error(name);
     return read.plan;

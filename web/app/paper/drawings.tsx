@@ -2,7 +2,7 @@
 import {
   dugAtCut,
   fillUnder,
-  middleOf,
+  labelPlace,
   type Plan,
   postAt,
   sectionThrough,
@@ -51,10 +51,7 @@ export function KeyPlan({
       <Path d={join(footings.flat())} fill="#cfdad6" stroke={INK} strokeWidth={0.3} />
       {plan.elements.map((element) => {
         const runs = element.kind === 'strip' ? segmentsOf(element) : [];
-        const longest = runs.length > 0 ? runs.reduce((p, q) => (q.length > p.length ? q : p)) : null;
-        const [x, y] = longest
-          ? [(longest.from[0] + longest.to[0]) / 2, (longest.from[1] + longest.to[1]) / 2]
-          : middleOf(element);
+        const [x, y] = labelPlace(element);
         return (
           <G key={element.id}>
             {runs.map((run) => (

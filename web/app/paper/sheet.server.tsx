@@ -1,5 +1,4 @@
 /** The dig sheet as PDF: one A4 or Letter page a job, readable when wet and dirty. */
-import { createRequire } from 'node:module';
 import {
   compute,
   type ElementTakeoff,
@@ -9,56 +8,17 @@ import {
   type System,
   type Takeoff,
 } from '@cimiento/core';
-import { Document, Font, Page, renderToBuffer, StyleSheet, Text, View } from '@react-pdf/renderer';
+import { Document, Page, renderToBuffer, Text, View } from '@react-pdf/renderer';
 import type { TFunction } from 'i18next';
 import { type Format, makeFormat } from '../parts/format.tsx';
 import { cautionText, compactorText, concerns, problemText } from '../parts/words.ts';
 import { KeyPlan, SectionDrawing } from './drawings.tsx';
-
-const require = createRequire(import.meta.url);
-const font = (file: string) => require.resolve(`@fontsource/${file}`);
-Font.register({
-  family: 'Words',
-  fonts: [
-    { src: font('barlow/files/barlow-latin-400-normal.woff') },
-    { src: font('barlow/files/barlow-latin-600-normal.woff'), fontWeight: 600 },
-  ],
-});
-Font.register({
-  family: 'Figures',
-  src: font('barlow-condensed/files/barlow-condensed-latin-600-normal.woff'),
-});
-// Words are not broken at the line's end: half a word on a wet sheet is worse than a ragged edge.
-Font.registerHyphenationCallback((word) => [word]);
-
-const s = StyleSheet.create({
-  page: {
-    paddingHorizontal: 26,
-    paddingTop: 20,
-    paddingBottom: 26,
-    fontFamily: 'Words',
-    fontSize: 9.4,
-    color: '#162329',
-  },
-  head: {
-    flexDirection: 'row',
-    justifyContent: 'space-between',
-    alignItems: 'flex-end',
-    borderBottom: '1.5 solid #162329',
-    paddingBottom: 3,
-  },
-  title: { fontFamily: 'Figures', fontSize: 20 },
-  h: { fontFamily: 'Figures', fontSize: 12, marginBottom: 2 },
-  row: { flexDirection: 'row' },
-  cell: { paddingVertical: 2, paddingRight: 4 },
-  number: { fontFamily: 'Figures', fontSize: 11, textAlign: 'right' },
-  line: { marginBottom: 1.5 },
-});
+import { dateText, s } from './style.server.ts';
 
 /** More cautions than this are set a little closer, so that the page stays one. */
 const MANY_CAUTIONS = 11;
 
-interface SheetInput {
+export interface SheetInput {
   readonly plan: Plan;
   readonly revision: number;
   readonly savedAt: Date;
@@ -322,10 +282,7 @@ function Cautions({
 function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
   const takeoff = compute(plan);
   const format = makeFormat(lang, system);
-  const date = new Intl.DateTimeFormat(lang === 'es' ? 'es-ES' : 'en-GB', {
-    dateStyle: 'medium',
-    timeZone: 'UTC',
-  }).format(savedAt);
+  const date = dateText(savedAt, lang);
   const first = takeoff.elements.findIndex((e) => e.live);
   // What must be said and dug leaves the drawings the rest: the page is one.
   const crowd =

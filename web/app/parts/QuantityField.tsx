@@ -35,6 +35,8 @@ export interface QuantityFieldProps {
   readonly problem?: string | undefined;
   readonly width?: string;
   readonly stacked?: boolean;
+  /** Its label is only read out: what it is stands beside it already. */
+  readonly bare?: boolean;
 }
 
 /** One press of an arrow key, in the shown unit, by kind. */
@@ -70,6 +72,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
     problem,
     width = '7.2rem',
     stacked,
+    bare = false,
   } = props;
   const { t } = useTranslation();
   const format = useFormat();
@@ -163,7 +166,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
         gap={stacked ? 0.5 : 2}
       >
         <label htmlFor={id}>
-          <Box as="span" fontSize="sm">
+          <Box as="span" fontSize="sm" srOnly={bare}>
             {label}
           </Box>
           {hint && <Small>{hint}</Small>}

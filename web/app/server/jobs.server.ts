@@ -6,7 +6,7 @@ import { readPlan } from '@cimiento/formats';
 import type { Saving } from '../../db/queries/jobs.ts';
 import type { Change, JobSummary } from '../../db/schema.ts';
 
-export const DEMOS = ['honey-house', 'bell-frame', 'drying-barn'] as const;
+export const DEMOS = ['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault'] as const;
 export type Demo = (typeof DEMOS)[number];
 
 function summaryOf(plan: Plan): JobSummary {

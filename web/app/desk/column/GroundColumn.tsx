@@ -1,6 +1,6 @@
 /** The ground column: the job's stages as layers, top to bottom in the order the work is done. */
 import { Box, chakra } from '@chakra-ui/react';
-import type { Plan, Takeoff } from '@cimiento/core';
+import { adjust, type Plan, setoutPoints, type Takeoff } from '@cimiento/core';
 import type { TFunction } from 'i18next';
 import { memo, useCallback } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -39,6 +39,20 @@ function answer(
         state: takeoff.frost.depth === null ? 'inWork' : 'done',
       };
     case 'setout': {
+      const { measured } = plan.setout;
+      if (measured.length > 0) {
+        const { lines, ok } = adjust(
+          setoutPoints(plan),
+          measured,
+          plan.setout.tolerance,
+          plan.setout.temperature,
+        );
+        const off = Math.max(0, ...lines.map((line) => Math.abs(line.off)));
+        return {
+          text: t('column.measured', { off: format.text(off, 'size') }),
+          state: ok ? 'done' : 'held',
+        };
+      }
       return {
         text: countText(t, plan.elements),
         state: plan.elements.length > 0 ? 'done' : 'empty',

@@ -1,6 +1,6 @@
 /** The plan: to scale, with openings, footings and axes; pan, zoom, fit, pick and drag. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Element, middleOf, pointsOf, type Section, segmentsOf, withPoints } from '@cimiento/core';
+import { type Element, labelPlace, pointsOf, type Section, segmentsOf, withPoints } from '@cimiento/core';
 import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
@@ -10,8 +10,11 @@ import { extent, niceLength, polygonPath, type View, viewOf, type Zoom } from '.
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { countText } from '../../parts/words.ts';
+import { OrderLayer } from '../../stages/dig/OrderLayer.tsx';
+import { SiteWorkLayer } from '../../stages/dig/SiteWorkLayer.tsx';
 import { placeAt } from '../../stages/ground/placing.ts';
 import { SiteLayer, SurfaceLayer } from '../../stages/ground/SiteLayer.tsx';
+import { SetoutLayer } from '../../stages/setout/SetoutLayer.tsx';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk, useDeskStore } from '../store.ts';
 import { useGround, useTakeoff } from '../takeoff.ts';
@@ -35,10 +38,12 @@ export function PlanView({ section }: { section: Section | null }) {
   const [zoom, setZoom] = useState<Zoom>(STILL);
   // While something is dragged the window must not move under it.
   const held = useRef<ReturnType<typeof extent> | null>(null);
-  const site = useDesk((desk) => desk.stage === 'ground');
+  const stage = useDesk((desk) => desk.stage);
+  const lower = useDesk((desk) => desk.view.lower.dig);
+  const site = stage === 'ground';
   const placing = useDesk((desk) => desk.view.placing);
   const model = useGround();
-  const box = held.current ?? extent(plan, takeoff, site);
+  const box = held.current ?? extent(plan, takeoff, stage);
   const view = useMemo(() => viewOf(box, width, height, zoom), [box, width, height, zoom]);
 
   useEffect(() => {
@@ -184,6 +189,7 @@ export function PlanView({ section }: { section: Section | null }) {
           <SurfaceLayer view={view} />
           <Dug view={view} />
           {!site && <SiteLayer view={view} hold={hold} />}
+          {!site && <SiteWorkLayer view={view} hold={hold} />}
           {section && <CutMark view={view} section={section} />}
           {plan.elements.map((element, i) => (
             <Drawn
@@ -198,6 +204,8 @@ export function PlanView({ section }: { section: Section | null }) {
             />
           ))}
           {site && <SiteLayer view={view} hold={hold} />}
+          {stage === 'setout' && <SetoutLayer view={view} />}
+          {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
           <PickedDimensions view={view} element={plan.elements.find((e) => e.id === picked)} />
           <Compass width={width} />
           <ScaleBar view={view} />
@@ -323,7 +331,8 @@ function Drawn({
       : element.kind === 'raft' || element.kind === 'pit'
         ? polygonPath(view, element.outline.flat())
         : `M${view.x(element.at[0]) - 8} ${view.y(element.at[1])}h16M${view.x(element.at[0])} ${view.y(element.at[1]) - 8}v16`;
-  const [lx, ly] = labelSpot(element, view);
+  const [east, north] = labelPlace(element);
+  const [lx, ly] = [view.x(east), view.y(north)];
   const width = element.name.length * 7 + 14;
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawn shape cannot be a button element
@@ -387,17 +396,6 @@ function Drawn({
   );
 }
 
-function labelSpot(element: Element, view: View): [number, number] {
-  if (element.kind !== 'strip') {
-    const [x, y] = middleOf(element);
-    return [view.x(x), view.y(y)];
-  }
-  const runs = segmentsOf(element);
-  if (runs.length === 0) return [view.x(element.points[0]![0]), view.y(element.points[0]![1])];
-  const longest = runs.reduce((p, q) => (q.length > p.length ? q : p));
-  return [view.x((longest.from[0] + longest.to[0]) / 2), view.y((longest.from[1] + longest.to[1]) / 2)];
-}
-
 /** Length of each run of the picked strip; both sizes of a picked pad. */
 function PickedDimensions({ view, element }: { view: View; element: Element | undefined }) {
   const format = useFormat();
@@ -426,7 +424,10 @@ function PickedDimensions({ view, element }: { view: View; element: Element | un
           let nx = (y1 - y0) / length;
           let ny = -(x1 - x0) / length;
           if (ny > 0.01 || (Math.abs(ny) <= 0.01 && nx < 0)) [nx, ny] = [-nx, -ny];
-          const off = Math.max(26, (element.kind === 'strip' || element.kind === 'pad' ? element.width / 2 : 0) * view.scale + 20);
+          const off = Math.max(
+            26,
+            (element.kind === 'strip' || element.kind === 'pad' ? element.width / 2 : 0) * view.scale + 20,
+          );
           const mx = (x0 + x1) / 2 + nx * off;
           const my = (y0 + y1) / 2 + ny * off;
           const text = format.text(run.length, 'length');

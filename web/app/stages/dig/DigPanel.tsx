@@ -1,6 +1,6 @@
 /** How wide and steep: the numbers of the thing picked, then what holds for the whole dig. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { type Element, INCH } from '@cimiento/core';
+import { type Element, INCH, RULE_SETS, STRIP_USES, SUPPORTS } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
@@ -8,7 +8,7 @@ import { useTakeoff } from '../../desk/takeoff.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
-import { Fact, Panel, PlanField } from '../fields.tsx';
+import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 
 export function DigPanel() {
   const { t } = useTranslation();
@@ -44,22 +44,22 @@ function Numbers({ element, index }: { element: Element; index: number }) {
       title={t(`dig.title.${element.kind}`, { name: element.name })}
       aside={info && `${format.text(info.length, 'length')} · ${format.text(info.volume, 'volume')}`}
     >
-      <PlanField label={t('dig.width')} path={`${path}/width`} />
-      {element.kind === 'pad' && <PlanField label={t('dig.length')} path={`${path}/length`} />}
-      <PlanField label={t('dig.thickness')} path={`${path}/thickness`} />
-      <Choice
-        label={t('dig.method')}
-        value={element.method}
-        options={(['formed', 'trenchFill'] as const).map((value) => ({ value, label: t(`dig.${value}`) }))}
-        onChange={(value) =>
-          edit(
-            put((e) => {
-              e.method = value;
-            }),
-          )
-        }
-      />
-      {element.method === 'formed' && (
+      <ShapeFields element={element} path={path} put={(recipe) => edit(put(recipe))} />
+      {(element.kind === 'strip' || element.kind === 'pad') && (
+        <Choice
+          label={t('dig.method')}
+          value={element.method}
+          options={(['formed', 'trenchFill'] as const).map((value) => ({ value, label: t(`dig.${value}`) }))}
+          onChange={(value) =>
+            edit(
+              put((e) => {
+                e.method = value;
+              }),
+            )
+          }
+        />
+      )}
+      {element.kind !== 'ramp' && element.method === 'formed' && (
         <PlanField
           label={t('dig.room')}
           hint={t('dig.eachSide')}
@@ -68,25 +68,27 @@ function Numbers({ element, index }: { element: Element; index: number }) {
           optional
         />
       )}
-      <Choice
-        label={t('dig.bucket')}
-        value={element.bucket === null ? '' : String(element.bucket)}
-        options={[
-          { value: '', label: t('dig.bestBucket') },
-          ...plan.dig.buckets.map((b) => ({ value: String(b), label: format.text(b, 'size') })),
-        ]}
-        onChange={(value) =>
-          edit(
-            put((e) => {
-              e.bucket = value === '' ? null : Number(value);
-            }),
-          )
-        }
-      />
+      {(element.kind === 'strip' || element.kind === 'pad') && (
+        <Choice
+          label={t('dig.bucket')}
+          value={element.bucket === null ? '' : String(element.bucket)}
+          options={[
+            { value: '', label: t('dig.bestBucket') },
+            ...plan.dig.buckets.map((b) => ({ value: String(b), label: format.text(b, 'size') })),
+          ]}
+          onChange={(value) =>
+            edit(
+              put((e) => {
+                e.bucket = value === '' ? null : Number(value);
+              }),
+            )
+          }
+        />
+      )}
       {info && (
         <Fact
           label={t('dig.bottomWidth')}
-          note={passes ?? ''}
+          note={(element.kind === 'strip' || element.kind === 'pad') && passes ? passes : ''}
           value={
             info.bottomLength === null
               ? format.text(info.width.dug, 'size')
@@ -94,25 +96,47 @@ function Numbers({ element, index }: { element: Element; index: number }) {
           }
         />
       )}
-      <PlanField
-        label={t('dig.side')}
-        hint={
-          info
-            ? t('dig.sideHint', {
-                steepest: format.text(info.rule.steepest, 'slope'),
-                class: info.rule.slopeClass,
-              })
-            : ''
+      <Choice
+        label={t('dig.support')}
+        value={element.support ?? ''}
+        options={[
+          { value: '' as const, label: t('dig.asJob', { what: t(`ways.${plan.dig.support}`) }) },
+          ...SUPPORTS.map((value) => ({ value, label: t(`ways.${value}`) })),
+        ]}
+        onChange={(value) =>
+          edit(
+            put((e) => {
+              e.support = value === '' ? null : value;
+            }),
+          )
         }
-        path={`${path}/side`}
-        placeholder={plan.dig.side}
-        optional
       />
+      {(element.support ?? plan.dig.support) === 'slope' && (
+        <PlanField
+          label={t('dig.side')}
+          hint={
+            info
+              ? t('dig.sideHint', {
+                  steepest: format.text(info.rule.steepest, 'slope'),
+                  class: info.rule.slopeClass,
+                })
+              : ''
+          }
+          path={`${path}/side`}
+          placeholder={plan.dig.side}
+          optional
+        />
+      )}
       <details>
         <summary style={{ fontSize: '0.875rem', cursor: 'pointer' }}>{t('dig.more')}</summary>
         <Stack gap={2} pt={2}>
+          {element.kind !== 'ramp' && (
+            <PlanField label={t('dig.level')} hint={t('dig.levelHint')} path={`${path}/level`} optional />
+          )}
           <PlanField label={t('dig.low')} hint={t('dig.lowHint')} path={`${path}/low`} />
-          <PlanField label={t(`dig.stem.${element.kind}`)} path={`${path}/stem`} />
+          {(element.kind === 'strip' || element.kind === 'pad') && (
+            <PlanField label={t(`dig.stem.${element.kind}`)} path={`${path}/stem`} />
+          )}
           <TextField
             label={t('dig.name')}
             value={element.name}
@@ -170,18 +194,32 @@ export function DigJobPanel() {
   const { edit } = store.getState();
   return (
     <Panel title={t('dig.job')} aside={t('dig.jobAside')}>
+      <Choice
+        label={t('dig.support')}
+        value={dig.support}
+        options={SUPPORTS.map((value) => ({ value, label: t(`ways.${value}`) }))}
+        onChange={(value) =>
+          edit((d) => {
+            d.dig.support = value;
+          })
+        }
+      />
       <PlanField label={t('dig.side')} path="/dig/side" />
+      <PlanField label={t('dig.benchHeight')} path="/dig/bench/height" />
+      <PlanField label={t('dig.benchWidth')} path="/dig/bench/width" />
+      <PlanField label={t('dig.shore')} hint={t('dig.eachSide')} path="/dig/shore" />
       <PlanField label={t('dig.room')} hint={t('dig.eachSide')} path="/dig/room" />
       <Choice
         label={t('dig.ruleSet')}
         value={ruleSet}
-        options={(['cautious', 'us'] as const).map((value) => ({ value, label: t(`dig.rules.${value}`) }))}
+        options={RULE_SETS.map((value) => ({ value, label: t(`dig.rules.${value}`) }))}
         onChange={(value) =>
           edit((d) => {
             d.ruleSet = value;
           })
         }
       />
+      {ruleSet === 'own' && <OwnRules />}
       <Choice
         label={t('dig.corners')}
         value={dig.corners}
@@ -198,16 +236,6 @@ export function DigJobPanel() {
         path="/dig/handTrim"
         placeholder={handTrim.thickness}
         optional
-      />
-      <TextField
-        label={t('dig.machine')}
-        value={dig.machine}
-        maxLength={80}
-        onChange={(event) =>
-          edit((d) => {
-            d.dig.machine = event.target.value;
-          }, 'machine')
-        }
       />
       {dig.buckets.map((bucket, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: buckets are known by their place in the set
@@ -242,4 +270,125 @@ export function DigJobPanel() {
       )}
     </Panel>
   );
+}
+
+const OWN = [
+  'protectFrom',
+  'a',
+  'b',
+  'c',
+  'engineerDepth',
+  'setback',
+  'ladderDepth',
+  'ladderTravel',
+] as const;
+
+/** The crew's or the country's own rules, typed. */
+function OwnRules() {
+  const { t } = useTranslation();
+  return OWN.map((key) => <PlanField key={key} label={t(`dig.own.${key}`)} path={`/ownRules/${key}`} />);
+}
+
+/** The sizes a shape has, by its kind. */
+function ShapeFields({
+  element,
+  path,
+  put,
+}: {
+  element: Element;
+  path: string;
+  put: (recipe: (e: Element) => void) => void;
+}) {
+  const { t } = useTranslation();
+  switch (element.kind) {
+    case 'pad':
+      return (
+        <>
+          <PlanField label={t('dig.width')} path={`${path}/width`} />
+          <PlanField label={t('dig.length')} path={`${path}/length`} />
+          <PlanField label={t('dig.thickness')} path={`${path}/thickness`} />
+        </>
+      );
+    case 'strip':
+      return (
+        <>
+          <Choice
+            label={t('dig.use')}
+            value={element.use}
+            options={STRIP_USES.map((value) => ({ value, label: t(`dig.uses.${value}`) }))}
+            onChange={(use) =>
+              put((e) => {
+                if (e.kind === 'strip') e.use = use;
+              })
+            }
+          />
+          <PlanField
+            label={t(element.use === 'drain' ? 'dig.drainWidth' : 'dig.width')}
+            path={`${path}/width`}
+          />
+          <PlanField
+            label={t(element.use === 'drain' ? 'dig.surround' : 'dig.thickness')}
+            path={`${path}/thickness`}
+          />
+          {element.use === 'drain' && (
+            <PlanField label={t('dig.fall')} hint={t('dig.fallHint')} path={`${path}/fall`} />
+          )}
+          {element.use === 'underpin' && <PlanField label={t('dig.bay')} path={`${path}/bay`} />}
+          {element.use === 'footing' && (
+            <Toggle
+              label={t('dig.key')}
+              on={element.key !== null}
+              onChange={(on) =>
+                put((e) => {
+                  if (e.kind === 'strip') e.key = on ? { width: Math.min(0.3, e.width), depth: 0.3 } : null;
+                })
+              }
+            />
+          )}
+          {element.key && (
+            <>
+              <PlanField label={t('dig.keyWidth')} path={`${path}/key/width`} />
+              <PlanField label={t('dig.keyDepth')} path={`${path}/key/depth`} />
+            </>
+          )}
+        </>
+      );
+    case 'raft':
+      return (
+        <>
+          <PlanField label={t('dig.slab')} path={`${path}/thickness`} />
+          <Toggle
+            label={t('dig.edge')}
+            on={element.edge !== null}
+            onChange={(on) =>
+              put((e) => {
+                if (e.kind === 'raft') e.edge = on ? { depth: 0.25, width: 0.4 } : null;
+              })
+            }
+          />
+          {element.edge && (
+            <>
+              <PlanField label={t('dig.edgeDepth')} path={`${path}/edge/depth`} />
+              <PlanField label={t('dig.edgeWidth')} path={`${path}/edge/width`} />
+            </>
+          )}
+        </>
+      );
+    case 'pit':
+      return (
+        <>
+          <PlanField label={t('dig.boxHeight')} path={`${path}/height`} />
+          <PlanField label={t('dig.wall')} path={`${path}/wall`} />
+          <PlanField label={t('dig.boxBase')} path={`${path}/thickness`} />
+          <PlanField label={t('dig.roof')} path={`${path}/roof`} />
+        </>
+      );
+    case 'ramp':
+      return (
+        <>
+          <PlanField label={t('dig.rampWidth')} path={`${path}/width`} />
+          <PlanField label={t('dig.grade')} hint={t('dig.gradeHint')} path={`${path}/grade`} />
+        </>
+      );
+  }
 }

@@ -28,10 +28,7 @@ export const SurfacePanel = memo(function SurfacePanel() {
   const turnInto = (kind: SurfaceSpec['kind']) => {
     if (kind === surface.kind) return;
     const { plan, edit } = store.getState();
-    const places = [
-      ...plan.ground.logs.map((log) => log.at),
-      ...plan.elements.flatMap((e) => pointsOf(e)),
-    ];
+    const places = [...plan.ground.logs.map((log) => log.at), ...plan.elements.flatMap((e) => pointsOf(e))];
     const xs = places.map(([x]) => x);
     const ys = places.map(([, y]) => y);
     const [x0, x1, y0, y1] = [

@@ -31,6 +31,39 @@ export function placeAt(store: DeskStore, at: Place, levelAt: (x: number, y: num
           ]);
       });
       return;
+    case 'gate':
+      edit((d) => {
+        const id = nextName(
+          'gate-',
+          d.site.gates.map((gate) => gate.id),
+        );
+        d.site.gates.push({
+          id,
+          name: nextName(
+            'G',
+            d.site.gates.map((g) => g.name),
+          ),
+          at: point,
+          width: 3.5,
+        });
+      });
+      look({ placing: null });
+      return;
+    case 'boundary':
+      edit((d) => {
+        d.site.boundary.push(point);
+      }, 'boundary-draw');
+      return;
+    case 'area':
+      edit((d) => {
+        d.site.areas.find((area) => area.id === placing.id)?.points.push(point);
+      }, `area-draw:${placing.id}`);
+      return;
+    case 'path':
+      edit((d) => {
+        d.site.paths.find((path) => path.id === placing.id)?.points.push(point);
+      }, `path-draw:${placing.id}`);
+      return;
     case 'hazard':
       // A line grows by a point a press until the person is done.
       edit((d) => {

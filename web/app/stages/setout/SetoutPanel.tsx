@@ -1,15 +1,6 @@
 /** Where do I dig: strips by typed runs, pads by centre and size, and the list of both. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import {
-  newPad,
-  newStrip,
-  type Pad,
-  parseQuantity,
-  parseRuns,
-  RANGES,
-  type RangeKey,
-  type Strip,
-} from '@cimiento/core';
+import { newPad, newStrip, type Pad, parseRuns, RANGES, type Strip } from '@cimiento/core';
 import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
@@ -19,6 +10,11 @@ import { useFormat } from '../../parts/format.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { Panel, PlanField, Toggle } from '../fields.tsx';
+import { AddShape } from './AddShape.tsx';
+import { FilesPanel } from './FilesPanel.tsx';
+import { OutlinePlace, RampPlace } from './ShapePlace.tsx';
+import { StringsPanel } from './StringsPanel.tsx';
+import { parseSizes } from './sizes.ts';
 
 export function SetoutPanel() {
   const { t } = useTranslation();
@@ -28,13 +24,20 @@ export function SetoutPanel() {
   const element = plan.elements[index];
   return (
     <>
+      <FilesPanel />
       <Panel title={t('setout.list')} aside={t('setout.aside')}>
         <List />
       </Panel>
       {element?.kind === 'strip' && <StripPlace strip={element} index={index} />}
       {element?.kind === 'pad' && <PadPlace pad={element} index={index} />}
+      {(element?.kind === 'raft' || element?.kind === 'pit') && (
+        <OutlinePlace shape={element} index={index} />
+      )}
+      {element?.kind === 'ramp' && <RampPlace ramp={element} index={index} />}
       <AddStrip />
       <AddPad />
+      <AddShape />
+      <StringsPanel />
     </>
   );
 }
@@ -191,15 +194,9 @@ function AddPad() {
   const id = useId();
   const add = (event: React.FormEvent) => {
     event.preventDefault();
-    const parts = size.trim() === '' ? [] : size.split(/\s*[x×]\s*|\s+por\s+|\s+by\s+/i);
-    const sizes = parts.map((part) => parseQuantity(part, 'size', system, lang));
-    const key: RangeKey = 'elements.length';
-    const bad =
-      sizes.length > 2 ||
-      sizes.some((s) => !s.ok || s.value < RANGES[key].min || s.value > RANGES['elements.width'].max);
-    if (bad) return setSaid(t('setout.sizeWrong'));
-    const [length, width] = sizes.map((s) => (s.ok ? s.value : 0));
-    const pad = newPad(store.getState().plan, at, length, width ?? length);
+    const sizes = size.trim() === '' ? [] : parseSizes(size, 'size', system, lang);
+    if (!sizes) return setSaid(t('setout.sizeWrong'));
+    const pad = newPad(store.getState().plan, at, sizes[0], sizes[1]);
     store.getState().edit((d) => {
       d.elements.push(pad);
     });

@@ -1,0 +1,232 @@
+/** The set-out sheet as PDF: boards and strings, corners, and a check sheet with boxes to fill in. */
+import { compute, type SetoutSheet, setoutSheet } from '@cimiento/core';
+import { Circle, Document, G, Line, Page, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer';
+import { extent, polygonPath, viewOf } from '../drawing/view.ts';
+import { type Format, makeFormat } from '../parts/format.tsx';
+import { problemText } from '../parts/words.ts';
+import type { SheetInput } from './sheet.server.tsx';
+import { dateText, s } from './style.server.ts';
+
+const INK = '#162329';
+const EARTH = '#a9541f';
+const CHALK = '#1b4fa0';
+const HELD = '#a02733';
+
+function Drawing({
+  plan,
+  takeoff,
+  sheet,
+  width,
+  height,
+}: {
+  plan: SheetInput['plan'];
+  takeoff: ReturnType<typeof compute>;
+  sheet: SetoutSheet;
+  width: number;
+  height: number;
+}) {
+  const view = viewOf(extent(plan, takeoff, 'setout'), width, height, { k: 1, x: 0, y: 0 }, 12);
+  const join = (polygons: readonly (readonly number[])[]) =>
+    polygons.map((polygon) => polygonPath(view, polygon)).join('');
+  return (
+    <Svg width={width} height={height}>
+      <Path d={join(takeoff.shapes.openings.flat())} fill="#f6e3d4" stroke="none" />
+      <Path d={join(takeoff.shapes.bottoms.flat())} fill="#e9c4a4" stroke={EARTH} strokeWidth={0.4} />
+      <Path d={join(takeoff.shapes.footings.flat())} fill="#cfdad6" stroke={INK} strokeWidth={0.3} />
+      {sheet.boards.lines.map((line) => (
+        <G key={line.name}>
+          <Line
+            x1={view.x(line.boards[0].at[0])}
+            y1={view.y(line.boards[0].at[1])}
+            x2={view.x(line.boards[1].at[0])}
+            y2={view.y(line.boards[1].at[1])}
+            stroke={CHALK}
+            strokeWidth={0.6}
+          />
+          {line.boards.map((board) => (
+            <G key={board.name}>
+              <Line
+                x1={view.x(board.from[0])}
+                y1={view.y(board.from[1])}
+                x2={view.x(board.to[0])}
+                y2={view.y(board.to[1])}
+                stroke={INK}
+                strokeWidth={2.4}
+              />
+              <Text
+                x={view.x(board.from[0]) + 3}
+                y={view.y(board.from[1]) - 2}
+                style={{ fontSize: 7, fontFamily: 'Figures' }}
+                fill={INK}
+              >
+                {board.name}
+              </Text>
+            </G>
+          ))}
+        </G>
+      ))}
+      {sheet.points.map((point) => (
+        <G key={point.name}>
+          <Circle cx={view.x(point.at[0])} cy={view.y(point.at[1])} r={2.2} fill="#ffffff" stroke={HELD} />
+          <Text
+            x={view.x(point.at[0]) + 3}
+            y={view.y(point.at[1]) + 8}
+            style={{ fontSize: 8, fontFamily: 'Figures' }}
+            fill={HELD}
+          >
+            {point.name}
+          </Text>
+        </G>
+      ))}
+    </Svg>
+  );
+}
+
+/** mm where lengths are taped, feet and inches as they print. */
+const taped = (format: Format, value: number) =>
+  format.text(value, 'length', format.system === 'metric' ? { decimals: 3 } : {});
+
+const STRINGS = { string: 40, for: 84, length: 58, level: 74, sag: 74, boards: 92, nails: 118 } as const;
+
+function Strings({
+  plan,
+  sheet,
+  format,
+  t,
+}: {
+  plan: SheetInput['plan'];
+  sheet: SetoutSheet;
+  format: Format;
+  t: SheetInput['t'];
+}) {
+  const size = (v: number) => format.text(v, 'size');
+  return (
+    <View style={{ marginTop: 6 }}>
+      <Text style={s.h}>{t('boards.title')}</Text>
+      <View style={[s.row, { borderBottom: '1 solid #162329' }]}>
+        {(Object.keys(STRINGS) as (keyof typeof STRINGS)[]).map((key) => (
+          <Text key={key} style={[s.cell, { width: STRINGS[key], fontSize: 8 }]}>
+            {t(`boards.${key}`)}
+          </Text>
+        ))}
+      </View>
+      {sheet.boards.lines.map((line) => (
+        <View key={line.name} style={[s.row, { borderBottom: '0.5 solid #9fb0b2' }]} wrap={false}>
+          <Text style={[s.cell, { width: STRINGS.string, fontWeight: 600 }]}>{line.name}</Text>
+          <Text style={[s.cell, { width: STRINGS.for }]}>
+            {line.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id).join(', ')}
+          </Text>
+          <Text style={[s.cell, { width: STRINGS.length }]}>{taped(format, line.length)}</Text>
+          <Text style={[s.cell, { width: STRINGS.level, fontWeight: 600 }]}>
+            {format.text(line.level, 'level')}
+          </Text>
+          <Text style={[s.cell, { width: STRINGS.sag, fontSize: 8 }]}>
+            {size(line.sag)}
+            {line.props === null
+              ? ''
+              : ` · ${t('boards.props', { span: format.text(line.props, 'length') })}`}
+          </Text>
+          <Text style={[s.cell, { width: STRINGS.boards, fontSize: 8 }]}>
+            {line.boards.map((board) => `${board.name}: ${format.text(board.beyond, 'length')}`).join('   ')}
+          </Text>
+          <Text style={[s.cell, { width: STRINGS.nails, fontSize: 8 }]}>
+            {line.boards[0].nails
+              .filter((nail) => nail.offset > 0)
+              .map((nail) => `${t(`boards.nail.${nail.what}`)} ± ${size(nail.offset)}`)
+              .join(' · ')}
+          </Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Checks({ sheet, format, t }: { sheet: SetoutSheet; format: Format; t: SheetInput['t'] }) {
+  const of = (from: string, to: string) =>
+    sheet.adjustment.lines.find((l) => (l.from === from && l.to === to) || (l.from === to && l.to === from));
+  return (
+    <View style={{ marginTop: 8 }}>
+      <Text style={s.h}>{t('check.title')}</Text>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+        {sheet.checks.map((line) => {
+          const known = of(line.from.name, line.to.name);
+          return (
+            <View
+              key={`${line.from.name}-${line.to.name}`}
+              wrap={false}
+              style={[s.row, { width: '49%', marginRight: '1%', alignItems: 'center', marginBottom: 2 }]}
+            >
+              <Text style={{ width: 62, fontWeight: 600 }}>{`${line.from.name}–${line.to.name}`}</Text>
+              <Text style={{ width: 54, fontSize: 8 }}>{t(`check.${line.kind}`)}</Text>
+              <Text style={[s.number, { width: 62 }]}>{taped(format, line.distance)}</Text>
+              <Text
+                style={{
+                  width: 74,
+                  height: 15,
+                  marginLeft: 6,
+                  border: '0.8 solid #162329',
+                  padding: 2,
+                  fontSize: 9,
+                }}
+              >
+                {known ? taped(format, known.measured) : ''}
+              </Text>
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
+  const takeoff = compute(plan);
+  const sheet = setoutSheet(plan, takeoff);
+  const format = makeFormat(lang, system);
+  return (
+    <Document
+      title={`${plan.name} – ${t('drawing.sheet')}`}
+      language={lang}
+      producer="Cimiento"
+      creator="Cimiento"
+    >
+      <Page size={system === 'metric' ? 'A4' : 'LETTER'} style={s.page}>
+        <View style={s.head} fixed>
+          <View>
+            <Text style={s.title}>{plan.name}</Text>
+            <Text>
+              {[plan.place, plan.datum.name && `${plan.datum.name} ${format.text(plan.datum.level, 'level')}`]
+                .filter(Boolean)
+                .join(' · ')}
+            </Text>
+          </View>
+          <View style={{ alignItems: 'flex-end' }}>
+            <Text style={{ fontFamily: 'Figures', fontSize: 13 }}>{t('drawing.sheet').toUpperCase()}</Text>
+            <Text>{t('sheet.revision', { n: revision, date: dateText(savedAt, lang) })}</Text>
+          </View>
+        </View>
+        {takeoff.problems.map((p) => (
+          <Text key={p.code + p.path} style={{ color: HELD, fontWeight: 600 }}>
+            {problemText(t, format, p)}
+          </Text>
+        ))}
+        <View style={{ marginTop: 5 }}>
+          <Drawing plan={plan} takeoff={takeoff} sheet={sheet} width={540} height={270} />
+        </View>
+        <Strings plan={plan} sheet={sheet} format={format} t={t} />
+        <Checks sheet={sheet} format={format} t={t} />
+        <Text style={{ marginTop: 6, fontWeight: 600 }}>{t('caution.defer.title')}</Text>
+        <Text>{t('caution.defer.text')}</Text>
+        <Text
+          fixed
+          style={{ position: 'absolute', bottom: 10, right: 26, fontSize: 7 }}
+          render={({ pageNumber, totalPages }) => t('sheet.page', { n: pageNumber, of: totalPages })}
+        />
+      </Page>
+    </Document>
+  );
+}
+
+/** Renders a job's set-out sheet. */
+export const setoutPdf = async (input: SheetInput): Promise<Uint8Array<ArrayBuffer>> =>
+  new Uint8Array(await renderToBuffer(<Sheet {...input} />));

@@ -1,0 +1,50 @@
+/** Fonts and styles the printed sheets share. */
+import { createRequire } from 'node:module';
+import type { Lang } from '@cimiento/core';
+import { Font, StyleSheet } from '@react-pdf/renderer';
+
+const require = createRequire(import.meta.url);
+const font = (file: string) => require.resolve(`@fontsource/${file}`);
+Font.register({
+  family: 'Words',
+  fonts: [
+    { src: font('barlow/files/barlow-latin-400-normal.woff') },
+    { src: font('barlow/files/barlow-latin-600-normal.woff'), fontWeight: 600 },
+  ],
+});
+Font.register({
+  family: 'Figures',
+  src: font('barlow-condensed/files/barlow-condensed-latin-600-normal.woff'),
+});
+// Words are not broken at the line's end: half a word on a wet sheet is worse than a ragged edge.
+Font.registerHyphenationCallback((word) => [word]);
+
+export const s = StyleSheet.create({
+  page: {
+    paddingHorizontal: 26,
+    paddingTop: 20,
+    paddingBottom: 26,
+    fontFamily: 'Words',
+    fontSize: 9.4,
+    color: '#162329',
+  },
+  head: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    alignItems: 'flex-end',
+    borderBottom: '1.5 solid #162329',
+    paddingBottom: 3,
+  },
+  title: { fontFamily: 'Figures', fontSize: 20 },
+  h: { fontFamily: 'Figures', fontSize: 12, marginBottom: 2 },
+  row: { flexDirection: 'row' },
+  cell: { paddingVertical: 2, paddingRight: 4 },
+  number: { fontFamily: 'Figures', fontSize: 11, textAlign: 'right' },
+  line: { marginBottom: 1.5 },
+});
+
+/** A day as people write it; sheets are dated by the revision, not by the clock of the reader. */
+export const dateText = (date: Date, lang: Lang): string =>
+  new Intl.DateTimeFormat(lang === 'es' ? 'es-ES' : 'en-GB', { dateStyle: 'medium', timeZone: 'UTC' }).format(
+    date,
+  );

@@ -1,0 +1,16 @@
+/** The order of digging as it stands: asked of the worker once and shared by plan and list. */
+import type { DigOrder, Plan } from '@cimiento/core';
+import { createContext, useContext } from 'react';
+import { useDesk } from '../../desk/store.ts';
+import { useDigOrder } from '../../desk/whatif.ts';
+
+const Context = createContext<DigOrder | null>(null);
+export const OrderProvider = Context.Provider;
+/** Null until it is worked out, and while nobody looks at it. */
+export const useOrder = (): DigOrder | null => useContext(Context);
+
+/** The plan's order, worked out only while it is looked at. */
+export function useOrderOf(plan: Plan): DigOrder | null {
+  const wanted = useDesk((desk) => desk.stage === 'dig' && desk.view.lower.dig === 'order');
+  return useDigOrder(wanted ? plan : null);
+}

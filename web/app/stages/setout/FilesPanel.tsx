@@ -1,0 +1,55 @@
+/** Drawings in and out, and the sheet to print. */
+import { Flex } from '@chakra-ui/react';
+import { DRAWN_LAYERS, drawnOf, setoutSheet } from '@cimiento/core';
+import { writeDxf, writeGeoJson, writeSetoutCsv } from '@cimiento/formats';
+import { Printer } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useJobId } from '../../desk/jobId.ts';
+import { useDeskStore } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
+import { Button } from '../../parts/controls.tsx';
+import { FilePick } from '../../parts/FilePick.tsx';
+import { fileName, saveFile } from '../../parts/files.ts';
+import { Panel } from '../fields.tsx';
+import { ImportDrawing } from './ImportDrawing.tsx';
+
+export function FilesPanel() {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const takeoff = useTakeoff();
+  const jobId = useJobId();
+  const [file, setFile] = useState<File | null>(null);
+  const save = (what: 'dxf' | 'geojson' | 'csv') => {
+    const { plan } = store.getState();
+    const origin = [plan.datum.east, plan.datum.north] as const;
+    const name = (ending: string) => fileName(plan.name, t('drawing.fileName'), ending);
+    const drawn = drawnOf(plan, takeoff);
+    if (what === 'dxf') {
+      const layers = Object.fromEntries(DRAWN_LAYERS.map((layer) => [layer, t(`drawing.drawn.${layer}`)]));
+      saveFile(`${name('')}.dxf`, writeDxf(drawn, layers as Parameters<typeof writeDxf>[1]), 'image/vnd.dxf');
+    } else if (what === 'geojson')
+      saveFile(`${name('')}.geojson`, writeGeoJson(drawn, origin), 'application/geo+json');
+    else saveFile(`${name('')}.csv`, writeSetoutCsv(setoutSheet(plan, takeoff), origin));
+  };
+  return (
+    <Panel fold="open" title={t('drawing.panel')} aside={t('drawing.aside')}>
+      <Flex gap={1.5} wrap="wrap">
+        <FilePick accept=".dxf,image/vnd.dxf" name="drawing" onFile={setFile}>
+          {t('drawing.import')}
+        </FilePick>
+        {(['dxf', 'geojson', 'csv'] as const).map((what) => (
+          <Button key={what} onClick={() => save(what)}>
+            {t(`drawing.save.${what}`)}
+          </Button>
+        ))}
+        <Button asChild>
+          <a href={`/jobs/${jobId}/set-out-sheet.pdf`} target="_blank" rel="noreferrer">
+            <Printer size={15} aria-hidden /> {t('drawing.sheet')}
+          </a>
+        </Button>
+      </Flex>
+      <ImportDrawing file={file} onClose={() => setFile(null)} />
+    </Panel>
+  );
+}

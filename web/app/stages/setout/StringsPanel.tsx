@@ -1,0 +1,33 @@
+/** How boards and strings are put up, and how far a tape may be off. */
+import { useTranslation } from 'react-i18next';
+import { useFormat } from '../../parts/format.tsx';
+import { Fact, Panel, PlanField } from '../fields.tsx';
+import { useSetout } from './useSetout.ts';
+
+export function StringsPanel() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { boards } = useSetout();
+  const levels = new Set(boards.lines.map((line) => line.level.toFixed(4)));
+  return (
+    <Panel fold="shut" title={t('boards.panel')} aside={t('boards.count', { count: boards.lines.length })}>
+      <PlanField label={t('boards.offset')} hint={t('boards.offsetHint')} path="/setout/offset" />
+      <PlanField label={t('boards.tension')} path="/setout/tension" />
+      <PlanField label={t('boards.weight')} path="/setout/weight" />
+      <PlanField label={t('boards.tolerance')} path="/setout/tolerance" />
+      <PlanField
+        label={t('boards.temperature')}
+        hint={t('boards.temperatureHint')}
+        path="/setout/temperature"
+        optional
+      />
+      {boards.crossings.length > 0 && (
+        <Fact
+          label={t('boards.crossings', { count: boards.crossings.length })}
+          note={t('boards.levels', { count: levels.size })}
+          value={format.text(Math.min(...boards.crossings.map((c) => c.apart)), 'size')}
+        />
+      )}
+    </Panel>
+  );
+}
