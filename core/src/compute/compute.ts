@@ -457,7 +457,12 @@ function takeoffOf(given: Plan): Takeoff {
       footings: placed.footingPieces.map((list) => list.map((piece) => piece.plan)),
       undersides: placed.footingPieces.map((list) => list.map((piece) => piece.underside)),
       tops: placed.footingPieces.map((list) => list.map((piece) => piece.top)),
-      bottoms: dig.bottoms,
+      // A ramp's bottom ends where it comes out of the ground.
+      bottoms: dig.bottoms.map((list, i) =>
+        plan.elements[i]!.kind === 'ramp'
+          ? dig.solid.cells.filter((cell) => cell.owner === i && cell.flat).map((cell) => cell.area)
+          : list,
+      ),
       openings,
       solid: dig.solid,
     },

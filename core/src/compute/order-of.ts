@@ -22,7 +22,13 @@ export interface OrderProblem {
 }
 
 /** The line a machine works along: a strip's axis, the longer middle line of anything else. */
-function axisOf(element: Element): { from: Point; to: Point } {
+function axisOf(element: Element, depth: number): { from: Point; to: Point } {
+  if (element.kind === 'ramp') {
+    const angle = (element.angle * Math.PI) / 180;
+    const run = depth / element.grade;
+    const [x, y] = element.at;
+    return { from: element.at, to: [x + Math.cos(angle) * run, y + Math.sin(angle) * run] };
+  }
   if (element.kind === 'strip') {
     const runs = segmentsOf(element);
     const longest = runs.reduce((p, q) => (q.length > p.length ? q : p));
@@ -31,9 +37,9 @@ function axisOf(element: Element): { from: Point; to: Point } {
       ? { from: longest.from, to: longest.to }
       : { from: element.points[0]!, to: element.points.at(-1)! };
   }
-  if (element.kind === 'pad' || element.kind === 'ramp') {
+  if (element.kind === 'pad') {
     const angle = (element.angle * Math.PI) / 180;
-    const half = element.kind === 'pad' ? Math.max(0, element.length - element.width) / 2 : 0;
+    const half = Math.max(0, element.length - element.width) / 2;
     const [ux, uy] = [Math.cos(angle) * half, Math.sin(angle) * half];
     return { from: [element.at[0] - ux, element.at[1] - uy], to: [element.at[0] + ux, element.at[1] + uy] };
   }
@@ -57,7 +63,7 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
   const entries = plan.elements.flatMap((element, i) => {
     const info = takeoff.elements[i];
     if (!info?.live) return [];
-    const axis = axisOf(element);
+    const axis = axisOf(element, info.depth);
     const openings = takeoff.shapes.openings[i]!;
     const [dx, dy] = [axis.to[0] - axis.from[0], axis.to[1] - axis.from[1]];
     const length = Math.hypot(dx, dy);
@@ -76,6 +82,7 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
       .sort((p, q) => p.away - q.away)
       .map(({ index }) => index);
     const trench: Trench = {
+      outwards: element.kind === 'ramp',
       id: element.id,
       openings,
       ...axis,
@@ -86,6 +93,11 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
     return [{ trench, id: element.id }];
   });
   const ids = entries.map((entry) => entry.id);
+  const trenches = entries.map(({ trench }): Trench => {
+    const element = plan.elements.find((e) => e.id === trench.id);
+    const after = element?.kind === 'ramp' ? ids.indexOf(element.serves) : -1;
+    return { ...trench, after: after < 0 ? null : after };
+  });
   const overlaps = plan.site.areas.map((area) => {
     const laid = takeoff.work.layDown.areas.find((entry) => entry.id === area.id);
     return (laid?.overlaps ?? []).flatMap((overlap) => {
@@ -96,7 +108,7 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
   return {
     ids,
     input: {
-      trenches: entries.map((entry) => entry.trench),
+      trenches,
       machine: { width: machine.width, reach },
       boundary: plan.site.boundary,
       exits: plan.site.gates.map((gate) => gate.at),
@@ -144,7 +156,7 @@ export type DigOrder =
       readonly blocking: readonly string[];
       readonly stuck: readonly string[];
       /** What is wrong with the person's own order. */
-      readonly clashes: readonly { code: 'trapped' | 'blocked'; id: string; by: string | null }[];
+      readonly clashes: readonly { code: 'trapped' | 'blocked' | 'early'; id: string; by: string | null }[];
       readonly typed: boolean;
     };
 
@@ -181,7 +193,7 @@ export function digOrder(plan: Plan, takeoff: Takeoff, budget?: () => boolean): 
         clashes: clashes.map((clash) => ({
           code: clash.code,
           id: ids[clash.trench]!,
-          by: clash.code === 'blocked' && clash.by !== null ? ids[clash.by]! : null,
+          by: clash.code !== 'trapped' && clash.by !== null ? ids[clash.by]! : null,
         })),
       };
     const made = shown(steps);

@@ -124,6 +124,17 @@ export function sectionThrough(
           z0: underside - plan.pour.blinding.thickness,
           z1: underside,
         });
+      const box = plan.elements[i]!;
+      if (box.kind === 'pit') {
+        // Walls and roof round the hollow; the base is the footing drawn already.
+        const roof = underside + box.height;
+        const wall = (from: number, to: number, low: number, high: number) =>
+          boxes.push({ element: i, what: 'stem', s0: from, s1: to, z0: low, z1: high });
+        wall(s0, s0 + box.wall, top, roof);
+        wall(s1 - box.wall, s1, top, roof);
+        if (box.roof > 0) wall(s0 + box.wall, s1 - box.wall, roof - box.roof, roof);
+        return;
+      }
       const { stem } = plan.elements[i]!;
       const middle = (s0 + s1) / 2;
       if (stem > 0 && i === index)

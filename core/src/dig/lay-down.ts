@@ -67,9 +67,16 @@ export interface LayDown {
 /** Steps a heap is measured in: its area is a quadratic of the height between two of them. */
 const STEPS = 48;
 
-/** Loose m³ of a heap by its height: at every step from the ground to the highest. */
-function heapBySteps(outline: readonly Point[], repose: number, highest: number): Float64Array {
-  const out = new Float64Array(STEPS + 1);
+/** A heap at every step from the ground to the highest: loose m³ under it, and its plan area there. */
+interface HeapSteps {
+  readonly held: Float64Array;
+  readonly area: Float64Array;
+}
+
+function heapBySteps(outline: readonly Point[], repose: number, highest: number): HeapSteps {
+  const held = new Float64Array(STEPS + 1);
+  const areas = new Float64Array(STEPS + 1);
+  const out = { held, area: areas };
   const corners = tidy(outline);
   if (corners.length < 3 || crossing(corners) !== null || highest <= 0) return out;
   const tan = Math.tan((repose * Math.PI) / 180);
@@ -79,14 +86,16 @@ function heapBySteps(outline: readonly Point[], repose: number, highest: number)
   };
   const step = highest / STEPS;
   let below = at(0);
+  areas[0] = below;
   for (let i = 0; i < STEPS; i++) {
     const above = at((i + 1) * step);
     // Once nothing is left the heap has come to its point.
     const middle = above > 0 ? at((i + 0.5) * step) : below / 4;
-    out[i + 1] = out[i]! + (step / 6) * (below + 4 * middle + above);
+    held[i + 1] = held[i]! + (step / 6) * (below + 4 * middle + above);
+    areas[i + 1] = above;
     below = above;
     if (above === 0) {
-      out.fill(out[i + 1]!, i + 1);
+      held.fill(held[i + 1]!, i + 1);
       break;
     }
   }
@@ -98,7 +107,7 @@ function heapBySteps(outline: readonly Point[], repose: number, highest: number)
  * V = ∫ A(offset(−z/tan φ)) dz, by Simpson's rule.
  */
 export const heapVolume = (outline: readonly Point[], repose: number, height: number): number =>
-  heapBySteps(outline, repose, height)[STEPS]!;
+  heapBySteps(outline, repose, height).held[STEPS]!;
 
 /** Height of the heap that holds a volume, m; null when it does not fit under `most`. */
 export function heapHeight(
@@ -108,11 +117,17 @@ export function heapHeight(
   most: number,
 ): number | null {
   if (volume <= 0) return 0;
-  const steps = heapBySteps(outline, repose, most);
-  if (steps[STEPS]! < volume - 1e-9) return null;
-  const at = steps.findIndex((held) => held >= volume - 1e-9);
-  const [under, over] = [steps[at - 1]!, steps[at]!];
-  return ((at - 1 + (volume - under) / Math.max(1e-12, over - under)) * most) / STEPS;
+  const { held, area: areas } = heapBySteps(outline, repose, most);
+  if (held[STEPS]! < volume - 1e-9) return null;
+  const at = held.findIndex((v) => v >= volume - 1e-9);
+  const step = most / STEPS;
+  // Between two steps the area falls evenly: a·z + b·z² is what is still to be held.
+  const a = areas[at - 1]!;
+  const b = (areas[at]! - a) / (2 * step);
+  const left = volume - held[at - 1]!;
+  const within =
+    Math.abs(b) < 1e-9 ? left / a : (-a + Math.sqrt(Math.max(0, a * a + 4 * b * left))) / (2 * b);
+  return (at - 1) * step + Math.min(step, within);
 }
 
 export interface DugElement {

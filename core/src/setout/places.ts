@@ -42,6 +42,11 @@ export function middleOf(element: Element): Point {
 
 /** Where an element's name stands in plan: half way along a strip's longest run, else its middle. */
 export function labelPlace(element: Element): Point {
+  if (element.kind === 'ramp') {
+    const angle = (element.angle * Math.PI) / 180;
+    const on = 1.6 * element.width;
+    return [element.at[0] + on * Math.cos(angle), element.at[1] + on * Math.sin(angle)];
+  }
   if (element.kind !== 'strip') return middleOf(element);
   const runs = segmentsOf(element);
   if (runs.length === 0) return element.points[0]!;

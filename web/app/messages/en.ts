@@ -236,7 +236,12 @@ export const en = {
     order_one: 'order {{order}}, {{count}} load',
     order_other: 'order {{order}}, {{count}} loads',
     dig: { name: 'Dig, in the ground', sub: 'neat {{neat}} · over {{over}}' },
-    spoil: { name: 'Spoil, loose', sub: 'bank {{base}} × {{height}} high' },
+    spoil: {
+      name: 'Spoil, loose',
+      sub: 'bank {{base}} × {{height}} high',
+      heaps_one: 'kept in {{count}} heap',
+      heaps_other: 'kept in {{count}} heaps',
+    },
     keep: {
       name: 'Keep for backfill',
       sub: '+ topsoil {{volume}}',
@@ -964,7 +969,7 @@ export const en = {
     hazard: 'Hazard {{name}}',
     point: '{{name}}, point {{n}}',
     spoil: 'Where the spoil goes',
-    keep: '{{volume}} loose to keep',
+    keep: '{{volume}} to keep',
     noAreas: 'Draw where soil may lie: the plan then says what fits and what is moved twice.',
     use: {
       spoil: 'spoil',
@@ -1675,8 +1680,10 @@ export const en = {
     bridge: 'Bridge it with plates, dig it by hand, or open another way out.',
     blockedBy: '{{name}} cannot be got to: {{by}} lies open in between.',
     blocked: '{{name}} cannot be got to.',
+    early: '{{name}} comes before {{by}}, which it leads into.',
     trapped: 'After {{name}} the machine is shut in.',
     short: {
+      early: 'comes too early',
       blocked: 'cannot be reached',
       trapped: 'shuts the machine in',
     },

@@ -236,7 +236,12 @@ export const es: Messages = {
     order_one: 'pedir {{order}}, {{count}} viaje',
     order_other: 'pedir {{order}}, {{count}} viajes',
     dig: { name: 'Excavar, en banco', sub: 'neto {{neat}} · de más {{over}}' },
-    spoil: { name: 'Tierra suelta', sub: 'cordón {{base}} × {{height}} de alto' },
+    spoil: {
+      name: 'Tierra suelta',
+      sub: 'cordón {{base}} × {{height}} de alto',
+      heaps_one: 'guardado en {{count}} montón',
+      heaps_other: 'guardado en {{count}} montones',
+    },
     keep: {
       name: 'Guardar para relleno',
       sub: '+ tierra negra {{volume}}',
@@ -970,7 +975,7 @@ export const es: Messages = {
     hazard: 'Peligro {{name}}',
     point: '{{name}}, punto {{n}}',
     spoil: 'Adónde va la tierra',
-    keep: '{{volume}} sueltos que se guardan',
+    keep: '{{volume}} a guardar',
     noAreas: 'Dibuja dónde puede ir la tierra: el plan dirá qué cabe y qué se mueve dos veces.',
     use: {
       spoil: 'tierras',
@@ -1680,8 +1685,10 @@ export const es: Messages = {
     bridge: 'Ponle planchas, excávala a mano o abre otra salida.',
     blockedBy: 'A {{name}} no se llega: {{by}} está abierta en medio.',
     blocked: 'A {{name}} no se llega.',
+    early: '{{name}} va antes que {{by}}, adonde lleva.',
     trapped: 'Después de {{name}} la máquina queda encerrada.',
     short: {
+      early: 'va demasiado pronto',
       blocked: 'no se llega',
       trapped: 'encierra a la máquina',
     },

@@ -155,6 +155,18 @@ describe('the order of digging', () => {
     expect(checkOrder(input, [0, 1]).steps[0]!.rehandled).toBe(20);
   });
 
+  it('a ramp is dug out of its pit, backing away, and never before it', () => {
+    const input = site([
+      trench('ramp', [6, 2], [16, 2], { after: 1, outwards: true }),
+      trench('pit', [0, 2], [5, 2]),
+    ]);
+    const found = orderTrenches(input);
+    if (!found.ok) throw new Error(JSON.stringify(found));
+    expect(found.steps.map((s) => input.trenches[s.trench]!.id)).toEqual(['pit', 'ramp']);
+    expect(found.steps[1]!.mode.finish[0]).toBeGreaterThan(16);
+    expect(checkOrder(input, [0, 1]).clashes[0]).toEqual({ code: 'early', trench: 0, by: 1 });
+  });
+
   it('nothing to dig is an order too', () => {
     expect(orderTrenches(site([]))).toMatchObject({ ok: true, steps: [], cost: 0 });
   });

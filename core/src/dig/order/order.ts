@@ -38,6 +38,10 @@ export interface Trench {
   /** Loose m³, and lay-down areas it can be put on without driving, by position. */
   readonly loose: number;
   readonly areas: readonly number[];
+  /** Dug only once another is: a ramp after its pit. Null for none. */
+  readonly after?: number | null;
+  /** The machine backs out along it from `from` to `to`, and no other way. */
+  readonly outwards?: boolean;
 }
 
 export interface OrderInput {
@@ -71,6 +75,8 @@ export interface OrderStep {
 
 export type OrderClash =
   | { readonly code: 'trapped'; readonly trench: number }
+  /** Comes before what it may only come after. */
+  | { readonly code: 'early'; readonly trench: number; readonly by: number }
   /** Cannot be got to, for the trench named lies open between. */
   | { readonly code: 'blocked'; readonly trench: number; readonly by: number | null };
 
@@ -121,6 +127,7 @@ function modesOf(trench: Trench, machine: OrderInput['machine']): Mode[] {
   // Backing off along its line it starts over ground still whole, a reach from the far end.
   const back = Math.min(length, machine.reach * 0.7);
   out.push({ how: 'astride', start: at(back, 0), finish: at(length + past, 0) });
+  if (trench.outwards) return out;
   out.push({ how: 'astride', start: at(length - back, 0), finish: at(-past, 0) });
   if (off <= machine.reach)
     for (const side of [1, -1]) {
@@ -164,6 +171,8 @@ function finishing(site: Site, open: Iterable<number>, trench: number): Mode[] {
 
 /** Modes by which a trench can be dug last among `open` (which holds it). */
 function lastModes(site: Site, open: readonly number[], trench: number): Mode[] {
+  // What may only come after it is still open.
+  if (open.some((other) => site.input.trenches[other]!.after === trench)) return [];
   const modes = finishing(site, open, trench);
   if (modes.length === 0) return [];
   const before = getsOut(
@@ -211,6 +220,12 @@ function spoilOf(site: Site, trench: number, closed: (other: number) => boolean)
   return first === undefined ? { area: null, rehandled: 0 } : { area: first, rehandled: loose };
 }
 
+/** Whether a trench would be dug before what it may only come after. */
+function tooEarly(site: Site, trench: number, open: readonly number[]): boolean {
+  const after = site.input.trenches[trench]!.after ?? null;
+  return after !== null && !open.includes(after);
+}
+
 /** A way to have dug a run of trenches: the mode it ended in and what it cost. */
 interface Walked {
   readonly mode: Mode | null;
@@ -237,6 +252,7 @@ function walk(
   let states = known.at(-1) ?? START;
   const open = order.slice(0, known.length);
   for (const trench of order.slice(known.length)) {
+    if (tooEarly(site, trench, open)) return null;
     const before = blockedBy(grid, open);
     const usable = finishing(site, [...open, trench], trench);
     const targets = usable.map((mode) => grid.cell(mode.start));
@@ -302,6 +318,8 @@ function exactOrder(site: Site): Extract<Ordered, { ok: true }> | null {
     const usable: { trench: number; mode: Mode; into: number }[] = [];
     for (let trench = 0; trench < n; trench++) {
       if (set & (1 << trench)) continue;
+      const { after } = input.trenches[trench]!;
+      if (after != null && !(set & (1 << after))) continue;
       const into = set | (1 << trench);
       for (const mode of finishing(site, members(into), trench)) usable.push({ trench, mode, into });
     }
@@ -462,6 +480,10 @@ export function checkOrder(
   const clashes: OrderClash[] = [];
   const open: number[] = [];
   for (const trench of order) {
+    if (tooEarly(site, trench, open)) {
+      clashes.push({ code: 'early', trench, by: input.trenches[trench]!.after! });
+      continue;
+    }
     const now = [...open, trench];
     if (lastModes(site, now, trench).length === 0) {
       const after = wayOut(site, now);

@@ -28,6 +28,10 @@ function subline(id: FigureId, takeoff: Takeoff, t: TFunction, format: Format): 
       });
     }
     case 'spoil':
+      if (takeoff.work.layDown.areas.length > 0)
+        return t('tally.spoil.heaps', {
+          count: takeoff.work.layDown.areas.filter((a) => a.holds > 0).length,
+        });
       return t('tally.spoil.sub', {
         base: rough(takeoff.pile.base),
         height: rough(takeoff.pile.height),

@@ -33,7 +33,9 @@ export function Alternatives() {
     <Panel title={t('ways.title')} aside={t('ways.aside', { name: element.group || element.name })}>
       {ways === null && <Small>{t('ways.working')}</Small>}
       {ways?.map((way) => {
-        const here = info.support === way.support;
+        const here =
+          info.support === way.support &&
+          (way.support !== 'slope' || Math.abs(info.slope - way.slope) < 1e-9);
         const facts = [
           t('ways.dig', { volume: format.text(way.dig, 'volume'), count: way.loads }),
           ...(way.face > 0

@@ -93,7 +93,10 @@ function Verdict({ order }: { order: DigOrder }) {
     );
   const lines = order.typed
     ? order.clashes.map((clash) =>
-        t(clash.by ? 'order.blockedBy' : `order.${clash.code}`, { name: name(clash.id), by: name(clash.by) }),
+        t(clash.code === 'blocked' && clash.by ? 'order.blockedBy' : `order.${clash.code}`, {
+          name: name(clash.id),
+          by: name(clash.by),
+        }),
       )
     : order.blocking.length > 0
       ? order.blocking.map((id) => t('order.noneBecause', { name: name(id) }))
