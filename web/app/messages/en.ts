@@ -260,6 +260,7 @@ export const en = {
     'overdig.bucket': 'Over-dig: bucket step',
     'overdig.sides': 'Over-dig: side slopes',
     'overdig.low': 'Over-dig: bottom dug low',
+    'overdig.access': 'Over-dig: ramps in and out',
     digTotal: 'Dug, shared soil counted once',
     stratum: 'Of it',
     handTrim: 'Left for hand trim',
@@ -284,9 +285,6 @@ export const en = {
     'inflow.low': 'Inflow, low',
     'inflow.likely': 'Inflow, likely',
     'inflow.high': 'Inflow, high',
-    overdig: {
-      access: 'Over-dig: ramps in and out',
-    },
   },
   input: {
     neat: 'neat',
@@ -1625,7 +1623,7 @@ export const en = {
     impossible: '{{a}}–{{b}} cannot be that long: it is more than both ways round by {{c}}. Read it again.',
     ok_one: '{{count}} line within {{tolerance}}.',
     ok_other: 'All {{count}} lines within {{tolerance}}.',
-    culprit: 'Look at corner {{corner}}: it seems to stand {{east}} {{ew}} and {{north}} {{ns}}.',
+    culprit: 'Look at corner {{corner}}: it seems to stand {{east}} {{along}} and {{north}} {{up}}.',
     several: 'No single corner explains it: tape the diagonals again.',
     toEast: 'too far east',
     toWest: 'too far west',

@@ -260,6 +260,7 @@ export const es: Messages = {
     'overdig.bucket': 'De más: paso del balde',
     'overdig.sides': 'De más: taludes',
     'overdig.low': 'De más: fondo pasado',
+    'overdig.access': 'Exceso: rampas de acceso',
     digTotal: 'Excavado, lo compartido una vez',
     stratum: 'De eso',
     handTrim: 'Para perfilar a mano',
@@ -284,9 +285,6 @@ export const es: Messages = {
     'inflow.low': 'Entrada de agua, baja',
     'inflow.likely': 'Entrada de agua, probable',
     'inflow.high': 'Entrada de agua, alta',
-    overdig: {
-      access: 'Exceso: rampas de acceso',
-    },
   },
   input: {
     neat: 'neto',
@@ -1630,7 +1628,7 @@ export const es: Messages = {
     impossible: '{{a}}–{{b}} no puede ser tan largo: supera el rodeo por {{c}}. Vuelve a leerla.',
     ok_one: '{{count}} línea dentro de {{tolerance}}.',
     ok_other: 'Las {{count}} líneas dentro de {{tolerance}}.',
-    culprit: 'Mira la esquina {{corner}}: parece estar {{east}} {{ew}} y {{north}} {{ns}}.',
+    culprit: 'Mira la esquina {{corner}}: parece estar {{east}} {{along}} y {{north}} {{up}}.',
     several: 'Ninguna esquina sola lo explica: vuelve a medir las diagonales.',
     toEast: 'demasiado al este',
     toWest: 'demasiado al oeste',

@@ -1,13 +1,20 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import {
+  AREA_USES,
   CAUSES,
   COMPACTOR_IDS,
   compute,
+  DRAWN_LAYERS,
+  ELEMENT_KINDS,
   FIGURE_IDS,
   KINDS,
   type Plan,
+  RULE_SETS,
+  SLOWED,
   SOIL_KINDS,
+  STRIP_USES,
+  SUPPORTS,
   WRITTEN,
 } from '@cimiento/core';
 import { readPlan } from '@cimiento/formats';
@@ -70,9 +77,16 @@ describe('messages', () => {
       ...SOIL_KINDS.map((kind) => `soil.${kind}`),
       ...FIGURE_IDS.map((id) => `tally.${id}.name`),
       ...CAUSES.map((cause) => `work.overdig.${cause}`),
+      ...SUPPORTS.map((support) => `ways.${support}`),
+      ...AREA_USES.map((use) => `site.use.${use}`),
+      ...STRIP_USES.map((use) => `dig.uses.${use}`),
+      ...RULE_SETS.map((rules) => `dig.rules.${rules}`),
+      ...ELEMENT_KINDS.flatMap((kind) => [`dig.title.${kind}`, `setout.${kind}`, `plan.kinds.${kind}_one`]),
+      ...DRAWN_LAYERS.map((layer) => `drawing.drawn.${layer}`),
+      ...Object.keys(SLOWED).map((what) => `machine.slow.${what}`),
       ...COMPACTOR_IDS.map((id) => `compactor.${id}`),
       ...STAGES.map((stage) => `stage.${stage}`),
-      ...['frost', 'bearing', 'stack', 'course', 'cover', 'instruction'].flatMap((rule) => [
+      ...['frost', 'bearing', 'stack', 'course', 'cover', 'drawn', 'instruction'].flatMap((rule) => [
         `rule.${rule}`,
         `decides.${rule}`,
       ]),
@@ -115,7 +129,48 @@ describe('what the core says', () => {
               ],
             },
           };
-          for (const takeoff of [compute(plan), compute(deeper)]) {
+          // Heaps in the way and too near, a plot too small, a gate too narrow, held sides.
+          const cramped: Plan = {
+            ...deeper,
+            dig: { ...plan.dig, support: 'shore' },
+            site: {
+              boundary: [
+                [0, 0],
+                [6, 0],
+                [6, 5],
+                [0, 5],
+              ],
+              gates: [{ id: 'g', name: 'Gate', at: [3, 0], width: 1 }],
+              paths: [
+                {
+                  id: 'p',
+                  name: 'Track',
+                  width: 2,
+                  points: [
+                    [0, 1],
+                    [9, 1],
+                  ],
+                },
+              ],
+              areas: [
+                {
+                  id: 'a',
+                  name: 'Heap',
+                  use: 'spoil',
+                  points: [
+                    [0, 0],
+                    [9, 0],
+                    [9, 9],
+                    [0, 9],
+                  ],
+                },
+              ],
+            },
+          };
+          const crampedCodes = compute(cramped).cautions.map((caution) => caution.code);
+          for (const code of ['rehandle', 'areaOutside', 'outsidePlot', 'gate', 'reach', 'shored'])
+            expect(crampedCodes).toContain(code);
+          for (const takeoff of [compute(plan), compute(deeper), compute(cramped)]) {
             for (const caution of takeoff.cautions) {
               const said = cautionText(t, format, caution);
               expect(`${said.title} ${said.text}`).not.toMatch(/\{\{|caution\.|NaN|–(?!\d)/);

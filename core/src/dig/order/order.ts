@@ -126,8 +126,9 @@ function modesOf(trench: Trench, machine: OrderInput['machine']): Mode[] {
   const out: Mode[] = [];
   // Backing off along its line it starts over ground still whole, a reach from the far end.
   const back = Math.min(length, machine.reach * 0.7);
+  // Out of a pit it stands where the ramp comes up, and goes on backing away.
+  if (trench.outwards) return [{ how: 'astride', start: at(length, 0), finish: at(length + past, 0) }];
   out.push({ how: 'astride', start: at(back, 0), finish: at(length + past, 0) });
-  if (trench.outwards) return out;
   out.push({ how: 'astride', start: at(length - back, 0), finish: at(-past, 0) });
   if (off <= machine.reach)
     for (const side of [1, -1]) {

@@ -1,6 +1,14 @@
 /** The plan: to scale, with openings, footings and axes; pan, zoom, fit, pick and drag. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Element, labelPlace, pointsOf, type Section, segmentsOf, withPoints } from '@cimiento/core';
+import {
+  type Element,
+  labelPlace,
+  pointsOf,
+  type Section,
+  segmentsOf,
+  tidy,
+  withPoints,
+} from '@cimiento/core';
 import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
@@ -400,6 +408,7 @@ function Drawn({
 function PickedDimensions({ view, element }: { view: View; element: Element | undefined }) {
   const format = useFormat();
   if (!element) return null;
+  const outlined = element.kind === 'raft' || element.kind === 'pit';
   const runs =
     element.kind === 'strip'
       ? segmentsOf(element).map((run) => ({ from: run.from, to: run.to, length: run.length }))
@@ -407,8 +416,8 @@ function PickedDimensions({ view, element }: { view: View; element: Element | un
         ? padSides(element)
         : element.kind === 'ramp'
           ? []
-          : element.outline.map((from, i) => {
-              const to = element.outline[(i + 1) % element.outline.length]!;
+          : tidy(element.outline).map((from, i, corners) => {
+              const to = corners[(i + 1) % corners.length]!;
               return { from, to, length: Math.hypot(to[0] - from[0], to[1] - from[1]) };
             });
   return (
@@ -423,7 +432,9 @@ function PickedDimensions({ view, element }: { view: View; element: Element | un
           const length = Math.hypot(x1 - x0, y1 - y0);
           let nx = (y1 - y0) / length;
           let ny = -(x1 - x0) / length;
-          if (ny > 0.01 || (Math.abs(ny) <= 0.01 && nx < 0)) [nx, ny] = [-nx, -ny];
+          // An outline is measured on its outside; a lone run above, or to the right.
+          if (outlined) [nx, ny] = [-nx, -ny];
+          else if (ny > 0.01 || (Math.abs(ny) <= 0.01 && nx < 0)) [nx, ny] = [-nx, -ny];
           const off = Math.max(
             26,
             (element.kind === 'strip' || element.kind === 'pad' ? element.width / 2 : 0) * view.scale + 20,

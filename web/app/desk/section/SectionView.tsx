@@ -209,6 +209,9 @@ function Cut({
   };
   const index = takeoff.elements.findIndex((e) => e.id === element?.id);
   const info = takeoff.elements[index];
+  // A box is cut along its longer side.
+  const bottom =
+    (element?.kind === 'pit' || element?.kind === 'raft' ? info?.bottomLength : null) ?? info?.width.dug ?? 0;
   const dug = dugAtCut(section, takeoff, index);
   const depth = ground(0) - dug;
   // Soil names stand where the ground is whole: on the left, or on the right when that is dug.
@@ -250,13 +253,13 @@ function Cut({
       {info && (
         <g pointerEvents="none">
           <path
-            d={`M${x(info.width.dug / 2) - 6} ${y(plan.levels.string)}V${y(dug)}m-5 -9l5 9l5 -9`}
+            d={`M${x(bottom / 2) - 6} ${y(plan.levels.string)}V${y(dug)}m-5 -9l5 9l5 -9`}
             fill="none"
             stroke={ink('earth')}
             strokeWidth={1.5}
           />
           <Big
-            x={x(info.width.dug / 2) + 4}
+            x={x(bottom / 2) + 4}
             y={y((plan.levels.string * 3 + dug) / 4) + 6}
             text={format.text(
               plan.levels.string - dug,
@@ -265,7 +268,7 @@ function Cut({
             )}
           />
           <path
-            d={`M${x(-info.width.dug / 2)} ${y(dug) + 8}H${x(info.width.dug / 2)}m0 -4v8M${x(-info.width.dug / 2)} ${y(dug) + 4}v8`}
+            d={`M${x(-bottom / 2)} ${y(dug) + 8}H${x(bottom / 2)}m0 -4v8M${x(-bottom / 2)} ${y(dug) + 4}v8`}
             stroke={ink('ink')}
             strokeWidth={1}
           />
@@ -276,11 +279,11 @@ function Cut({
             fill={ink('ink')}
             style={{ ...figure, fontSize: 14 }}
           >
-            {t('section.bottom', { width: format.text(info.width.dug, 'size') })}
+            {t('section.bottom', { width: format.text(bottom, 'size') })}
           </text>
           {info.slope > 0 && (
             <text
-              x={x(-info.width.dug / 2 - (depth * info.slope) / 2) + 8}
+              x={x(-bottom / 2 - (depth * info.slope) / 2) + 8}
               y={y(dug + depth / 2)}
               fill={ink('earth')}
               style={{ ...figure, fontSize: 15 }}

@@ -154,8 +154,8 @@ function Verdict() {
             corner: culprit.corner,
             east: format.text(Math.abs(culprit.east), 'size'),
             north: format.text(Math.abs(culprit.north), 'size'),
-            ew: t(culprit.east >= 0 ? 'check.toEast' : 'check.toWest'),
-            ns: t(culprit.north >= 0 ? 'check.toNorth' : 'check.toSouth'),
+            along: t(culprit.east >= 0 ? 'check.toEast' : 'check.toWest'),
+            up: t(culprit.north >= 0 ? 'check.toNorth' : 'check.toSouth'),
           })
         : t('check.several');
   return (
