@@ -5,9 +5,19 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { compute, flatPlan, type Plan, spotSurface, takeSurvey, triangulate } from '@cimiento/core';
+import {
+  compute,
+  digInputs,
+  digOrder,
+  excavate,
+  flatPlan,
+  type Plan,
+  spotSurface,
+  takeSurvey,
+  triangulate,
+} from '@cimiento/core';
 import { readLandXml, readPlan, readSurveyCsv, writeSurveyCsv } from '@cimiento/formats';
-import { random, simulatedJob } from '@cimiento/simulators';
+import { random, simulatedJob, simulatedSurvey } from '@cimiento/simulators';
 import { chromium } from '@playwright/test';
 import { newJob, signIn, stage } from '../web/e2e/helpers.ts';
 import serve from '../web/e2e/serve.ts';
@@ -32,6 +42,13 @@ function time(plan: Plan, runs: number): number[] {
   });
 }
 
+const repeat = (runs: number, work: () => unknown) =>
+  Array.from({ length: runs }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+
 const demo = (name: string): Plan => {
   const read = readPlan(readFileSync(join(ROOT, 'demo', `${name}.json`), 'utf8'));
   if (!read.ok) throw new Error(name);
@@ -45,6 +62,61 @@ for (const count of [15, 30, 60, 120, 240])
   row(`simulated job, ${count} elements`, time(simulatedJob(count), count > 100 ? 10 : 40));
 row('Drying barn, stepped', time(demo('drying-barn'), 40));
 
+console.log('\nthe dug solid on surveyed ground, five soils: whole takeoff, and the solid with its volumes');
+for (const [count, triangles] of [
+  [15, 5000],
+  [30, 5000],
+  [60, 5000],
+  [120, 10_000],
+  [240, 20_000],
+  [400, 20_000],
+] as const) {
+  const plan = simulatedSurvey(count, triangles);
+  const runs = count > 100 ? 5 : 12;
+  row(`takeoff, ${count} elements, ${triangles} tri.`, time(plan, runs));
+  const inputs = digInputs(plan);
+  row(
+    `solid, ${count} elements`,
+    repeat(runs, () => excavate(...inputs)),
+  );
+}
+{
+  // One trench nudged each time: what a drag costs.
+  let plan = simulatedSurvey(60, 5000);
+  let moved = 0;
+  compute(plan);
+  row(
+    'one of 60 trenches moved',
+    repeat(12, () => {
+      moved += 0.01;
+      plan = {
+        ...plan,
+        elements: plan.elements.map((e, i) =>
+          i === 7 && e.kind === 'pad' ? { ...e, at: [e.at[0] + moved, e.at[1]] } : e,
+        ),
+      };
+      compute(plan);
+    }),
+  );
+}
+console.log('\norder of digging');
+for (const demoName of ['honey-house', 'cheese-vault']) {
+  const plan = demo(demoName);
+  const takeoff = compute(plan);
+  row(
+    demoName,
+    repeat(3, () => digOrder(plan, takeoff)),
+  );
+}
+{
+  const plan = simulatedJob(60);
+  const takeoff = compute(plan);
+  row(
+    'simulated job, 60 elements',
+    repeat(2, () => digOrder(plan, takeoff)),
+  );
+}
+
 /** A made-up survey: hills over 400 × 300 m, and a centimetre of roughness. */
 function hills(count: number): [number, number, number][] {
   const next = random(5);
@@ -53,12 +125,6 @@ function hills(count: number): [number, number, number][] {
     return [x, y, 100 + 2 * Math.sin(x / 40) + Math.cos(y / 30) + (next() - 0.5) * 0.01];
   });
 }
-const repeat = (runs: number, work: () => unknown) =>
-  Array.from({ length: runs }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  });
 const many = hills(100_000);
 const few = hills(8000);
 const csv = writeSurveyCsv({ points: many, breaklines: [] });

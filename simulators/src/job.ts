@@ -79,3 +79,54 @@ export function simulatedJob(count: number, seed = 1): Plan {
     .map((element, i) => ({ ...element, id: `E${i + 1}`, name: `E${i + 1}` }));
   return plan;
 }
+
+/**
+ * The same job on surveyed ground: about `triangles` triangles of jittered spots over it, and five
+ * soils logged at four corners.
+ */
+export function simulatedSurvey(count: number, triangles: number, seed = 1): Plan {
+  const plan = simulatedJob(count, seed);
+  const next = random(seed + 7);
+  const points = plan.elements.flatMap((e) =>
+    e.kind === 'strip' ? e.points : e.kind === 'pad' ? [e.at] : [],
+  );
+  const [x0, x1] = [Math.min(...points.map((p) => p[0])) - 8, Math.max(...points.map((p) => p[0])) + 8];
+  const [y0, y1] = [Math.min(...points.map((p) => p[1])) - 8, Math.max(...points.map((p) => p[1])) + 8];
+  const cell = Math.sqrt(((x1 - x0) * (y1 - y0)) / (triangles / 2));
+  const spots: [number, number, number][] = [];
+  for (let x = x0; x <= x1 + cell / 2; x += cell)
+    for (let y = y0; y <= y1 + cell / 2; y += cell) {
+      const [east, north] = [x + cell * 0.3 * (next() - 0.5), y + cell * 0.3 * (next() - 0.5)];
+      spots.push([east, north, 100 - east / 80 + north / 120 + 0.1 * (next() - 0.5)]);
+    }
+  plan.ground.surface = { kind: 'spots', points: spots, breaklines: [] };
+  const extra = (['siltySand', 'gravel'] as const).map((kind, i) => ({
+    id: `extra-${i + 1}`,
+    name: '',
+    kind,
+    values: {},
+    hand: null,
+  }));
+  plan.ground.soils.push(...extra);
+  const base = plan.ground.logs[0]!;
+  plan.ground.logs = (
+    [
+      [x0 + 5, y0 + 5],
+      [x1 - 5, y0 + 5],
+      [x0 + 5, y1 - 5],
+      [x1 - 5, y1 - 5],
+    ] as const
+  ).map((at, i) => ({
+    ...base,
+    id: `log-${i + 1}`,
+    name: `TP${i + 1}`,
+    at,
+    layers: plan.ground.soils.map((soil, k) => ({
+      soil: soil.id,
+      top: k === 0 ? 0 : 0.25 + 0.4 * (k - 1) + 0.1 * next(),
+      note: '',
+    })),
+  }));
+  plan.ground.water = null;
+  return plan;
+}

@@ -58,7 +58,7 @@ for (const [lang, words] of [
       walls: 'walls (4)',
       use: 'Usar estas líneas',
       counted: '1 zanja',
-      bucket: 'Exceso: paso de cazo',
+      bucket: 'De más: paso del balde',
       frost: 'Helada local',
     },
   ],

@@ -193,20 +193,16 @@ const FAR_LOG = 60;
 const frozenVolume = (solid: Solid, depth: number, total: number) =>
   total - sum(solid.cells.map((cell) => volumeDeeperThan(cell, depth)));
 
-function takeoffOf(given: Plan): Takeoff {
-  const plan = withInstructedWidths(given);
-  const problems: Problem[] = [];
-  const model = groundModel(plan);
-  const { soils } = model;
-  const frost = designFrost(plan, model);
-  const frozen = frozenNow(plan);
+const lowest = (lists: readonly (readonly number[])[], i: number) => Math.min(...lists[i]!);
+
+/** Every level a dig is cut to, and what of it can be dug at all. */
+function digLevels(plan: Plan, model: GroundModel, frost: Takeoff['frost'], problems: Problem[]) {
   const levelled = levelElements(plan, model, frost, problems);
   const bed = plan.base?.thickness ?? 0;
   const blinding = plan.pour.blinding?.thickness ?? 0;
   const undersides = levelled.map((l) => l.undersides);
   const formations = undersides.map((list) => list.map((underside) => underside - blinding - bed));
   const dug = formations.map((list, i) => list.map((level) => level - plan.elements[i]!.low));
-  const lowest = (lists: readonly (readonly number[])[], i: number) => Math.min(...lists[i]!);
   const live = levelled.map((l, i) => {
     if (l.decision === null) return false;
     if (lowest(dug, i) < l.groundHigh - 1e-9) return true;
@@ -224,6 +220,29 @@ function takeoffOf(given: Plan): Takeoff {
 
   /** Deepest cut as far as levels tell: how far benches and ramps have to climb. */
   const reach = levelled.map((l, i) => Math.max(0, l.groundHigh - lowest(dug, i)));
+  return { levelled, undersides, formations, dug, live, steps, reach, bed, blinding };
+}
+
+/**
+ * What `excavate` is given for a plan: to time the dug solid by itself, or to dig it otherwise.
+ * @param given a plan without contradictions
+ */
+export function digInputs(given: Plan): Parameters<typeof excavate> {
+  const plan = withInstructedWidths(given);
+  const model = groundModel(plan);
+  const { formations, dug, steps, live, reach } = digLevels(plan, model, designFrost(plan, model), []);
+  return [plan, model, { needed: formations, dug }, steps, live, reach];
+}
+
+function takeoffOf(given: Plan): Takeoff {
+  const plan = withInstructedWidths(given);
+  const problems: Problem[] = [];
+  const model = groundModel(plan);
+  const { soils } = model;
+  const frost = designFrost(plan, model);
+  const frozen = frozenNow(plan);
+  const levels = digLevels(plan, model, frost, problems);
+  const { levelled, undersides, formations, dug, live, steps, reach, bed, blinding } = levels;
   const dig = excavate(plan, model, { needed: formations, dug }, steps, live, reach);
   const placed = place(plan, model.level, dig.solid, undersides, formations, steps, live);
   const { makeUp } = plan.pour;

@@ -4,7 +4,7 @@
  * neat + causes = dug exactly.
  */
 import Flatbush from 'flatbush';
-import { area, boxOf, type Linear, type Polygon, unionBox } from '../geometry/index.ts';
+import { area, boxOf, intersect, type Linear, type Polygon, unionBox } from '../geometry/index.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import type { Stepped } from '../levels/steps.ts';
 import type { Plan } from '../plan/schema.ts';
@@ -115,23 +115,32 @@ const plus = (rise: Linear, level: number): Linear => ({ a: rise.a, b: rise.b, c
 function volumesByStratum(cells: readonly Cell[], model: GroundModel): number[] {
   const out = model.soils.map(() => 0);
   if (cells.length === 0) return out;
-  const patches = model.strata(unionBox(cells.map((cell) => boxOf(cell.area))));
+  const boxes = cells.map((cell) => boxOf(cell.area));
+  const dug = new Flatbush(cells.length);
+  for (const { x0, y0, x1, y1 } of boxes) dug.add(x0, y0, x1, y1);
+  dug.finish();
+  const patches = model.strata(
+    unionBox(boxes),
+    ({ x0, y0, x1, y1 }) => dug.search(x0, y0, x1, y1).length > 0,
+  );
   const tree = new Flatbush(Math.max(1, patches.length));
   for (const { box } of patches) tree.add(box.x0, box.y0, box.x1, box.y1);
   tree.finish();
-  for (const cell of cells) {
-    const box = boxOf(cell.area);
+  cells.forEach((cell, n) => {
+    const box = boxes[n]!;
     for (const i of tree.search(box.x0, box.y0, box.x1, box.y1)) {
       const { tops, walls } = patches[i]!;
+      const area = intersect(cell.area, walls);
+      if (area.length === 0) continue;
       // Soil under each stratum's top; a stratum is the difference of two such.
-      let above = volumeUnder(cell, tops[0]!, walls);
+      let above = volumeUnder(area, cell.level, tops[0]!);
       for (let k = 0; k < tops.length && above > 0; k++) {
-        const below = k + 1 < tops.length ? Math.min(above, volumeUnder(cell, tops[k + 1]!, walls)) : 0;
+        const below = k + 1 < tops.length ? Math.min(above, volumeUnder(area, cell.level, tops[k + 1]!)) : 0;
         out[k]! += above - below;
         above = below;
       }
     }
-  }
+  });
   return out;
 }
 

@@ -17,6 +17,7 @@
  *
  * Not covered: curved surfaces (rounded corners are faceted, see `facets`), overhangs.
  */
+import Flatbush from 'flatbush';
 import {
   at,
   type Box,
@@ -232,6 +233,8 @@ function faceOf(part: Part, surface: Ground, corners: Corners): Face {
   return made(planes, part.risers, sides, patches, openings);
 }
 
+/** Farther than any dig, m. */
+const FAR_OFF = 1e9;
 const NOWHERE: Box = { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -Infinity };
 
 /** Half-planes where face `j` lies below plane `mine` of face `i`; null when it never does. */
@@ -261,11 +264,22 @@ function below(j: Face, mine: Linear, first: boolean): Linear[] | null {
 export function solveSolid(parts: readonly Part[], surface: Ground, corners: Corners): Solid {
   const faces = parts.map((part) => faceOf(part, surface, corners));
   const cells: Cell[] = [];
+  if (faces.length === 0) return { parts, cells, openings: [] };
+  const tree = new Flatbush(faces.length);
+  // What opens nothing meets nothing.
+  for (const { box, openings } of faces)
+    if (openings.length > 0) tree.add(box.x0, box.y0, box.x1, box.y1);
+    else tree.add(FAR_OFF, FAR_OFF, FAR_OFF, FAR_OFF);
+  tree.finish();
   faces.forEach((face, i) => {
     if (face.openings.length === 0) return;
-    const rivals = faces
-      .map((other, j) => ({ other, first: j < i }))
-      .filter(({ other }, j) => j !== i && other.openings.length > 0 && boxesMeet(face.box, other.box));
+    const { x0, y0, x1, y1 } = face.box;
+    // In the order they were listed: it settles who owns soil at equal level.
+    const rivals = tree
+      .search(x0, y0, x1, y1)
+      .filter((j) => j !== i && boxesMeet(face.box, faces[j]!.box))
+      .sort((p, q) => p - q)
+      .map((j) => ({ other: faces[j]!, first: j < i }));
     // Under one plane the opening itself bounds every zone; under many, the box round its pieces.
     const lone = face.patches.length === 1 ? face.patches[0]! : null;
     const whole = lone ? face.openings[0]! : rectangleOf(face.box);
@@ -302,8 +316,8 @@ export function solveSolid(parts: readonly Part[], surface: Ground, corners: Cor
           const box = boxOf(piece);
           for (const { box: patchBox, walls, ground } of face.patches) {
             if (!boxesMeet(box, patchBox)) continue;
-            const area = intersect(piece, [minus(plane, ground), ...walls]);
-            if (area.length > 0) put(area, ground);
+            const area = clip(intersect(piece, walls), minus(plane, ground));
+            if (area.length >= 6 && !isEmpty(area)) put(area, ground);
           }
         }
     });
@@ -311,11 +325,11 @@ export function solveSolid(parts: readonly Part[], surface: Ground, corners: Cor
   return { parts, cells, openings: faces.map((face) => face.openings) };
 }
 
-/** ∬ max(0, top − dug) over the part of a cell within some half-planes, m³. */
-export function volumeUnder(cell: Cell, top: Linear, walls: readonly Linear[]): number {
-  const over = minus(cell.level, top);
-  const area = intersect(cell.area, [over, ...walls]);
-  return area.length === 0 ? 0 : Math.max(0, integral(area, { a: -over.a, b: -over.b, c: -over.c }));
+/** ∬ max(0, top − dug) over a convex piece of plan, m³. */
+export function volumeUnder(piece: Polygon, dug: Linear, top: Linear): number {
+  const over = minus(dug, top);
+  const under = clip(piece, over);
+  return under.length < 6 ? 0 : Math.max(0, integral(under, { a: -over.a, b: -over.b, c: -over.c }));
 }
 
 /** ∬ max(0, depth − from) over a cell: the soil of it deeper than `from` below ground, m³. */

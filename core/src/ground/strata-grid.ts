@@ -71,11 +71,16 @@ export function gridSize(box: Box, logs: readonly GroundLog[]): number {
   return Math.max(wanted, Math.sqrt(area / MOST_CELLS));
 }
 
+/**
+ * @param patches the surface's pieces that meet a box
+ * @param meets whether anything is asked of a box: the rest is left out
+ */
 export function gridded(
   box: Box,
-  pieces: ReturnType<Surface['patches']>,
+  patches: Surface['patches'],
   boundaries: readonly Boundary[],
   size: number,
+  meets: (box: Box) => boolean,
 ): StrataPatch[] {
   const nx = Math.max(1, Math.ceil((box.x1 - box.x0) / size));
   const ny = Math.max(1, Math.ceil((box.y1 - box.y0) / size));
@@ -109,6 +114,7 @@ export function gridded(
       ] as const) {
         const triangle = half.flatMap(([p, q]) => [X(p), Y(q)]);
         const cell = boxOf(triangle);
+        if (!meets(cell)) continue;
         const planes = boundaries.map((_, k) =>
           k === 0
             ? null
@@ -120,7 +126,7 @@ export function gridded(
                 ]),
               ),
         );
-        for (const piece of pieces) {
+        for (const piece of patches(cell)) {
           if (!boxesMeet(cell, piece.box)) continue;
           const area = intersect(triangle, piece.walls);
           if (area.length === 0) continue;

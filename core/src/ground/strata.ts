@@ -33,7 +33,11 @@ export interface GroundModel {
   column(x: number, y: number): Layer[];
   /** The columns at the logs themselves. */
   readonly logColumns: readonly (readonly Layer[])[];
-  strata(box: Box): readonly StrataPatch[];
+  /**
+   * Pieces of plan over which every boundary is one plane.
+   * @param meets whether anything is asked of a box: what is not may be left out
+   */
+  strata(box: Box, meets?: (box: Box) => boolean): readonly StrataPatch[];
   /** False when every boundary is parallel to the surface. */
   readonly varies: boolean;
   /** Water level at a point; null when none is known. */
@@ -138,10 +142,9 @@ export function groundModel(plan: Plan): GroundModel {
   const parallel = boundaries.every(
     ({ by, knots }) => by === 'depth' && knots.every((knot) => knot.value === knots[0]!.value),
   );
-  const strata = (box: Box): StrataPatch[] => {
-    const pieces = surface.patches(box);
+  const strata = (box: Box, meets: (box: Box) => boolean = () => true): StrataPatch[] => {
     if (parallel)
-      return pieces.map(({ area, box, walls, ground }) => {
+      return surface.patches(box).map(({ area, box, walls, ground }) => {
         let deepest = 0;
         return {
           area,
@@ -153,7 +156,7 @@ export function groundModel(plan: Plan): GroundModel {
           }),
         };
       });
-    return gridded(box, pieces, boundaries, gridSize(box, logs));
+    return gridded(box, surface.patches, boundaries, gridSize(box, logs), meets);
   };
 
   return {
