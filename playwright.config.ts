@@ -5,8 +5,8 @@ export default defineConfig({
   testDir: 'web/e2e',
   testMatch: '**/*.spec.ts',
   globalSetup: './web/e2e/serve.ts',
-  // One database and two cores: one at a time is as fast and always the same.
-  workers: 1,
+  // Every test makes jobs of its own: two files run side by side while the other waits for a save.
+  workers: 2,
   fullyParallel: false,
   // Wide: a busy machine is slow, and speed is the bench's business.
   timeout: 240_000,

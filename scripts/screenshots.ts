@@ -80,7 +80,16 @@ const SHOTS: readonly Shot[] = [
     }),
   },
   { name: 'desk-es-imperial-sun', job: 'Bell frame', prefs: { lang: 'es', theme: 'sun' } },
-  { name: 'desk-setout', job: 'Honey house', act: stage('setout') },
+  {
+    name: 'dig-order',
+    job: 'Honey house',
+    act: then(stage('dig'), drawing('order'), panel('Keep the sides up'), async (page) => {
+      await page.locator('[data-verdict=ok]').waitFor({ timeout: 60_000 });
+      await page.getByRole('slider', { name: 'Steps dug' }).fill('5');
+      await page.locator('[data-way=shore]').waitFor();
+    }),
+  },
+  { name: 'dig-vault', job: 'Cheese vault', act: then(stage('dig'), settled) },
   { name: 'levels', job: 'Honey house', act: then(stage('levels'), settled) },
   {
     name: 'levels-steps',
@@ -102,6 +111,21 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'desk-phone', job: 'Honey house', phone: true, prefs: { theme: 'sun' } },
+  // Last: what is typed here is kept.
+  {
+    name: 'setout',
+    job: 'Honey house',
+    act: then(stage('setout'), async (page) => {
+      for (const [name, read] of [
+        ['A–B', '14.402'],
+        ['C–D', '14.43'],
+        ['A–D', '16.697'],
+        ['B–C', '16.671'],
+      ])
+        await page.locator(`[data-check="${name}"]`).getByRole('textbox').fill(read!);
+      await page.locator('[data-verdict]').waitFor();
+    }),
+  },
 ];
 
 async function openJob(page: Page, name: string): Promise<string> {
@@ -148,16 +172,17 @@ for (const shot of SHOTS) {
   await page.screenshot({ path: join(folder, `${shot.name}.png`) });
   await context.close();
 }
-if (wanted.length === 0 || wanted.includes('dig-sheet')) {
+for (const sheet of ['dig-sheet', 'set-out-sheet']) {
+  if (wanted.length > 0 && !wanted.includes(sheet)) continue;
   const context = await browser.newContext();
   await signedIn(context);
   const page = await context.newPage();
   const url = await openJob(page, 'Honey house');
-  const pdf = await context.request.get(`${url}/dig-sheet.pdf`);
-  const file = join(folder, 'dig-sheet.pdf');
+  const pdf = await context.request.get(`${url}/${sheet}.pdf`);
+  const file = join(folder, `${sheet}.pdf`);
   writeFileSync(file, await pdf.body());
   // From Debian's poppler-utils.
-  execFileSync('pdftoppm', ['-r', '90', '-png', '-singlefile', file, join(folder, 'dig-sheet')]);
+  execFileSync('pdftoppm', ['-r', '90', '-png', '-singlefile', file, join(folder, sheet)]);
   execFileSync('rm', [file]);
 }
 await browser.close();

@@ -41,7 +41,7 @@ export const blankJob = (page: Page, name: string) =>
 
 /** The desk answers only once its script runs, and is drawn to its true size a frame later. */
 export async function ready(page: Page): Promise<void> {
-  await page.locator('[data-desk=live]').waitFor();
+  await page.locator('[data-desk=live]').waitFor({ timeout: 60_000 });
   await page.evaluate('new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))');
 }
 

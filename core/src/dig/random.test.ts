@@ -104,12 +104,22 @@ describe('three hundred random jobs', () => {
       const { surface } = groundModel(plan);
       // Sampled over what opens up, a little wider: what is not dug there adds nothing.
       const box = unionBox(takeoff.shapes.openings.flat().map(boxOf));
+      // Beyond these no part's face lies under the ground.
+      const near = parts.map((part) => {
+        const { x0, y0, x1, y1 } = boxOf(part.bottom);
+        const by = 0.01 + 8 * part.slope;
+        return { x0: x0 - by, y0: y0 - by, x1: x1 + by, y1: y1 + by };
+      });
       const sampled = (step: number): number => {
         let sum = 0;
         for (let x = box.x0 - step / 2; x < box.x1 + step; x += step)
           for (let y = box.y0 - step / 2; y < box.y1 + step; y += step) {
             let face = Infinity;
-            for (let i = 0; i < parts.length; i++) face = Math.min(face, faceOf(parts[i]!, sides[i]!, x, y));
+            for (let i = 0; i < parts.length; i++) {
+              const { x0, y0, x1, y1 } = near[i]!;
+              if (x < x0 || x > x1 || y < y0 || y > y1) continue;
+              face = Math.min(face, faceOf(parts[i]!, sides[i]!, x, y));
+            }
             if (face < 101) sum += Math.max(0, surface.level(x, y) - face);
           }
         return sum * step * step;
