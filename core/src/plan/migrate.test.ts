@@ -62,6 +62,39 @@ describe('a plan of version 1', () => {
     ]);
   });
 
+  it('of version 2 is let in too, and gives the figures version 2 gave', () => {
+    for (const [name, figures] of [
+      [
+        'honey-house',
+        {
+          dig: 318.3185272,
+          spoil: 439.8407265,
+          keep: 232.2663944,
+          haul: 4,
+          stone: 63984,
+          lean: 5.08915,
+          concrete: 13.082,
+        },
+      ],
+      [
+        'drying-barn',
+        { dig: 119.0417579, spoil: 147.6396658, keep: 75.588771, haul: 2, lean: 2.0334, concrete: 7.4 },
+      ],
+    ] as const) {
+      const old: unknown = JSON.parse(
+        readFileSync(join(import.meta.dirname, `versions/v2-${name}.json`), 'utf8'),
+      );
+      const read = validatePlan(old);
+      if (!read.ok) throw new Error(JSON.stringify(read.problems));
+      const takeoff = compute(read.plan);
+      for (const [id, value] of Object.entries(figures))
+        expect(takeoff.figures[id as keyof typeof takeoff.figures].value).toBeCloseTo(value, 6);
+      // A machine that was only a name becomes one with typical figures.
+      expect(read.plan.dig.machines[0]!.name).toBe((old as { dig: { machine: string } }).dig.machine);
+      expect(read.plan.dig.machine).toBe(read.plan.dig.machines[0]!.id);
+    }
+  });
+
   it('of nonsense is refused with paths, not thrown', () => {
     for (const broken of [
       { ground: null },

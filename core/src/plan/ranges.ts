@@ -91,7 +91,7 @@ export const RANGES = {
   'setout.weight': range('lineMass', 0.0001, 0.1),
   'setout.tolerance': range('size', 0.001, 0.1),
   'setout.temperature': range('temperature', -40, 60),
-  'setout.measured.distance': range('length', 0.01, 5000),
+  'setout.measured.distance': range('taped', 0.01, 5000),
   'site.gates.width': range('length', 0.5, 50),
   'site.paths.width': range('length', 0.3, 30),
   'dig.bench.height': range('size', 0.2, 3),

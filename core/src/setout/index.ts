@@ -1,4 +1,5 @@
 export * from './adjust.ts';
+export * from './bays.ts';
 export * from './boards.ts';
 export * from './corners.ts';
 export * from './footprint.ts';

@@ -20,6 +20,7 @@ export type Lang = 'en' | 'es';
 export type Kind =
   | 'size'
   | 'length'
+  | 'taped'
   | 'level'
   | 'area'
   | 'volume'
@@ -67,6 +68,11 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
   },
   length: {
     metric: { symbol: 'm', factor: 1, decimals: 2 },
+    imperial: { symbol: 'ft', factor: FOOT, decimals: 3, feetInches: true },
+  },
+  // A length read off a tape: to the millimetre.
+  taped: {
+    metric: { symbol: 'm', factor: 1, decimals: 3 },
     imperial: { symbol: 'ft', factor: FOOT, decimals: 3, feetInches: true },
   },
   level: {
@@ -152,6 +158,7 @@ const LENGTHS: Record<string, number> = {
 export const WRITTEN: Partial<Record<Kind, Record<string, number>>> = {
   size: LENGTHS,
   length: LENGTHS,
+  taped: LENGTHS,
   level: LENGTHS,
   area: { m2: 1, ft2: FOOT * FOOT, sf: FOOT * FOOT, yd2: 0.83612736 },
   volume: {

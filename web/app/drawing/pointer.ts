@@ -55,3 +55,19 @@ export function dragDepth(
   const start = event.clientY;
   trackPointer(event.currentTarget, event.pointerId, (e) => moved((e.clientY - start) * ratio), end);
 }
+
+/** Which way an arrow key moves a place, in steps of `step` m; null for other keys. */
+export function arrowMove(key: string, step: number): readonly [number, number] | null {
+  switch (key) {
+    case 'ArrowLeft':
+      return [-step, 0];
+    case 'ArrowRight':
+      return [step, 0];
+    case 'ArrowUp':
+      return [0, step];
+    case 'ArrowDown':
+      return [0, -step];
+    default:
+      return null;
+  }
+}

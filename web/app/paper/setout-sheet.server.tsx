@@ -4,8 +4,9 @@ import { Circle, Document, G, Line, Page, Path, renderToBuffer, Svg, Text, View 
 import { extent, polygonPath, viewOf } from '../drawing/view.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
 import { problemText } from '../parts/words.ts';
+import { PageNumber, SheetHead } from './frame.tsx';
 import type { SheetInput } from './sheet.server.tsx';
-import { dateText, s } from './style.server.ts';
+import { s } from './style.server.ts';
 
 const INK = '#162329';
 const EARTH = '#a9541f';
@@ -82,9 +83,7 @@ function Drawing({
   );
 }
 
-/** mm where lengths are taped, feet and inches as they print. */
-const taped = (format: Format, value: number) =>
-  format.text(value, 'length', format.system === 'metric' ? { decimals: 3 } : {});
+const taped = (format: Format, value: number) => format.text(value, 'taped');
 
 const STRINGS = { string: 40, for: 84, length: 58, level: 74, sag: 74, boards: 92, nails: 118 } as const;
 
@@ -191,20 +190,15 @@ function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
       creator="Cimiento"
     >
       <Page size={system === 'metric' ? 'A4' : 'LETTER'} style={s.page}>
-        <View style={s.head} fixed>
-          <View>
-            <Text style={s.title}>{plan.name}</Text>
-            <Text>
-              {[plan.place, plan.datum.name && `${plan.datum.name} ${format.text(plan.datum.level, 'level')}`]
-                .filter(Boolean)
-                .join(' · ')}
-            </Text>
-          </View>
-          <View style={{ alignItems: 'flex-end' }}>
-            <Text style={{ fontFamily: 'Figures', fontSize: 13 }}>{t('drawing.sheet').toUpperCase()}</Text>
-            <Text>{t('sheet.revision', { n: revision, date: dateText(savedAt, lang) })}</Text>
-          </View>
-        </View>
+        <SheetHead
+          plan={plan}
+          revision={revision}
+          savedAt={savedAt}
+          lang={lang}
+          title={t('drawing.sheet')}
+          format={format}
+          t={t}
+        />
         {takeoff.problems.map((p) => (
           <Text key={p.code + p.path} style={{ color: HELD, fontWeight: 600 }}>
             {problemText(t, format, p)}
@@ -217,11 +211,7 @@ function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
         <Checks sheet={sheet} format={format} t={t} />
         <Text style={{ marginTop: 6, fontWeight: 600 }}>{t('caution.defer.title')}</Text>
         <Text>{t('caution.defer.text')}</Text>
-        <Text
-          fixed
-          style={{ position: 'absolute', bottom: 10, right: 26, fontSize: 7 }}
-          render={({ pageNumber, totalPages }) => t('sheet.page', { n: pageNumber, of: totalPages })}
-        />
+        <PageNumber t={t} />
       </Page>
     </Document>
   );

@@ -13,7 +13,8 @@ import type { TFunction } from 'i18next';
 import { type Format, makeFormat } from '../parts/format.tsx';
 import { cautionText, compactorText, concerns, problemText } from '../parts/words.ts';
 import { KeyPlan, SectionDrawing } from './drawings.tsx';
-import { dateText, s } from './style.server.ts';
+import { PageNumber, SheetHead } from './frame.tsx';
+import { s } from './style.server.ts';
 
 /** More cautions than this are set a little closer, so that the page stays one. */
 const MANY_CAUTIONS = 11;
@@ -282,7 +283,6 @@ function Cautions({
 function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
   const takeoff = compute(plan);
   const format = makeFormat(lang, system);
-  const date = dateText(savedAt, lang);
   const first = takeoff.elements.findIndex((e) => e.live);
   // What must be said and dug leaves the drawings the rest: the page is one.
   const crowd =
@@ -296,20 +296,15 @@ function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
       creator="Cimiento"
     >
       <Page size={system === 'metric' ? 'A4' : 'LETTER'} style={s.page}>
-        <View style={s.head}>
-          <View>
-            <Text style={s.title}>{plan.name}</Text>
-            <Text>
-              {[plan.place, plan.datum.name && `${plan.datum.name} ${format.text(plan.datum.level, 'level')}`]
-                .filter(Boolean)
-                .join(' · ')}
-            </Text>
-          </View>
-          <View style={{ alignItems: 'flex-end' }}>
-            <Text style={{ fontFamily: 'Figures', fontSize: 13 }}>{t('sheet.title').toUpperCase()}</Text>
-            <Text>{t('sheet.revision', { n: revision, date })}</Text>
-          </View>
-        </View>
+        <SheetHead
+          plan={plan}
+          revision={revision}
+          savedAt={savedAt}
+          lang={lang}
+          title={t('sheet.title')}
+          format={format}
+          t={t}
+        />
         {takeoff.problems.map((p) => (
           <Text key={p.code + p.path} style={{ color: '#a02733', fontWeight: 600 }}>
             {problemText(t, format, p)}
@@ -355,11 +350,7 @@ function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
             </View>
           ))}
         </View>
-        <Text
-          fixed
-          style={{ position: 'absolute', bottom: 10, right: 26, fontSize: 7 }}
-          render={({ pageNumber, totalPages }) => t('sheet.page', { n: pageNumber, of: totalPages })}
-        />
+        <PageNumber t={t} />
       </Page>
     </Document>
   );

@@ -43,6 +43,7 @@ export interface QuantityFieldProps {
 const NUDGE: Partial<Record<string, readonly [metric: number, imperial: number]>> = {
   size: [10, 1],
   length: [0.05, 1 / 12],
+  taped: [0.001, 1 / 96],
   level: [0.01, 1 / 24],
   slope: [0.25, 0.25],
   percent: [1, 1],

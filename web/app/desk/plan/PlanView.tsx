@@ -13,7 +13,7 @@ import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { trackPointer, worldAt } from '../../drawing/pointer.ts';
+import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { extent, niceLength, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
@@ -126,13 +126,7 @@ export function PlanView({ section }: { section: Section | null }) {
 
   const nudge = (event: React.KeyboardEvent) => {
     const step = system === 'metric' ? 0.05 : 0.0254;
-    const moves: Record<string, [number, number]> = {
-      ArrowLeft: [-step, 0],
-      ArrowRight: [step, 0],
-      ArrowUp: [0, step],
-      ArrowDown: [0, -step],
-    };
-    const move = moves[event.key];
+    const move = arrowMove(event.key, step);
     if (event.key === '+' || event.key === '=') return run('in');
     if (event.key === '-') return run('out');
     if (event.key === 'f' || event.key === '0') return run('fit');

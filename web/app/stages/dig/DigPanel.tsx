@@ -1,6 +1,6 @@
 /** How wide and steep: the numbers of the thing picked, then what holds for the whole dig. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { type Element, INCH, RULE_SETS, STRIP_USES, SUPPORTS } from '@cimiento/core';
+import { axisLength, baysOf, type Element, INCH, RULE_SETS, STRIP_USES, SUPPORTS } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
@@ -333,7 +333,12 @@ function ShapeFields({
           {element.use === 'drain' && (
             <PlanField label={t('dig.fall')} hint={t('dig.fallHint')} path={`${path}/fall`} />
           )}
-          {element.use === 'underpin' && <PlanField label={t('dig.bay')} path={`${path}/bay`} />}
+          {element.use === 'underpin' && (
+            <>
+              <PlanField label={t('dig.bay')} hint={t('dig.bayHint')} path={`${path}/bay`} />
+              <BayPasses run={axisLength(element)} longest={element.bay} />
+            </>
+          )}
           {element.use === 'footing' && (
             <Toggle
               label={t('dig.key')}
@@ -391,4 +396,21 @@ function ShapeFields({
         </>
       );
   }
+}
+
+/** Bays of an underpin run and the passes they are dug in. */
+function BayPasses({ run, longest }: { run: number; longest: number }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { count, length, passes } = baysOf(run, longest);
+  return (
+    <>
+      <Fact
+        label={t('dig.bays', { count })}
+        note={passes.map((pass) => pass.join(' ')).join(' · ')}
+        value={format.text(length, 'length')}
+      />
+      <Small>{t('dig.bayNote')}</Small>
+    </>
+  );
 }

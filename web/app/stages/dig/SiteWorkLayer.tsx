@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
-import { trackPointer, worldAt } from '../../drawing/pointer.ts';
+import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { useFormat } from '../../parts/format.tsx';
 
@@ -136,14 +136,7 @@ function Area({ area, view, hold, movable }: Props & { area: SiteArea; movable: 
         d.site.areas = d.site.areas.filter((entry) => entry.id !== area.id);
       });
     }
-    const step = format.system === 'metric' ? 0.25 : 0.3048;
-    const ways: Record<string, Place> = {
-      ArrowLeft: [-step, 0],
-      ArrowRight: [step, 0],
-      ArrowUp: [0, step],
-      ArrowDown: [0, -step],
-    };
-    const way = ways[event.key];
+    const way = arrowMove(event.key, format.system === 'metric' ? 0.25 : 0.3048);
     if (!way) return;
     event.preventDefault();
     event.stopPropagation();

@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround } from '../../desk/takeoff.ts';
-import { trackPointer, worldAt } from '../../drawing/pointer.ts';
+import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { niceStep, type View } from '../../drawing/view.ts';
 import { roundLevel, useFormat } from '../../parts/format.tsx';
 
@@ -160,13 +160,7 @@ function useDragPlace({ view, hold }: Held) {
 
 /** Arrow keys move a place by the field's step. */
 const nudged = (event: React.KeyboardEvent, [x, y]: Place, step: number): Place | null => {
-  const ways: Record<string, Place> = {
-    ArrowLeft: [-step, 0],
-    ArrowRight: [step, 0],
-    ArrowUp: [0, step],
-    ArrowDown: [0, -step],
-  };
-  const way = ways[event.key];
+  const way = arrowMove(event.key, step);
   return way ? [round2(x + way[0]), round2(y + way[1])] : null;
 };
 

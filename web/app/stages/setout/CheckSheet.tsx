@@ -79,7 +79,7 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
                     fontSize="md"
                     textAlign="right"
                   >
-                    {format.text(line.distance, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
+                    {format.text(line.distance, 'taped')}
                   </Box>
                   <Box w="104px">
                     <QuantityField
