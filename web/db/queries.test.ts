@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { blankPlan, type Plan } from '@cimiento/core';
+import { blankPlan, PLAN_VERSION, type Plan } from '@cimiento/core';
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { savingOf } from '../app/server/jobs.server.ts';
@@ -201,7 +201,7 @@ describe('jobs saved by an earlier version', () => {
     await db.execute(sql`update jobs set plan = ${JSON.stringify(first)}::jsonb where id = ${id}`);
     await db.execute(sql`update revisions set plan = ${JSON.stringify(first)}::jsonb where job_id = ${id}`);
     const job = (await findJob(ana.crew, id))!;
-    expect(job.plan.version).toBe(2);
+    expect(job.plan.version).toBe(PLAN_VERSION);
     expect(job.plan.ground.logs[0]!.layers).toHaveLength(3);
     expect((await findRevision(id, 1))!.plan).toEqual(job.plan);
     const saved = await saveRevision(ana.crew, id, ana.person, 1, savingOf(job.plan, job.plan));
@@ -226,6 +226,7 @@ describe('the demo', () => {
       ['Honey house', 'Alto Sereno', true],
       ['Bell frame', 'Tamarack Flat', false],
       ['Drying barn', 'Quebrada Vieja', false],
+      ['Cheese vault', 'Colmena Baja', false],
     ]);
     expect(jobs[0]!.summary.dig).toBeGreaterThan(100);
   });
