@@ -17,6 +17,8 @@ type Part = Pick<
 const ids = (elements: readonly ElementTakeoff[]) => elements.map((element) => element.id);
 const deepest = (elements: readonly ElementTakeoff[]) => Math.max(...elements.map((e) => e.depth));
 const EPS = 1e-6;
+/** An element that digs less than this is inside another, m³. */
+const NOTHING_OWN = 1e-3;
 
 /** Cautions of a job, gravest first. */
 export function cautionsFor(plan: Plan, part: Part): Caution[] {
@@ -141,6 +143,12 @@ export function cautionsFor(plan: Plan, part: Part): Caution[] {
         typical: [high, 'size'],
       });
   }
+  // All its soil belongs to another: drawn twice, or wholly inside a deeper dig.
+  add(
+    live.filter((e) => e.volume < NOTHING_OWN),
+    'doubled',
+    'warn',
+  );
   siteCautions(plan, part, live, out);
   if (part.spoil.shortfall > 0) add(live, 'shortfall', 'note', { volume: [part.spoil.shortfall, 'volume'] });
   // Last and always, dig or no dig.

@@ -578,4 +578,15 @@ describe('what cannot be', () => {
     );
     expect(low.problems[0]).toMatchObject({ code: 'boxLow' });
   });
+  it('the same trench twice is dug once, and said', () => {
+    const points = [
+      [0, 0],
+      [10, 0],
+    ] as [number, number][];
+    const once = cut(holding(strip(points)));
+    const twice = cut(holding(strip(points), strip(points)));
+    expect(twice.figures.dig.value).toBeCloseTo(once.figures.dig.value, 9);
+    expect(once.cautions.some((c) => c.code === 'doubled')).toBe(false);
+    expect(twice.cautions.find((c) => c.code === 'doubled')).toMatchObject({ elements: ['E2'] });
+  });
 });

@@ -715,6 +715,10 @@ export const en = {
       title: 'Deeper than {{depth}}: think of gas.',
       text: 'Test the air first where it could be bad: tanks, made ground, marsh, near a drain.',
     },
+    doubled: {
+      title: 'Nothing of its own to dig.',
+      text: 'It lies wholly within another dig: drawn twice, or meant to be deeper? Its soil is counted once.',
+    },
     rescue: {
       title: 'Rescue alone is not a plan.',
       text: 'Nobody works in the dig alone, and nobody jumps in after a collapse. Know who to ring.',
@@ -1627,7 +1631,8 @@ export const en = {
     impossible: '{{a}}–{{b}} cannot be that long: it is more than both ways round by {{c}}. Read it again.',
     ok_one: '{{count}} line within {{tolerance}}.',
     ok_other: 'All {{count}} lines within {{tolerance}}.',
-    culprit: 'Look at corner {{corner}}: it seems to stand {{east}} {{along}} and {{north}} {{up}}.',
+    and: ' and ',
+    culprit: 'Look at corner {{corner}}: it seems to stand {{where}}.',
     several: 'No single corner explains it: tape the diagonals again.',
     toEast: 'too far east',
     toWest: 'too far west',

@@ -718,6 +718,10 @@ export const es: Messages = {
       title: 'Más hondo que {{depth}}: piense en gases.',
       text: 'Mida el aire antes donde pueda ser malo: tanques, rellenos, bañados, cerca de un desagüe.',
     },
+    doubled: {
+      title: 'No excava nada propio.',
+      text: 'Queda entera dentro de otra: ¿dibujada dos veces o debía ir más honda? Su tierra se cuenta una vez.',
+    },
     rescue: {
       title: 'Rescatar no es un plan.',
       text: 'Nadie trabaja solo en la zanja, y nadie salta adentro tras un derrumbe. Sepa a quién llamar.',
@@ -1632,7 +1636,8 @@ export const es: Messages = {
     impossible: '{{a}}–{{b}} no puede ser tan largo: supera el rodeo por {{c}}. Vuelve a leerla.',
     ok_one: '{{count}} línea dentro de {{tolerance}}.',
     ok_other: 'Las {{count}} líneas dentro de {{tolerance}}.',
-    culprit: 'Mira la esquina {{corner}}: parece estar {{east}} {{along}} y {{north}} {{up}}.',
+    and: ' y ',
+    culprit: 'Mira la esquina {{corner}}: parece estar {{where}}.',
     several: 'Ninguna esquina sola lo explica: vuelve a medir las diagonales.',
     toEast: 'demasiado al este',
     toWest: 'demasiado al oeste',

@@ -152,10 +152,14 @@ function Verdict() {
       : culprit && culprit.explains > 0.6
         ? t('check.culprit', {
             corner: culprit.corner,
-            east: format.text(Math.abs(culprit.east), 'size'),
-            north: format.text(Math.abs(culprit.north), 'size'),
-            along: t(culprit.east >= 0 ? 'check.toEast' : 'check.toWest'),
-            up: t(culprit.north >= 0 ? 'check.toNorth' : 'check.toSouth'),
+            where: [
+              [culprit.east, culprit.east >= 0 ? 'check.toEast' : 'check.toWest'] as const,
+              [culprit.north, culprit.north >= 0 ? 'check.toNorth' : 'check.toSouth'] as const,
+            ]
+              // Less than a tape shows is not worth a word.
+              .filter(([by]) => Math.abs(by) >= 0.0005)
+              .map(([by, way]) => `${format.text(Math.abs(by), 'size')} ${t(way)}`)
+              .join(t('check.and')),
           })
         : t('check.several');
   return (
