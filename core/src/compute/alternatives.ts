@@ -1,7 +1,7 @@
 /** Slope back, bench or shore: the same dig three ways, side by side. */
 import { HAND_RATE, shoredFaces } from '../dig/index.ts';
 import { area, outsideOf } from '../geometry/index.ts';
-import { groundModel } from '../ground/index.ts';
+import { COMMON_SWELL, groundModel } from '../ground/index.ts';
 import type { Support } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { type Difference, difference } from './compare.ts';
@@ -90,7 +90,7 @@ export function alternatives(plan: Plan, takeoff: Takeoff, index: number): Alter
       hits: [...new Set([...named, ...laid])],
       within:
         support === 'slope' || support === 'shore' || bench.width / bench.height >= info.rule.steepest - 1e-9,
-      people: (bottom * other.handTrim.thickness * 1.25) / HAND_RATE,
+      people: (bottom * other.handTrim.thickness * (1 + COMMON_SWELL)) / HAND_RATE,
     };
   });
 }

@@ -408,6 +408,7 @@ function takeoffOf(given: Plan): Takeoff {
     spoil,
     loads,
     dig.total > 0 ? frozenBank / dig.total : 0,
+    repose,
   );
   const first = elements.find((e) => e.live);
   const checks: Check[] = [

@@ -9,8 +9,9 @@ import {
   type Trench,
 } from '../dig/index.ts';
 import { contains, distanceToLine } from '../geometry/index.ts';
+import { COMMON_SWELL } from '../ground/index.ts';
 import type { Element, Plan } from '../plan/schema.ts';
-import { outlineSizes, pointsOf, segmentsOf } from '../setout/index.ts';
+import { middleOf, outlineSizes, segmentsOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
 type Point = readonly [number, number];
@@ -43,12 +44,8 @@ function axisOf(element: Element, depth: number): { from: Point; to: Point } {
     const [ux, uy] = [Math.cos(angle) * half, Math.sin(angle) * half];
     return { from: [element.at[0] - ux, element.at[1] - uy], to: [element.at[0] + ux, element.at[1] + uy] };
   }
-  const points = pointsOf(element);
   const { long, short, angle } = outlineSizes(element.outline);
-  const middle: Point = [
-    points.reduce((sum, p) => sum + p[0], 0) / points.length,
-    points.reduce((sum, p) => sum + p[1], 0) / points.length,
-  ];
+  const middle = middleOf(element);
   const half = Math.max(0, long - short) / 2;
   const [ux, uy] = [Math.cos(angle) * half, Math.sin(angle) * half];
   return { from: [middle[0] - ux, middle[1] - uy], to: [middle[0] + ux, middle[1] + uy] };
@@ -87,7 +84,7 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
       openings,
       ...axis,
       half,
-      loose: info.volume * 1.25,
+      loose: info.volume * (1 + COMMON_SWELL),
       areas: inReach,
     };
     return [{ trench, id: element.id }];

@@ -117,6 +117,7 @@ export function siteWork(
   spoil: Spoil,
   loads: readonly Loads[],
   frozenShare: number,
+  repose: number,
 ): SiteWork {
   const dug = elements.flatMap((e, i): DugElement[] =>
     e.live
@@ -134,7 +135,6 @@ export function siteWork(
   const topsoil = spoil.strata
     .filter((s) => s.soil.typical.backfill === 'topsoil')
     .reduce((sum, s) => sum + s.keptLoose, 0);
-  const repose = soils.length > 0 ? Math.min(...soils.map((soil) => soil.repose)) : 37;
   return {
     layDown: layDown(plan, dug, { spoil: spoil.keptLoose, topsoil }, repose, rulesOf(plan).setback),
     chances: chancesOf(plan, loads, spoil.hauledLoose, spoil.hauledMass),

@@ -210,15 +210,15 @@ export function layDown(
       const outside = size - shared(pieces, convexPieces(tidy(boundary)));
       if (outside > 0.01) overlaps.push({ what: 'boundary', name: '', element: null, area: outside });
     }
-    const edge = Math.min(
-      Infinity,
-      ...dug.flatMap((element) => element.openings.map((piece) => apart(outline, piece))),
+    const distances = dug.map((element) =>
+      Math.min(Infinity, ...element.openings.map((piece) => apart(outline, piece))),
     );
+    const edge = Math.min(Infinity, ...distances);
     const needed = Math.max(
       setback,
       // A tall heap beside an unsupported face stands off by its depth.
-      ...dug.map((element) =>
-        element.unsupported && height > 1 && near(outline, element) < element.depth ? element.depth : 0,
+      ...dug.map((element, i) =>
+        element.unsupported && height > 1 && distances[i]! < element.depth ? element.depth : 0,
       ),
     );
     const inTheWay = overlaps
@@ -245,6 +245,3 @@ export function layDown(
     rehandled: areas.reduce((sum, a) => sum + a.rehandled, 0),
   };
 }
-
-const near = (outline: readonly Point[], element: DugElement) =>
-  Math.min(Infinity, ...element.openings.map((piece) => apart(outline, piece)));

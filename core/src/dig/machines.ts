@@ -165,7 +165,7 @@ export const SLOWED = {
 } as const;
 export type Slow = keyof typeof SLOWED;
 
-/** Loose m³ a hand digs in an hour: common earth, thrown beside the trench (FM 5-434 hand work). */
+/** Loose m³ a hand digs in an hour and throws beside the trench: a round figure, typical. */
 export const HAND_RATE = 0.6;
 
 /** How many days' logs replace the typical output. */

@@ -31,6 +31,7 @@ import {
   isEmpty,
   type Linear,
   minus,
+  mitreOf,
   type Polygon,
   SAME_PLANE,
   subtract,
@@ -151,12 +152,7 @@ function cornerFactor(count: number, step: number): number {
 /** How far the sharpest mitred corner of a polygon runs out, against how far its sides do. */
 function mitreReach(bottom: Polygon): number {
   const sides = edges(bottom);
-  return sides.reduce((most, side, i) => {
-    const next = sides[(i + 1) % sides.length]!;
-    // 1/cos(turn/2), by the half-angle formula; a needle is held to a hundredfold.
-    const half = Math.sqrt(Math.max(0, 1 + side.a * next.a + side.b * next.b) / 2);
-    return Math.max(most, 1 / Math.max(0.01, half));
-  }, 1);
+  return sides.reduce((most, side, i) => Math.max(most, mitreOf(side, sides[(i + 1) % sides.length]!)), 1);
 }
 
 /**

@@ -127,6 +127,13 @@ export function edges(p: Polygon): Linear[] {
   return out;
 }
 
+/**
+ * How far a mitred corner between two sides runs out, against how far the sides do: 1/cos(turn/2),
+ * by the half-angle formula; a needle is held to a hundredfold.
+ */
+export const mitreOf = (side: Linear, next: Linear): number =>
+  1 / Math.max(0.01, Math.sqrt(Math.max(0, 1 + side.a * next.a + side.b * next.b) / 2));
+
 export interface Box {
   readonly x0: number;
   readonly y0: number;

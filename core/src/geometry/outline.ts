@@ -6,7 +6,7 @@
  * want one that does not cross itself: ask `crossing` first.
  */
 import earcut from 'earcut';
-import { area, at, edges, type Linear, type Polygon, subtract } from './convex.ts';
+import { area, at, edges, type Linear, minus, mitreOf, type Polygon, subtract } from './convex.ts';
 
 export type Corner = readonly [number, number];
 type Corners = readonly Corner[];
@@ -157,8 +157,6 @@ export interface Flank {
   readonly mitre: number;
 }
 
-const less = (p: Linear, q: Linear): Linear => ({ a: p.a - q.a, b: p.b - q.b, c: p.c - q.c });
-
 /**
  * The zones outside an outline, one a side: bounded at each corner where the next side becomes
  * the one that counts. Whatever pieces the inside is cut into, these are the same.
@@ -171,10 +169,8 @@ export function flanks(corners: readonly Corner[]): Flank[] {
   const border = (mine: Linear, other: Linear, corner: number) => {
     const before = corners[(corner + n - 1) % n]!;
     const out = cross(before, corners[corner]!, corners[(corner + 1) % n]!) > 0;
-    return out ? less(other, mine) : less(mine, other);
+    return out ? minus(other, mine) : minus(mine, other);
   };
-  const reach = (mine: Linear, other: Linear) =>
-    1 / Math.max(0.01, Math.sqrt(Math.max(0, 1 + mine.a * other.a + mine.b * other.b) / 2));
   return sides.map((mine, i) => {
     const before = sides[(i + n - 1) % n]!;
     const after = sides[(i + 1) % n]!;
@@ -187,7 +183,7 @@ export function flanks(corners: readonly Corner[]): Flank[] {
         border(mine, before, i),
         border(mine, after, (i + 1) % n),
       ],
-      mitre: Math.max(1, reach(mine, before), reach(mine, after)),
+      mitre: Math.max(1, mitreOf(mine, before), mitreOf(mine, after)),
     };
   });
 }

@@ -82,7 +82,9 @@ export const SOIL_SOURCES = {
 } as const;
 
 const clay = { swell: 0.43, shrink: 0.1, repose: 35 };
-const loam = { swell: 0.25, shrink: 0.1, repose: 37 };
+/** Common earth, US Army FM 5-434, Table 1-1: for soil whose kind does not matter. */
+export const COMMON_SWELL = 0.25;
+const loam = { swell: COMMON_SWELL, shrink: 0.1, repose: 37 };
 const sandy = { swell: 0.11, shrink: 0.05, repose: 37 };
 
 export const SOILS: Record<SoilKind, SoilTypical> = {

@@ -2,7 +2,7 @@
  * Hazards against the dig: keep-off distances, a neighbour's line of influence, old concrete that
  * stands into the trench. It names and measures; what to do is for the people responsible.
  */
-import { at, type Box, boxOf, edges, type Polygon } from '../geometry/index.ts';
+import { at, type Box, boxOf, distanceToLine, edges, type Polygon } from '../geometry/index.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
 
 export interface Clash {
@@ -31,14 +31,12 @@ function segmentDistance(a: readonly number[], b: readonly number[]): number {
   const d3 = cross(cx, cy, dx, dy, ax, ay);
   const d4 = cross(cx, cy, dx, dy, bx, by);
   if (d1 > 0 !== d2 > 0 && d3 > 0 !== d4 > 0) return 0;
-  const point = (px: number, py: number, s: readonly number[]) => {
-    const [x0, y0, x1, y1] = s as [number, number, number, number];
-    const length2 = (x1 - x0) ** 2 + (y1 - y0) ** 2;
-    const t =
-      length2 === 0 ? 0 : Math.max(0, Math.min(1, ((px - x0) * (x1 - x0) + (py - y0) * (y1 - y0)) / length2));
-    return Math.hypot(px - x0 - t * (x1 - x0), py - y0 - t * (y1 - y0));
-  };
-  return Math.min(point(cx, cy, a), point(dx, dy, a), point(ax, ay, b), point(bx, by, b));
+  return Math.min(
+    distanceToLine([ax, ay], [bx, by], cx, cy),
+    distanceToLine([ax, ay], [bx, by], dx, dy),
+    distanceToLine([cx, cy], [dx, dy], ax, ay),
+    distanceToLine([cx, cy], [dx, dy], bx, by),
+  );
 }
 
 /** Distance in plan from a point or line to a convex polygon, m; 0 when they meet. */

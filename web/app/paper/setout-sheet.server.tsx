@@ -1,10 +1,9 @@
 /** The set-out sheet as PDF: boards and strings, corners, and a check sheet with boxes to fill in. */
 import { compute, type SetoutSheet, setoutSheet } from '@cimiento/core';
-import { Circle, Document, G, Line, Page, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer';
+import { Circle, G, Line, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer';
 import { extent, polygonPath, viewOf } from '../drawing/view.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
-import { problemText } from '../parts/words.ts';
-import { PageNumber, SheetHead } from './frame.tsx';
+import { SheetFrame } from './frame.tsx';
 import type { SheetInput } from './sheet.server.tsx';
 import { s } from './style.server.ts';
 
@@ -178,42 +177,21 @@ function Checks({ sheet, format, t }: { sheet: SetoutSheet; format: Format; t: S
   );
 }
 
-function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
+function Sheet(input: SheetInput) {
+  const { plan, lang, system, t } = input;
   const takeoff = compute(plan);
   const sheet = setoutSheet(plan, takeoff);
   const format = makeFormat(lang, system);
   return (
-    <Document
-      title={`${plan.name} – ${t('drawing.sheet')}`}
-      language={lang}
-      producer="Cimiento"
-      creator="Cimiento"
-    >
-      <Page size={system === 'metric' ? 'A4' : 'LETTER'} style={s.page}>
-        <SheetHead
-          plan={plan}
-          revision={revision}
-          savedAt={savedAt}
-          lang={lang}
-          title={t('drawing.sheet')}
-          format={format}
-          t={t}
-        />
-        {takeoff.problems.map((p) => (
-          <Text key={p.code + p.path} style={{ color: HELD, fontWeight: 600 }}>
-            {problemText(t, format, p)}
-          </Text>
-        ))}
-        <View style={{ marginTop: 5 }}>
-          <Drawing plan={plan} takeoff={takeoff} sheet={sheet} width={540} height={270} />
-        </View>
-        <Strings plan={plan} sheet={sheet} format={format} t={t} />
-        <Checks sheet={sheet} format={format} t={t} />
-        <Text style={{ marginTop: 6, fontWeight: 600 }}>{t('caution.defer.title')}</Text>
-        <Text>{t('caution.defer.text')}</Text>
-        <PageNumber t={t} />
-      </Page>
-    </Document>
+    <SheetFrame {...input} title={t('drawing.sheet')} takeoff={takeoff} format={format}>
+      <View style={{ marginTop: 5 }}>
+        <Drawing plan={plan} takeoff={takeoff} sheet={sheet} width={540} height={270} />
+      </View>
+      <Strings plan={plan} sheet={sheet} format={format} t={t} />
+      <Checks sheet={sheet} format={format} t={t} />
+      <Text style={{ marginTop: 6, fontWeight: 600 }}>{t('caution.defer.title')}</Text>
+      <Text>{t('caution.defer.text')}</Text>
+    </SheetFrame>
   );
 }
 

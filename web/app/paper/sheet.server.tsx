@@ -8,12 +8,12 @@ import {
   type System,
   type Takeoff,
 } from '@cimiento/core';
-import { Document, Page, renderToBuffer, Text, View } from '@react-pdf/renderer';
+import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import type { TFunction } from 'i18next';
 import { type Format, makeFormat } from '../parts/format.tsx';
-import { cautionText, compactorText, concerns, problemText } from '../parts/words.ts';
+import { cautionText, compactorText, concerns } from '../parts/words.ts';
 import { KeyPlan, SectionDrawing } from './drawings.tsx';
-import { PageNumber, SheetHead } from './frame.tsx';
+import { SheetFrame } from './frame.tsx';
 import { s } from './style.server.ts';
 
 /** More cautions than this are set a little closer, so that the page stays one. */
@@ -280,7 +280,8 @@ function Cautions({
   );
 }
 
-function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
+function Sheet(input: SheetInput) {
+  const { plan, lang, system, t } = input;
   const takeoff = compute(plan);
   const format = makeFormat(lang, system);
   const first = takeoff.elements.findIndex((e) => e.live);
@@ -289,70 +290,48 @@ function Sheet({ plan, revision, savedAt, lang, system, t }: SheetInput) {
     Math.max(0, takeoff.cautions.length - 8) + 0.7 * Math.max(0, rowsOf(plan, takeoff, format).length - 6);
   const drawing = { width: 264, height: Math.max(110, 212 - 13 * crowd) };
   return (
-    <Document
-      title={`${plan.name} – ${t('sheet.title')}`}
-      language={lang}
-      producer="Cimiento"
-      creator="Cimiento"
-    >
-      <Page size={system === 'metric' ? 'A4' : 'LETTER'} style={s.page}>
-        <SheetHead
-          plan={plan}
-          revision={revision}
-          savedAt={savedAt}
-          lang={lang}
-          title={t('sheet.title')}
-          format={format}
-          t={t}
-        />
-        {takeoff.problems.map((p) => (
-          <Text key={p.code + p.path} style={{ color: '#a02733', fontWeight: 600 }}>
-            {problemText(t, format, p)}
-          </Text>
-        ))}
-        <View style={[s.row, { justifyContent: 'space-between', marginTop: 5 }]}>
+    <SheetFrame {...input} title={t('sheet.title')} takeoff={takeoff} format={format}>
+      <View style={[s.row, { justifyContent: 'space-between', marginTop: 5 }]}>
+        <View>
+          <Text style={s.h}>{t('sheet.key')}</Text>
+          <KeyPlan plan={plan} takeoff={takeoff} {...drawing} />
+        </View>
+        {first >= 0 && (
           <View>
-            <Text style={s.h}>{t('sheet.key')}</Text>
-            <KeyPlan plan={plan} takeoff={takeoff} {...drawing} />
+            <Text style={s.h}>{t('sheet.section', { name: plan.elements[first]!.name })}</Text>
+            <SectionDrawing
+              plan={plan}
+              takeoff={takeoff}
+              index={first}
+              format={format}
+              name={(flag) => t(`staff.${flag}`)}
+              {...drawing}
+            />
           </View>
-          {first >= 0 && (
-            <View>
-              <Text style={s.h}>{t('sheet.section', { name: plan.elements[first]!.name })}</Text>
-              <SectionDrawing
-                plan={plan}
-                takeoff={takeoff}
-                index={first}
-                format={format}
-                name={(flag) => t(`staff.${flag}`)}
-                {...drawing}
-              />
-            </View>
-          )}
+        )}
+      </View>
+      <Table plan={plan} takeoff={takeoff} t={t} format={format} />
+      <View style={[s.row, { marginTop: 7 }]}>
+        <View style={{ width: '50%', paddingRight: 10 }}>
+          <Lines title={t('sheet.layers')} lines={layerLines(plan, takeoff, t, format)} />
         </View>
-        <Table plan={plan} takeoff={takeoff} t={t} format={format} />
-        <View style={[s.row, { marginTop: 7 }]}>
-          <View style={{ width: '50%', paddingRight: 10 }}>
-            <Lines title={t('sheet.layers')} lines={layerLines(plan, takeoff, t, format)} />
+        <View style={{ width: '50%' }}>
+          <Lines title={t('sheet.loads')} lines={loadLines(plan, takeoff, t, format)} />
+          <Lines title={t('sheet.orders')} lines={orderLines(takeoff, t, format)} />
+        </View>
+      </View>
+      <Cautions plan={plan} takeoff={takeoff} t={t} format={format} />
+      <View style={[s.row, { marginTop: 6 }]} wrap={false}>
+        {(['ring', 'holds'] as const).map((key) => (
+          <View
+            key={key}
+            style={{ flex: 1, height: 34, marginRight: 6, padding: 3, border: '0.8 solid #162329' }}
+          >
+            <Text>{t(`sheet.${key}`)}</Text>
           </View>
-          <View style={{ width: '50%' }}>
-            <Lines title={t('sheet.loads')} lines={loadLines(plan, takeoff, t, format)} />
-            <Lines title={t('sheet.orders')} lines={orderLines(takeoff, t, format)} />
-          </View>
-        </View>
-        <Cautions plan={plan} takeoff={takeoff} t={t} format={format} />
-        <View style={[s.row, { marginTop: 6 }]} wrap={false}>
-          {(['ring', 'holds'] as const).map((key) => (
-            <View
-              key={key}
-              style={{ flex: 1, height: 34, marginRight: 6, padding: 3, border: '0.8 solid #162329' }}
-            >
-              <Text>{t(`sheet.${key}`)}</Text>
-            </View>
-          ))}
-        </View>
-        <PageNumber t={t} />
-      </Page>
-    </Document>
+        ))}
+      </View>
+    </SheetFrame>
   );
 }
 

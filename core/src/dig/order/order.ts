@@ -165,10 +165,12 @@ const getsOut = (site: Site, open: Iterable<number>): Uint8Array =>
   reachable(site.grid, blockedBy(site.grid, open), site.exits, site.search);
 
 /** Modes of a trench that leave the machine where it gets out, once these are open. */
-function finishing(site: Site, open: Iterable<number>, trench: number): Mode[] {
-  const after = getsOut(site, open);
-  return site.modes[trench]!.filter((mode) => after[site.grid.cell(mode.finish)]);
-}
+const finishing = (site: Site, open: Iterable<number>, trench: number): Mode[] =>
+  endingIn(site, getsOut(site, open), trench);
+
+/** Modes of a trench that end on one of some cells. */
+const endingIn = (site: Site, cells: Uint8Array, trench: number): Mode[] =>
+  site.modes[trench]!.filter((mode) => cells[site.grid.cell(mode.finish)]);
 
 /** Modes by which a trench can be dug last among `open` (which holds it). */
 function lastModes(site: Site, open: readonly number[], trench: number): Mode[] {
@@ -312,7 +314,19 @@ function exactOrder(site: Site): Extract<Ordered, { ok: true }> | null {
   const n = input.trenches.length;
   const best = new Map<number, Map<Mode | null, Walked>>([[0, new Map([[null, START[0]!]])]]);
   const members = (set: number) => all(input).filter((i) => set & (1 << i));
+  // Every set is come to from each of its trenches: where one then gets out is found once.
+  const outOf = new Map<number, Uint8Array>();
+  const getsOutWith = (set: number): Uint8Array => {
+    let cells = outOf.get(set);
+    if (!cells) {
+      cells = getsOut(site, members(set)).slice();
+      outOf.set(set, cells);
+    }
+    return cells;
+  };
   for (let set = 0; set < (1 << n) - 1; set++) {
+    // Asked only on the way to it.
+    outOf.delete(set);
     const states = best.get(set);
     if (!states) continue;
     const before = blockedBy(grid, members(set));
@@ -322,7 +336,7 @@ function exactOrder(site: Site): Extract<Ordered, { ok: true }> | null {
       const { after } = input.trenches[trench]!;
       if (after != null && !(set & (1 << after))) continue;
       const into = set | (1 << trench);
-      for (const mode of finishing(site, members(into), trench)) usable.push({ trench, mode, into });
+      for (const mode of endingIn(site, getsOutWith(into), trench)) usable.push({ trench, mode, into });
     }
     const targets = usable.map(({ mode }) => grid.cell(mode.start));
     for (const [last, state] of states) {

@@ -1,6 +1,6 @@
 /** Where the spoil goes: lay-down areas, ways that stay clear, gates, the plot; and how sure the loads are. */
 import { Box, Flex } from '@chakra-ui/react';
-import { AREA_USES, nextName } from '@cimiento/core';
+import { AREA_USES, nextName, pointsOf } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
@@ -27,10 +27,10 @@ export function SpoilPanel() {
       plan.site.areas.map((a) => a.id),
     );
     const side = Math.max(3, Math.round(Math.sqrt(spoil.keptLoose)));
-    const xs = plan.elements.length > 0 ? dug.opening : 0;
-    const east = plan.elements.flatMap((e) => ('points' in e ? e.points : 'at' in e ? [e.at] : e.outline));
-    const x = (east.length > 0 ? Math.max(...east.map((p) => p[0])) : 0) + (xs > 0 ? 6 : 2);
-    const y = east.length > 0 ? Math.min(...east.map((p) => p[1])) : 0;
+    const places = plan.elements.flatMap(pointsOf);
+    // East of everything, clear of what opens round it.
+    const x = (places.length > 0 ? Math.max(...places.map((p) => p[0])) : 0) + (dug.opening > 0 ? 6 : 2);
+    const y = places.length > 0 ? Math.min(...places.map((p) => p[1])) : 0;
     edit((d) => {
       d.site.areas.push({
         id,

@@ -9,7 +9,6 @@ import {
   newRaft,
   newRamp,
   newStrip,
-  outlineSizes,
   type Plan,
   pointsAlong,
   twoTape,
@@ -61,8 +60,7 @@ function footOf(element: Element, degrees: number): { at: Point; angle: number }
     return { at, angle: away, turn: Math.cos(away - (degrees * Math.PI) / 180) };
   });
   const best = sides.reduce((p, q) => (q.turn > p.turn ? q : p));
-  const { angle } = outlineSizes(element.outline);
-  return { at: best.at, angle: Number.isFinite(best.angle) ? (best.angle * 180) / Math.PI : angle };
+  return { at: best.at, angle: (best.angle * 180) / Math.PI };
 }
 
 /** What a shape adds, or the message of what is wrong with what was typed. */

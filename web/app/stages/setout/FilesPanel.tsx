@@ -23,14 +23,17 @@ export function FilesPanel() {
   const save = (what: 'dxf' | 'geojson' | 'csv') => {
     const { plan } = store.getState();
     const origin = [plan.datum.east, plan.datum.north] as const;
-    const name = (ending: string) => fileName(plan.name, t('drawing.fileName'), ending);
-    const drawn = drawnOf(plan, takeoff);
+    const name = fileName(plan.name, t('drawing.fileName'), '');
     if (what === 'dxf') {
       const layers = Object.fromEntries(DRAWN_LAYERS.map((layer) => [layer, t(`drawing.drawn.${layer}`)]));
-      saveFile(`${name('')}.dxf`, writeDxf(drawn, layers as Parameters<typeof writeDxf>[1]), 'image/vnd.dxf');
+      saveFile(
+        `${name}.dxf`,
+        writeDxf(drawnOf(plan, takeoff), layers as Parameters<typeof writeDxf>[1]),
+        'image/vnd.dxf',
+      );
     } else if (what === 'geojson')
-      saveFile(`${name('')}.geojson`, writeGeoJson(drawn, origin), 'application/geo+json');
-    else saveFile(`${name('')}.csv`, writeSetoutCsv(setoutSheet(plan, takeoff), origin));
+      saveFile(`${name}.geojson`, writeGeoJson(drawnOf(plan, takeoff), origin), 'application/geo+json');
+    else saveFile(`${name}.csv`, writeSetoutCsv(setoutSheet(plan, takeoff), origin));
   };
   return (
     <Panel fold="open" title={t('drawing.panel')} aside={t('drawing.aside')}>
