@@ -1,20 +1,12 @@
 /** The plan: to scale, with openings, footings and axes; pan, zoom, fit, pick and drag. */
 import { Box, Flex } from '@chakra-ui/react';
-import {
-  type Element,
-  labelPlace,
-  pointsOf,
-  type Section,
-  segmentsOf,
-  tidy,
-  withPoints,
-} from '@cimiento/core';
+import { type Element, labelPlace, pointsOf, type Section, withPoints } from '@cimiento/core';
 import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
-import { extent, niceLength, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
+import { extent, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { countText } from '../../parts/words.ts';
@@ -27,6 +19,7 @@ import { Hatches, ink } from '../hatches.tsx';
 import { useDesk, useDeskStore } from '../store.ts';
 import { useGround, useTakeoff } from '../takeoff.ts';
 import { useSize } from '../useSize.ts';
+import { Compass, CutMark, Grid, label, PickedDimensions, ScaleBar } from './Marks.tsx';
 import { snapPoint } from './snap.ts';
 
 const STILL: Zoom = { k: 1, x: 0, y: 0 };
@@ -269,20 +262,6 @@ const Element_ =
   typeof globalThis.Element === 'undefined' ? (class {} as typeof globalThis.Element) : globalThis.Element;
 const round6 = (value: number) => Math.round(value * 1e6) / 1e6;
 
-const Grid = memo(function Grid({ view }: { view: View }) {
-  const step = niceLength(Math.max(1, 36 / view.scale));
-  const lines: string[] = [];
-  const west = view.east(0);
-  const east = view.east(view.width);
-  const south = view.north(view.height);
-  const north = view.north(0);
-  for (let x = Math.ceil(west / step) * step; x <= east; x += step)
-    lines.push(`M${view.x(x).toFixed(1)} 0V${view.height}`);
-  for (let y = Math.ceil(south / step) * step; y <= north; y += step)
-    lines.push(`M0 ${view.y(y).toFixed(1)}H${view.width}`);
-  return <path d={lines.join('')} stroke={ink('rule')} strokeWidth={1} fill="none" pointerEvents="none" />;
-});
-
 /** Openings as one shape: outlines first, fills over them, so inner lines vanish. */
 function Dug({ view }: { view: View }) {
   const { shapes } = useTakeoff();
@@ -303,8 +282,6 @@ function Dug({ view }: { view: View }) {
     </g>
   );
 }
-
-const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;
 
 function Drawn({
   element,
@@ -394,146 +371,6 @@ function Drawn({
             onPointerDown={(event) => onDown(event, element, i)}
           />
         ))}
-    </g>
-  );
-}
-
-/** Length of each run of the picked strip; both sizes of a picked pad. */
-function PickedDimensions({ view, element }: { view: View; element: Element | undefined }) {
-  const format = useFormat();
-  if (!element) return null;
-  const outlined = element.kind === 'raft' || element.kind === 'pit';
-  const runs =
-    element.kind === 'strip'
-      ? segmentsOf(element).map((run) => ({ from: run.from, to: run.to, length: run.length }))
-      : element.kind === 'pad'
-        ? padSides(element)
-        : element.kind === 'ramp'
-          ? []
-          : tidy(element.outline).map((from, i, corners) => {
-              const to = corners[(i + 1) % corners.length]!;
-              return { from, to, length: Math.hypot(to[0] - from[0], to[1] - from[1]) };
-            });
-  return (
-    <g pointerEvents="none">
-      {runs
-        .filter((run) => run.length * view.scale > 46)
-        .map((run) => {
-          const x0 = view.x(run.from[0]);
-          const y0 = view.y(run.from[1]);
-          const x1 = view.x(run.to[0]);
-          const y1 = view.y(run.to[1]);
-          const length = Math.hypot(x1 - x0, y1 - y0);
-          let nx = (y1 - y0) / length;
-          let ny = -(x1 - x0) / length;
-          // An outline is measured on its outside; a lone run above, or to the right.
-          if (outlined) [nx, ny] = [-nx, -ny];
-          else if (ny > 0.01 || (Math.abs(ny) <= 0.01 && nx < 0)) [nx, ny] = [-nx, -ny];
-          const off = Math.max(
-            26,
-            (element.kind === 'strip' || element.kind === 'pad' ? element.width / 2 : 0) * view.scale + 20,
-          );
-          const mx = (x0 + x1) / 2 + nx * off;
-          const my = (y0 + y1) / 2 + ny * off;
-          const text = format.text(run.length, 'length');
-          const angle = (Math.atan2(y1 - y0, x1 - x0) * 180) / Math.PI;
-          const upright = angle > 90.5 || angle <= -89.5 ? angle + 180 : angle;
-          return (
-            <g key={`${x0},${y0},${x1},${y1}`}>
-              <path
-                d={`M${x0 + nx * off} ${y0 + ny * off}L${x1 + nx * off} ${y1 + ny * off}M${x0 + nx * 10} ${y0 + ny * 10}L${x0 + nx * (off + 5)} ${y0 + ny * (off + 5)}M${x1 + nx * 10} ${y1 + ny * 10}L${x1 + nx * (off + 5)} ${y1 + ny * (off + 5)}`}
-                stroke={ink('ink')}
-                strokeWidth={0.8}
-              />
-              <g transform={`translate(${mx} ${my}) rotate(${upright})`}>
-                <rect
-                  x={-text.length * 3.6 - 3}
-                  y={-9}
-                  width={text.length * 7.2 + 6}
-                  height={18}
-                  fill={ink('paper')}
-                />
-                <text textAnchor="middle" y={5} fill={ink('ink')} style={label}>
-                  {text}
-                </text>
-              </g>
-            </g>
-          );
-        })}
-    </g>
-  );
-}
-
-function padSides(pad: Extract<Element, { kind: 'pad' }>) {
-  const angle = (pad.angle * Math.PI) / 180;
-  const ux = Math.cos(angle);
-  const uy = Math.sin(angle);
-  const at = (along: number, across: number) =>
-    [pad.at[0] + along * ux - across * uy, pad.at[1] + along * uy + across * ux] as const;
-  const { length: l, width: w } = pad;
-  return [
-    { from: at(-l / 2, 0), to: at(l / 2, 0), length: l },
-    { from: at(0, -w / 2), to: at(0, w / 2), length: w },
-  ];
-}
-
-function CutMark({ view, section }: { view: View; section: Section }) {
-  const ends = [-1, 1].map(
-    (side) =>
-      [
-        view.x(section.x + side * section.half * section.dx),
-        view.y(section.y + side * section.half * section.dy),
-      ] as const,
-  );
-  const [a, b] = ends as [readonly [number, number], readonly [number, number]];
-  return (
-    <g pointerEvents="none">
-      <path
-        d={`M${a[0]} ${a[1]}L${b[0]} ${b[1]}`}
-        stroke={ink('ink')}
-        strokeWidth={1.8}
-        strokeDasharray="14 5"
-      />
-      {ends.map(([x, y], i) => (
-        <text
-          key={i === 0 ? 'a' : 'b'}
-          x={x + (i === 0 ? -1 : 1) * 9 * section.dx}
-          y={y - (i === 0 ? -1 : 1) * 9 * section.dy + 5}
-          textAnchor="middle"
-          fill={ink('ink')}
-          style={label}
-        >
-          A
-        </text>
-      ))}
-    </g>
-  );
-}
-
-function Compass({ width }: { width: number }) {
-  return (
-    <g transform={`translate(${width - 26} 12)`} pointerEvents="none">
-      <path d="M0 12L7 34L0 29L-7 34Z" fill={ink('ink')} />
-      <text textAnchor="middle" y={8} fill={ink('ink')} style={{ ...label, fontSize: 13 }}>
-        N
-      </text>
-    </g>
-  );
-}
-
-function ScaleBar({ view }: { view: View }) {
-  const format = useFormat();
-  const metres =
-    format.system === 'metric'
-      ? niceLength(110 / view.scale)
-      : niceLength(110 / view.scale / 0.3048) * 0.3048;
-  const length = metres * view.scale;
-  return (
-    <g transform={`translate(14 ${view.height - 12})`} pointerEvents="none">
-      <path d={`M0 -5V0H${length}V-5M${length / 2} -3V0`} fill="none" stroke={ink('ink')} strokeWidth={1.2} />
-      <text x={length + 6} y={1} fill={ink('ink')} style={{ ...label, fontSize: 12 }}>
-        {format.text(metres, 'length', format.system === 'metric' ? { decimals: metres < 1 ? 2 : 0 } : {})}
-      </text>
     </g>
   );
 }
