@@ -5,6 +5,7 @@ import { soilBalance, stackClosure } from '../checks/index.ts';
 import {
   bottomOf,
   excavate,
+  flatsOf,
   loadsOf,
   mixedLoads,
   type Solid,
@@ -20,9 +21,9 @@ import {
   designFrost,
   frozenNow,
   type GroundModel,
+  groundAt,
   groundModel,
   groundOver,
-  inHull,
   type Layer,
   placesOn,
 } from '../ground/index.ts';
@@ -119,8 +120,8 @@ function levelElements(
   problems: Problem[],
 ): Levelled[] {
   const pieces = footingPieces(plan.elements);
-  const grounds = pieces.map((list) => groundOver(model, list));
   const places = pieces.map((list) => placesOn(model, list));
+  const grounds = places.map((list) => groundAt(model, list));
   const groups = new Map<string, number[]>();
   plan.elements.forEach((element, i) => {
     if (element.kind === 'ramp') return;
@@ -191,7 +192,7 @@ const FAR_LOG = 60;
 
 /** Bank m³ dug within the frozen crust. */
 const frozenVolume = (solid: Solid, depth: number, total: number) =>
-  total - sum(solid.cells.map((cell) => volumeDeeperThan(cell, depth)));
+  total - sum(solid.cuts.flatMap(({ cells }) => cells.map((cell) => volumeDeeperThan(cell, depth))));
 
 const lowest = (lists: readonly (readonly number[])[], i: number) => Math.min(...lists[i]!);
 
@@ -335,7 +336,7 @@ function takeoffOf(given: Plan): Takeoff {
       perched,
       water: waters[i]!,
       softBottom: bedSoils.some((layer) => layer.soil.typical.softens),
-      surveyed: model.surface.hull === null || l.places.every(([x, y]) => inHull(model.surface.hull!, x, y)),
+      surveyed: l.places.every(([x, y]) => model.surface.measured(x, y)),
       outside: live[i] ? outsideOf(plan.site.boundary, openings[i]!) : 0,
       live: live[i]!,
     };
@@ -354,9 +355,11 @@ function takeoffOf(given: Plan): Takeoff {
       });
   });
 
+  const places = levelled.flatMap((l) => l.places);
   plan.ground.logs.forEach((log, i) => {
-    const places = levelled.flatMap((l) => l.places);
-    if (places.length > 0 && places.every(([x, y]) => Math.hypot(x - log.at[0], y - log.at[1]) > FAR_LOG))
+    const far = ([x, y]: readonly [number, number]) =>
+      (x - log.at[0]) ** 2 + (y - log.at[1]) ** 2 > FAR_LOG ** 2;
+    if (places.length > 0 && places.every(far))
       problems.push({ code: 'logFar', path: `/ground/logs/${i}/at/0`, params: { name: log.name } });
   });
   const stacks = floorStacks(plan);
@@ -479,9 +482,7 @@ function takeoffOf(given: Plan): Takeoff {
       tops: placed.footingPieces.map((list) => list.map((piece) => piece.top)),
       // A ramp's bottom ends where it comes out of the ground.
       bottoms: dig.bottoms.map((list, i) =>
-        plan.elements[i]!.kind === 'ramp'
-          ? dig.solid.cells.filter((cell) => cell.owner === i && cell.flat).map((cell) => cell.area)
-          : list,
+        plan.elements[i]!.kind === 'ramp' ? flatsOf(dig.solid, i) : list,
       ),
       openings,
       solid: dig.solid,

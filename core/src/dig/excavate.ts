@@ -3,22 +3,14 @@
  * cause. Each cause is the difference of two unions, so shared soil is never charged twice and
  * neat + causes = dug exactly.
  */
-import Flatbush from 'flatbush';
-import { area, boxOf, intersect, type Linear, type Polygon, unionBox } from '../geometry/index.ts';
+import type { Linear, Polygon } from '../geometry/index.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import type { Stepped } from '../levels/steps.ts';
 import type { Plan } from '../plan/schema.ts';
 import { outlinePieces } from '../setout/index.ts';
 import { type Bottom, benchesOver, bottomsFor, grown, type Purpose } from './bottoms.ts';
-import {
-  type Cell,
-  type Part,
-  type Solid,
-  solveSolid,
-  volumeDeeperThan,
-  volumeOf,
-  volumeUnder,
-} from './solid.ts';
+import type { Part } from './part.ts';
+import { type Cut, type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
 import { roomOf, slopeOf, supportOf } from './width.ts';
 
 export const CAUSES = ['room', 'bucket', 'sides', 'low', 'access'] as const;
@@ -111,36 +103,17 @@ function partsOf(
 
 const plus = (rise: Linear, level: number): Linear => ({ a: rise.a, b: rise.b, c: rise.c + level });
 
-/** Volume of every stratum in the cells, bank m³ by soil. */
-function volumesByStratum(cells: readonly Cell[], model: GroundModel): number[] {
+const soilsIn = new WeakMap<GroundModel, WeakMap<Cut, readonly number[]>>();
+
+/** Volume of every soil in a cut, bank m³; kept with the cut, which outlives one plan. */
+function volumesBySoil(cut: Cut, model: GroundModel): readonly number[] {
+  const known = soilsIn.get(model) ?? new WeakMap<Cut, readonly number[]>();
+  soilsIn.set(model, known);
+  const before = known.get(cut);
+  if (before) return before;
   const out = model.soils.map(() => 0);
-  if (cells.length === 0) return out;
-  const boxes = cells.map((cell) => boxOf(cell.area));
-  const dug = new Flatbush(cells.length);
-  for (const { x0, y0, x1, y1 } of boxes) dug.add(x0, y0, x1, y1);
-  dug.finish();
-  const patches = model.strata(
-    unionBox(boxes),
-    ({ x0, y0, x1, y1 }) => dug.search(x0, y0, x1, y1).length > 0,
-  );
-  const tree = new Flatbush(Math.max(1, patches.length));
-  for (const { box } of patches) tree.add(box.x0, box.y0, box.x1, box.y1);
-  tree.finish();
-  cells.forEach((cell, n) => {
-    const box = boxes[n]!;
-    for (const i of tree.search(box.x0, box.y0, box.x1, box.y1)) {
-      const { tops, walls } = patches[i]!;
-      const area = intersect(cell.area, walls);
-      if (area.length === 0) continue;
-      // Soil under each stratum's top; a stratum is the difference of two such.
-      let above = volumeUnder(area, cell.level, tops[0]!);
-      for (let k = 0; k < tops.length && above > 0; k++) {
-        const below = k + 1 < tops.length ? Math.min(above, volumeUnder(area, cell.level, tops[k + 1]!)) : 0;
-        out[k]! += above - below;
-        above = below;
-      }
-    }
-  });
+  for (const { area, level, ground } of cut.cells) model.addVolumes(area, level, ground, out);
+  known.set(cut, out);
   return out;
 }
 
@@ -161,13 +134,12 @@ export function excavate(
   const { corners } = plan.dig;
   const { surface } = model;
   const cut = (stage: Stage) => partsOf(plan, live, steps, depths, stage);
-  const solve = (parts: readonly Part[]) => solveSolid(parts, surface, corners);
   const whole: Stage = { purpose: 'dug', floors: formations.dug, sides: true, access: true };
   const { parts, bottoms } = cut(whole);
-  const solid = solve(parts);
+  const solid = solveSolid(parts, surface, corners);
   const total = volumeOf(solid);
   const volume = (stage: Partial<Stage>) =>
-    volumeOf(solve(cut({ ...whole, floors: formations.needed, access: false, ...stage }).parts));
+    volumeDug(cut({ ...whole, floors: formations.needed, access: false, ...stage }).parts, surface, corners);
   const upright = { sides: false } as const;
   const neat = volume({ ...upright, purpose: 'neat' });
   const withRoom = volume({ ...upright, purpose: 'needed' });
@@ -178,7 +150,17 @@ export function excavate(
   const withLow = anyRamp ? volume({ floors: formations.dug }) : total;
   const withSides = anyLow ? volume({}) : withLow;
   const byElement = plan.elements.map(() => 0);
-  for (const cell of solid.cells) byElement[cell.owner]! += volumeDeeperThan(cell, 0);
+  const byStratum = model.soils.map(() => 0);
+  let bottomArea = 0;
+  let openArea = 0;
+  solid.cuts.forEach((cut, i) => {
+    byElement[parts[i]!.owner]! += cut.volume;
+    bottomArea += cut.bottomArea;
+    openArea += cut.openArea;
+    volumesBySoil(cut, model).forEach((volume, k) => {
+      byStratum[k]! += volume;
+    });
+  });
   return {
     solid,
     bottoms,
@@ -191,9 +173,9 @@ export function excavate(
       low: withLow - withSides,
       access: total - withLow,
     },
-    byStratum: volumesByStratum(solid.cells, model),
+    byStratum,
     byElement,
-    bottomArea: solid.cells.reduce((sum, cell) => sum + (cell.flat ? area(cell.area) : 0), 0),
-    openArea: solid.cells.reduce((sum, cell) => sum + area(cell.area), 0),
+    bottomArea,
+    openArea,
   };
 }

@@ -1,7 +1,8 @@
 /** Upright faces to be shored: their area and length, what other digs have taken away left out. */
 import { at } from '../geometry/index.ts';
 import type { Surface } from '../ground/surface.ts';
-import { type Part, profile, type Solid } from './solid.ts';
+import type { Part } from './part.ts';
+import { profile, type Solid } from './solid.ts';
 
 export interface Faces {
   /** m² of face, and m along its foot. */

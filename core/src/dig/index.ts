@@ -5,6 +5,7 @@ export * from './faces.ts';
 export * from './lay-down.ts';
 export * from './machines.ts';
 export * from './order/index.ts';
+export * from './part.ts';
 export * from './sides.ts';
 export * from './solid.ts';
 export * from './spoil.ts';

@@ -8,7 +8,7 @@ import { at, boxOf, edges, unionBox } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
 import type { Element, Plan } from '../plan/schema.ts';
 import { instruct, named, pad, pit, plainPlan, seeded, strip } from '../testing.ts';
-import type { Part } from './solid.ts';
+import type { Part } from './part.ts';
 
 const JOBS = 300;
 /** Spacing of the grid, m, and of the finer one a job is sampled on again when the first is near the limit. */

@@ -3,15 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { at, constant, edges, type Linear, rectangle } from '../geometry/index.ts';
 import { planeSurface } from '../ground/surface.ts';
 import { seeded } from '../testing.ts';
-import {
-  type Corners,
-  type Part,
-  profile,
-  solveSolid,
-  volumeDeeperThan,
-  volumeOf,
-  volumeUnderLevel,
-} from './solid.ts';
+import type { Corners, Part } from './part.ts';
+import { profile, solveSolid, volumeDeeperThan, volumeOf, volumeUnderLevel } from './solid.ts';
 
 const part = (
   x: number,
@@ -98,7 +91,8 @@ describe('the dug solid', () => {
     const parts = [part(0, 0, 10, 2, 0, 1, 0), part(0, 0, 1, 1, 0, 0, 0, 1)];
     expect(volume(parts, constant(3))).toBeCloseTo(20 * 2 + 1, 9);
     const solid = solveSolid(parts, planeSurface(constant(3)), 'mitred');
-    const own = solid.cells.filter((c) => c.owner === 1).reduce((s, c) => s + volumeDeeperThan(c, 0), 0);
+    const own = solid.cuts[1]!.cells.reduce((s, c) => s + volumeDeeperThan(c, 0), 0);
+    expect(own).toBeCloseTo(solid.cuts[1]!.volume, 9);
     expect(own).toBeCloseTo(3, 9);
   });
 
@@ -196,10 +190,10 @@ describe('the dug solid', () => {
 
   it('fills to a level: a bed 0.3 thick in a 1:1 trench takes the wedges too', () => {
     const solid = solveSolid([part(0, 0, 10, 1, 0, 0, 1)], planeSurface(constant(2)), 'mitred');
-    const filled = solid.cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, constant(0.3)), 0);
+    const filled = solid.cuts[0]!.cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, constant(0.3)), 0);
     // Frustum with mitred corners: h/6·(A0 + 4Am + A1).
     expect(filled).toBeCloseTo((0.3 / 6) * (10 + 4 * 10.3 * 1.3 + 10.6 * 1.6), 9);
-    const all = solid.cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, constant(50)), 0);
+    const all = solid.cuts[0]!.cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, constant(50)), 0);
     expect(all).toBeCloseTo(volumeOf(solid), 9);
   });
 });

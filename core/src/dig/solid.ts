@@ -18,9 +18,10 @@
  * Not covered: curved surfaces (rounded corners are faceted, see `facets`), overhangs.
  */
 import Flatbush from 'flatbush';
+import { LRUCache } from 'lru-cache';
 import {
+  area,
   at,
-  type Box,
   boxesMeet,
   boxOf,
   clip,
@@ -31,207 +32,41 @@ import {
   isEmpty,
   type Linear,
   minus,
-  mitreOf,
   type Polygon,
   SAME_PLANE,
   subtract,
-  unionBox,
 } from '../geometry/convex.ts';
-import type { Surface, SurfacePatch } from '../ground/surface.ts';
+import { type Corners, type Face, faceOf, type Ground, type Part, rectangleOf } from './part.ts';
 
-export type Corners = 'mitred' | 'rounded';
-
-/** One convex piece of a dug bottom. */
-export interface Part {
-  /** Index of the element this piece belongs to. */
-  readonly owner: number;
-  /** The bottom in plan, convex and counter-clockwise; two points for a flank. */
-  readonly bottom: Polygon;
-  /** Level of the bottom over plan, m. */
-  readonly floor: Linear;
-  /** Side slope, run over rise; 0 is a vertical face. */
-  readonly slope: number;
-  /** Which stretch of a stepped strip it is; 0 otherwise. */
-  readonly stretch: number;
-  /** Faces cut upright whatever the slope: the risers of steps. */
-  readonly risers: readonly Linear[];
-  /** Which of the element's bottoms it belongs to, by position; benches belong to the one below. */
-  readonly of: number;
-  /** Stone is laid on it. */
-  readonly fills: boolean;
-  /** How much farther a flank's sharpest mitre runs out than its side; 0 to read it off the bottom. */
-  readonly mitre: number;
-}
-
-/** One plane of the dug surface and where it governs. */
+/** One plane of a dug face and where it governs. */
 export interface Cell {
-  readonly part: number;
-  readonly owner: number;
-  /** True on the flat bottom, false on a side slope. */
+  /** True on the bottom, false on a side slope. */
   readonly flat: boolean;
   readonly area: Polygon;
   /** Level of the dug surface over the cell. */
   readonly level: Linear;
-  /** Ground less dug surface over the cell, ≥ 0. */
+  /** The ground over the cell, and how far it lies above the dug surface, ≥ 0. */
+  readonly ground: Linear;
   readonly depth: Linear;
+}
+
+/** What is dug under the face of one part, soil that others dig deeper left out. */
+export interface Cut {
+  readonly cells: readonly Cell[];
+  /** Bank m³. */
+  readonly volume: number;
+  /** Its opening and its bottom in plan, m². */
+  readonly openArea: number;
+  readonly bottomArea: number;
 }
 
 export interface Solid {
   readonly parts: readonly Part[];
-  readonly cells: readonly Cell[];
+  /** By part. */
+  readonly cuts: readonly Cut[];
   /** By part: its own opening at ground level in convex pieces (none when wholly above ground). */
   readonly openings: readonly (readonly Polygon[])[];
 }
-
-/** The ground a dig is cut under. */
-type Ground = Pick<Surface, 'patches' | 'highest'>;
-
-/** Facets each quarter turn of a rounded corner is cut into; see `facets`. */
-const FACETS_PER_QUARTER = 12;
-
-interface Face {
-  readonly part: Part;
-  /** Planes whose largest is the face: the floor first, then one a side facet. */
-  readonly planes: readonly Linear[];
-  /** Upright faces, as half-planes: all of them for vertical sides, else the risers. */
-  readonly walls: readonly Linear[];
-  /** Distance functions of the side facets, aligned with planes[1..]. */
-  readonly sides: readonly Linear[];
-  readonly patches: readonly SurfacePatch[];
-  readonly openings: readonly Polygon[];
-  readonly box: Box;
-}
-
-/**
- * Distance functions of the sides of a part. Mitred: one an edge. Rounded: each corner gets N−1
- * facets between its two edges, set back by a factor c so that their plan area equals the
- * circular sector's: with δ = turn/N,  2·t₁/2 + c·(1−c·cosδ)/sinδ + (N−2)·c²·tan(δ/2) = N·δ/2,
- * t₁ = (c − cosδ)/sinδ, a quadratic in c. A lone rounded pit is then exact.
- */
-function facets(bottom: Polygon, corners: Corners): Linear[] {
-  const sides = edges(bottom);
-  if (corners === 'mitred') return sides;
-  const out = [...sides];
-  const n = sides.length;
-  for (let i = 0; i < n; i++) {
-    const from = sides[i]!;
-    const to = sides[(i + 1) % n]!;
-    const turn = Math.atan2(from.a * to.b - from.b * to.a, from.a * to.a + from.b * to.b);
-    if (turn < 1e-6) continue;
-    const count = Math.max(2, Math.ceil((turn / (Math.PI / 2)) * FACETS_PER_QUARTER));
-    const step = turn / count;
-    const setBack = cornerFactor(count, step);
-    // The corner itself: where both edges are at distance nought.
-    const det = from.a * to.b - from.b * to.a;
-    const vx = (-from.c * to.b + to.c * from.b) / det;
-    const vy = (-from.a * to.c + to.a * from.c) / det;
-    for (let k = 1; k < count; k++) {
-      const cos = Math.cos(k * step);
-      const sin = Math.sin(k * step);
-      const a = (from.a * cos - from.b * sin) / setBack;
-      const b = (from.a * sin + from.b * cos) / setBack;
-      out.push({ a, b, c: -(a * vx + b * vy) });
-    }
-  }
-  return out;
-}
-
-function cornerFactor(count: number, step: number): number {
-  const sin = Math.sin(step);
-  const cos = Math.cos(step);
-  // p·c² + q·c + r = 0 gathered from the area balance above.
-  const p = -cos / sin + (count - 2) * Math.tan(step / 2);
-  const q = 2 / sin;
-  const r = -cos / sin - (count * step) / 2;
-  const root = Math.sqrt(q * q - 4 * p * r);
-  const one = (-q + root) / (2 * p);
-  const other = (-q - root) / (2 * p);
-  return Math.abs(one - 1) < Math.abs(other - 1) ? one : other;
-}
-
-/** How far the sharpest mitred corner of a polygon runs out, against how far its sides do. */
-function mitreReach(bottom: Polygon): number {
-  const sides = edges(bottom);
-  return sides.reduce((most, side, i) => Math.max(most, mitreOf(side, sides[(i + 1) % sides.length]!)), 1);
-}
-
-/**
- * Where the opening of a sloped part may lie. Under one plane that falls faster than the sides
- * rise the opening would run on without end; it is held to twenty times the depth and size.
- */
-function windowOf(part: Part, surface: Ground): Box {
-  const base = boxOf(part.bottom);
-  let reach: number;
-  const falls = part.floor.a !== 0 || part.floor.b !== 0;
-  if (Number.isFinite(surface.highest) && !falls)
-    reach =
-      1.1 *
-      Math.max(0, surface.highest - part.floor.c) *
-      part.slope *
-      (part.mitre || mitreReach(part.bottom));
-  else {
-    let deepest = 0;
-    for (const { ground } of surface.patches(base))
-      for (let i = 0; i < part.bottom.length; i += 2)
-        deepest = Math.max(deepest, at(minus(ground, part.floor), part.bottom[i]!, part.bottom[i + 1]!));
-    reach = 20 * deepest * part.slope * Math.max(1, part.mitre);
-  }
-  reach += 0.02;
-  return { x0: base.x0 - reach, y0: base.y0 - reach, x1: base.x1 + reach, y1: base.y1 + reach };
-}
-
-const rectangleOf = ({ x0, y0, x1, y1 }: Box): Polygon => [x0, y0, x1, y0, x1, y1, x0, y1];
-
-function faceOf(part: Part, surface: Ground, corners: Corners): Face {
-  const { floor } = part;
-  const made = (
-    planes: readonly Linear[],
-    walls: readonly Linear[],
-    sides: readonly Linear[],
-    patches: readonly SurfacePatch[],
-    openings: readonly Polygon[],
-  ): Face => ({
-    part,
-    planes,
-    walls,
-    sides,
-    patches,
-    openings,
-    box: openings.length > 0 ? unionBox(openings.map(boxOf)) : NOWHERE,
-  });
-  if (part.slope <= 0) {
-    const patches = surface.patches(boxOf(part.bottom));
-    const openings = patches
-      .map(({ walls, ground }) => intersect(part.bottom, [minus(floor, ground), ...walls, ...part.risers]))
-      .filter((piece) => piece.length > 0);
-    return made([floor], edges(part.bottom), [], patches, openings);
-  }
-  const sides = part.mitre > 0 ? edges(part.bottom).slice(0, 1) : facets(part.bottom, corners);
-  const planes = [
-    floor,
-    ...sides.map((d) => ({
-      a: d.a / part.slope + floor.a,
-      b: d.b / part.slope + floor.b,
-      c: d.c / part.slope + floor.c,
-    })),
-  ];
-  const window = windowOf(part, surface);
-  const patches = surface.patches(window);
-  const openings = patches
-    .map(({ walls, ground }) =>
-      intersect(rectangleOf(window), [
-        ...part.risers,
-        ...walls,
-        ...planes.map((plane) => minus(plane, ground)),
-      ]),
-    )
-    .filter((piece) => piece.length > 0);
-  return made(planes, part.risers, sides, patches, openings);
-}
-
-/** Farther than any dig, m. */
-const FAR_OFF = 1e9;
-const NOWHERE: Box = { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -Infinity };
 
 /** Half-planes where face `j` lies below plane `mine` of face `i`; null when it never does. */
 function below(j: Face, mine: Linear, first: boolean): Linear[] | null {
@@ -253,73 +88,155 @@ function below(j: Face, mine: Linear, first: boolean): Linear[] | null {
   return out;
 }
 
-/**
- * Cuts the lower envelope of the parts under the ground into cells.
- * @param parts convex pieces; order settles who owns soil at equal level
- */
-export function solveSolid(parts: readonly Part[], surface: Ground, corners: Corners): Solid {
-  const faces = parts.map((part) => faceOf(part, surface, corners));
+interface Rival {
+  readonly face: Face;
+  /** Whether it was listed before the part it meets. */
+  readonly first: boolean;
+}
+
+/** Cuts one face under the ground, less what its rivals dig deeper. */
+function cutOf(face: Face, rivals: readonly Rival[]): Cut {
   const cells: Cell[] = [];
-  if (faces.length === 0) return { parts, cells, openings: [] };
+  let volume = 0;
+  let openArea = 0;
+  let bottomArea = 0;
+  const lone = face.patches.length === 1 ? face.patches[0]! : null;
+  const whole = rectangleOf(face.box);
+  face.planes.forEach((plane, e) => {
+    const flat = e === 0;
+    const put = (piece: Polygon, ground: Linear) => {
+      const depth = minus(ground, plane);
+      const size = area(piece);
+      cells.push({ flat, area: piece, level: plane, ground, depth });
+      volume += integral(piece, depth);
+      openArea += size;
+      if (flat) bottomArea += size;
+    };
+    let zone = face.bottom;
+    if (!flat) {
+      const mine = face.sides[e - 1]!;
+      const others = face.sides.filter((_, k) => k !== e - 1).map((d) => minus(d, mine));
+      zone = intersect(whole, [{ a: -mine.a, b: -mine.b, c: -mine.c }, ...face.walls, ...others]);
+    }
+    if (lone) zone = clip(zone, minus(plane, lone.ground));
+    if (isEmpty(zone)) return;
+    const zoneBox = boxOf(zone);
+    let pieces: Polygon[] = [zone];
+    for (const { face: other, first } of rivals) {
+      if (!boxesMeet(zoneBox, other.box)) continue;
+      const lower = below(other, plane, first);
+      if (!lower) continue;
+      pieces = pieces.flatMap((piece) => subtract(piece, lower));
+      if (pieces.length === 0) return;
+    }
+    if (lone) for (const piece of pieces) put(piece, lone.ground);
+    else
+      for (const piece of pieces) {
+        const box = boxOf(piece);
+        for (const { box: patchBox, walls, ground } of face.patches) {
+          if (!boxesMeet(box, patchBox)) continue;
+          const inside = intersect(piece, [...walls, minus(plane, ground)]);
+          if (inside.length > 0) put(inside, ground);
+        }
+      }
+  });
+  return { cells, volume, openArea, bottomArea };
+}
+
+/** A face that is remembered, by a number of its own. */
+interface Numbered {
+  readonly id: number;
+  readonly face: Face;
+}
+
+/**
+ * What was cut last under a ground. A part met by the same rivals is cut the same, so that moving
+ * one trench cuts that trench and its neighbours anew and nothing else.
+ */
+interface Memory {
+  next: number;
+  readonly faces: LRUCache<string, Numbered>;
+  readonly cuts: LRUCache<string, Cut>;
+}
+
+/** Faces, and cells, remembered under one ground at most: some four hundred trenches' worth. */
+const MOST_FACES = 4000;
+const MOST_CELLS = 250_000;
+
+const memories = new WeakMap<Ground, { readonly [C in Corners]: Memory }>();
+
+const newMemory = (): Memory => ({
+  next: 1,
+  faces: new LRUCache({ max: MOST_FACES }),
+  cuts: new LRUCache({ maxSize: MOST_CELLS, sizeCalculation: (cut) => 1 + cut.cells.length }),
+});
+
+function memoryOf(ground: Ground, corners: Corners): Memory {
+  const known = memories.get(ground) ?? { mitred: newMemory(), rounded: newMemory() };
+  memories.set(ground, known);
+  return known[corners];
+}
+
+function remembered<V extends object>(cache: LRUCache<string, V>, key: string, make: () => V): V {
+  const known = cache.get(key);
+  if (known) return known;
+  const made = make();
+  cache.set(key, made);
+  return made;
+}
+
+const keyOf = ({ bottom, floor, slope, risers, mitre }: Part): string =>
+  `${bottom.join()};${floor.a},${floor.b},${floor.c};${slope};${mitre};${risers.map((r) => `${r.a},${r.b},${r.c}`).join()}`;
+
+/** Cuts the lower envelope of the parts under the ground: the cut of each, and their faces. */
+function cutAll(parts: readonly Part[], ground: Ground, corners: Corners) {
+  const memory = memoryOf(ground, corners);
+  const faces = parts.map((part) =>
+    remembered(memory.faces, keyOf(part), () => ({ id: memory.next++, face: faceOf(part, ground, corners) })),
+  );
+  if (faces.length === 0) return { faces, cuts: [] };
   const tree = new Flatbush(faces.length);
-  // What opens nothing meets nothing.
-  for (const { box, openings } of faces)
-    if (openings.length > 0) tree.add(box.x0, box.y0, box.x1, box.y1);
+  // What opens nothing meets nothing: its box is nowhere, but a tree wants numbers.
+  for (const { face } of faces)
+    if (face.box.x0 <= face.box.x1) tree.add(face.box.x0, face.box.y0, face.box.x1, face.box.y1);
     else tree.add(FAR_OFF, FAR_OFF, FAR_OFF, FAR_OFF);
   tree.finish();
-  faces.forEach((face, i) => {
-    if (face.openings.length === 0) return;
+  const cuts = faces.map(({ id, face }, i): Cut => {
     const { x0, y0, x1, y1 } = face.box;
+    if (x0 > x1) return NO_CUT;
     // In the order they were listed: it settles who owns soil at equal level.
     const rivals = tree
       .search(x0, y0, x1, y1)
-      .filter((j) => j !== i && boxesMeet(face.box, faces[j]!.box))
-      .sort((p, q) => p - q)
-      .map((j) => ({ other: faces[j]!, first: j < i }));
-    // Under one plane the opening itself bounds every zone; under many, the box round its pieces.
-    const lone = face.patches.length === 1 ? face.patches[0]! : null;
-    const whole = lone ? face.openings[0]! : rectangleOf(face.box);
-    face.planes.forEach((plane, e) => {
-      let zone: Polygon;
-      if (e === 0) zone = lone ? clip(face.part.bottom, minus(plane, lone.ground)) : face.part.bottom;
-      else {
-        const mine = face.sides[e - 1]!;
-        const others = face.sides.filter((_, k) => k !== e - 1).map((d) => minus(d, mine));
-        zone = intersect(whole, [{ a: -mine.a, b: -mine.b, c: -mine.c }, ...face.walls, ...others]);
-      }
-      if (isEmpty(zone)) return;
-      const zoneBox = boxOf(zone);
-      let pieces: Polygon[] = [zone];
-      for (const { other, first } of rivals) {
-        if (!boxesMeet(zoneBox, other.box)) continue;
-        const lower = below(other, plane, first);
-        if (!lower) continue;
-        pieces = pieces.flatMap((piece) => subtract(piece, lower));
-        if (pieces.length === 0) return;
-      }
-      const put = (area: Polygon, ground: Linear) =>
-        cells.push({
-          part: i,
-          owner: face.part.owner,
-          flat: e === 0,
-          area,
-          level: plane,
-          depth: minus(ground, plane),
-        });
-      if (lone) for (const area of pieces) put(area, lone.ground);
-      else
-        for (const piece of pieces) {
-          const box = boxOf(piece);
-          for (const { box: patchBox, walls, ground } of face.patches) {
-            if (!boxesMeet(box, patchBox)) continue;
-            const area = clip(intersect(piece, walls), minus(plane, ground));
-            if (area.length >= 6 && !isEmpty(area)) put(area, ground);
-          }
-        }
-    });
+      .filter((j) => j !== i && boxesMeet(face.box, faces[j]!.face.box))
+      .sort((p, q) => p - q);
+    const key = `${id}:${rivals.map((j) => (j < i ? -faces[j]!.id : faces[j]!.id)).join()}`;
+    return remembered(memory.cuts, key, () =>
+      cutOf(
+        face,
+        rivals.map((j) => ({ face: faces[j]!.face, first: j < i })),
+      ),
+    );
   });
-  return { parts, cells, openings: faces.map((face) => face.openings) };
+  return { faces, cuts };
 }
+
+/** Farther than any dig, m. */
+const FAR_OFF = 1e9;
+const NO_CUT: Cut = { cells: [], volume: 0, openArea: 0, bottomArea: 0 };
+
+/**
+ * Cuts the lower envelope of the parts under the ground into cells.
+ * @param parts convex pieces; order settles who owns soil at equal level
+ * @param ground must not be altered after: what was cut under it is remembered with it
+ */
+export function solveSolid(parts: readonly Part[], ground: Ground, corners: Corners): Solid {
+  const { faces, cuts } = cutAll(parts, ground, corners);
+  return { parts, cuts, openings: faces.map(({ face }) => face.openings()) };
+}
+
+/** Bank m³ of the soil between the ground and the lower envelope of some parts. */
+export const volumeDug = (parts: readonly Part[], ground: Ground, corners: Corners): number =>
+  cutAll(parts, ground, corners).cuts.reduce((sum, cut) => sum + cut.volume, 0);
 
 /** ∬ max(0, top − dug) over a convex piece of plan, m³. */
 export function volumeUnder(piece: Polygon, dug: Linear, top: Linear): number {
@@ -350,8 +267,15 @@ export function volumeUnderLevel(cell: Cell, level: Linear): number {
 }
 
 /** Whole volume, m³. */
-export const volumeOf = (solid: Solid): number =>
-  solid.cells.reduce((sum, cell) => sum + volumeDeeperThan(cell, 0), 0);
+export const volumeOf = (solid: Solid): number => solid.cuts.reduce((sum, cut) => sum + cut.volume, 0);
+
+/** Bottoms in plan as they are dug, in pieces: of one element or of all, less what others dig deeper. */
+export const flatsOf = (solid: Solid, element?: number): Polygon[] =>
+  solid.cuts.flatMap(({ cells }, part) =>
+    element === undefined || solid.parts[part]!.owner === element
+      ? cells.filter((cell) => cell.flat).map((cell) => cell.area)
+      : [],
+  );
 
 /** One straight stretch of the dug surface along a section line; s in m from its start. */
 export interface ProfilePiece {
@@ -375,12 +299,15 @@ export function profile(
   window: readonly [number, number],
 ): ProfilePiece[] {
   const out: ProfilePiece[] = [];
-  for (const cell of solid.cells) {
-    const reach = clipLine(x, y, dx, dy, window, edges(cell.area));
-    if (!reach) continue;
-    const [s0, s1] = reach;
-    const level = (s: number) => at(cell.level, x + s * dx, y + s * dy);
-    out.push({ s0, s1, z0: level(s0), z1: level(s1), part: cell.part, owner: cell.owner, flat: cell.flat });
-  }
+  solid.cuts.forEach(({ cells }, part) => {
+    const { owner } = solid.parts[part]!;
+    for (const { area, level, flat } of cells) {
+      const reach = clipLine(x, y, dx, dy, window, edges(area));
+      if (!reach) continue;
+      const [s0, s1] = reach;
+      const z = (s: number) => at(level, x + s * dx, y + s * dy);
+      out.push({ s0, s1, z0: z(s0), z1: z(s1), part, owner, flat });
+    }
+  });
   return out.sort((p, q) => p.s0 - q.s0);
 }

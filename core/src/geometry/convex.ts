@@ -25,9 +25,10 @@ export const minus = (f: Linear, g: Linear): Linear => ({ a: f.a - g.a, b: f.b -
 export const constant = (c: number): Linear => ({ a: 0, b: 0, c });
 
 /** Signed area, m²; positive counter-clockwise. */
-export function area(p: Polygon): number {
+export const area = (p: Polygon): number => areaIn(p, p.length);
+
+function areaIn(p: Polygon | Float64Array, n: number): number {
   let twice = 0;
-  const n = p.length;
   // Taken about the first corner: far from the origin the products would lose digits.
   const ox = p[0] ?? 0;
   const oy = p[1] ?? 0;
@@ -52,45 +53,102 @@ export function integral(p: Polygon, f: Linear): number {
   return sum;
 }
 
-/** The part of a convex polygon where h ≤ 0 (empty array when none). */
-export function clip(p: Polygon, h: Linear): Polygon {
+/**
+ * Work room: cuts go back and forth between these two, so that only what is kept is made anew.
+ * Millions of cuts a plan would otherwise leave as many arrays to be swept up.
+ */
+let work = new Float64Array(128);
+let spare = new Float64Array(128);
+let values = new Float64Array(64);
+
+/** Puts a polygon into the work room; its length. */
+function load(p: Polygon): number {
   const n = p.length;
+  if (n + 4 > work.length) widen(n + 4);
+  for (let i = 0; i < n; i++) work[i] = p[i]!;
+  return n;
+}
+
+function widen(wanted: number): void {
+  const grown = new Float64Array(2 * wanted);
+  grown.set(work);
+  work = grown;
+  spare = new Float64Array(2 * wanted);
+  values = new Float64Array(wanted);
+}
+
+/** Cuts what lies in the work room to where h ≤ 0: its new length, the same when nothing was cut off. */
+function cut(n: number, h: Linear): number {
+  const { a, b, c } = h;
   let outside = 0;
-  for (let i = 0; i < n; i += 2) if (at(h, p[i]!, p[i + 1]!) > 0) outside++;
-  if (outside === 0) return p;
-  if (outside * 2 === n) return [];
-  const out: number[] = [];
-  let px = p[n - 2]!;
-  let py = p[n - 1]!;
-  let pv = at(h, px, py);
   for (let i = 0; i < n; i += 2) {
-    const x = p[i]!;
-    const y = p[i + 1]!;
-    const v = at(h, x, y);
+    const v = a * work[i]! + b * work[i + 1]! + c;
+    values[i >> 1] = v;
+    if (v > 0) outside++;
+  }
+  if (outside === 0) return n;
+  if (outside * 2 === n) return 0;
+  if (n + 4 > spare.length) widen(n + 4);
+  let m = 0;
+  let px = work[n - 2]!;
+  let py = work[n - 1]!;
+  let pv = values[(n >> 1) - 1]!;
+  for (let i = 0; i < n; i += 2) {
+    const x = work[i]!;
+    const y = work[i + 1]!;
+    const v = values[i >> 1]!;
     if (v > 0 !== pv > 0) {
       const t = pv / (pv - v);
-      out.push(px + t * (x - px), py + t * (y - py));
+      spare[m++] = px + t * (x - px);
+      spare[m++] = py + t * (y - py);
     }
-    if (v <= 0) out.push(x, y);
+    if (v <= 0) {
+      spare[m++] = x;
+      spare[m++] = y;
+    }
     px = x;
     py = y;
     pv = v;
   }
+  [work, spare] = [spare, work];
+  return m;
+}
+
+/** What was left in the work room. */
+function kept(n: number): number[] {
+  const out: number[] = [];
+  for (let i = 0; i < n; i++) out.push(work[i]!);
   return out;
+}
+
+/** The part of a convex polygon where h ≤ 0 (empty array when none). */
+export function clip(p: Polygon, h: Linear): Polygon {
+  const { a, b, c } = h;
+  let outside = 0;
+  for (let i = 0; i < p.length; i += 2) if (a * p[i]! + b * p[i + 1]! + c > 0) outside++;
+  if (outside === 0) return p;
+  if (outside * 2 === p.length) return [];
+  return kept(cut(load(p), h));
 }
 
 const negated = (h: Linear): Linear => ({ a: -h.a, b: -h.b, c: -h.c });
 
 export const isEmpty = (p: Polygon): boolean => p.length < 6 || area(p) < SLIVER;
 
+/** Cuts p to the half-planes in the work room: the length of what is left there, 0 for none worth counting. */
+function cutAll(p: Polygon, halfPlanes: readonly Linear[]): number {
+  let n = load(p);
+  for (const h of halfPlanes) {
+    n = cut(n, h);
+    if (n < 6) return 0;
+  }
+  return areaIn(work, n) < SLIVER ? 0 : n;
+}
+
 /** The part of p inside every half-plane; empty array when there is none worth counting. */
 export function intersect(p: Polygon, halfPlanes: readonly Linear[]): Polygon {
-  let rest = p;
-  for (const h of halfPlanes) {
-    rest = clip(rest, h);
-    if (rest.length < 6) return [];
-  }
-  return isEmpty(rest) ? [] : rest;
+  const n = cutAll(p, halfPlanes);
+  return n === 0 ? [] : kept(n);
 }
 
 /**
@@ -98,12 +156,12 @@ export function intersect(p: Polygon, halfPlanes: readonly Linear[]): Polygon {
  * Returns [p] itself, uncut, when the two do not meet.
  */
 export function subtract(p: Polygon, halfPlanes: readonly Linear[]): Polygon[] {
-  if (intersect(p, halfPlanes).length === 0) return [p];
+  if (cutAll(p, halfPlanes) === 0) return [p];
   const pieces: Polygon[] = [];
   let rest = p;
   for (const h of halfPlanes) {
-    const cut = clip(rest, negated(h));
-    if (!isEmpty(cut)) pieces.push(cut);
+    const off = clip(rest, negated(h));
+    if (!isEmpty(off)) pieces.push(off);
     rest = clip(rest, h);
   }
   return pieces;

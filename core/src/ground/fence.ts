@@ -1,6 +1,5 @@
 /** The ground along a line, for drawing to scale. */
 import { at, boxOf } from '../geometry/index.ts';
-import { inHull } from './places.ts';
 import type { GroundModel } from './strata.ts';
 
 /** The surface and strata along a line, as levels at breaks and at a steady step between them. */
@@ -54,7 +53,7 @@ export function fence(
     .map((s) => {
       const [x, y] = [from[0] + s * ux, from[1] + s * uy];
       const tops = model.tops(x, y);
-      const piece = model.surface.hull ? inHull(model.surface.hull, x, y) : true;
+      const piece = model.surface.measured(x, y);
       return { s, ground: tops[0] ?? model.level(x, y), tops, water: model.water(x, y), measured: piece };
     });
 }

@@ -1,5 +1,5 @@
 /** Where the ground under a footing is read, and how high and low it lies there. */
-import { at, boxOf, edges, intersect, type Polygon } from '../geometry/index.ts';
+import { boxOf, intersect, type Polygon } from '../geometry/index.ts';
 import type { GroundModel } from './strata.ts';
 
 /** Spacing of places read along a footing where strata vary, m. */
@@ -37,17 +37,20 @@ export function placesOn(model: GroundModel, pieces: readonly Polygon[]): (reado
 }
 
 /** Lowest and highest ground over plan pieces, m; Infinity and −Infinity over none. */
-export function groundOver(model: GroundModel, pieces: readonly Polygon[]): { low: number; high: number } {
+export const groundOver = (model: GroundModel, pieces: readonly Polygon[]) =>
+  groundAt(model, placesOn(model, pieces));
+
+/** Lowest and highest ground at some places, m; Infinity and −Infinity at none. */
+export function groundAt(
+  model: GroundModel,
+  places: readonly (readonly [number, number])[],
+): { low: number; high: number } {
   let low = Infinity;
   let high = -Infinity;
-  for (const [x, y] of placesOn(model, pieces)) {
+  for (const [x, y] of places) {
     const level = model.level(x, y);
     low = Math.min(low, level);
     high = Math.max(high, level);
   }
   return { low, high };
 }
-
-/** Whether a point lies within a convex hull. */
-export const inHull = (hull: Polygon, x: number, y: number): boolean =>
-  edges(hull).every((wall) => at(wall, x, y) <= 1e-9);

@@ -1,22 +1,25 @@
 /**
- * Strata for volumes: boundaries taken linear over a grid finer than the spacing of the logs, cut
- * with the pieces of the surface and with each other, so that every piece has one plane a boundary.
+ * Strata for volumes: boundaries taken linear over a grid finer than the spacing of the logs, so
+ * that between a dug plane and a ground plane every soil's volume is exact.
+ *
+ * The grid hangs on the first log, so that moving a whole job changes nothing; it is made where it
+ * is asked for, and kept.
  */
 import {
-  type Box,
-  boxesMeet,
   boxOf,
-  edges,
+  clip,
+  integral,
   intersect,
+  isEmpty,
   type Linear,
+  minus,
   type Polygon,
 } from '../geometry/index.ts';
 import type { GroundLog } from '../plan/schema.ts';
-import { planeThrough, type Surface } from './surface.ts';
+import { planeThrough } from './surface.ts';
 
-const FINEST_GRID = 0.5;
+const FINEST_GRID = 0.25;
 const COARSEST_GRID = 5;
-const MOST_CELLS = 900;
 
 export interface Knot {
   readonly x: number;
@@ -43,122 +46,126 @@ export interface Boundary {
   readonly knots: readonly Knot[];
 }
 
-/** A piece of plan over which every boundary is one plane. */
-export interface StrataPatch {
-  readonly area: Polygon;
-  readonly box: Box;
-  readonly walls: readonly Linear[];
-  /** Level of each soil's top, by position in the plan's list; never above the one before. */
-  readonly tops: readonly Linear[];
-}
-
-/** Splits a piece where the linear function changes sign: [where ≤ 0, where > 0], either may be empty. */
-function splitBy(piece: Polygon, f: Linear): [Polygon, Polygon] {
-  const low = intersect(piece, [f]);
-  const high = intersect(piece, [{ a: -f.a, b: -f.b, c: -f.c }]);
-  return [low, high];
-}
-
-/** A quarter of the nearest spacing of two logs, within reason. */
-export function gridSize(box: Box, logs: readonly GroundLog[]): number {
-  let nearest = COARSEST_GRID * 4;
+/** A tenth of the nearest spacing of two logs, within reason, m. */
+function gridSize(logs: readonly GroundLog[]): number {
+  let nearest = Infinity;
   logs.forEach((p, i) => {
     for (const q of logs.slice(i + 1))
       nearest = Math.min(nearest, Math.hypot(p.at[0] - q.at[0], p.at[1] - q.at[1]));
   });
-  const wanted = Math.min(COARSEST_GRID, Math.max(FINEST_GRID, nearest / 4));
-  const area = (box.x1 - box.x0) * (box.y1 - box.y0);
-  return Math.max(wanted, Math.sqrt(area / MOST_CELLS));
+  return Math.min(COARSEST_GRID, Math.max(FINEST_GRID, nearest / 10));
 }
+
+/** Half a square of the grid: the half-planes that bound it and every boundary's plane over it. */
+interface Triangle {
+  readonly walls: readonly Linear[];
+  readonly planes: readonly Linear[];
+}
+
+/** Adds the bank m³ of every soil, by position, between a dug plane and the ground over a convex piece. */
+export type AddVolumes = (area: Polygon, level: Linear, ground: Linear, into: number[]) => void;
 
 /**
- * @param patches the surface's pieces that meet a box
- * @param meets whether anything is asked of a box: the rest is left out
+ * Volumes between boundaries that lie where they like.
+ * @param boundaries tops of the soils from the ground down; the first is the ground itself
  */
-export function gridded(
-  box: Box,
-  patches: Surface['patches'],
-  boundaries: readonly Boundary[],
-  size: number,
-  meets: (box: Box) => boolean,
-): StrataPatch[] {
-  const nx = Math.max(1, Math.ceil((box.x1 - box.x0) / size));
-  const ny = Math.max(1, Math.ceil((box.y1 - box.y0) / size));
-  const dx = (box.x1 - box.x0) / nx;
-  const dy = (box.y1 - box.y0) / ny;
-  const X = (i: number) => box.x0 + i * dx;
-  const Y = (j: number) => box.y0 + j * dy;
-  /** Knot values on the grid, by boundary, row by row. */
-  const values = boundaries.map(({ knots }, k) =>
-    k === 0
-      ? []
-      : Array.from({ length: (nx + 1) * (ny + 1) }, (_, n) =>
-          idw(knots, X(n % (nx + 1)), Y(Math.floor(n / (nx + 1)))),
-        ),
-  );
-  const out: StrataPatch[] = [];
-  const corner = (k: number, i: number, j: number) => values[k]![j * (nx + 1) + i]!;
-  for (let j = 0; j < ny; j++)
-    for (let i = 0; i < nx; i++)
-      for (const half of [
-        [
-          [i, j],
-          [i + 1, j],
-          [i + 1, j + 1],
-        ],
-        [
-          [i, j],
-          [i + 1, j + 1],
-          [i, j + 1],
-        ],
-      ] as const) {
-        const triangle = half.flatMap(([p, q]) => [X(p), Y(q)]);
-        const cell = boxOf(triangle);
-        if (!meets(cell)) continue;
-        const planes = boundaries.map((_, k) =>
-          k === 0
-            ? null
-            : planeThrough(
-                ...(half.map(([p, q]) => [X(p), Y(q), corner(k, p, q)] as const) as [
-                  readonly [number, number, number],
-                  readonly [number, number, number],
-                  readonly [number, number, number],
-                ]),
-              ),
-        );
-        for (const piece of patches(cell)) {
-          if (!boxesMeet(cell, piece.box)) continue;
-          const area = intersect(triangle, piece.walls);
-          if (area.length === 0) continue;
-          out.push(...layered(area, piece.ground, boundaries, planes));
+export function griddedVolumes(boundaries: readonly Boundary[], logs: readonly GroundLog[]): AddVolumes {
+  const size = gridSize(logs);
+  const [ox, oy] = logs[0]?.at ?? [0, 0];
+  const nodes = new Map<string, readonly number[]>();
+  const node = (i: number, j: number): readonly number[] => {
+    const key = `${i},${j}`;
+    const known = nodes.get(key);
+    if (known) return known;
+    const made = boundaries.map(({ knots }, k) => (k === 0 ? 0 : idw(knots, ox + i * size, oy + j * size)));
+    nodes.set(key, made);
+    return made;
+  };
+  const squares = new Map<string, readonly [Triangle, Triangle]>();
+  /** The square up and right of a node, halved from its low left corner to its high right one. */
+  const square = (i: number, j: number): readonly [Triangle, Triangle] => {
+    const key = `${i},${j}`;
+    const known = squares.get(key);
+    if (known) return known;
+    const [x0, y0, x1, y1] = [ox + i * size, oy + j * size, ox + (i + 1) * size, oy + (j + 1) * size];
+    const planes = (corner: readonly [number, number], p: number, q: number) =>
+      boundaries.map((_, k) =>
+        planeThrough([x0, y0, node(i, j)[k]!], [...corner, node(p, q)[k]!], [x1, y1, node(i + 1, j + 1)[k]!]),
+      );
+    const left = { a: -1, b: 0, c: x0 };
+    const right = { a: 1, b: 0, c: -x1 };
+    const low = { a: 0, b: -1, c: y0 };
+    const high = { a: 0, b: 1, c: -y1 };
+    // Over the diagonal: y − x more than at the corner.
+    const under = { a: -1, b: 1, c: x0 - y0 };
+    const over = { a: 1, b: -1, c: y0 - x0 };
+    const made: readonly [Triangle, Triangle] = [
+      { walls: [right, low, under], planes: planes([x1, y0], i + 1, j) },
+      { walls: [left, high, over], planes: planes([x0, y1], i, j + 1) },
+    ];
+    squares.set(key, made);
+    return made;
+  };
+  return (area, level, ground, into) => {
+    const box = boxOf(area);
+    const [i0, i1] = [Math.floor((box.x0 - ox) / size), Math.floor((box.x1 - ox) / size)];
+    const [j0, j1] = [Math.floor((box.y0 - oy) / size), Math.floor((box.y1 - oy) / size)];
+    for (let j = j0; j <= j1; j++)
+      for (let i = i0; i <= i1; i++)
+        for (const { walls, planes } of square(i, j)) {
+          const piece = intersect(area, walls);
+          if (piece.length === 0) continue;
+          const tops = planes.map((plane, k) =>
+            k === 0 ? ground : boundaries[k]!.by === 'depth' ? minus(ground, plane) : plane,
+          );
+          addSoils(piece, level, tops, 0, ground, into);
         }
-      }
-  return out;
+  };
 }
 
-/** Cuts one piece so that no boundary rises above the one over it. */
-function layered(
-  area: Polygon,
-  ground: Linear,
-  boundaries: readonly Boundary[],
-  planes: readonly (Linear | null)[],
-): StrataPatch[] {
-  let parts: { area: Polygon; tops: Linear[] }[] = [{ area, tops: [ground] }];
-  for (let k = 1; k < boundaries.length; k++) {
-    const plane = planes[k]!;
-    const wanted: Linear =
-      boundaries[k]!.by === 'depth'
-        ? { a: ground.a - plane.a, b: ground.b - plane.b, c: ground.c - plane.c }
-        : plane;
-    parts = parts.flatMap((part) => {
-      const above = part.tops[k - 1]!;
-      const rise = { a: wanted.a - above.a, b: wanted.b - above.b, c: wanted.c - above.c };
-      const [under, over] = splitBy(part.area, rise);
-      return [
-        ...(under.length > 0 ? [{ area: under, tops: [...part.tops, wanted] }] : []),
-        ...(over.length > 0 ? [{ area: over, tops: [...part.tops, above] }] : []),
-      ];
-    });
+/** Volumes between boundaries that all lie so deep under the ground. */
+export const parallelVolumes =
+  (depths: readonly number[]): AddVolumes =>
+  (area, level, ground, into) =>
+    addSoils(
+      area,
+      level,
+      depths.map((depth) => ({ ...ground, c: ground.c - depth })),
+      0,
+      ground,
+      into,
+    );
+
+const negative = (f: Linear): Linear => ({ a: -f.a, b: -f.b, c: -f.c });
+
+/**
+ * Soil k and what lies under it, down to the dug level: cut where the next boundary would rise
+ * above this one's top, since a soil is never above the one before it.
+ * @param top where soil k begins
+ * @returns bank m³ of them together
+ */
+function addSoils(
+  piece: Polygon,
+  level: Linear,
+  tops: readonly Linear[],
+  k: number,
+  top: Linear,
+  into: number[],
+): number {
+  const height = minus(top, level);
+  const dug = clip(piece, negative(height));
+  if (dug.length < 6) return 0;
+  const volume = Math.max(0, integral(dug, height));
+  const next = tops[k + 1];
+  let deeper = 0;
+  if (next) {
+    const rise = minus(next, top);
+    for (const [part, begins] of [
+      [clip(dug, rise), next],
+      [clip(dug, negative(rise)), top],
+    ] as const)
+      if (!isEmpty(part)) deeper += addSoils(part, level, tops, k + 1, begins, into);
   }
-  return parts.map((part) => ({ ...part, box: boxOf(part.area), walls: edges(part.area) }));
+  into[k]! += volume - Math.min(volume, deeper);
+  return volume;
 }

@@ -136,7 +136,7 @@ describe('strata between logs', () => {
     const model = groundModel(plan);
     const slow = [0, 0, 0];
     const step = 0.02;
-    const { cells } = takeoff.shapes.solid;
+    const cells = takeoff.shapes.solid.cuts.flatMap((cut) => cut.cells);
     for (const cell of cells) {
       const xs = cell.area.filter((_, i) => i % 2 === 0);
       const ys = cell.area.filter((_, i) => i % 2 === 1);

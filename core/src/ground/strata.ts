@@ -7,14 +7,21 @@
  * one log every boundary is parallel to the surface.
  *
  * For volumes the boundaries are taken linear over a grid finer than the spacing of the logs
- * (`strata`); at a point (`column`) they are exact.
+ * (`addVolumes`); at a point (`column`) they are exact.
  */
 
-import type { Box } from '../geometry/index.ts';
+import { LRUCache } from 'lru-cache';
 import type { GroundLog, Plan } from '../plan/schema.ts';
 import { type Soil, soilsOf } from './soil.ts';
-import { type Boundary, gridded, gridSize, idw, type Knot, type StrataPatch } from './strata-grid.ts';
-import { planeSurface, type Surface, surfaceOf } from './surface.ts';
+import {
+  type AddVolumes,
+  type Boundary,
+  griddedVolumes,
+  idw,
+  type Knot,
+  parallelVolumes,
+} from './strata-grid.ts';
+import { type Surface, surfaceOf } from './surface.ts';
 
 /** One soil of a column: depths below the ground there; the last runs on down (Infinity). */
 export interface Layer {
@@ -33,11 +40,7 @@ export interface GroundModel {
   column(x: number, y: number): Layer[];
   /** The columns at the logs themselves. */
   readonly logColumns: readonly (readonly Layer[])[];
-  /**
-   * Pieces of plan over which every boundary is one plane.
-   * @param meets whether anything is asked of a box: what is not may be left out
-   */
-  strata(box: Box, meets?: (box: Box) => boolean): readonly StrataPatch[];
+  readonly addVolumes: AddVolumes;
   /** False when every boundary is parallel to the surface. */
   readonly varies: boolean;
   /** Water level at a point; null when none is known. */
@@ -105,14 +108,37 @@ function waterModel(plan: Plan, surface: Surface): Pick<GroundModel, 'water' | '
   };
 }
 
+/** Models kept under one surface: the ground as it is, and the what-ifs beside it. */
+const MOST_KEPT = 8;
+const models = new WeakMap<Surface, LRUCache<string, GroundModel>>();
+
 /**
- * The ground of a plan.
+ * The ground of a plan. The last few are kept, told by what they were made from.
  * @param plan one whose surface can be made; a surface that cannot stands in as level ground at
  *   the datum, and `checkPlan` names what is wrong with it
  */
 export function groundModel(plan: Plan): GroundModel {
   const made = surfaceOf(plan.ground.surface);
-  const surface = made.ok ? made.surface : planeSurface({ a: 0, b: 0, c: plan.datum.level });
+  const atDatum = { kind: 'plane', level: plan.datum.level, gradeEast: 0, gradeNorth: 0 } as const;
+  const level = made.ok ? made : surfaceOf(atDatum);
+  if (!level.ok) throw new Error('a plane is always a surface');
+  const { surface } = level;
+  const { soils, logs, water, waterHigh } = plan.ground;
+  const key = JSON.stringify({ soils, logs, water, waterHigh });
+  const known = models.get(surface) ?? new LRUCache<string, GroundModel>({ max: MOST_KEPT });
+  models.set(surface, known);
+  const before = known.get(key);
+  if (before) return before;
+  // From a copy of its own: the plan may be altered after.
+  const model = modelOf(
+    { ...plan, ground: { ...plan.ground, ...structuredClone({ soils, logs }) } },
+    surface,
+  );
+  known.set(key, model);
+  return model;
+}
+
+function modelOf(plan: Plan, surface: Surface): GroundModel {
   const soils = soilsOf(plan);
   const { logs } = plan.ground;
   const depths = logs.map((log) => depthsIn(log, plan.ground.soils));
@@ -142,22 +168,15 @@ export function groundModel(plan: Plan): GroundModel {
   const parallel = boundaries.every(
     ({ by, knots }) => by === 'depth' && knots.every((knot) => knot.value === knots[0]!.value),
   );
-  const strata = (box: Box, meets: (box: Box) => boolean = () => true): StrataPatch[] => {
-    if (parallel)
-      return surface.patches(box).map(({ area, box, walls, ground }) => {
-        let deepest = 0;
-        return {
-          area,
-          box,
-          walls,
-          tops: boundaries.map(({ knots }, k) => {
-            deepest = k === 0 ? 0 : Math.max(deepest, knots[0]!.value);
-            return { a: ground.a, b: ground.b, c: ground.c - deepest };
-          }),
-        };
-      });
-    return gridded(box, surface.patches, boundaries, gridSize(box, logs), meets);
-  };
+  let deepest = 0;
+  const addVolumes = parallel
+    ? parallelVolumes(
+        boundaries.map(({ knots }, k) => {
+          deepest = k === 0 ? 0 : Math.max(deepest, knots[0]!.value);
+          return deepest;
+        }),
+      )
+    : griddedVolumes(boundaries, logs);
 
   return {
     surface,
@@ -166,7 +185,7 @@ export function groundModel(plan: Plan): GroundModel {
     tops,
     column,
     logColumns: logs.map((log) => column(log.at[0], log.at[1])),
-    strata,
+    addVolumes,
     varies: !parallel,
     ...waterModel(plan, surface),
   };

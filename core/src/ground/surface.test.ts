@@ -143,8 +143,8 @@ describe('digging under spots', () => {
       const takeoff = digOf({ kind: 'spots', points, breaklines: [] }, 1);
       expect(takeoff.checks.filter((check) => !check.ok)).toEqual([]);
       const made = surface(points);
-      const { parts, cells } = takeoff.shapes.solid;
-      expect(cells.length).toBeGreaterThan(10);
+      const { parts, cuts } = takeoff.shapes.solid;
+      expect(cuts.flatMap((cut) => cut.cells).length).toBeGreaterThan(10);
       // The envelope from its definition: E = min(f + max(0, d)/m), sampled.
       const step = 0.05;
       let slow = 0;

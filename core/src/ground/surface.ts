@@ -6,6 +6,7 @@
  * each hull edge, one level round each corner. The takeoff warns when a dig reaches there.
  */
 import Flatbush from 'flatbush';
+import { LRUCache } from 'lru-cache';
 import {
   at,
   type Box,
@@ -26,6 +27,8 @@ export interface SurfacePatch {
   /** Half-planes that bound the area; none for a piece without end. */
   readonly walls: readonly Linear[];
   readonly ground: Linear;
+  /** Highest level over it, m; Infinity for a sloping plane. */
+  readonly highest: number;
   /** False beyond the hull of the spots. */
   readonly measured: boolean;
 }
@@ -36,6 +39,8 @@ export interface Surface {
   patches(box: Box): readonly SurfacePatch[];
   /** Highest level anywhere; Infinity for a sloping plane. */
   readonly highest: number;
+  /** Whether a place lies among what was measured: within the hull of the spots, anywhere on a plane. */
+  measured(x: number, y: number): boolean;
   /** Convex hull of the spots, counter-clockwise; null for a plane. */
   readonly hull: Polygon | null;
   /** The triangles' points, for drawing: [x, y, z] of each corner. */
@@ -47,17 +52,30 @@ export type MadeSurface =
   | { readonly ok: true; readonly surface: Surface }
   | { readonly ok: false; readonly fault: SurfaceFault };
 
+/** Nearer than this (m) to an edge either side will do: the ground is the same on both. */
+const ON_EDGE = 1e-10;
+/** Nearer than this (m) to the hull of the spots is within it. */
+const ON_HULL = 1e-9;
 /** Farther than any job, m. */
 const FAR = 1e5;
 const EVERYWHERE: Polygon = [-FAR, -FAR, FAR, -FAR, FAR, FAR, -FAR, FAR];
 const FAR_BOX: Box = { x0: -FAR, y0: -FAR, x1: FAR, y1: FAR };
 
 export function planeSurface(ground: Linear): Surface {
-  const patch: SurfacePatch = { area: EVERYWHERE, box: FAR_BOX, walls: [], ground, measured: true };
+  const highest = ground.a === 0 && ground.b === 0 ? ground.c : Infinity;
+  const patch: SurfacePatch = {
+    area: EVERYWHERE,
+    box: FAR_BOX,
+    walls: [],
+    ground,
+    highest,
+    measured: true,
+  };
   return {
     level: (x, y) => at(ground, x, y),
+    measured: () => true,
     patches: () => [patch],
-    highest: ground.a === 0 && ground.b === 0 ? ground.c : Infinity,
+    highest,
     hull: null,
     triangles: [],
   };
@@ -91,12 +109,12 @@ export function spotSurface(
   const { triangles, hull } = made.mesh;
   const patches: SurfacePatch[] = [];
   const drawn: Float64Array[] = [];
-  const add = (area: Polygon, ground: Linear, measured: boolean) =>
-    patches.push({ area, box: boxOf(area), walls: edges(area), ground, measured });
+  const add = (area: Polygon, ground: Linear, highest: number, measured: boolean) =>
+    patches.push({ area, box: boxOf(area), walls: edges(area), ground, highest, measured });
   for (let t = 0; t < triangles.length; t += 3) {
     // delaunator winds clockwise with y north; breakline flips keep that.
     const [p, q, r] = [points[triangles[t]!]!, points[triangles[t + 2]!]!, points[triangles[t + 1]!]!];
-    add([p[0], p[1], q[0], q[1], r[0], r[1]], planeThrough(p, q, r), true);
+    add([p[0], p[1], q[0], q[1], r[0], r[1]], planeThrough(p, q, r), Math.max(p[2], q[2], r[2]), true);
     drawn.push(Float64Array.of(...p, ...q, ...r));
   }
   skirt(
@@ -107,34 +125,40 @@ export function spotSurface(
   const tree = new Flatbush(patches.length);
   for (const { box } of patches) tree.add(box.x0, box.y0, box.x1, box.y1);
   tree.finish();
-  const inside = ({ area }: SurfacePatch, x: number, y: number) => {
-    let least = Infinity;
-    for (let i = 0, j = area.length - 2; i < area.length; j = i, i += 2) {
-      const dx = area[i]! - area[j]!;
-      const dy = area[i + 1]! - area[j + 1]!;
-      least = Math.min(least, (dx * (y - area[j + 1]!) - dy * (x - area[j]!)) / Math.hypot(dx, dy));
+  /** How far a point lies outside a piece, m; nought or less inside. */
+  const outside = ({ walls }: SurfacePatch, x: number, y: number) => {
+    let most = -Infinity;
+    for (const wall of walls) {
+      const out = at(wall, x, y);
+      if (out > most) most = out;
     }
-    return least;
+    return most;
   };
+  // Levels are mostly asked for near where the last one was.
+  let last = patches[0]!;
+  const patchAt = (x: number, y: number): SurfacePatch => {
+    if (outside(last, x, y) <= ON_EDGE) return last;
+    let least = Infinity;
+    let nearest = patches[0]!;
+    for (const i of tree.search(x, y, x, y)) {
+      const out = outside(patches[i]!, x, y);
+      if (out >= least) continue;
+      least = out;
+      nearest = patches[i]!;
+    }
+    last = nearest;
+    return nearest;
+  };
+  const outline = hull.flatMap((i) => [points[i]![0], points[i]![1]]);
+  const hullWalls = edges(outline);
   return {
     ok: true,
     surface: {
-      level(x, y) {
-        let best: SurfacePatch | null = null;
-        let most = -Infinity;
-        for (const i of tree.search(x, y, x, y)) {
-          const candidate = patches[i]!;
-          const depth = inside(candidate, x, y);
-          if (depth > most) {
-            most = depth;
-            best = candidate;
-          }
-        }
-        return best ? at(best.ground, x, y) : at(patches[0]!.ground, x, y);
-      },
+      level: (x, y) => at(patchAt(x, y).ground, x, y),
+      measured: (x, y) => hullWalls.every((wall) => at(wall, x, y) <= ON_HULL),
       patches: (box) => tree.search(box.x0, box.y0, box.x1, box.y1).map((i) => patches[i]!),
       highest: points.reduce((most, point) => Math.max(most, point[2]), -Infinity),
-      hull: hull.flatMap((i) => [points[i]![0], points[i]![1]]),
+      hull: outline,
       triangles: drawn,
     },
   };
@@ -143,7 +167,7 @@ export function spotSurface(
 /** The ground beyond the hull: a strip square to each edge, a wedge round each corner. */
 function skirt(
   hull: readonly (readonly [number, number, number])[],
-  add: (area: Polygon, ground: Linear, measured: boolean) => void,
+  add: (area: Polygon, ground: Linear, highest: number, measured: boolean) => void,
 ): void {
   const n = hull.length;
   const out = hull.map((p, i) => {
@@ -160,25 +184,53 @@ function skirt(
     add(
       [p[0], p[1], p[0] + nx * reach, p[1] + ny * reach, q[0] + nx * reach, q[1] + ny * reach, q[0], q[1]],
       planeThrough(p, q, [p[0] + nx, p[1] + ny, p[2]]),
+      Math.max(p[2], q[2]),
       false,
     );
     const wedge = [p[0], p[1], p[0] + mx * reach, p[1] + my * reach, p[0] + nx * reach, p[1] + ny * reach];
-    add(wedge, { a: 0, b: 0, c: p[2] }, false);
+    add(wedge, { a: 0, b: 0, c: p[2] }, p[2], false);
   }
 }
 
-const kept = new WeakMap<SurfaceSpec, MadeSurface>();
+/** A surface that was made, with a copy of what it was made from. */
+interface Made {
+  readonly points: Float64Array;
+  readonly breaklines: string;
+  readonly made: MadeSurface;
+}
+
+/** Surfaces kept for plans that come again: an edit seldom touches the ground. */
+const MOST_KEPT = 8;
+const planes = new LRUCache<string, MadeSurface>({ max: MOST_KEPT });
+const spots: Made[] = [];
 
 /**
- * The surface a plan describes. A triangulation is kept with its description, which must not be
- * altered after: plans are edited by making new ones.
+ * The surface a plan describes. The last few are kept, told by what they were made from: plans come
+ * as copies, and a survey is triangulated once and not at every edit.
  */
 export function surfaceOf(spec: SurfaceSpec): MadeSurface {
-  if (spec.kind === 'plane')
-    return { ok: true, surface: planeSurface({ a: spec.gradeEast, b: spec.gradeNorth, c: spec.level }) };
-  const known = kept.get(spec);
-  if (known) return known;
-  const made = spotSurface(spec.points, spec.breaklines);
-  kept.set(spec, made);
-  return made;
+  if (spec.kind === 'plane') {
+    const key = `${spec.gradeEast} ${spec.gradeNorth} ${spec.level}`;
+    const known = planes.get(key);
+    if (known) return known;
+    const ground = { a: spec.gradeEast, b: spec.gradeNorth, c: spec.level };
+    const made: MadeSurface = { ok: true, surface: planeSurface(ground) };
+    planes.set(key, made);
+    return made;
+  }
+  const breaklines = JSON.stringify(spec.breaklines);
+  const at = spots.findIndex((known) => known.breaklines === breaklines && alike(known.points, spec.points));
+  const [found] = at < 0 ? [] : spots.splice(at, 1);
+  const kept = found ?? {
+    points: Float64Array.from(spec.points.flat()),
+    breaklines,
+    made: spotSurface(spec.points, spec.breaklines),
+  };
+  spots.unshift(kept);
+  spots.length = Math.min(spots.length, MOST_KEPT);
+  return kept.made;
 }
+
+const alike = (flat: Float64Array, points: readonly (readonly [number, number, number])[]): boolean =>
+  flat.length === 3 * points.length &&
+  points.every((p, i) => p[0] === flat[3 * i] && p[1] === flat[3 * i + 1] && p[2] === flat[3 * i + 2]);

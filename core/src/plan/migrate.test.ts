@@ -87,8 +87,12 @@ describe('a plan of version 1', () => {
       const read = validatePlan(old);
       if (!read.ok) throw new Error(JSON.stringify(read.problems));
       const takeoff = compute(read.plan);
-      for (const [id, value] of Object.entries(figures))
-        expect(takeoff.figures[id as keyof typeof takeoff.figures].value).toBeCloseTo(value, 6);
+      for (const [id, value] of Object.entries(figures)) {
+        const now = takeoff.figures[id as keyof typeof takeoff.figures].value;
+        // Soils are told apart on a finer grid since: what depends on which soil it is moved a little.
+        const soils = id === 'spoil' || id === 'keep';
+        expect(Math.abs(now / value - 1), `${name} ${id}`).toBeLessThan(soils ? 5e-4 : 1e-8);
+      }
       // A machine that was only a name becomes one with typical figures.
       expect(read.plan.dig.machines[0]!.name).toBe((old as { dig: { machine: string } }).dig.machine);
       expect(read.plan.dig.machine).toBe(read.plan.dig.machines[0]!.id);

@@ -152,16 +152,17 @@ export function place(
   // Stone and make-up follow the bottom they lie on: benches read it off the part below them.
   const floors = new Map<number, Linear>();
   for (const part of solid.parts) if (!floors.has(part.of)) floors.set(part.of, part.floor);
-  for (const cell of solid.cells) {
-    const part = solid.parts[cell.part]!;
-    const element = plan.elements[cell.owner]!;
-    if (!part.fills && part.mitre === 0) continue;
+  solid.cuts.forEach(({ cells }, i) => {
+    const part = solid.parts[i]!;
+    const element = plan.elements[part.owner]!;
+    if (!part.fills && part.mitre === 0) return;
     const needed = lifted(floors.get(part.of)!, element.low);
-    const low = element.low > 0 ? volumeUnderLevel(cell, needed) : 0;
-    makeUp += low;
     const thick = element.kind === 'strip' && element.use === 'drain' ? element.thickness : bed;
-    if (thick > 0) stone[cell.owner]! += volumeUnderLevel(cell, lifted(needed, thick)) - low;
-  }
+    const under = (level: Linear) => cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, level), 0);
+    const low = element.low > 0 ? under(needed) : 0;
+    makeUp += low;
+    if (thick > 0) stone[part.owner]! += under(lifted(needed, thick)) - low;
+  });
   const { blinding } = plan.pour;
   const thickness = blinding?.thickness ?? 0;
   const irregularityThickness =

@@ -1,6 +1,6 @@
 /** The desk: column, plan, section, side and tally on one screen; stacked on a phone. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Plan, sameValue, sectionThrough } from '@cimiento/core';
+import { groundModel, type Plan, sameValue, sectionThrough } from '@cimiento/core';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../parts/controls.tsx';
@@ -14,7 +14,7 @@ import { PlanView } from './plan/PlanView.tsx';
 import { Side } from './Side.tsx';
 import { DeskProvider, makeDesk, useDesk } from './store.ts';
 import { TopBar } from './TopBar.tsx';
-import { GroundProvider, TakeoffProvider, useGroundOf, useTakeoffOf } from './takeoff.ts';
+import { GroundProvider, TakeoffProvider, useTakeoffOf } from './takeoff.ts';
 import { Tally } from './tally/Tally.tsx';
 
 export function DeskPage({ jobId, plan, revision }: { jobId: string; plan: Plan; revision: number }) {
@@ -48,7 +48,7 @@ function Desk() {
   const plan = useDesk((desk) => desk.plan);
   const picked = useDesk((desk) => desk.picked);
   const takeoff = useTakeoffOf(plan);
-  const model = useGroundOf(plan);
+  const model = groundModel(plan);
   const order = useOrderOf(plan);
   const lowerHeight = useLowerHeight();
   const [sheet, setSheet] = useState(false);

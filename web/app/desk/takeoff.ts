@@ -2,7 +2,7 @@
  * The takeoff of the plan as it is typed. Computed in place while that fits a frame; once it
  * takes longer it moves to a worker, where only the newest plan counts.
  */
-import { compute, type GroundModel, groundModel, type Plan, type Takeoff } from '@cimiento/core';
+import { compute, type GroundModel, type Plan, type Takeoff } from '@cimiento/core';
 import { type Remote, wrap } from 'comlink';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
 import type { ComputeWorker } from './compute.worker.ts';
@@ -48,14 +48,6 @@ export function useTakeoff(): Takeoff {
   const takeoff = useContext(Context);
   if (!takeoff) throw new Error('useTakeoff needs a TakeoffProvider above it.');
   return takeoff;
-}
-
-/** The ground of the plan as it is typed, for drawings; made again only when the ground changes. */
-export function useGroundOf(plan: Plan): GroundModel {
-  const made = useRef<{ ground: Plan['ground']; level: number; model: GroundModel } | null>(null);
-  if (made.current?.ground !== plan.ground || made.current.level !== plan.datum.level)
-    made.current = { ground: plan.ground, level: plan.datum.level, model: groundModel(plan) };
-  return made.current.model;
 }
 
 const GroundContext = createContext<GroundModel | null>(null);

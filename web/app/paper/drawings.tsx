@@ -2,6 +2,7 @@
 import {
   dugAtCut,
   fillUnder,
+  flatsOf,
   labelPlace,
   type Plan,
   postAt,
@@ -42,12 +43,7 @@ export function KeyPlan({
     <Svg width={width} height={height}>
       <Path d={join(openings.flat())} fill="#f6e3d4" stroke={EARTH} strokeWidth={0.8} />
       <Path d={join(openings.flat())} fill="#f6e3d4" stroke="none" />
-      <Path
-        d={join(solid.cells.filter((cell) => cell.flat).map((cell) => cell.area))}
-        fill="#e9c4a4"
-        stroke="#e9c4a4"
-        strokeWidth={0.4}
-      />
+      <Path d={join(flatsOf(solid))} fill="#e9c4a4" stroke="#e9c4a4" strokeWidth={0.4} />
       <Path d={join(footings.flat())} fill="#cfdad6" stroke={INK} strokeWidth={0.3} />
       {plan.elements.map((element) => {
         const runs = element.kind === 'strip' ? segmentsOf(element) : [];

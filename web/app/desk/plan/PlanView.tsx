@@ -1,6 +1,6 @@
 /** The plan: to scale, with openings, footings and axes; pan, zoom, fit, pick and drag. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Element, labelPlace, pointsOf, type Section, withPoints } from '@cimiento/core';
+import { type Element, flatsOf, labelPlace, pointsOf, type Section, withPoints } from '@cimiento/core';
 import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -269,9 +269,8 @@ function Dug({ view }: { view: View }) {
     .flat()
     .map((polygon) => polygonPath(view, polygon))
     .join('');
-  const flats = shapes.solid.cells
-    .filter((cell) => cell.flat)
-    .map((cell) => polygonPath(view, cell.area))
+  const flats = flatsOf(shapes.solid)
+    .map((area) => polygonPath(view, area))
     .join('');
   return (
     <g pointerEvents="none">
