@@ -135,8 +135,8 @@ function cutOf(face: Face, rivals: readonly Rival[]): Cut {
         const box = boxOf(piece);
         for (const { box: patchBox, walls, ground } of face.patches) {
           if (!boxesMeet(box, patchBox)) continue;
-          const inside = intersect(piece, [...walls, minus(plane, ground)]);
-          if (inside.length > 0) put(inside, ground);
+          const inside = clip(intersect(piece, walls), minus(plane, ground));
+          if (!isEmpty(inside)) put(inside, ground);
         }
       }
   });

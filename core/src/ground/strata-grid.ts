@@ -136,8 +136,6 @@ export const parallelVolumes =
       into,
     );
 
-const negative = (f: Linear): Linear => ({ a: -f.a, b: -f.b, c: -f.c });
-
 /**
  * Soil k and what lies under it, down to the dug level: cut where the next boundary would rise
  * above this one's top, since a soil is never above the one before it.
@@ -152,19 +150,17 @@ function addSoils(
   top: Linear,
   into: number[],
 ): number {
-  const height = minus(top, level);
-  const dug = clip(piece, negative(height));
+  const dug = clip(piece, minus(level, top));
   if (dug.length < 6) return 0;
-  const volume = Math.max(0, integral(dug, height));
+  const volume = Math.max(0, integral(dug, minus(top, level)));
   const next = tops[k + 1];
   let deeper = 0;
   if (next) {
     const rise = minus(next, top);
-    for (const [part, begins] of [
-      [clip(dug, rise), next],
-      [clip(dug, negative(rise)), top],
-    ] as const)
-      if (!isEmpty(part)) deeper += addSoils(part, level, tops, k + 1, begins, into);
+    const under = clip(dug, rise);
+    if (!isEmpty(under)) deeper += addSoils(under, level, tops, k + 1, next, into);
+    const over = under === dug ? [] : clip(dug, minus(top, next));
+    if (!isEmpty(over)) deeper += addSoils(over, level, tops, k + 1, top, into);
   }
   into[k]! += volume - Math.min(volume, deeper);
   return volume;
