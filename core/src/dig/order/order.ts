@@ -19,6 +19,7 @@ import {
   rim,
   type Search,
   type SiteGrid,
+  type Start,
   searchOf,
   siteGrid,
   spreadFrom,
@@ -156,9 +157,24 @@ function siteOf(input: OrderInput): Site {
   };
 }
 
+const atTheExits = ({ exits }: Site): Start[] => exits.map((cell) => ({ cell, far: 0 }));
+
+/** Where the machine stands after each of some ways, and what they have cost; before any, at the exits. */
+function standing(site: Site, states: readonly Walked[]): { starts: Start[]; states: readonly Walked[] } {
+  const [first] = states;
+  if (first?.mode === null) {
+    const starts = atTheExits(site);
+    return { starts, states: starts.map(() => first) };
+  }
+  return {
+    states,
+    starts: states.map(({ mode, cost }) => ({ cell: site.grid.cell(mode!.finish), far: cost })),
+  };
+}
+
 /** Where the machine gets out from while these are open: distance to the way out, by cell. */
 const wayOut = (site: Site, open: Iterable<number>): Float64Array =>
-  spreadFrom(site.grid, blockedBy(site.grid, open), site.exits, site.search);
+  spreadFrom(site.grid, blockedBy(site.grid, open), atTheExits(site), site.search);
 
 /** Where one gets out from while these are open: 1 for each such cell. */
 const getsOut = (site: Site, open: Iterable<number>): Uint8Array =>
@@ -261,21 +277,15 @@ function walk(
     const targets = usable.map((mode) => grid.cell(mode.start));
     const undug = new Set(order.slice(open.length + 1));
     const spoil = spoilOf(site, trench, (other) => undug.has(other));
-    const next: Walked[] = [];
-    for (const state of states) {
-      const starts = state.mode === null ? site.exits : [grid.cell(state.mode.finish)];
-      const reach = spreadFrom(grid, before, starts, site.search, targets);
-      for (const mode of usable) {
-        const track = reach[grid.cell(mode.start)]!;
-        if (!Number.isFinite(track)) continue;
-        const cost = state.cost + track + spoil.rehandled * REHANDLE_WEIGHT;
-        const same = next.findIndex((other) => other.mode === mode);
-        if (same >= 0 && next[same]!.cost <= cost) continue;
-        const made = { mode, cost, step: { trench, mode, track, ...spoil }, from: state };
-        if (same >= 0) next[same] = made;
-        else next.push(made);
-      }
-    }
+    const from = standing(site, states);
+    const reach = spreadFrom(grid, before, from.starts, site.search, targets);
+    const next = usable.flatMap((mode, i): Walked[] => {
+      const far = reach[targets[i]!]!;
+      if (!Number.isFinite(far)) return [];
+      const state = from.states[site.search.origin[targets[i]!]!]!;
+      const step = { trench, mode, track: far - state.cost, ...spoil };
+      return [{ mode, cost: far + spoil.rehandled * REHANDLE_WEIGHT, step, from: state }];
+    });
     if (next.length === 0) return null;
     states = next.length > beam ? next.sort((p, q) => p.cost - q.cost).slice(0, beam) : next;
     if (Math.min(...states.map((state) => state.cost)) >= limit) return null;
@@ -338,30 +348,23 @@ function exactOrder(site: Site): Extract<Ordered, { ok: true }> | null {
       const into = set | (1 << trench);
       for (const mode of endingIn(site, getsOutWith(into), trench)) usable.push({ trench, mode, into });
     }
+    // Every way to have dug the set sets out at once: each trench is come to from whichever is cheapest.
+    const from = standing(site, [...states.values()]);
     const targets = usable.map(({ mode }) => grid.cell(mode.start));
-    for (const [last, state] of states) {
-      const reach = spreadFrom(
-        grid,
-        before,
-        last === null ? site.exits : [grid.cell(last.finish)],
-        site.search,
-        targets,
-      );
-      for (const { trench, mode, into } of usable) {
-        const track = reach[grid.cell(mode.start)]!;
-        if (!Number.isFinite(track)) continue;
-        const spoil = spoilOf(site, trench, (other) => other !== trench && !(set & (1 << other)));
-        const cost = state.cost + track + spoil.rehandled * REHANDLE_WEIGHT;
-        let there = best.get(into);
-        if (!there) {
-          there = new Map();
-          best.set(into, there);
-        }
-        const known = there.get(mode);
-        if (!known || cost < known.cost - 1e-12)
-          there.set(mode, { cost, mode, step: { trench, mode, track, ...spoil }, from: state });
-      }
-    }
+    const reach = spreadFrom(grid, before, from.starts, site.search, targets);
+    usable.forEach(({ trench, mode, into }, i) => {
+      const far = reach[targets[i]!]!;
+      if (!Number.isFinite(far)) return;
+      const state = from.states[site.search.origin[targets[i]!]!]!;
+      const spoil = spoilOf(site, trench, (other) => other !== trench && !(set & (1 << other)));
+      const cost = far + spoil.rehandled * REHANDLE_WEIGHT;
+      const there = best.get(into) ?? new Map<Mode | null, Walked>();
+      best.set(into, there);
+      const known = there.get(mode);
+      if (known && cost >= known.cost - 1e-12) return;
+      const step = { trench, mode, track: far - state.cost, ...spoil };
+      there.set(mode, { cost, mode, step, from: state });
+    });
     // What led here has done its work.
     best.delete(set);
   }

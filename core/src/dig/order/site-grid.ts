@@ -118,77 +118,70 @@ export function blockedBy(grid: SiteGrid, open: Iterable<number>): Uint8Array {
 /** Work arrays of a search, sized once for a grid. */
 export interface Search {
   readonly distance: Float64Array;
-  readonly heap: Int32Array;
-  readonly keys: Float64Array;
+  /** Which of the starts each cell was come to from, by position. */
+  readonly origin: Int32Array;
+  /** Cells still to look from, by how many cell widths off they lie, three widths in turn. */
+  readonly rings: readonly [Int32Array, Int32Array, Int32Array];
   readonly wanted: Uint8Array;
   /** Of `reachable`: which cells were got to, and those still to look from. */
   readonly seen: Uint8Array;
   readonly queue: Int32Array;
+  /** By cell and direction: the cell east, north, west and south of it, itself where the grid ends. */
+  readonly beside: Int32Array;
 }
-export const searchOf = (grid: SiteGrid): Search => {
-  const cells = grid.columns * grid.rows;
+export const searchOf = ({ columns, rows }: SiteGrid): Search => {
+  const cells = columns * rows;
+  // Every cell is come to from eight others at most.
+  const ring = () => new Int32Array(9 * cells);
+  const beside = new Int32Array(4 * cells);
+  for (let cell = 0; cell < cells; cell++) {
+    const [i, j] = [cell % columns, Math.floor(cell / columns)];
+    beside[4 * cell] = i < columns - 1 ? cell + 1 : cell;
+    beside[4 * cell + 1] = j < rows - 1 ? cell + columns : cell;
+    beside[4 * cell + 2] = i > 0 ? cell - 1 : cell;
+    beside[4 * cell + 3] = j > 0 ? cell - columns : cell;
+  }
   return {
     distance: new Float64Array(cells),
-    heap: new Int32Array(8 * cells + 8),
-    keys: new Float64Array(8 * cells + 8),
+    origin: new Int32Array(cells),
+    rings: [ring(), ring(), ring()],
     wanted: new Uint8Array(cells),
     seen: new Uint8Array(cells),
     queue: new Int32Array(cells),
+    beside,
   };
 };
 
+/** A cell a machine may set out from, and what getting there has cost already, in m. */
+export interface Start {
+  readonly cell: number;
+  readonly far: number;
+}
+
 /**
- * Distance to every cell from some starting cells, m; Infinity where one cannot get (Dijkstra
- * 1959). The result lives in `search` until the next call.
+ * Distance to every cell from the nearest of some starts, m; Infinity where one cannot get. Which
+ * start that was stands in `search.origin`. Cells are looked from ring by ring, a cell width each
+ * (Denardo & Fox 1979): no step is shorter, so within a ring none is nearer by way of another. The
+ * result lives in `search` until the next call.
  * @param targets cells that matter: once they are all reached the rest is left at Infinity or above
  */
 export function spreadFrom(
   grid: SiteGrid,
   blocked: Uint8Array,
-  starts: Iterable<number>,
+  starts: readonly Start[],
   search: Search,
   targets: readonly number[] | null = null,
 ): Float64Array {
-  const { columns, rows, size } = grid;
-  const { distance, heap, keys } = search;
+  const { size } = grid;
+  const { distance, origin, rings, wanted, beside } = search;
   distance.fill(Infinity);
-  let count = 0;
-  const push = (cell: number, key: number) => {
-    let at = count++;
-    while (at > 0) {
-      const up = (at - 1) >> 1;
-      if (keys[up]! <= key) break;
-      heap[at] = heap[up]!;
-      keys[at] = keys[up]!;
-      at = up;
-    }
-    heap[at] = cell;
-    keys[at] = key;
+  const counts = [0, 0, 0];
+  const put = (cell: number, far: number) => {
+    distance[cell] = far;
+    const ring = Math.floor(far / size) % 3;
+    rings[ring]![counts[ring]!++] = cell;
   };
-  const pop = (): number => {
-    const top = heap[0]!;
-    const last = heap[--count]!;
-    const key = keys[count]!;
-    let at = 0;
-    for (;;) {
-      let down = 2 * at + 1;
-      if (down >= count) break;
-      if (down + 1 < count && keys[down + 1]! < keys[down]!) down++;
-      if (keys[down]! >= key) break;
-      heap[at] = heap[down]!;
-      keys[at] = keys[down]!;
-      at = down;
-    }
-    heap[at] = last;
-    keys[at] = key;
-    return top;
-  };
-  for (const start of starts)
-    if (!blocked[start]) {
-      distance[start] = 0;
-      push(start, 0);
-    }
-  const { wanted } = search;
+  const waiting = starts.map((_, i) => i).sort((p, q) => starts[q]!.far - starts[p]!.far);
   let missing = 0;
   if (targets) {
     wanted.fill(0);
@@ -197,32 +190,50 @@ export function spreadFrom(
         wanted[target] = 1;
         missing++;
       }
+    if (missing === 0) return distance;
   }
-  while (count > 0) {
-    const reached = keys[0]!;
-    const cell = pop();
-    if (reached > distance[cell]!) continue;
-    if (targets && wanted[cell]) {
-      wanted[cell] = 0;
-      missing--;
+  const diagonal = size * Math.SQRT2;
+  const step = (to: number, far: number, by: number) => {
+    if (far >= distance[to]! - 1e-12) return;
+    origin[to] = by;
+    put(to, far);
+  };
+  for (let width = 0; ; width++) {
+    if (counts[0]! + counts[1]! + counts[2]! === 0) {
+      const nearest = waiting.at(-1);
+      if (nearest === undefined) break;
+      width = Math.floor(starts[nearest]!.far / size);
     }
-    if (targets && missing === 0) break;
-    const [i, j] = [cell % columns, Math.floor(cell / columns)];
-    for (let dj = -1; dj <= 1; dj++)
-      for (let di = -1; di <= 1; di++) {
-        if (di === 0 && dj === 0) continue;
-        const [u, v] = [i + di, j + dj];
-        if (u < 0 || v < 0 || u >= columns || v >= rows) continue;
-        const next = v * columns + u;
-        if (blocked[next]) continue;
-        // No squeezing between two blocked corners.
-        if (di !== 0 && dj !== 0 && (blocked[j * columns + u] || blocked[v * columns + i])) continue;
-        const there = reached + size * (di !== 0 && dj !== 0 ? Math.SQRT2 : 1);
-        if (there < distance[next]! - 1e-12) {
-          distance[next] = there;
-          push(next, there);
-        }
+    while (waiting.length > 0) {
+      const i = waiting.at(-1)!;
+      const { cell, far } = starts[i]!;
+      if (Math.floor(far / size) > width) break;
+      waiting.pop();
+      if (!blocked[cell]) step(cell, far, i);
+    }
+    const ring = width % 3;
+    const cells = rings[ring]!;
+    while (counts[ring]! > 0) {
+      const cell = cells[--counts[ring]!]!;
+      const far = distance[cell]!;
+      const by = origin[cell]!;
+      // It was come to on a shorter way meanwhile.
+      if (far < width * size - 1e-9) continue;
+      if (targets && wanted[cell]) {
+        wanted[cell] = 0;
+        if (--missing === 0) return distance;
       }
+      for (let way = 0; way < 4; way++) {
+        const next = beside[4 * cell + way]!;
+        if (next === cell || blocked[next]) continue;
+        step(next, far + size, by);
+        // Diagonally only where neither corner is taken: no squeezing between two.
+        const aside = beside[4 * cell + ((way + 1) & 3)]!;
+        if (aside === cell || blocked[aside]) continue;
+        const corner = beside[4 * next + ((way + 1) & 3)]!;
+        if (!blocked[corner]) step(corner, far + diagonal, by);
+      }
+    }
   }
   return distance;
 }
