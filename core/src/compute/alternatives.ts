@@ -1,6 +1,6 @@
 /** Slope back, bench or shore: the same dig three ways, side by side. */
 import { HAND_RATE, shoredFaces } from '../dig/index.ts';
-import { area, outsideOf } from '../geometry/index.ts';
+import { outsideOf } from '../geometry/index.ts';
 import { COMMON_SWELL, groundModel } from '../ground/index.ts';
 import type { Support } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
@@ -67,10 +67,10 @@ export function alternatives(plan: Plan, takeoff: Takeoff, index: number): Alter
     const laid = other.work.layDown.areas
       .filter((entry) => entry.overlaps.some((o) => o.element !== null && together.has(o.element)))
       .map((entry) => entry.name);
-    const bottom = members.reduce((sum, i) => {
-      const pieces = other.shapes.bottoms[i]!;
-      return sum + pieces.reduce((m, piece) => m + area(piece), 0);
-    }, 0);
+    const trimmed = members.reduce(
+      (sum, i) => sum + other.elements[i]!.trim * other.elements[i]!.bottomArea,
+      0,
+    );
     const { bench } = plan.dig;
     return {
       support,
@@ -90,7 +90,7 @@ export function alternatives(plan: Plan, takeoff: Takeoff, index: number): Alter
       hits: [...new Set([...named, ...laid])],
       within:
         support === 'slope' || support === 'shore' || bench.width / bench.height >= info.rule.steepest - 1e-9,
-      people: (bottom * other.handTrim.thickness * (1 + COMMON_SWELL)) / HAND_RATE,
+      people: (trimmed * (1 + COMMON_SWELL)) / HAND_RATE,
     };
   });
 }

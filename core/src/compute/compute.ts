@@ -6,6 +6,7 @@ import {
   bottomOf,
   excavate,
   flatsOf,
+  handDug,
   loadsOf,
   mixedLoads,
   type Solid,
@@ -308,6 +309,7 @@ function takeoffOf(given: Plan): Takeoff {
     const bedSoils = columns[i]!.map((column) =>
       column.find((layer) => layer.top < depth && layer.bottom >= depth - 1e-9),
     ).filter((layer) => layer !== undefined);
+    const soft = bedSoils.some((layer) => layer.soil.typical.softens);
     return {
       id: element.id,
       group: element.group,
@@ -330,12 +332,15 @@ function takeoffOf(given: Plan): Takeoff {
       volume: dig.byElement[i]!,
       stone: placed.stone[i]!,
       concrete: placed.concrete[i]!,
+      bySoil: dig.soilsOf[i]!,
+      trim: element.trim ?? plan.dig.handTrim ?? (soft ? TRIM.softening : TRIM.other),
+      bottomArea: dig.bottomOf[i]!,
       length: sizesOf(element).along,
       support: supportOf(plan, element),
       wet,
       perched,
       water: waters[i]!,
-      softBottom: bedSoils.some((layer) => layer.soil.typical.softens),
+      softBottom: soft,
       surveyed: l.places.every(([x, y]) => model.surface.measured(x, y)),
       outside: live[i] ? outsideOf(plan.site.boundary, openings[i]!) : 0,
       live: live[i]!,
@@ -375,8 +380,7 @@ function takeoffOf(given: Plan): Takeoff {
       });
   });
 
-  const softens = elements.some((e) => e.live && e.softBottom);
-  const trim = plan.dig.handTrim ?? (softens ? TRIM.softening : TRIM.other);
+  const trimmed = sum(elements.map((e) => (e.live ? e.trim * e.bottomArea : 0)));
   // Spoil is banked along one long side of each opening.
   const keptRun = Math.max(
     1,
@@ -410,7 +414,11 @@ function takeoffOf(given: Plan): Takeoff {
     openings,
     spoil,
     loads,
-    dig.total > 0 ? frozenBank / dig.total : 0,
+    {
+      frozen: dig.total > 0 ? frozenBank / dig.total : 0,
+      hand: dig.total > 0 ? handDug(dig.solid, plan.ground.hazards) / dig.total : 0,
+    },
+    trimmed,
     repose,
   );
   const first = elements.find((e) => e.live);
@@ -470,7 +478,10 @@ function takeoffOf(given: Plan): Takeoff {
       ...orderOf(concreteNeat, plan.pour.waste, plan.pour.step, plan.pour.truck),
     },
     walls: placed.stems,
-    handTrim: { thickness: trim, volume: trim * dig.bottomArea },
+    handTrim: {
+      thickness: dig.bottomArea > 0 ? trimmed / dig.bottomArea : (plan.dig.handTrim ?? TRIM.other),
+      volume: trimmed,
+    },
     pits,
     inflow,
     areas: { bottom: dig.bottomArea, opening: dig.openArea },

@@ -4,6 +4,7 @@ import {
   type DugElement,
   deepestReach,
   fillFactor,
+  HAND_RATE,
   type LayDown,
   type Loads,
   layDown,
@@ -15,7 +16,7 @@ import {
   type Spoil,
 } from '../dig/index.ts';
 import type { Polygon } from '../geometry/index.ts';
-import type { Soil } from '../ground/index.ts';
+import { COMMON_SWELL, type Soil } from '../ground/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { ElementTakeoff } from './takeoff.ts';
 
@@ -51,7 +52,29 @@ export interface SiteWork {
   readonly layDown: LayDown;
   readonly chances: readonly LoadChance[];
   readonly machines: readonly MachineWork[];
+  readonly hand: HandWork;
 }
+
+/** Parts of the dig a machine meets otherwise: frozen, or left to hands by buried services. */
+export interface Shares {
+  readonly frozen: number;
+  readonly hand: number;
+}
+
+/** What is dug by hand, bank m³, and the hours of one person it takes. */
+export interface HandWork {
+  /** About buried services. */
+  readonly services: number;
+  /** The last of every bottom. */
+  readonly trim: number;
+  readonly hours: number;
+}
+
+const handWork = (services: number, trim: number): HandWork => ({
+  services,
+  trim,
+  hours: ((services + trim) * (1 + COMMON_SWELL)) / HAND_RATE,
+});
 
 /** Nine in ten. */
 const SURE = 0.9;
@@ -63,13 +86,13 @@ function machineWork(
   soils: readonly Soil[],
   byStratum: readonly number[],
   elements: readonly ElementTakeoff[],
-  frozenShare: number,
+  shares: Shares,
 ): MachineWork[] {
   const live = elements.filter((e) => e.live);
   return plan.dig.machines.map((machine) => {
     const deepest = deepestReach(machine);
     const tooDeep = live.filter((e) => e.depth > deepest + 1e-6);
-    const slowed: Slow[] = [];
+    const slowed: Slow[] = plan.dig.cramped ? ['cramped'] : [];
     if (live.some((e) => e.depth > deepest * DEEP && e.depth <= deepest + 1e-6)) slowed.push('deep');
     if (plan.ground.hazards.some((hazard) => hazard.kind === 'rock')) slowed.push('obstacle');
     if (plan.ground.hazards.some((hazard) => hazard.kind === 'crest')) slowed.push('crest');
@@ -78,8 +101,9 @@ function machineWork(
       if (volume < 1e-6) return [];
       const output = outputIn(machine, soil.layer.kind, soil.swell, false, slowed);
       const hard = outputIn(machine, soil.layer.kind, soil.swell, true, slowed);
-      const frozen = frozenShare * volume;
-      return [{ soil, volume, output, hours: (volume - frozen) / output.rate + frozen / hard.rate }];
+      const byMachine = volume * (1 - shares.hand);
+      const frozen = shares.frozen * byMachine;
+      return [{ soil, volume, output, hours: (byMachine - frozen) / output.rate + frozen / hard.rate }];
     });
     return {
       machine: machine.id,
@@ -116,7 +140,8 @@ export function siteWork(
   openings: readonly (readonly Polygon[])[],
   spoil: Spoil,
   loads: readonly Loads[],
-  frozenShare: number,
+  shares: Shares,
+  trimmed: number,
   repose: number,
 ): SiteWork {
   const dug = elements.flatMap((e, i): DugElement[] =>
@@ -138,7 +163,8 @@ export function siteWork(
   return {
     layDown: layDown(plan, dug, { spoil: spoil.keptLoose, topsoil }, repose, rulesOf(plan).setback),
     chances: chancesOf(plan, loads, spoil.hauledLoose, spoil.hauledMass),
-    machines: machineWork(plan, soils, byStratum, elements, frozenShare),
+    machines: machineWork(plan, soils, byStratum, elements, shares),
+    hand: handWork(byStratum.reduce((sum, volume) => sum + volume, 0) * shares.hand, trimmed),
   };
 }
 

@@ -24,8 +24,11 @@ describe('the demos’ site work', () => {
     // Rock on the plan slows the machine; its hours are those of its strata together.
     expect(work.machines[0]!.slowed).toContain('obstacle');
     const { strata, hours } = work.machines[0]!;
+    // Nor does it dig about the buried cable.
+    const dug = strata.reduce((sum, s) => sum + s.volume, 0);
+    expect(work.hand.services).toBeGreaterThan(0);
     expect(hours).toBeCloseTo(
-      strata.reduce((sum, s) => sum + s.volume / s.output.rate, 0),
+      strata.reduce((sum, s) => sum + s.volume / s.output.rate, 0) * (1 - work.hand.services / dug),
       9,
     );
   });

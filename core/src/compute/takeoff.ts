@@ -106,6 +106,11 @@ export interface ElementTakeoff {
   readonly volume: number;
   readonly stone: number;
   readonly concrete: number;
+  /** Bank m³ of it by soil, by position in the plan's list. */
+  readonly bySoil: readonly number[];
+  /** Left of its bottom for hand trim, m, and the bottom that is its own, m². */
+  readonly trim: number;
+  readonly bottomArea: number;
   /** Axis length of a strip, m; long side of a pad. */
   readonly length: number;
   readonly wet: boolean;
@@ -161,6 +166,7 @@ export interface Takeoff {
   readonly concrete: { readonly neat: number; readonly order: number; readonly loads: number };
   /** Walls and columns that stand in the backfill, m³ below ground. */
   readonly walls: number;
+  /** m³ left of the bottoms for hand trim, and how thick it is on the whole. */
   readonly handTrim: { readonly thickness: number; readonly volume: number };
   readonly pits: readonly Pit[];
   readonly inflow: readonly [number, number, number];

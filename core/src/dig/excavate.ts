@@ -25,6 +25,9 @@ export interface Excavation {
   readonly overdig: Readonly<Record<Cause, number>>;
   readonly byStratum: readonly number[];
   readonly byElement: readonly number[];
+  /** By element, every soil of it by position, bank m³; and its bottom in plan, m². */
+  readonly soilsOf: readonly (readonly number[])[];
+  readonly bottomOf: readonly number[];
   /** Flat bottom and whole opening in plan, m². */
   readonly bottomArea: number;
   readonly openArea: number;
@@ -151,14 +154,19 @@ export function excavate(
   const withSides = anyLow ? volume({}) : withLow;
   const byElement = plan.elements.map(() => 0);
   const byStratum = model.soils.map(() => 0);
+  const soilsOf = plan.elements.map(() => model.soils.map(() => 0));
+  const bottomOf = plan.elements.map(() => 0);
   let bottomArea = 0;
   let openArea = 0;
   solid.cuts.forEach((cut, i) => {
-    byElement[parts[i]!.owner]! += cut.volume;
+    const { owner } = parts[i]!;
+    byElement[owner]! += cut.volume;
+    bottomOf[owner]! += cut.bottomArea;
     bottomArea += cut.bottomArea;
     openArea += cut.openArea;
     volumesBySoil(cut, model).forEach((volume, k) => {
       byStratum[k]! += volume;
+      soilsOf[owner]![k]! += volume;
     });
   });
   return {
@@ -175,6 +183,8 @@ export function excavate(
     },
     byStratum,
     byElement,
+    soilsOf,
+    bottomOf,
     bottomArea,
     openArea,
   };

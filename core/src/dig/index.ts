@@ -2,6 +2,8 @@ export * from './bottoms.ts';
 export * from './chance.ts';
 export * from './excavate.ts';
 export * from './faces.ts';
+export * from './hand.ts';
+export * from './haul.ts';
 export * from './lay-down.ts';
 export * from './machines.ts';
 export * from './order/index.ts';

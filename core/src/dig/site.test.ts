@@ -132,7 +132,7 @@ describe('how sure the loads are', () => {
     expect(normal(1.644854)).toBeCloseTo(0.95, 6);
     expect(normal(-1.281552)).toBeCloseTo(0.1, 6);
   });
-  const truck = { id: 't', name: 't', body: 10, payload: 1e9 };
+  const truck = { id: 't', name: 't', body: 10, payload: 1e9, side: 2.4 };
   it('exactly full on the mean is an even chance', () => {
     expect(chanceOf(10, truck, 100, 0, 0.1)).toBeCloseTo(0.5, 7);
     // One more load is one standard deviation more.
@@ -140,8 +140,8 @@ describe('how sure the loads are', () => {
     expect(loadsFor(0.9, truck, 100, 0, 0.1)).toBe(12);
   });
   it('mass is sure: too few by mass never do', () => {
-    expect(chanceOf(10, { ...truck, payload: 1000 }, 1, 10_500, 0.1)).toBe(0);
-    expect(loadsFor(0.5, { ...truck, payload: 1000 }, 1, 10_500, 0.1)).toBe(11);
+    expect(chanceOf(10, { ...truck, payload: 1000, side: 2.4 }, 1, 10_500, 0.1)).toBe(0);
+    expect(loadsFor(0.5, { ...truck, payload: 1000, side: 2.4 }, 1, 10_500, 0.1)).toBe(11);
   });
   it('more loads are never less sure', () => {
     fc.assert(

@@ -105,6 +105,8 @@ export function blankPlan(name: string, system: System): Plan {
       machine: 'machine-1',
       order: [],
       buckets: metric ? [0.45, 0.6, 0.9] : [18 * INCH, 24 * INCH, 36 * INCH],
+      cramped: false,
+      day: { start: '07:30', hours: 8 },
       handTrim: null,
     },
     spoil: {
@@ -112,8 +114,16 @@ export function blankPlan(name: string, system: System): Plan {
       keepForBackfill: true,
       spread: 0.1,
       trucks: [
-        { id: 'tipper', name: metric ? '8 m³' : '10 yd³', body: metric ? 8 : 7.645548, payload: 13000 },
+        {
+          id: 'tipper',
+          name: metric ? '8 m³' : '10 yd³',
+          body: metric ? 8 : 7.645548,
+          payload: 13000,
+          side: size(2400, 96),
+        },
       ],
+      trip: 40,
+      fleet: 1,
     },
     base: null,
     pour: {
@@ -141,6 +151,7 @@ const common = (plan: Plan, id: string) => ({
   room: null,
   bucket: null,
   low: 0,
+  trim: null,
   level: null,
   support: null,
 });

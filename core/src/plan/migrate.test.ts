@@ -99,6 +99,50 @@ describe('a plan of version 1', () => {
     }
   });
 
+  it.each([
+    [
+      'honey-house',
+      { dig: 318.3185272, spoil: 439.8339418, keep: 232.1663652, haul: 4, lean: 5.08915, concrete: 13.082 },
+    ],
+    [
+      'cheese-vault',
+      { dig: 660.2398555, spoil: 834.9630279, keep: 519.0894244, haul: 6, lean: 2.072, concrete: 22.7 },
+    ],
+  ] as const)('of version 3 too: %s', (name, figures) => {
+    const read = validatePlan(
+      JSON.parse(readFileSync(join(import.meta.dirname, `versions/v3-${name}.json`), 'utf8')),
+    );
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const takeoff = compute(read.plan);
+    for (const [id, value] of Object.entries(figures))
+      expect(takeoff.figures[id as keyof typeof takeoff.figures].value).toBeCloseTo(value, 6);
+    // Nothing it did not say is made up but what every new plan begins with.
+    expect(read.plan.dig.day).toEqual({ start: '07:30', hours: 8 });
+    expect(read.plan.dig.cramped).toBe(false);
+    expect(read.plan.spoil.fleet).toBe(1);
+    expect(read.plan.elements.every((e) => e.trim === null)).toBe(true);
+  });
+
+  it('of a time that is none, or a part of a truck, is refused at its path', () => {
+    const base = JSON.parse(
+      readFileSync(join(import.meta.dirname, 'versions/v3-honey-house.json'), 'utf8'),
+    ) as Record<string, unknown>;
+    const now = currentPlan(base)!;
+    const wrong = (change: (plan: typeof now) => void) => {
+      const plan = structuredClone(now);
+      change(plan);
+      const read = validatePlan(JSON.parse(JSON.stringify(plan)));
+      return read.ok ? [] : read.problems.map((problem) => problem.path);
+    };
+    expect(wrong((p) => Object.assign(p.dig.day, { start: '25:00' }))).toContain('/dig/day/start');
+    expect(wrong((p) => Object.assign(p.dig.day, { start: '7:30' }))).toContain('/dig/day/start');
+    expect(wrong((p) => Object.assign(p.spoil, { fleet: 1.5 }))).toContain('/spoil/fleet');
+    expect(wrong((p) => Object.assign(p.spoil, { fleet: 0 }))).toContain('/spoil/fleet');
+    expect(wrong((p) => Object.assign(p.spoil, { trip: 0 }))).toContain('/spoil/trip');
+    expect(wrong((p) => Object.assign(p.elements[0]!, { trim: 2 }))).toContain('/elements/0/trim');
+    expect(wrong(() => {})).toEqual([]);
+  });
+
   it('of nonsense is refused with paths, not thrown', () => {
     for (const broken of [
       { ground: null },

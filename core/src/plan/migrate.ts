@@ -171,8 +171,31 @@ function toThird(plan: Json): Json {
   };
 }
 
+/**
+ * 3 → 4: the working day, how long trucks are away and how many run, the height of their sides,
+ * room to swing, and an element's own hand trim.
+ */
+function toFourth(plan: Json): Json {
+  const spoil = object(plan.spoil);
+  return {
+    ...plan,
+    dig: { ...object(plan.dig), cramped: false, day: { start: '07:30', hours: 8 } },
+    spoil: {
+      ...spoil,
+      trucks: Array.isArray(spoil.trucks)
+        ? list(spoil.trucks).map((truck) => ({ ...truck, side: 2.4 }))
+        : spoil.trucks,
+      trip: 40,
+      fleet: 1,
+    },
+    elements: Array.isArray(plan.elements)
+      ? list(plan.elements).map((element) => ({ ...element, trim: null }))
+      : plan.elements,
+  };
+}
+
 /** Steps by the version they start from. */
-export const STEPS: Readonly<Record<number, Step>> = { 1: toSecond, 2: toThird };
+export const STEPS: Readonly<Record<number, Step>> = { 1: toSecond, 2: toThird, 3: toFourth };
 
 export type Migrated =
   | { readonly ok: true; readonly document: Record<string, unknown>; readonly from: number }

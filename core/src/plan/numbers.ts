@@ -142,11 +142,14 @@ export function numbersOf(plan: Plan): Spot[] {
     ['/dig/shore', 'dig.shore', dig.shore],
     ['/spoil/spread', 'spoil.spread', spoil.spread],
     ['/dig/room', 'dig.room', dig.room],
+    ['/dig/day/hours', 'dig.day.hours', dig.day.hours],
+    ['/spoil/trip', 'spoil.trip', spoil.trip],
     ['/dig/handTrim', 'dig.handTrim', dig.handTrim],
     ...dig.buckets.map((bucket, i): Spot => [`/dig/buckets/${i}`, 'dig.buckets', bucket]),
     ...spoil.trucks.flatMap((truck, i): Spot[] => [
       [`/spoil/trucks/${i}/body`, 'spoil.trucks.body', truck.body],
       [`/spoil/trucks/${i}/payload`, 'spoil.trucks.payload', truck.payload],
+      [`/spoil/trucks/${i}/side`, 'spoil.trucks.side', truck.side],
     ]),
     ['/base/thickness', 'base.thickness', base?.thickness],
     ['/base/density', 'base.density', base?.density],
@@ -257,5 +260,6 @@ const elementNumbers = (element: Element, path: string): Spot[] => [
   [`${path}/room`, 'dig.room', element.room],
   [`${path}/bucket`, 'dig.buckets', element.bucket],
   [`${path}/low`, 'elements.low', element.low],
+  [`${path}/trim`, 'elements.trim', element.trim],
   [`${path}/level`, 'elements.level', element.level],
 ];

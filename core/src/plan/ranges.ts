@@ -11,11 +11,12 @@ export interface Range {
   readonly max: number;
 }
 export const PLAN_FORMAT = 'cimiento-plan';
-export const PLAN_VERSION = 3;
+export const PLAN_VERSION = 4;
 
 /** How many of each a plan holds. */
 export const MOST_ELEMENTS = 400;
 export const MOST_LOGS = 60;
+export const MOST_FLEET = 8;
 /** Spot levels a plan keeps; an import of more is thinned to those that matter. */
 export const MOST_SPOTS = 20_000;
 
@@ -109,10 +110,13 @@ export const RANGES = {
   'dig.room': range('size', 0, 3),
   'dig.side': range('slope', 0, 5),
   'dig.handTrim': range('size', 0, 0.5),
+  'dig.day.hours': range('hours', 1, 24),
   'dig.buckets': range('size', 0.15, 3),
   'spoil.spread': range('percent', 0, 0.5),
   'spoil.trucks.body': range('volume', 0.1, 60),
   'spoil.trucks.payload': range('mass', 100, 80000),
+  'spoil.trucks.side': range('length', 0.2, 5),
+  'spoil.trip': range('number', 1, 600),
   'base.thickness': range('size', 0.02, 5),
   'base.density': range('density', 1000, 2800),
   'base.looseFactor': range('number', 1, 2),
@@ -136,6 +140,7 @@ export const RANGES = {
   'elements.thickness': range('size', 0.05, 10),
   'elements.stem': range('size', 0, 5),
   'elements.angle': range('angle', -360, 360),
+  'elements.trim': range('size', 0, 0.5),
   'elements.low': range('size', 0, 3),
   'elements.level': range('level', -500, 9000),
   'elements.fall': range('gradient', -0.3, 0.3),

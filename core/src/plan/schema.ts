@@ -9,6 +9,7 @@ import { MATERIAL_IDS } from '../levels/materials.ts';
 import { AREA_USES, RULE_SETS, STRIP_USES, SUPPORTS } from './kinds.ts';
 import {
   MOST_ELEMENTS,
+  MOST_FLEET,
   MOST_LOGS,
   MOST_SPOTS,
   PLAN_FORMAT,
@@ -87,6 +88,9 @@ const Soil = object({
 });
 
 /** A trial pit or borehole: soils by the depth of their tops below the ground there. */
+/** A time of day. */
+const CLOCK = '^([01][0-9]|2[0-3]):[0-5][0-9]$';
+
 const Log = object({
   id,
   name,
@@ -180,6 +184,8 @@ const Common = {
   bucket: orNull(num('dig.buckets')),
   /** How far the bottom is dug, or found, below what is needed. */
   low: num('elements.low'),
+  /** Left for hand trim. Null: the job's, or by the soil it stands in. */
+  trim: orNull(num('elements.trim')),
   /** Underside as drawn, when the drawing gives one: a rule among the others. */
   level: orNull(num('elements.level')),
   /** What keeps the sides up. Null: the job's. */
@@ -455,6 +461,10 @@ export const PlanSchema = object({
     /** Order of digging typed by hand, ids; what is missing is put in by itself. */
     order: Type.Array(id, { maxItems: MOST_ELEMENTS }),
     buckets: Type.Array(num('dig.buckets'), { minItems: 1, maxItems: 12 }),
+    /** Little room to swing: between walls, fences, trees. */
+    cramped: Type.Boolean(),
+    /** When the machine starts in the morning, 24-hour clock, and hours it digs a day. */
+    day: object({ start: Type.String({ pattern: CLOCK }), hours: num('dig.day.hours') }),
     /** Null: by soil, 150 mm where water softens it and 50 mm elsewhere. */
     handTrim: orNull(num('dig.handTrim')),
   }),
@@ -464,9 +474,19 @@ export const PlanSchema = object({
     /** How far the swell may be off, as a share of loose volume (one standard deviation). */
     spread: num('spoil.spread'),
     trucks: Type.Array(
-      object({ id, name, body: num('spoil.trucks.body'), payload: num('spoil.trucks.payload') }),
+      object({
+        id,
+        name,
+        body: num('spoil.trucks.body'),
+        payload: num('spoil.trucks.payload'),
+        /** Height of its side, which the bucket must clear. */
+        side: num('spoil.trucks.side'),
+      }),
       { minItems: 1, maxItems: 6 },
     ),
+    /** Minutes a truck is away, from leaving full until it is back; and how many run. */
+    trip: num('spoil.trip'),
+    fleet: Type.Integer({ minimum: 1, maximum: MOST_FLEET }),
   }),
   base: orNull(
     object({

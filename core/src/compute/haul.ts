@@ -1,0 +1,70 @@
+/** The trucks of a plan by the clock: its digs in order, what of each leaves, and at what pace. */
+import { type Haul, type Hauled, haulage } from '../dig/index.ts';
+import type { Plan, Truck } from '../plan/schema.ts';
+import type { Takeoff } from './takeoff.ts';
+
+export interface TruckTimes extends Haul {
+  /** The truck that takes each load. */
+  readonly trucks: readonly Truck[];
+  /** Fewest trucks with which the machine waits less than a twentieth of its time; null when none do. */
+  readonly enough: number | null;
+}
+
+/** Standing for want of a truck, as a share of the time, that nobody would send for another to save. */
+const LITTLE = 0.05;
+const MOST_TRIED = 12;
+
+/**
+ * What each dig asks of machine and trucks. Of every soil the heap takes what backfill wants of it
+ * first, in the order of digging; the rest leaves.
+ */
+function hauledOf(plan: Plan, takeoff: Takeoff, order: readonly string[]): Hauled[] {
+  const machine = takeoff.work.machines.find((entry) => entry.machine === plan.dig.machine);
+  const kept = takeoff.spoil.strata.map((s): number => s.keptBank);
+  /** Loads in all by the measure that fills the trucks: the first of the fleet that takes fewest. */
+  const [first] = takeoff.mixed;
+  const truck = plan.spoil.trucks.find((entry) => entry.id === first?.truck);
+  const byMass =
+    truck !== undefined && takeoff.spoil.hauledMass / truck.payload > takeoff.spoil.hauledLoose / truck.body;
+  return order.flatMap((id): Hauled[] => {
+    const element = takeoff.elements.find((e) => e.id === id);
+    if (!element?.live) return [];
+    let hours = 0;
+    let loads = 0;
+    element.bySoil.forEach((volume, k) => {
+      const soil = takeoff.soils[k]!;
+      const work = machine?.strata.find((s) => s.soil.index === soil.index);
+      if (work && work.volume > 0) hours += (work.hours * volume) / work.volume;
+      const keep = Math.min(volume, kept[k]!);
+      kept[k]! -= keep;
+      const leaves = volume - keep;
+      if (!truck || leaves <= 0) return;
+      loads += byMass ? (leaves * soil.density) / truck.payload : (leaves * (1 + soil.swell)) / truck.body;
+    });
+    return [{ id, hours, loads }];
+  });
+}
+
+/**
+ * When each truck is wanted.
+ * @param order ids in the order they are dug; what is missing is not dug
+ */
+export function truckTimes(plan: Plan, takeoff: Takeoff, order: readonly string[]): TruckTimes {
+  const digs = hauledOf(plan, takeoff, order);
+  const run = (fleet: number) => haulage(digs, fleet, plan.spoil.trip / 60, plan.dig.day.hours);
+  const made = run(plan.spoil.fleet);
+  const types = takeoff.mixed.flatMap(({ truck, loads }) => {
+    const type = plan.spoil.trucks.find((entry) => entry.id === truck)!;
+    return Array.from({ length: loads }, () => type);
+  });
+  let enough: number | null = null;
+  for (let fleet = 1; fleet <= MOST_TRIED && enough === null; fleet++) {
+    const { machineWaits, ends } = run(fleet);
+    if (machineWaits <= LITTLE * ends) enough = fleet;
+  }
+  return {
+    ...made,
+    trucks: made.loads.map((_, i) => types[Math.min(i, types.length - 1)]!),
+    enough,
+  };
+}
