@@ -9,7 +9,9 @@ import {
   checkLines,
   type KeepClear,
   type SetoutPoint,
+  type ShareOut,
   setoutPoints,
+  shareOuts,
   sizesOf,
 } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
@@ -19,6 +21,8 @@ export interface SetoutSheet {
   readonly checks: readonly CheckLine[];
   readonly adjustment: Adjustment;
   readonly boards: Boards;
+  /** Loops whose sides were all taped, brought to close. */
+  readonly loops: readonly ShareOut[];
 }
 
 /** @param takeoff of the same plan: boards stand clear of what it digs */
@@ -37,9 +41,11 @@ export function setoutSheet(plan: Plan, takeoff: Takeoff): SetoutSheet {
       dug: info?.live ? (face ? (element.room ?? plan.dig.room) : info.width.dug / 2) : 0,
     };
   });
+  const checks = checkLines(plan);
   return {
     points,
-    checks: checkLines(plan),
+    checks,
+    loops: shareOuts(checks, plan.setout),
     adjustment: adjust(points, plan.setout.measured, plan.setout.tolerance, plan.setout.temperature),
     boards: boardsOf(plan, widths, takeoff.shapes.openings.flat(), clear),
   };

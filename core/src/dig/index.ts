@@ -1,5 +1,6 @@
 export * from './bottoms.ts';
 export * from './chance.ts';
+export * from './depths.ts';
 export * from './excavate.ts';
 export * from './faces.ts';
 export * from './hand.ts';

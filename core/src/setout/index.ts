@@ -3,6 +3,8 @@ export * from './bays.ts';
 export * from './boards.ts';
 export * from './corners.ts';
 export * from './footprint.ts';
+export * from './in-the-way.ts';
 export * from './places.ts';
 export * from './points.ts';
 export * from './runs.ts';
+export * from './share.ts';
