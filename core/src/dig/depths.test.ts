@@ -19,7 +19,7 @@ describe('the map of cut depth', () => {
             x += piece[i]! / (piece.length / 2);
             y += piece[i + 1]! / (piece.length / 2);
           }
-          const depth = depthAt(solid, x, y)!;
+          const { depth } = depthAt(solid, x, y)!;
           expect(depth).toBeGreaterThanOrEqual(band.from - 1e-6);
           expect(depth).toBeLessThanOrEqual(band.to + 1e-6);
         }
@@ -46,8 +46,10 @@ describe('the map of cut depth', () => {
     expect(sizes[1]).toBeCloseTo(side(0.25) - side(0.5), 9);
     expect(sizes[3]).toBeCloseTo(side(0.75) - side(1), 9);
     expect(sizes[4]).toBeCloseTo(16, 9);
-    expect(depthAt(solid, 0, 0)).toBeCloseTo(1, 9);
-    expect(depthAt(solid, 2.5, 0)).toBeCloseTo(0.5, 9);
+    expect(depthAt(solid, 0, 0)!.depth).toBeCloseTo(1, 9);
+    expect(depthAt(solid, 0, 0)!.level).toBeCloseTo(99, 9);
+    expect(depthAt(solid, 2.5, 0)!.depth).toBeCloseTo(0.5, 9);
+    expect(depthAt(solid, 2.5, 0)!.level).toBeCloseTo(99.5, 9);
     expect(depthAt(solid, 3.5, 0)).toBeNull();
   });
 
@@ -61,7 +63,7 @@ describe('the map of cut depth', () => {
     let read = 0;
     const step = 0.2;
     for (let x = -6; x < 30; x += step)
-      for (let y = -14; y < 16; y += step) read += (depthAt(shapes.solid, x, y) ?? 0) * step * step;
+      for (let y = -14; y < 16; y += step) read += (depthAt(shapes.solid, x, y)?.depth ?? 0) * step * step;
     expect(read / volume).toBeGreaterThan(0.98);
     expect(read / volume).toBeLessThan(1.02);
   });

@@ -38,10 +38,11 @@ export function depthBands(solid: Solid, step: number): DepthBand[] {
   return Array.from(bands, (pieces, k) => ({ from: k * step, to: (k + 1) * step, pieces: pieces ?? [] }));
 }
 
-/** Depth of the cut below the ground at a place, m; null where nothing is dug. */
-export function depthAt(solid: Solid, x: number, y: number): number | null {
+/** The cut at a place: its depth below the ground there, m, and its level; null where nothing is dug. */
+export function depthAt(solid: Solid, x: number, y: number): { depth: number; level: number } | null {
   for (const { cells } of solid.cuts)
-    for (const { area, depth } of cells)
-      if (edges(area).every((wall) => at(wall, x, y) <= 1e-9)) return Math.max(0, at(depth, x, y));
+    for (const { area, depth, level } of cells)
+      if (edges(area).every((wall) => at(wall, x, y) <= 1e-9))
+        return { depth: Math.max(0, at(depth, x, y)), level: at(level, x, y) };
   return null;
 }

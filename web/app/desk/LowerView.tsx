@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { Heading } from '../parts/controls.tsx';
 import { OrderView } from '../stages/dig/OrderView.tsx';
 import { PilesView } from '../stages/dig/PilesView.tsx';
+import { TrucksView } from '../stages/dig/TrucksView.tsx';
 import { FenceView } from '../stages/ground/FenceView.tsx';
 import { FrostCharts } from '../stages/ground/FrostCharts.tsx';
 import { PitFace } from '../stages/ground/PitFace.tsx';
@@ -20,7 +21,7 @@ const DRAWINGS: Partial<Record<Stage, readonly Lower[]>> = {
   ground: ['section', 'pit', 'fence', 'frost'],
   levels: ['stack', 'section', 'long'],
   setout: ['checks', 'boards', 'section'],
-  dig: ['section', 'order', 'piles', 'long'],
+  dig: ['section', 'order', 'trucks', 'piles', 'long'],
 };
 
 /** The drawing that stands there now, and those there are. */
@@ -91,6 +92,8 @@ export function LowerView({
       return <BoardsTable head={head} />;
     case 'order':
       return <OrderView head={head} />;
+    case 'trucks':
+      return <TrucksView head={head} />;
     case 'piles':
       return <PilesView head={head} />;
     case 'section':

@@ -40,6 +40,7 @@ export type Lower =
   | 'checks'
   | 'boards'
   | 'order'
+  | 'trucks'
   | 'piles';
 type Place = readonly [number, number];
 
@@ -55,6 +56,8 @@ export interface Looking {
   readonly hazard: string | null;
   /** Lay-down area or way picked. */
   readonly area: string | null;
+  /** The plan shows how deep it is everywhere. */
+  readonly depths: boolean;
   /** How far the order of digging is played: so many steps done. */
   readonly played: number;
   /** The drawing chosen, by stage. */
@@ -106,6 +109,7 @@ export function makeDesk(plan: Plan, revision: number): DeskStore {
       log: plan.ground.logs[0]?.id ?? null,
       hazard: null,
       area: null,
+      depths: false,
       played: 0,
       lower: {},
       fence: null,

@@ -173,6 +173,20 @@ function Checks({ sheet, format, t }: { sheet: SetoutSheet; format: Format; t: S
           );
         })}
       </View>
+      {sheet.loops.map((loop) => {
+        const names = [...loop.corners, loop.corners[0]!].map((corner) => corner.name).join('–');
+        return (
+          <Text key={names} style={{ marginTop: 2, fontSize: 9 }}>
+            {loop.misclosure < 0.0005
+              ? t('check.closes', { names })
+              : t('check.misses', {
+                  names,
+                  by: format.text(loop.misclosure, 'size'),
+                  ratio: format.text(loop.length / loop.misclosure, 'number', { decimals: 0 }),
+                })}
+          </Text>
+        );
+      })}
     </View>
   );
 }

@@ -10,6 +10,7 @@ import { extent, polygonPath, type View, viewOf, type Zoom } from '../../drawing
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { countText } from '../../parts/words.ts';
+import { DepthLayer, DepthLegend } from '../../stages/dig/DepthLayer.tsx';
 import { OrderLayer } from '../../stages/dig/OrderLayer.tsx';
 import { SiteWorkLayer } from '../../stages/dig/SiteWorkLayer.tsx';
 import { placeAt } from '../../stages/ground/placing.ts';
@@ -43,6 +44,8 @@ export function PlanView({ section }: { section: Section | null }) {
   const lower = useDesk((desk) => desk.view.lower.dig);
   const site = stage === 'ground';
   const placing = useDesk((desk) => desk.view.placing);
+  const depths = useDesk((desk) => desk.view.depths && desk.stage === 'dig');
+  const [over, setOver] = useState<readonly [number, number] | null>(null);
   const model = useGround();
   const box = held.current ?? extent(plan, takeoff, stage);
   const view = useMemo(() => viewOf(box, width, height, zoom), [box, width, height, zoom]);
@@ -146,6 +149,16 @@ export function PlanView({ section }: { section: Section | null }) {
           {t('plan.title')} · {countText(t, plan.elements)}
         </Heading>
         <Flex gap={1} className="no-print">
+          {stage === 'dig' && (
+            <Button
+              size="sm"
+              look={depths ? 'main' : 'plain'}
+              aria-pressed={depths}
+              onClick={() => store.getState().look({ depths: !depths })}
+            >
+              {t('depths.show')}
+            </Button>
+          )}
           <Button size="sm" onClick={() => run('out')} aria-label={t('plan.zoomOut')}>
             −
           </Button>
@@ -174,6 +187,8 @@ export function PlanView({ section }: { section: Section | null }) {
             cursor: placing ? 'crosshair' : armed !== null ? 'grabbing' : 'default',
           }}
           onKeyDown={nudge}
+          onPointerMove={(event) => depths && svg.current && setOver(worldAt(svg.current, view, event))}
+          onPointerLeave={() => setOver(null)}
           onClick={(event) => {
             if (placing && svg.current) placeAt(store, worldAt(svg.current, view, event), model.level);
             else if (event.target === svg.current) store.getState().pick(null);
@@ -182,7 +197,7 @@ export function PlanView({ section }: { section: Section | null }) {
           <Hatches prefix="plan" soils={[]} />
           <Grid view={view} />
           <SurfaceLayer view={view} />
-          <Dug view={view} />
+          {depths ? <DepthLayer view={view} /> : <Dug view={view} />}
           {!site && <SiteLayer view={view} hold={hold} />}
           {!site && <SiteWorkLayer view={view} hold={hold} />}
           {section && <CutMark view={view} section={section} />}
@@ -205,6 +220,7 @@ export function PlanView({ section }: { section: Section | null }) {
           <Compass width={width} />
           <ScaleBar view={view} />
         </svg>
+        {depths && <DepthLegend at={over} />}
         {placing && <PlacingBar />}
         {plan.elements.length === 0 && !site && (
           <Flex position="absolute" inset={0} align="center" justify="center" pointerEvents="none">

@@ -111,6 +111,7 @@ export function BackfillPanel() {
               </Flex>
               <PlanField label={t('input.body')} path={`/spoil/trucks/${i}/body`} />
               <PlanField label={t('input.payload')} path={`/spoil/trucks/${i}/payload`} />
+              <PlanField label={t('input.side')} path={`/spoil/trucks/${i}/side`} />
               {loads && (
                 <Fact
                   label={t('backfill.alone', { count: loads.loads })}
@@ -148,6 +149,7 @@ export function BackfillPanel() {
                   name: t('backfill.truck'),
                   body: 8,
                   payload: 13000,
+                  side: 2.4,
                 });
               })
             }

@@ -134,6 +134,13 @@ function Numbers({ element, index }: { element: Element; index: number }) {
             <PlanField label={t('dig.level')} hint={t('dig.levelHint')} path={`${path}/level`} optional />
           )}
           <PlanField label={t('dig.low')} hint={t('dig.lowHint')} path={`${path}/low`} />
+          <PlanField
+            label={t('dig.handTrim')}
+            hint={t('dig.handTrimHint')}
+            path={`${path}/trim`}
+            placeholder={plan.dig.handTrim ?? info?.trim}
+            optional
+          />
           {(element.kind === 'strip' || element.kind === 'pad') && (
             <PlanField label={t(`dig.stem.${element.kind}`)} path={`${path}/stem`} />
           )}

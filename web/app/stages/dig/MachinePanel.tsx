@@ -11,19 +11,14 @@ import {
   usualFill,
 } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
-import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
-import { Fact, Panel, PlanField } from '../fields.tsx';
-
-/** A truck's round trip and the height of its side until someone says otherwise: min, m. */
-const TRIP = 40;
-const SIDE = 2.4;
+import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
+import { FLEETS } from './TrucksView.tsx';
 
 export function MachinePanel() {
   const { t } = useTranslation();
@@ -34,10 +29,9 @@ export function MachinePanel() {
   const { edit } = store.getState();
   const machine = machineOf(plan);
   const index = plan.dig.machines.indexOf(machine);
-  const [trip, setTrip] = useState(TRIP);
   const truck = plan.spoil.trucks[0];
-  const match =
-    truck && trip > 0 ? truckMatch(machine, usualFill(plan, spoil), truck.body, trip, 1, SIDE) : null;
+  const { trip, fleet } = plan.spoil;
+  const match = truck && truckMatch(machine, usualFill(plan, spoil), truck.body, trip, fleet, truck.side);
   return (
     <Panel
       fold="shut"
@@ -91,21 +85,41 @@ export function MachinePanel() {
           })}
         </Small>
       )}
+      <Toggle
+        label={t('machine.cramped')}
+        on={plan.dig.cramped}
+        onChange={(on) =>
+          edit((d) => {
+            d.dig.cramped = on;
+          })
+        }
+      />
+      <Fact
+        label={t('machine.hand')}
+        note={
+          work.hand.services > 0.005
+            ? t('machine.handServices', {
+                trim: format.text(work.hand.trim, 'volume'),
+                services: format.text(work.hand.services, 'volume'),
+              })
+            : t('machine.handTrim', { trim: format.text(work.hand.trim, 'volume') })
+        }
+        value={format.text(work.hand.hours, 'hours')}
+      />
       {match && (
         <>
-          <Flex justify="space-between" align="center" gap={2}>
-            <Small fontSize="sm">{t('machine.trip')}</Small>
-            <Box w="7.2rem">
-              <QuantityField
-                stacked
-                bare
-                label={t('machine.trip')}
-                range="dig.machines.cycle"
-                value={trip}
-                onCommit={(v) => setTrip(v ?? TRIP)}
-              />
-            </Box>
-          </Flex>
+          <PlanField label={t('machine.trip')} path="/spoil/trip" />
+          <Choice
+            label={t('trucks.fleet')}
+            value={String(fleet)}
+            width="7.2rem"
+            options={FLEETS}
+            onChange={(next) =>
+              edit((d) => {
+                d.spoil.fleet = Number(next);
+              })
+            }
+          />
           <Fact
             label={t('machine.match', { name: truck!.name })}
             note={t('machine.matchNote', {
@@ -114,8 +128,15 @@ export function MachinePanel() {
             })}
             value={t('machine.trucks', { count: Math.ceil(match.balance - 1e-9) })}
           />
+          <Small>
+            {t(`machine.waits.${match.waits}`, {
+              share: format.text(match.lost, 'percent', { decimals: 0 }),
+            })}
+          </Small>
           {!match.clears && (
-            <Small color="held">{t('machine.sideTooHigh', { side: format.text(SIDE, 'length') })}</Small>
+            <Small color="held">
+              {t('machine.sideTooHigh', { side: format.text(truck.side, 'length') })}
+            </Small>
           )}
         </>
       )}

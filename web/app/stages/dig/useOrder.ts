@@ -11,6 +11,10 @@ export const useOrder = (): DigOrder | null => useContext(Context);
 
 /** The plan's order, worked out only while it is looked at. */
 export function useOrderOf(plan: Plan): DigOrder | null {
-  const wanted = useDesk((desk) => desk.stage === 'dig' && desk.view.lower.dig === 'order');
+  const wanted = useDesk(({ stage, view: { lower } }) =>
+    stage === 'dig'
+      ? lower.dig === 'order' || lower.dig === 'trucks'
+      : stage === 'setout' && lower.setout === 'boards',
+  );
   return useDigOrder(wanted ? plan : null);
 }

@@ -1,11 +1,13 @@
 /** Every side and diagonal beside a box for what the tape read; verdict and likely culprit under it. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type CheckLine, threeFourFive } from '@cimiento/core';
+import { boardsInTheWay, type CheckLine, machineOf, type ShareOut, threeFourFive } from '@cimiento/core';
+import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { Button, Small, Th } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
+import { type Format, useFormat } from '../../parts/format.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';
+import { useOrder } from '../dig/useOrder.ts';
 import { useSetout } from './useSetout.ts';
 
 export function CheckSheet({ head }: { head: React.ReactNode }) {
@@ -13,7 +15,7 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
   const format = useFormat();
   const store = useDeskStore();
   const measured = useDesk((desk) => desk.plan.setout.measured);
-  const { checks, adjustment, points } = useSetout();
+  const { checks, adjustment, points, loops } = useSetout();
   const same = (line: CheckLine) => (entry: (typeof measured)[number]) =>
     (entry.from === line.from.name && entry.to === line.to.name) ||
     (entry.from === line.to.name && entry.to === line.from.name);
@@ -132,8 +134,58 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
           )}
           {stale > 0 && <Small>{t('check.stale', { count: stale })}</Small>}
         </Flex>
+        {loops.map((loop) => (
+          <Loop key={loop.corners.map((corner) => corner.name).join('')} loop={loop} />
+        ))}
       </Box>
     </Flex>
+  );
+}
+
+/** A loop of taped sides: what it fails to close by, and what of that each corner takes. */
+function Loop({ loop }: { loop: ShareOut }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { corners, misclosure, length } = loop;
+  const names = [...corners, corners[0]!].map((corner) => corner.name).join('–');
+  const closes = misclosure < 0.0005;
+  const moved = corners.filter((corner) => Math.hypot(corner.east, corner.north) >= 0.0005);
+  return (
+    <Box fontSize="sm" pt={1.5} data-loop={names}>
+      <Box fontWeight={600}>
+        {closes
+          ? t('check.closes', { names })
+          : t('check.misses', {
+              names,
+              by: format.text(misclosure, 'size'),
+              ratio: format.text(length / misclosure, 'number', { decimals: 0 }),
+            })}
+      </Box>
+      {!closes && (
+        <Small>
+          {t('check.share')}{' '}
+          {moved
+            .map((corner) =>
+              t('check.take', { name: corner.name, where: movesOf(t, format, corner.east, corner.north) }),
+            )
+            .join(' · ')}
+        </Small>
+      )}
+    </Box>
+  );
+}
+
+/** So much east or west, so much north or south. */
+function movesOf(t: TFunction, format: Format, east: number, north: number): string {
+  return (
+    [
+      [east, east >= 0 ? 'check.east' : 'check.west'] as const,
+      [north, north >= 0 ? 'check.north' : 'check.south'] as const,
+    ]
+      // Less than a tape shows is not worth a word.
+      .filter(([by]) => Math.abs(by) >= 0.0005)
+      .map(([by, way]) => `${format.text(Math.abs(by), 'size')} ${t(way)}`)
+      .join(t('check.and'))
   );
 }
 
@@ -183,8 +235,12 @@ function Verdict() {
 export function BoardsTable({ head }: { head: React.ReactNode }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const elements = useDesk((desk) => desk.plan.elements);
+  const plan = useDesk((desk) => desk.plan);
+  const { elements } = plan;
   const { boards } = useSetout();
+  const order = useOrder();
+  const inTheWay = order?.ok ? boardsInTheWay(boards, order.steps, machineOf(plan).width) : [];
+  const nameOf = (id: string) => elements.find((e) => e.id === id)?.name ?? id;
   const size = (v: number) => format.text(v, 'size');
   const length = (v: number) => format.text(v, 'length');
   return (
@@ -218,7 +274,7 @@ export function BoardsTable({ head }: { head: React.ReactNode }) {
             </thead>
             <tbody>
               {boards.lines.map((line) => {
-                const names = line.elements.map((id) => elements.find((e) => e.id === id)?.name ?? id);
+                const names = line.elements.map(nameOf);
                 const own = boards.crossings.filter((c) => c.one === line.name || c.other === line.name);
                 const crossed = own.map((c) => (c.one === line.name ? c.other : c.one));
                 const [nail] = line.boards;
@@ -246,6 +302,16 @@ export function BoardsTable({ head }: { head: React.ReactNode }) {
                           {board.blocked && (
                             <Box as="strong" color="held">
                               {t('boards.blocked', { name: board.blocked })}
+                            </Box>
+                          )}
+                          {inTheWay.some((hit) => hit.board === board.name) && (
+                            <Box as="strong" color="held" data-in-the-way={board.name}>
+                              {t('boards.driven', {
+                                names: inTheWay
+                                  .filter((hit) => hit.board === board.name)
+                                  .map((hit) => nameOf(hit.id))
+                                  .join(', '),
+                              })}
                             </Box>
                           )}
                           <br />

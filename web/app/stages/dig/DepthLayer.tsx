@@ -1,0 +1,101 @@
+/** The map of cut depth: the opening in bands of equal depth, and what the pointer stands over. */
+import { Box, Flex } from '@chakra-ui/react';
+import { type DepthBand, depthAt, depthBands, type Solid } from '@cimiento/core';
+import { useMemo } from 'react';
+import { useTranslation } from 'react-i18next';
+import { ink } from '../../desk/hatches.tsx';
+import { useDesk } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
+import { niceStep, polygonPath, type View } from '../../drawing/view.ts';
+import { useFormat } from '../../parts/format.tsx';
+
+/** More bands than this cannot be told apart. */
+const MOST_BANDS = 8;
+
+function useBands(): readonly DepthBand[] {
+  const { system } = useFormat();
+  const { shapes, elements } = useTakeoff();
+  return useMemo(() => {
+    const deepest = Math.max(0.1, ...elements.map((e) => e.depth));
+    return depthBands(shapes.solid, niceStep(deepest / MOST_BANDS, system));
+  }, [shapes, elements, system]);
+}
+
+/** The deeper the darker; the same earth all through. */
+const shade = (k: number, count: number) => 0.14 + (0.8 * k) / Math.max(1, count - 1);
+
+export function DepthLayer({ view }: { view: View }) {
+  const bands = useBands();
+  return (
+    <g pointerEvents="none" data-depths={bands.length}>
+      {bands.map((band, k) => {
+        const d = band.pieces.map((piece) => polygonPath(view, piece)).join('');
+        return (
+          <g key={band.from} opacity={shade(k, bands.length)}>
+            <path d={d} fill={ink('earth')} stroke={ink('earth')} strokeWidth={0.7} />
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** What the shades mean, and how deep it is under the pointer. */
+export function DepthLegend({ at }: { at: readonly [number, number] | null }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const bands = useBands();
+  const string = useDesk((desk) => desk.plan.levels.string);
+  const { shapes } = useTakeoff();
+  return (
+    <Box
+      position="absolute"
+      left={2}
+      bottom={2}
+      bg="sheet"
+      borderWidth="1px"
+      borderStyle="solid"
+      borderColor="edge"
+      px={2}
+      py={1}
+      fontSize="xs"
+      pointerEvents="none"
+    >
+      <Flex direction="column-reverse">
+        {bands.map((band, k) => (
+          <Flex key={band.from} align="center" gap={1.5}>
+            <svg width="18" height="12" aria-hidden>
+              <rect width="18" height="12" fill={ink('earth')} opacity={shade(k, bands.length)} />
+            </svg>
+            <span>
+              {format.parts(band.from, 'length').number} – {format.text(band.to, 'length')}
+            </span>
+          </Flex>
+        ))}
+      </Flex>
+      <Box borderTopWidth="1px" borderStyle="solid" borderColor="rule" mt={1} pt={1} data-depth-here>
+        {at ? <Here at={at} solid={shapes.solid} string={string} /> : t('depths.point')}
+      </Box>
+    </Box>
+  );
+}
+
+function Here({
+  at: [x, y],
+  solid,
+  string,
+}: {
+  at: readonly [number, number];
+  solid: Solid;
+  string: number;
+}) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const here = depthAt(solid, x, y);
+  return here === null
+    ? t('depths.none')
+    : t('depths.here', {
+        depth: format.text(here.depth, 'length'),
+        string: format.text(string - here.level, 'length'),
+      });
+}
