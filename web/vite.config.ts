@@ -5,8 +5,13 @@ export default defineConfig(({ command }) => ({
   plugins: [reactRouter()],
   ssr: {
     // The workspaces ship TypeScript source. In development Chakra and emotion go through Vite too,
-    // or two copies of emotion live side by side.
-    noExternal: [/^@cimiento\//, ...(command === 'serve' ? [/^@chakra-ui\//, /^@emotion\//] : [])],
+    // or two copies of emotion live side by side. The core's cache goes in with the core: another
+    // version of it, a build tool's, lies nearer to the server bundle.
+    noExternal: [
+      /^@cimiento\//,
+      'lru-cache',
+      ...(command === 'serve' ? [/^@chakra-ui\//, /^@emotion\//] : []),
+    ],
   },
   build: { target: 'es2022' },
 }));

@@ -135,3 +135,69 @@ test('a blank job says what it wants: no order, no heaps, nothing dug', async ({
   await lower(page, 'piles');
   await expect(page.getByText('No lay-down area is drawn.')).toBeVisible();
 });
+
+for (const [lang, words] of [
+  [
+    'en',
+    { waits: 'waiting for trucks', never: 'never waits', heap: 'off the heap', deep: 'below the string' },
+  ],
+  ['es', { waits: 'espera camiones', never: 'nunca espera', heap: 'del montón', deep: 'bajo el hilo' }],
+] as const)
+  test(`trucks by the clock: who waits, how many would do, kept (${lang})`, async ({ page }) => {
+    await prefer(page, { lang });
+    await newJob(page, 'cheese-vault');
+    await stage(page, 'dig');
+    await lower(page, 'trucks');
+    const view = page.locator('[data-trucks]');
+    await expect(view).toHaveAttribute('data-trucks', String(await figure(page, 'haul')));
+    await expect(page.locator('[data-verdict=waits]')).toContainText(words.waits);
+    await expect(page.locator('[data-load-row="1"]')).toContainText(words.heap);
+    await view.getByRole('combobox').selectOption('5');
+    await expect(page.locator('[data-verdict=ok]')).toContainText(words.never);
+    await expect(page.locator('[data-waits]')).toHaveCount(0);
+    // An earlier start: every load is wanted that much earlier.
+    const first = page.locator('[data-load-row="1"]');
+    await expect(first).toContainText('15:44');
+    await view.locator('input[type=time]').fill('06:15');
+    await expect(first).toContainText('14:59');
+    await view.locator('[data-quantity="dig.day.hours"]').fill('25');
+    await expect(view.locator('[data-quantity="dig.day.hours"]')).toHaveAttribute('aria-invalid', 'true');
+    await view.locator('[data-quantity="dig.day.hours"]').fill('12');
+    await saved(page);
+    await page.reload();
+    await ready(page);
+    await stage(page, 'dig');
+    await lower(page, 'trucks');
+    await expect(page.locator('[data-load-row="1"]')).toContainText('14:59');
+    // The map of depths, and how deep it is under the pointer.
+    await page.locator('[data-depths]').waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: lang === 'en' ? 'Depths' : 'Honduras' }).click();
+    await expect(page.locator('[data-depths]')).toBeAttached();
+    const label = (await page.locator('[data-element=B1]').first().boundingBox())!;
+    await page.mouse.move(label.x + label.width / 2 + 25, label.y + label.height / 2 + 8);
+    await expect(page.locator('[data-depth-here]')).toContainText(words.deep);
+    await page.mouse.move(5, 5);
+    await expect(page.locator('[data-depth-here]')).not.toContainText(words.deep);
+  });
+
+test('hand trim is an element’s own; a cramped machine takes longer; hand work is counted', async ({
+  page,
+}) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'dig');
+  await unfold(page, 'Machine');
+  const hours = page.locator('[data-machines] tr').first();
+  const before = await hours.innerText();
+  await side(page).getByLabel('Little room to swing').check();
+  await expect(side(page).getByText('Slowed by cramped swing', { exact: false })).toBeVisible();
+  await expect.poll(() => hours.innerText()).not.toBe(before);
+  await expect(side(page).getByText('by buried services', { exact: false })).toBeVisible();
+  await side(page).getByText('Name, wall, level').first().click();
+  const trim = page.locator('[data-side] [data-quantity="elements.trim"]');
+  const hand = side(page).getByText('Dug by hand, one person').locator('..');
+  const people = await hand.innerText();
+  await trim.fill('300');
+  await expect.poll(() => hand.innerText()).not.toBe(people);
+  await trim.fill('900');
+  await expect(trim).toHaveAttribute('aria-invalid', 'true');
+});

@@ -232,3 +232,32 @@ test('boards stand clear, strings cross at two levels, and the sheet prints', as
   ]);
   expect(file.suggestedFilename()).toMatch(/Honey house.*\.dxf$/);
 });
+
+test('four taped sides are brought to close: a little is shared out, a mistake is called one', async ({
+  page,
+}) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'setout');
+  const tape = (name: string, read: string) =>
+    page.locator(`[data-check="${name}"]`).getByRole('textbox').fill(read);
+  await tape('A–B', '14.4');
+  await tape('C–D', '14.406');
+  await tape('C–A', '8.4');
+  await expect(page.locator('[data-loop]')).toHaveCount(0);
+  await tape('D–B', '8.4');
+  const loop = page.locator('[data-loop]');
+  await expect(loop).toHaveCount(1);
+  await expect(loop).toContainText('fails to close by 6 mm');
+  await expect(loop).not.toContainText('a mistake');
+  await tape('C–D', '14.4');
+  await expect(loop).toContainText('closes.');
+  await tape('C–D', '14.5');
+  await expect(loop).toContainText('That is a mistake, not the tape');
+});
+
+test('boards the machine drives over are told, with the dig it is at', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'setout');
+  await lower(page, 'boards');
+  await expect(page.locator('[data-in-the-way]').first()).toContainText('driven over when');
+});

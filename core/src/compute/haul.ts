@@ -1,6 +1,7 @@
 /** The trucks of a plan by the clock: its digs in order, what of each leaves, and at what pace. */
-import { type Haul, type Hauled, haulage } from '../dig/index.ts';
+import { type Haul, type Hauled, haulage, machineOf, truckMatch } from '../dig/index.ts';
 import type { Plan, Truck } from '../plan/schema.ts';
+import { usualFill } from './site-work.ts';
 import type { Takeoff } from './takeoff.ts';
 
 export interface TruckTimes extends Haul {
@@ -13,6 +14,8 @@ export interface TruckTimes extends Haul {
 /** Standing for want of a truck, as a share of the time, that nobody would send for another to save. */
 const LITTLE = 0.05;
 const MOST_TRIED = 12;
+/** Longest a driver stands under the bucket while his truck fills, h: a round figure, typical. */
+const STANDS = 1;
 
 /**
  * What each dig asks of machine and trucks. Of every soil the heap takes what backfill wants of it
@@ -51,7 +54,19 @@ function hauledOf(plan: Plan, takeoff: Takeoff, order: readonly string[]): Haule
  */
 export function truckTimes(plan: Plan, takeoff: Takeoff, order: readonly string[]): TruckTimes {
   const digs = hauledOf(plan, takeoff, order);
-  const run = (fleet: number) => haulage(digs, fleet, plan.spoil.trip / 60, plan.dig.day.hours);
+  const largest = plan.spoil.trucks.find((entry) => entry.id === takeoff.mixed[0]?.truck);
+  const machine = machineOf(plan);
+  const match =
+    largest &&
+    truckMatch(machine, usualFill(plan, takeoff.spoil), largest.body, plan.spoil.trip, 1, largest.side);
+  const run = (trucks: number) =>
+    haulage(digs, {
+      trucks,
+      trip: plan.spoil.trip / 60,
+      day: plan.dig.day.hours,
+      loading: (match?.loading ?? 0) / 60,
+      stands: STANDS,
+    });
   const made = run(plan.spoil.fleet);
   const types = takeoff.mixed.flatMap(({ truck, loads }) => {
     const type = plan.spoil.trucks.find((entry) => entry.id === truck)!;

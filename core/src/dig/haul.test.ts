@@ -3,13 +3,22 @@ import { describe, expect, it } from 'vitest';
 import { compute, truckTimes } from '../compute/index.ts';
 import { demo, named, pad, plainPlan, soilsDown, strip } from '../testing.ts';
 import { handDug } from './hand.ts';
-import { clockAfter, type Hauled, haulage, minutesOf } from './haul.ts';
+import { clockAfter, type Fleet, type Hauled, haulage, minutesOf } from './haul.ts';
 
+/** Trucks that stand as long as it takes. */
+const fleet = (trucks: number, trip: number, day = 8, more: Partial<Fleet> = {}): Fleet => ({
+  trucks,
+  trip,
+  day,
+  loading: 0.1,
+  stands: Infinity,
+  ...more,
+});
 const dig = (id: string, hours: number, loads: number): Hauled => ({ id, hours, loads });
 
 describe('trucks by the hour', () => {
   it('one dig of two hours and four loads with trucks enough: one every half hour', () => {
-    const { loads, machineWaits, ends } = haulage([dig('a', 2, 4)], 4, 1, 8);
+    const { loads, machineWaits, ends } = haulage([dig('a', 2, 4)], fleet(4, 1));
     expect(loads.map((load) => load.from)).toEqual([0, 0.5, 1, 1.5]);
     expect(loads.map((load) => load.full)).toEqual([0.5, 1, 1.5, 2]);
     expect(loads.map((load) => load.truck)).toEqual([0, 1, 2, 0]);
@@ -18,7 +27,7 @@ describe('trucks by the hour', () => {
   });
 
   it('one truck alone is waited for: half an hour to fill, an hour away', () => {
-    const { loads, machineWaits, trucksWait, ends } = haulage([dig('a', 2, 4)], 1, 1, 8);
+    const { loads, machineWaits, trucksWait, ends } = haulage([dig('a', 2, 4)], fleet(1, 1));
     expect(loads.map((load) => load.from)).toEqual([0, 1.5, 3, 4.5]);
     expect(machineWaits).toBe(3);
     expect(trucksWait).toBe(0);
@@ -26,16 +35,29 @@ describe('trucks by the hour', () => {
   });
 
   it('a load begun in one dig is filled in the next, and the last is part of one', () => {
-    const { loads, digs } = haulage([dig('a', 1, 0.6), dig('b', 3, 0), dig('c', 1, 0.9)], 2, 0.5, 8);
+    const { loads, digs } = haulage([dig('a', 1, 0.6), dig('b', 3, 0), dig('c', 1, 0.9)], fleet(2, 0.5));
     expect(loads.map((load) => load.ids)).toEqual([['a', 'c'], ['c']]);
     expect(loads[1]!.fill).toBeCloseTo(0.5, 9);
     expect(loads[0]!.full).toBeCloseTo(1 + 3 + 0.4 / 0.9, 9);
     expect(digs.map((d) => d.to)).toEqual([1, 4, 5]);
   });
 
+  it('what comes in dribs is heaped, and a truck is wanted when there is a load of it', () => {
+    const digs = [dig('a', 1, 0.6), dig('b', 3, 0), dig('c', 1, 0.9)];
+    const { loads, loading, ends, machineWaits } = haulage(digs, fleet(1, 0.5, 8, { stands: 1 }));
+    expect(loads[0]!.heaped).toBe(true);
+    expect(loads[0]!.wanted).toBeCloseTo(1 + 3 + 0.4 / 0.9, 9);
+    expect(loads[0]!.full - loads[0]!.from).toBeCloseTo(0.1, 9);
+    // The half load that is left comes within the hour and goes straight in.
+    expect(loads[1]!.heaped).toBe(false);
+    expect(loading).toBeCloseTo(0.1, 9);
+    expect(machineWaits).toBeCloseTo(0.5, 9);
+    expect(ends).toBeCloseTo(5 + 0.1 + 0.5, 9);
+  });
+
   it('away at night is back in the morning', () => {
     // Full at 7.9 h of an 8 h day, two hours away: there at 8 h, which is next morning.
-    const { loads, machineWaits } = haulage([dig('a', 7.9, 1), dig('b', 1, 1)], 1, 2, 8);
+    const { loads, machineWaits } = haulage([dig('a', 7.9, 1), dig('b', 1, 1)], fleet(1, 2));
     expect(loads[1]!.wanted).toBeCloseTo(7.9, 9);
     expect(loads[1]!.from).toBe(8);
     expect(machineWaits).toBeCloseTo(0.1, 9);
@@ -55,24 +77,27 @@ describe('trucks by the hour', () => {
         fc.integer({ min: 1, max: 4 }),
         fc.double({ min: 0.1, max: 3, noNaN: true }),
         fc.double({ min: 4, max: 10, noNaN: true }),
-        (some, fleet, trip, day) => {
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        (some, trucks, trip, day, stands) => {
           const given = some.map((d, i) => dig(`${i}`, d.hours, d.loads));
-          const made = haulage(given, fleet, trip, day);
+          const made = haulage(given, fleet(trucks, trip, day, { stands }));
           const whole = given.reduce((sum, d) => sum + d.loads, 0);
           expect(made.loads.reduce((sum, load) => sum + load.fill, 0)).toBeCloseTo(whole, 6);
           const hours = given.reduce((sum, d) => sum + d.hours, 0);
-          expect(made.ends).toBeCloseTo(hours + made.machineWaits, 6);
+          expect(made.ends).toBeCloseTo(hours + made.machineWaits + made.loading, 6);
           for (const load of made.loads) {
             expect(load.from).toBeGreaterThanOrEqual(load.wanted - 1e-9);
             expect(load.full).toBeGreaterThanOrEqual(load.from);
-            expect(load.truck).toBeLessThan(fleet);
+            expect(load.truck).toBeLessThan(trucks);
           }
-          for (let truck = 0; truck < fleet; truck++) {
+          for (let truck = 0; truck < trucks; truck++) {
             const own = made.loads.filter((load) => load.truck === truck);
             for (const [i, load] of own.slice(1).entries())
               expect(load.from).toBeGreaterThanOrEqual(own[i]!.full - 1e-9);
           }
-          expect(haulage(given, fleet + 1, trip, day).ends).toBeLessThanOrEqual(made.ends + 1e-6);
+          expect(haulage(given, fleet(trucks + 1, trip, day, { stands })).ends).toBeLessThanOrEqual(
+            made.ends + 1e-6,
+          );
         },
       ),
       { numRuns: 200 },
@@ -101,7 +126,7 @@ describe('the trucks of a plan', () => {
       expect(times.loads).toHaveLength(loads);
       expect(times.trucks).toHaveLength(loads);
       const { hours } = takeoff.work.machines.find((m) => m.machine === plan.dig.machine)!;
-      expect(times.ends).toBeCloseTo(hours + times.machineWaits, 6);
+      expect(times.ends).toBeCloseTo(hours + times.machineWaits + times.loading, 6);
     }
   });
 

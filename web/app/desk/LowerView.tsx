@@ -1,5 +1,5 @@
 /** The drawing under the plan: the section, or what the stage has of its own to draw. */
-import { chakra, Flex } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
 import type { Element, Section } from '@cimiento/core';
 import { useTranslation } from 'react-i18next';
 import { Heading } from '../parts/controls.tsx';
@@ -35,7 +35,8 @@ function useShown(): { shown: Lower; drawings: readonly Lower[] } {
 /** On a phone some drawings have a list under them and need more room, px. */
 export function useLowerHeight(): string {
   const { shown } = useShown();
-  return shown === 'pit' || shown === 'stack' ? '680px' : shown === 'frost' ? '460px' : '340px';
+  if (shown === 'pit' || shown === 'stack' || shown === 'trucks') return '680px';
+  return shown === 'frost' ? '460px' : '340px';
 }
 
 export function LowerView({
@@ -59,7 +60,7 @@ export function LowerView({
     lower === 'section' && element ? t('section.through', { name: element.name }) : t(`lower.${lower}`);
   const head =
     drawings.length > 1 ? (
-      <Flex gap={1} wrap="wrap" className="no-print" role="group" aria-label={t('lower.title')}>
+      <Tabs className="no-print" role="group" aria-label={t('lower.title')}>
         {drawings.map((lower) => (
           <Tab
             key={lower}
@@ -71,7 +72,7 @@ export function LowerView({
             {title(lower)}
           </Tab>
         ))}
-      </Flex>
+      </Tabs>
     ) : (
       <Heading>{title('section')}</Heading>
     );
@@ -100,6 +101,16 @@ export function LowerView({
       return <SectionView head={head} element={element} index={index} near={near} />;
   }
 }
+
+/** The drawings' names in a row; on a phone they are pushed along under the thumb. */
+const Tabs = chakra('div', {
+  base: {
+    display: 'flex',
+    flexWrap: 'wrap',
+    gap: 1,
+    '@media (max-width: 760px)': { flexWrap: 'nowrap', overflowX: 'auto', maxWidth: '100%' },
+  },
+});
 
 /** A drawing's name as its tab: the one shown reads as the heading it is. */
 const Tab = chakra('button', {

@@ -1638,6 +1638,7 @@ export const en = {
     several: 'No single corner explains it: tape the diagonals again.',
     closes: '{{names}} closes.',
     misses: '{{names}} fails to close by {{by}}, 1 in {{ratio}}.',
+    tooMuch: 'That is a mistake, not the tape: find it before anything is shared out.',
     share: 'Shared out by length, from where each side put it:',
     take: '{{name}} {{where}}',
     east: 'east',
@@ -1737,7 +1738,8 @@ export const en = {
     chart: 'Machine and trucks by the hour',
     truck: 'Truck {{n}}',
     day: 'Day {{n}},',
-    load: 'truck {{n}}, {{name}}, full at {{full}} · {{from}}',
+    load: '{{truck}}, full at {{full}} · {{from}}',
+    heaped: 'off the heap',
     late: '{{minutes}} min late',
   },
   piles: {

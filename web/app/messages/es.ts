@@ -1643,6 +1643,7 @@ export const es: Messages = {
     several: 'Ninguna esquina sola lo explica: vuelve a medir las diagonales.',
     closes: '{{names}} cierra.',
     misses: '{{names}} no cierra por {{by}}, 1 en {{ratio}}.',
+    tooMuch: 'Eso es un error, no la cinta: búscalo antes de repartir nada.',
     share: 'Repartido por longitud, desde donde la dejó cada lado:',
     take: '{{name}} {{where}}',
     east: 'al este',
@@ -1742,7 +1743,8 @@ export const es: Messages = {
     chart: 'Máquina y camiones hora a hora',
     truck: 'Camión {{n}}',
     day: 'Día {{n}},',
-    load: 'camión {{n}}, {{name}}, lleno a las {{full}} · {{from}}',
+    load: '{{truck}}, lleno a las {{full}} · {{from}}',
+    heaped: 'del montón',
     late: '{{minutes}} min tarde',
   },
   piles: {

@@ -10,7 +10,7 @@ import { niceStep, polygonPath, type View } from '../../drawing/view.ts';
 import { useFormat } from '../../parts/format.tsx';
 
 /** More bands than this cannot be told apart. */
-const MOST_BANDS = 8;
+const MOST_BANDS = 10;
 
 function useBands(): readonly DepthBand[] {
   const { system } = useFormat();
@@ -45,13 +45,16 @@ export function DepthLegend({ at }: { at: readonly [number, number] | null }) {
   const { t } = useTranslation();
   const format = useFormat();
   const bands = useBands();
+  const metric = format.system === 'metric';
+  const short = metric ? { decimals: 1 } : {};
+  const wide = metric ? 34 : 42;
   const string = useDesk((desk) => desk.plan.levels.string);
   const { shapes } = useTakeoff();
   return (
     <Box
       position="absolute"
-      left={2}
-      bottom={2}
+      right={2}
+      bottom={1}
       bg="sheet"
       borderWidth="1px"
       borderStyle="solid"
@@ -61,19 +64,22 @@ export function DepthLegend({ at }: { at: readonly [number, number] | null }) {
       fontSize="xs"
       pointerEvents="none"
     >
-      <Flex direction="column-reverse">
+      <Flex data-depth-bands={bands.length}>
         {bands.map((band, k) => (
-          <Flex key={band.from} align="center" gap={1.5}>
-            <svg width="18" height="12" aria-hidden>
-              <rect width="18" height="12" fill={ink('earth')} opacity={shade(k, bands.length)} />
+          <Box key={band.from} w={`${wide}px`}>
+            <svg width={wide} height="11" aria-hidden style={{ display: 'block' }}>
+              <rect width={wide} height="11" fill={ink('earth')} opacity={shade(k, bands.length)} />
             </svg>
-            <span>
-              {format.parts(band.from, 'length').number} – {format.text(band.to, 'length')}
-            </span>
-          </Flex>
+            {/* Where the band ends. */}
+            <Box textAlign="right" fontFamily="figure" fontWeight={500}>
+              {metric && k < bands.length - 1
+                ? format.parts(band.to, 'length', short).number
+                : format.text(band.to, 'length', short)}
+            </Box>
+          </Box>
         ))}
       </Flex>
-      <Box borderTopWidth="1px" borderStyle="solid" borderColor="rule" mt={1} pt={1} data-depth-here>
+      <Box data-depth-here>
         {at ? <Here at={at} solid={shapes.solid} string={string} /> : t('depths.point')}
       </Box>
     </Box>

@@ -128,7 +128,7 @@ function Chart({ times }: { times: TruckTimes }) {
   const [frame, { width }] = useSize(760, 120);
   const { start, hours: day } = plan.dig.day;
   const back = plan.spoil.trip / 60;
-  const fleet = Math.max(1, ...times.loads.map((load) => load.truck + 1));
+  const fleet = Math.max(0, ...times.loads.map((load) => load.truck + 1));
   const height = TOP + ROW * (fleet + 1) + 6;
   const x = scaleLinear([0, Math.max(0.5, times.ends)], [NAMES, width - 10]);
   const at = (hours: number) => clockText(clockAfter(hours, start, day).minutes);
@@ -167,17 +167,6 @@ function Chart({ times }: { times: TruckTimes }) {
               fill={ink(i % 2 === 0 ? 'earth-wash' : 'earth-deep')}
               stroke={ink('earth')}
             />
-            {x(dig.to) - x(dig.from) > 7 * name(dig.id).length && (
-              <text
-                x={(x(dig.from) + x(dig.to)) / 2}
-                y={y(0) + 16}
-                textAnchor="middle"
-                fill={ink('ink')}
-                style={label}
-              >
-                {name(dig.id)}
-              </text>
-            )}
           </g>
         ))}
         {times.loads
@@ -193,6 +182,21 @@ function Chart({ times }: { times: TruckTimes }) {
               opacity={0.85}
               data-waits
             />
+          ))}
+        {times.digs
+          .filter((dig) => x(dig.to) - x(dig.from) > 7 * name(dig.id).length)
+          .map((dig) => (
+            <text
+              key={dig.id}
+              x={x(dig.from) + 4}
+              y={y(0) + 16}
+              fill={ink('ink')}
+              stroke={ink('paper')}
+              strokeWidth={3}
+              style={{ ...label, paintOrder: 'stroke' }}
+            >
+              {name(dig.id)}
+            </text>
           ))}
         {Array.from({ length: fleet }, (_, truck) => truck).map((truck) => (
           <text key={truck} x={0} y={y(truck + 1) + 16} fill={ink('ink')} style={label}>
@@ -245,10 +249,12 @@ function Loads({ times }: { times: TruckTimes }) {
   const { start, hours: day } = plan.dig.day;
   const name = (id: string) => plan.elements.find((e) => e.id === id)?.name ?? '';
   const when = (hours: number, ending = false) => clockAfter(hours, start, day, ending);
+  const several = new Set(times.trucks.map((truck) => truck.id)).size > 1;
   return (
     <Box as="ol" display="grid" gridTemplateColumns="repeat(auto-fill, minmax(300px, 1fr))" columnGap={4}>
       {times.loads.map((load, i) => {
         const wanted = when(load.wanted);
+        const full = when(load.full, true);
         return (
           <Flex
             as="li"
@@ -270,11 +276,14 @@ function Loads({ times }: { times: TruckTimes }) {
             </Box>
             <Box as="span" flex="1" color="soft" fontSize="xs">
               {t('trucks.load', {
-                n: load.truck + 1,
-                name: times.trucks[i]?.name ?? '',
-                full: clockText(when(load.full, true).minutes),
+                // Its name only where trucks differ.
+                truck: several
+                  ? `${t('trucks.truck', { n: load.truck + 1 })}, ${times.trucks[i]?.name ?? ''}`
+                  : t('trucks.truck', { n: load.truck + 1 }),
+                full: `${full.day === wanted.day ? '' : `${t('trucks.day', { n: full.day })} `}${clockText(full.minutes)}`,
                 from: load.ids.map(name).join(', '),
               })}
+              {load.heaped && ` · ${t('trucks.heaped')}`}
               {load.fill < 0.995 && ` · ${format.text(load.fill, 'percent', { decimals: 0 })}`}
               {load.from - load.wanted > 1 / 120 && (
                 <Box as="strong" color="held">

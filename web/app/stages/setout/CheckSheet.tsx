@@ -146,9 +146,12 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
 function Loop({ loop }: { loop: ShareOut }) {
   const { t } = useTranslation();
   const format = useFormat();
+  const tolerance = useDesk((desk) => desk.plan.setout.tolerance);
   const { corners, misclosure, length } = loop;
   const names = [...corners, corners[0]!].map((corner) => corner.name).join('–');
   const closes = misclosure < 0.0005;
+  // Small errors add up by their squares; more than that is a mistake, which no sharing out mends.
+  const tooMuch = misclosure > tolerance * Math.sqrt(corners.length);
   const moved = corners.filter((corner) => Math.hypot(corner.east, corner.north) >= 0.0005);
   return (
     <Box fontSize="sm" pt={1.5} data-loop={names}>
@@ -161,6 +164,7 @@ function Loop({ loop }: { loop: ShareOut }) {
               ratio: format.text(length / misclosure, 'number', { decimals: 0 }),
             })}
       </Box>
+      {tooMuch && <Small color="held">{t('check.tooMuch')}</Small>}
       {!closes && (
         <Small>
           {t('check.share')}{' '}
