@@ -89,7 +89,16 @@ const SHOTS: readonly Shot[] = [
       await page.locator('[data-way=shore]').waitFor();
     }),
   },
-  { name: 'dig-vault', job: 'Cheese vault', act: then(stage('dig'), settled) },
+  {
+    name: 'dig-vault',
+    job: 'Cheese vault',
+    act: then(stage('dig'), drawing('trucks'), async (page) => {
+      await page.getByRole('button', { name: 'Depths' }).click();
+      await page.mouse.move(470, 290);
+      await page.locator('[data-load-row]').first().waitFor();
+      await settled(page);
+    }),
+  },
   { name: 'levels', job: 'Honey house', act: then(stage('levels'), settled) },
   {
     name: 'levels-steps',
@@ -119,6 +128,8 @@ const SHOTS: readonly Shot[] = [
       for (const [name, read] of [
         ['A–B', '14.402'],
         ['C–D', '14.43'],
+        ['C–A', '8.4'],
+        ['D–B', '8.4'],
         ['A–D', '16.697'],
         ['B–C', '16.671'],
       ])
