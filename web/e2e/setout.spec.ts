@@ -190,6 +190,15 @@ test('boxes, slabs, arcs, ramps, pads along a trench and two tapes; undone one b
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: '1 trench, 1 slab, 1 box, 1 ramp' })).toBeVisible();
+  // A drain a metre outside the box; inside it, at two metres, there is nothing left.
+  await page.locator('[data-element=B1]').first().press('Enter');
+  await kind.selectOption('beside');
+  await side.getByLabel('Away by').fill('-2');
+  await add.click();
+  await expect(side.getByText('At that distance nothing is left of it.')).toBeVisible();
+  await side.getByLabel('Away by').fill('1');
+  await add.click();
+  await expect(page.getByRole('heading', { name: '2 trenches, 1 slab, 1 box, 1 ramp' })).toBeVisible();
 });
 
 test('an outline that crosses itself is named at the shape and digs nothing', async ({ page }) => {

@@ -1,10 +1,81 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { area } from '../geometry/index.ts';
 import { named, plainPlan, strip } from '../testing.ts';
 import { adjust, threeFourFive } from './adjust.ts';
 import { boardsOf, MOST_SAG, STRING_STEP, sagOf, spanFor } from './boards.ts';
 import { checkLines, setoutPoints } from './corners.ts';
-import { arcPoints, bowditch, pointsAlong, trueLength, twoTape } from './points.ts';
+import { arcPoints, beside, bowditch, pointsAlong, trueLength, twoTape } from './points.ts';
+
+describe('an axis beside another', () => {
+  it('of one run lies so far to its left; the other way round, to the right', () => {
+    const run = [
+      [0, 0],
+      [3, 4],
+    ] as const;
+    const left = beside(run, false, 5)!;
+    expect(left[0]![0]).toBeCloseTo(-4, 9);
+    expect(left[0]![1]).toBeCloseTo(3, 9);
+    expect(left[1]![0]).toBeCloseTo(-1, 9);
+    expect(left[1]![1]).toBeCloseTo(7, 9);
+    expect(beside([...run].reverse(), false, -5)!.reverse()).toEqual(left);
+  });
+
+  it('keeps its bends mitred and comes back where it was', () => {
+    const bent = [
+      [0, 0],
+      [10, 0],
+      [10, 6],
+      [14, 9],
+    ] as const;
+    const out = beside(bent, false, 1.5)!;
+    expect(out[1]![0]).toBeCloseTo(8.5, 9);
+    expect(out[1]![1]).toBeCloseTo(1.5, 9);
+    const back = beside(out, false, -1.5)!;
+    for (const [i, p] of bent.entries()) {
+      expect(back[i]![0]).toBeCloseTo(p[0], 9);
+      expect(back[i]![1]).toBeCloseTo(p[1], 9);
+    }
+  });
+
+  it('of a ring goes outwards or inwards, and is none where nothing is left', () => {
+    const ring = [
+      [0, 0],
+      [6, 0],
+      [6, 4],
+      [0, 4],
+    ] as const;
+    expect(Math.abs(area(beside(ring, true, 1)!.flat()))).toBeCloseTo(8 * 6, 9);
+    expect(Math.abs(area(beside([...ring].reverse(), true, 1)!.flat()))).toBeCloseTo(8 * 6, 9);
+    expect(Math.abs(area(beside(ring, true, -1)!.flat()))).toBeCloseTo(4 * 2, 9);
+    expect(beside(ring, true, -2.5)).toBeNull();
+    expect(beside([[1, 1]], false, 1)).toBeNull();
+    expect(
+      beside(
+        [
+          [0, 0],
+          [5, 0],
+          [5, 1],
+          [0, 1],
+        ],
+        false,
+        2,
+      ),
+    ).toBeNull();
+    // Doubling back on itself it has no side.
+    expect(
+      beside(
+        [
+          [0, 0],
+          [5, 0],
+          [2, 0],
+        ],
+        false,
+        1,
+      ),
+    ).toBeNull();
+  });
+});
 
 describe('two tapes', () => {
   it('meet on both sides: 3-4-5 over a base of 5', () => {

@@ -1,4 +1,5 @@
 /** Points found on site: by two tapes, round an arc by chords, along a line. */
+import { offset, tidy } from '../geometry/index.ts';
 
 type Point = readonly [number, number];
 
@@ -86,6 +87,52 @@ export function pointsAlong(
     before += length;
   }
   return out;
+}
+
+/** Runs nearer to one line than this (sine of the bend) are one. */
+const STRAIGHT = 1e-9;
+
+/**
+ * An axis beside another: every run moved by so much, bends mitred. Of an open axis to the left of
+ * the way it runs, to the right when negative; of a closed one outwards, inwards when negative.
+ * @returns null where no such axis is: runs would vanish, or a bend doubles back
+ */
+export function beside(points: readonly Point[], closed: boolean, by: number): Point[] | null {
+  if (closed) {
+    const corners = tidy(points);
+    return corners.length < 3 ? null : offset(corners, by);
+  }
+  const runs = points.slice(1).flatMap((q, i) => {
+    const p = points[i]!;
+    const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
+    return length < 1e-6 ? [] : [{ p, q, ux: (q[0] - p[0]) / length, uy: (q[1] - p[1]) / length }];
+  });
+  const [first] = runs;
+  const last = runs.at(-1);
+  if (!first || !last) return null;
+  const moved = ([x, y]: Point, { ux, uy }: { ux: number; uy: number }): Point => [x - uy * by, y + ux * by];
+  const out: Point[] = [moved(first.p, first)];
+  for (const [i, run] of runs.entries()) {
+    const next = runs[i + 1];
+    if (!next) continue;
+    const turn = run.ux * next.uy - run.uy * next.ux;
+    const on = run.ux * next.ux + run.uy * next.uy;
+    if (Math.abs(turn) < STRAIGHT) {
+      if (on < 0) return null;
+      out.push(moved(run.q, run));
+      continue;
+    }
+    // Along the run by the tangent of half the bend.
+    const along = (-by * (1 - on)) / turn;
+    const [x, y] = moved(run.q, run);
+    out.push([x + run.ux * along, y + run.uy * along]);
+  }
+  out.push(moved(last.q, last));
+  const kept = runs.every(({ ux, uy }, i) => {
+    const [p, q] = [out[i]!, out[i + 1]!];
+    return (q[0] - p[0]) * ux + (q[1] - p[1]) * uy > 1e-6;
+  });
+  return kept ? out : null;
 }
 
 /** Steel: strain a kelvin, and the temperature tapes are marked at, °C. */

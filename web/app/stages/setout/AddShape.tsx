@@ -2,7 +2,9 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import {
   arcPoints,
+  beside,
   type Element,
+  FOOT,
   middleOf,
   newPad,
   newPit,
@@ -11,6 +13,7 @@ import {
   newStrip,
   type Plan,
   pointsAlong,
+  pointsOf,
   twoTape,
 } from '@cimiento/core';
 import { useState } from 'react';
@@ -24,7 +27,7 @@ import { Panel } from '../fields.tsx';
 import { parseSizes } from './sizes.ts';
 
 type Point = readonly [number, number];
-const SHAPES = ['box', 'slab', 'ring', 'arc', 'ramp', 'pads', 'tapes'] as const;
+const SHAPES = ['box', 'slab', 'ring', 'arc', 'beside', 'ramp', 'pads', 'tapes'] as const;
 type Shape = (typeof SHAPES)[number];
 
 interface Typed {
@@ -38,6 +41,7 @@ interface Typed {
   readonly from: number;
   readonly to: number;
   readonly end: Point;
+  readonly beside: number;
 }
 
 const corners = ([x, y]: Point, [length, width]: readonly [number, number]): Point[] => [
@@ -92,6 +96,17 @@ function made(
       if (!points) return { said: 'shape.arcWrong' };
       return { elements: [newStrip(plan, points, Math.abs(typed.sweep) === 360)] };
     }
+    case 'beside': {
+      if (!picked || picked.kind === 'pad' || picked.kind === 'ramp') return { said: 'shape.pickAxis' };
+      const closed = picked.kind !== 'strip' || picked.closed;
+      const points = beside(pointsOf(picked), closed, typed.beside);
+      if (!points) return { said: 'shape.besideWrong' };
+      const strip = newStrip(plan, points, closed);
+      // Like the trench it lies beside, but for its name.
+      return {
+        elements: [picked.kind === 'strip' ? { ...picked, id: strip.id, name: strip.name, points } : strip],
+      };
+    }
     case 'ramp': {
       if (!picked || picked.kind === 'ramp') return { said: 'shape.pickServed' };
       const { at, angle } = footOf(picked, typed.start);
@@ -142,6 +157,7 @@ export function AddShape() {
     from: 5,
     to: 5,
     end: [5, 0],
+    beside: metric ? 2 : 6 * FOOT,
   });
   const set = (change: Partial<Typed>) => {
     setTyped((now) => ({ ...now, ...change }));
@@ -192,7 +208,16 @@ export function AddShape() {
             }}
           />
           <Small>{t(`shape.note.${shape}`, { name: picked?.name ?? '–' })}</Small>
-          {shape !== 'ramp' && shape !== 'pads' && place}
+          {shape !== 'ramp' && shape !== 'pads' && shape !== 'beside' && place}
+          {shape === 'beside' && (
+            <QuantityField
+              label={t('shape.away')}
+              hint={t('shape.awayHint')}
+              range="elements.coordinate"
+              value={typed.beside}
+              onCommit={(v) => set({ beside: v ?? 0 })}
+            />
+          )}
           {shape === 'tapes' && (
             <>
               <QuantityField
