@@ -11,6 +11,7 @@ import { useSize } from '../../desk/useSize.ts';
 import { Input, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice } from '../../parts/TextField.tsx';
+import { Verdict } from '../../parts/Verdict.tsx';
 import { PlanField } from '../fields.tsx';
 import { useOrder } from './useOrder.ts';
 
@@ -42,7 +43,7 @@ export function TrucksView({ head }: { head: React.ReactNode }) {
       </Flex>
       <Box flex="1" minH={0} overflowY="auto" px={3} pb={2} tabIndex={0} data-trucks={times.loads.length}>
         <Fields />
-        <Verdict times={times} />
+        <Waiting times={times} />
         {times.digs.length > 0 && <Chart times={times} />}
         <Loads times={times} />
       </Box>
@@ -94,30 +95,19 @@ function Fields() {
   );
 }
 
-function Verdict({ times }: { times: TruckTimes }) {
+function Waiting({ times }: { times: TruckTimes }) {
   const { t } = useTranslation();
   const format = useFormat();
   const fleet = useDesk((desk) => desk.plan.spoil.fleet);
   if (times.loads.length === 0) return <Small fontSize="sm">{t('trucks.none')}</Small>;
   const waits = times.machineWaits > 1 / 60;
   return (
-    <Box
-      role="status"
-      fontSize="sm"
-      fontWeight={600}
-      px={2}
-      mb={1}
-      borderLeftWidth="4px"
-      borderStyle="solid"
-      borderColor={waits ? 'held' : 'placed'}
-      bg={waits ? 'heldWash' : 'placedWash'}
-      data-verdict={waits ? 'waits' : 'ok'}
-    >
+    <Verdict ok={!waits} name={waits ? 'waits' : 'ok'}>
       {waits
         ? t('trucks.machineWaits', { hours: format.text(times.machineWaits, 'hours') })
         : t('trucks.nobodyWaits')}
       {times.enough !== null && times.enough !== fleet && ` ${t('trucks.enough', { count: times.enough })}`}
-    </Box>
+    </Verdict>
   );
 }
 

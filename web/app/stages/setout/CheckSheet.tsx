@@ -1,13 +1,13 @@
 /** Every side and diagonal beside a box for what the tape read; verdict and likely culprit under it. */
 import { Box, Flex } from '@chakra-ui/react';
-import { boardsInTheWay, type CheckLine, machineOf, type ShareOut, threeFourFive } from '@cimiento/core';
+import { type CheckLine, type ShareOut, threeFourFive } from '@cimiento/core';
 import type { TFunction } from 'i18next';
 import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { Button, Small, Th } from '../../parts/controls.tsx';
+import { Button, Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';
-import { useOrder } from '../dig/useOrder.ts';
+import { Verdict } from '../../parts/Verdict.tsx';
 import { useSetout } from './useSetout.ts';
 
 export function CheckSheet({ head }: { head: React.ReactNode }) {
@@ -35,7 +35,7 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('check.title')}>
       <Flex justify="space-between" align="center" px={3} py={1} gap={2} wrap="wrap">
         {head}
-        <Verdict />
+        <Squareness />
       </Flex>
       <Box flex="1" minH={0} overflowY="auto" px={3} pb={2} tabIndex={0}>
         {checks.length === 0 ? (
@@ -169,9 +169,7 @@ function Loop({ loop }: { loop: ShareOut }) {
         <Small>
           {t('check.share')}{' '}
           {moved
-            .map((corner) =>
-              t('check.take', { name: corner.name, where: movesOf(t, format, corner.east, corner.north) }),
-            )
+            .map((corner) => t('check.take', { name: corner.name, where: movesOf(t, format, corner) }))
             .join(' · ')}
         </Small>
       )}
@@ -179,22 +177,26 @@ function Loop({ loop }: { loop: ShareOut }) {
   );
 }
 
-/** So much east or west, so much north or south. */
-function movesOf(t: TFunction, format: Format, east: number, north: number): string {
+const WAYS = ['east', 'west', 'north', 'south'] as const;
+
+/** So much one way and so much the other. */
+function movesOf(
+  t: TFunction,
+  format: Format,
+  { east, north }: { readonly east: number; readonly north: number },
+  ways: readonly [string, string, string, string] = WAYS,
+): string {
   return (
-    [
-      [east, east >= 0 ? 'check.east' : 'check.west'] as const,
-      [north, north >= 0 ? 'check.north' : 'check.south'] as const,
-    ]
+    [[east, east >= 0 ? ways[0] : ways[1]] as const, [north, north >= 0 ? ways[2] : ways[3]] as const]
       // Less than a tape shows is not worth a word.
       .filter(([by]) => Math.abs(by) >= 0.0005)
-      .map(([by, way]) => `${format.text(Math.abs(by), 'size')} ${t(way)}`)
+      .map(([by, way]) => `${format.text(Math.abs(by), 'size')} ${t(`check.${way}`)}`)
       .join(t('check.and'))
   );
 }
 
 /** Whether it is square, and if not which corner to look at. */
-function Verdict() {
+function Squareness() {
   const { t } = useTranslation();
   const format = useFormat();
   const tolerance = useDesk((desk) => desk.plan.setout.tolerance);
@@ -208,137 +210,12 @@ function Verdict() {
       : culprit && culprit.explains > 0.6
         ? t('check.culprit', {
             corner: culprit.corner,
-            where: [
-              [culprit.east, culprit.east >= 0 ? 'check.toEast' : 'check.toWest'] as const,
-              [culprit.north, culprit.north >= 0 ? 'check.toNorth' : 'check.toSouth'] as const,
-            ]
-              // Less than a tape shows is not worth a word.
-              .filter(([by]) => Math.abs(by) >= 0.0005)
-              .map(([by, way]) => `${format.text(Math.abs(by), 'size')} ${t(way)}`)
-              .join(t('check.and')),
+            where: movesOf(t, format, culprit, ['toEast', 'toWest', 'toNorth', 'toSouth']),
           })
         : t('check.several');
   return (
-    <Box
-      role="status"
-      fontSize="sm"
-      fontWeight={600}
-      px={2}
-      borderLeftWidth="4px"
-      borderStyle="solid"
-      borderColor={ok ? 'placed' : 'held'}
-      bg={ok ? 'placedWash' : 'heldWash'}
-      data-verdict={ok ? 'ok' : 'off'}
-    >
+    <Verdict ok={ok} name={ok ? 'ok' : 'off'}>
       {text}
-    </Box>
-  );
-}
-
-/** Boards, strings, their nails and levels, as a table. */
-export function BoardsTable({ head }: { head: React.ReactNode }) {
-  const { t } = useTranslation();
-  const format = useFormat();
-  const plan = useDesk((desk) => desk.plan);
-  const { elements } = plan;
-  const { boards } = useSetout();
-  const order = useOrder();
-  const inTheWay = order?.ok ? boardsInTheWay(boards, order.steps, machineOf(plan).width) : [];
-  const nameOf = (id: string) => elements.find((e) => e.id === id)?.name ?? id;
-  const size = (v: number) => format.text(v, 'size');
-  const length = (v: number) => format.text(v, 'length');
-  return (
-    <Flex as="section" direction="column" h="full" minH={0} aria-label={t('boards.title')}>
-      <Flex px={3} py={1}>
-        {head}
-      </Flex>
-      <Box flex="1" minH={0} overflow="auto" px={3} pb={2} tabIndex={0}>
-        {boards.lines.length === 0 ? (
-          <Small fontSize="sm">{t('boards.none')}</Small>
-        ) : (
-          <Box
-            as="table"
-            fontSize="sm"
-            w="full"
-            css={{
-              '& td, & th': { padding: '2px 10px 2px 0', verticalAlign: 'top' },
-              '& tbody tr': { borderTop: '1px solid var(--chakra-colors-rule)' },
-              '& td': { fontFamily: 'var(--chakra-fonts-figure)', fontWeight: 500 },
-            }}
-            data-boards
-          >
-            <thead>
-              <tr>
-                {(['string', 'for', 'length', 'level', 'sag', 'boards', 'nails'] as const).map((key) => (
-                  <Th key={key} scope="col">
-                    {t(`boards.${key}`)}
-                  </Th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {boards.lines.map((line) => {
-                const names = line.elements.map(nameOf);
-                const own = boards.crossings.filter((c) => c.one === line.name || c.other === line.name);
-                const crossed = own.map((c) => (c.one === line.name ? c.other : c.one));
-                const [nail] = line.boards;
-                return (
-                  <tr key={line.name} data-string={line.name}>
-                    <Th scope="row">{line.name}</Th>
-                    <td>{names.join(', ')}</td>
-                    <td>{length(line.length)}</td>
-                    <td>
-                      {format.text(line.level, 'level')}
-                      {crossed.length > 0 && (
-                        <Small>{t('boards.crosses', { names: crossed.join(', ') })}</Small>
-                      )}
-                    </td>
-                    <td>
-                      {size(line.sag)}
-                      {line.props !== null && (
-                        <Small>{t('boards.props', { span: length(line.props) })}</Small>
-                      )}
-                    </td>
-                    <td>
-                      {line.boards.map((board) => (
-                        <span key={board.name}>
-                          {board.name}: {length(board.beyond)}{' '}
-                          {board.blocked && (
-                            <Box as="strong" color="held">
-                              {t('boards.blocked', { name: board.blocked })}
-                            </Box>
-                          )}
-                          {inTheWay.some((hit) => hit.board === board.name) && (
-                            <Box as="strong" color="held" data-in-the-way={board.name}>
-                              {t('boards.driven', {
-                                names: inTheWay
-                                  .filter((hit) => hit.board === board.name)
-                                  .map((hit) => nameOf(hit.id))
-                                  .join(', '),
-                              })}
-                            </Box>
-                          )}
-                          <br />
-                        </span>
-                      ))}
-                    </td>
-                    <td>
-                      {nail.nails
-                        .filter((n) => n.offset >= 0)
-                        .map((n) => (
-                          <span key={n.what}>
-                            {t(`boards.nail.${n.what}`)} {n.offset === 0 ? '0' : `± ${size(n.offset)}`}
-                            <br />
-                          </span>
-                        ))}
-                    </td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </Box>
-        )}
-      </Box>
-    </Flex>
+    </Verdict>
   );
 }
