@@ -139,9 +139,24 @@ test('a blank job says what it wants: no order, no heaps, nothing dug', async ({
 for (const [lang, words] of [
   [
     'en',
-    { waits: 'waiting for trucks', never: 'never waits', heap: 'off the heap', deep: 'below the string' },
+    {
+      waits: 'waiting for trucks',
+      never: 'never waits',
+      heap: 'off the heap',
+      deep: 'below the string',
+      none: 'Nothing is dug',
+    },
   ],
-  ['es', { waits: 'espera camiones', never: 'nunca espera', heap: 'del montón', deep: 'bajo el hilo' }],
+  [
+    'es',
+    {
+      waits: 'espera camiones',
+      never: 'nunca espera',
+      heap: 'del montón',
+      deep: 'bajo el hilo',
+      none: 'no se excava',
+    },
+  ],
 ] as const)
   test(`trucks by the clock: who waits, how many would do, kept (${lang})`, async ({ page }) => {
     await prefer(page, { lang });
@@ -173,11 +188,12 @@ for (const [lang, words] of [
     await page.locator('[data-depths]').waitFor({ state: 'detached' });
     await page.getByRole('button', { name: lang === 'en' ? 'Depths' : 'Honduras' }).click();
     await expect(page.locator('[data-depths]')).toBeAttached();
-    const label = (await page.locator('[data-element=B1]').first().boundingBox())!;
-    await page.mouse.move(label.x + label.width / 2 + 25, label.y + label.height / 2 + 8);
-    await expect(page.locator('[data-depth-here]')).toContainText(words.deep);
+    // Under what is picked, without a pointer; and under the pointer, where nothing is dug.
     await page.mouse.move(5, 5);
-    await expect(page.locator('[data-depth-here]')).not.toContainText(words.deep);
+    await expect(page.locator('[data-depth-here]')).toContainText(words.deep);
+    const sheet = (await page.locator('[role=application]').boundingBox())!;
+    await page.mouse.move(sheet.x + 20, sheet.y + 20);
+    await expect(page.locator('[data-depth-here]')).toContainText(words.none);
   });
 
 test('hand trim is an element’s own; a cramped machine takes longer; hand work is counted', async ({

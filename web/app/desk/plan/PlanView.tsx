@@ -32,6 +32,7 @@ export function PlanView({ section }: { section: Section | null }) {
   const store = useDeskStore();
   const plan = useDesk((desk) => desk.plan);
   const picked = useDesk((desk) => desk.picked);
+  const pickedElement = plan.elements.find((e) => e.id === picked);
   const takeoff = useTakeoff();
   const { system } = useFormat();
   const [frame, { width, height }] = useSize(808, 364);
@@ -216,11 +217,11 @@ export function PlanView({ section }: { section: Section | null }) {
           {site && <SiteLayer view={view} hold={hold} />}
           {stage === 'setout' && <SetoutLayer view={view} />}
           {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
-          <PickedDimensions view={view} element={plan.elements.find((e) => e.id === picked)} />
+          <PickedDimensions view={view} element={pickedElement} />
           <Compass width={width} />
           <ScaleBar view={view} />
         </svg>
-        {depths && <DepthLegend at={over} />}
+        {depths && <DepthLegend at={over ?? (pickedElement ? labelPlace(pickedElement) : null)} />}
         {placing && <PlacingBar />}
         {plan.elements.length === 0 && !site && (
           <Flex position="absolute" inset={0} align="center" justify="center" pointerEvents="none">

@@ -76,6 +76,7 @@ function Fields() {
                 d.dig.day.start = start;
               }, 'day-start');
           }}
+          onBlur={store.getState().settle}
         />
       </label>
       <PlanField stacked label={t('trucks.hours')} path="/dig/day/hours" />
