@@ -216,12 +216,16 @@ export function boxOf(p: Polygon): Box {
 export const boxesMeet = (p: Box, q: Box): boolean =>
   p.x0 < q.x1 && q.x0 < p.x1 && p.y0 < q.y1 && q.y0 < p.y1;
 
-export const unionBox = (boxes: readonly Box[]): Box => ({
-  x0: Math.min(...boxes.map((b) => b.x0)),
-  y0: Math.min(...boxes.map((b) => b.y0)),
-  x1: Math.max(...boxes.map((b) => b.x1)),
-  y1: Math.max(...boxes.map((b) => b.y1)),
-});
+export const unionBox = (boxes: readonly Box[]): Box =>
+  boxes.reduce(
+    (whole, b) => ({
+      x0: Math.min(whole.x0, b.x0),
+      y0: Math.min(whole.y0, b.y0),
+      x1: Math.max(whole.x1, b.x1),
+      y1: Math.max(whole.y1, b.y1),
+    }),
+    { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -Infinity },
+  );
 
 /** Corners of a rectangle with sides along (cos, sin) of `angle` (rad) and square to it. */
 export function rectangle(x: number, y: number, length: number, width: number, angle: number): Polygon {

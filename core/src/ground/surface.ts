@@ -16,6 +16,7 @@ import {
   type Linear,
   type Polygon,
   triangulate,
+  unionBox,
 } from '../geometry/index.ts';
 import type { SurfaceSpec } from '../plan/schema.ts';
 
@@ -134,20 +135,26 @@ export function spotSurface(
     }
     return most;
   };
+  /** The piece of some that a point lies in, or least outside of by no more than so much. */
+  const nearestOf = (some: ArrayLike<number>, x: number, y: number, most = ON_EDGE): SurfacePatch | null => {
+    let least = most;
+    let nearest: SurfacePatch | null = null;
+    for (let k = 0; k < some.length; k++) {
+      const patch = patches[some[k]!]!;
+      const out = outside(patch, x, y);
+      if (out > least || (nearest && out === least)) continue;
+      least = out;
+      nearest = patch;
+    }
+    return nearest;
+  };
+  const square = squaresOf(patches.slice(0, triangles.length / 3));
   // Levels are mostly asked for near where the last one was.
   let last = patches[0]!;
   const patchAt = (x: number, y: number): SurfacePatch => {
     if (outside(last, x, y) <= ON_EDGE) return last;
-    let least = Infinity;
-    let nearest = patches[0]!;
-    for (const i of tree.search(x, y, x, y)) {
-      const out = outside(patches[i]!, x, y);
-      if (out >= least) continue;
-      least = out;
-      nearest = patches[i]!;
-    }
-    last = nearest;
-    return nearest;
+    last = nearestOf(square(x, y), x, y) ?? nearestOf(tree.search(x, y, x, y), x, y, Infinity) ?? patches[0]!;
+    return last;
   };
   const outline = hull.flatMap((i) => [points[i]![0], points[i]![1]]);
   const hullWalls = edges(outline);
@@ -161,6 +168,40 @@ export function spotSurface(
       hull: outline,
       triangles: drawn,
     },
+  };
+}
+
+const NOTHING = new Int32Array(0);
+
+/**
+ * Which pieces lie over each square of a grid about as fine as they are, so that a point asks a few:
+ * positions of the pieces by a place; none beyond them.
+ */
+function squaresOf(patches: readonly SurfacePatch[]): (x: number, y: number) => Int32Array {
+  if (patches.length === 0) return () => NOTHING;
+  const { x0, y0, x1, y1 } = unionBox(patches.map((patch) => patch.box));
+  const [wide, high] = [x1 - x0, y1 - y0];
+  // Spots nearly on one line make a row of squares, no finer than they are.
+  const size = Math.max(
+    1e-6,
+    Math.sqrt((wide * high) / patches.length),
+    Math.max(wide, high) / patches.length,
+  );
+  const columns = Math.floor(wide / size) + 1;
+  const rows = Math.floor(high / size) + 1;
+  const lists = new Map<number, number[]>();
+  patches.forEach(({ box }, i) => {
+    for (let v = Math.floor((box.y0 - y0) / size); v <= Math.floor((box.y1 - y0) / size); v++)
+      for (let u = Math.floor((box.x0 - x0) / size); u <= Math.floor((box.x1 - x0) / size); u++) {
+        const list = lists.get(v * columns + u);
+        if (list) list.push(i);
+        else lists.set(v * columns + u, [i]);
+      }
+  });
+  const squares = Array.from({ length: columns * rows }, (_, k) => Int32Array.from(lists.get(k) ?? []));
+  return (x, y) => {
+    const [u, v] = [Math.floor((x - x0) / size), Math.floor((y - y0) / size)];
+    return u < 0 || v < 0 || u >= columns || v >= rows ? NOTHING : squares[v * columns + u]!;
   };
 }
 
