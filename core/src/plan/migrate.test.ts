@@ -132,14 +132,14 @@ describe('a plan of version 1', () => {
       const plan = structuredClone(now);
       change(plan);
       const read = validatePlan(JSON.parse(JSON.stringify(plan)));
-      return read.ok ? [] : read.problems.map((problem) => problem.path);
+      return read.ok ? [] : read.problems.map((problem) => `${problem.path} ${problem.code}`);
     };
-    expect(wrong((p) => Object.assign(p.dig.day, { start: '25:00' }))).toContain('/dig/day/start');
-    expect(wrong((p) => Object.assign(p.dig.day, { start: '7:30' }))).toContain('/dig/day/start');
-    expect(wrong((p) => Object.assign(p.spoil, { fleet: 1.5 }))).toContain('/spoil/fleet');
-    expect(wrong((p) => Object.assign(p.spoil, { fleet: 0 }))).toContain('/spoil/fleet');
-    expect(wrong((p) => Object.assign(p.spoil, { trip: 0 }))).toContain('/spoil/trip');
-    expect(wrong((p) => Object.assign(p.elements[0]!, { trim: 2 }))).toContain('/elements/0/trim');
+    expect(wrong((p) => Object.assign(p.dig.day, { start: '25:00' }))).toEqual(['/dig/day/start clock']);
+    expect(wrong((p) => Object.assign(p.dig.day, { start: '7:30' }))).toEqual(['/dig/day/start clock']);
+    expect(wrong((p) => Object.assign(p.spoil, { fleet: 1.5 }))).toEqual(['/spoil/fleet type']);
+    expect(wrong((p) => Object.assign(p.spoil, { fleet: 0 }))).toEqual(['/spoil/fleet range']);
+    expect(wrong((p) => Object.assign(p.spoil, { trip: 0 }))).toEqual(['/spoil/trip range']);
+    expect(wrong((p) => Object.assign(p.elements[0]!, { trim: 2 }))).toEqual(['/elements/0/trim range']);
     expect(wrong(() => {})).toEqual([]);
   });
 

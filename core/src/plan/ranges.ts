@@ -17,6 +17,8 @@ export const PLAN_VERSION = 4;
 export const MOST_ELEMENTS = 400;
 export const MOST_LOGS = 60;
 export const MOST_FLEET = 8;
+/** A time of day as it is written. */
+export const CLOCK = '^([01][0-9]|2[0-3]):[0-5][0-9]$';
 /** Spot levels a plan keeps; an import of more is thinned to those that matter. */
 export const MOST_SPOTS = 20_000;
 

@@ -8,6 +8,7 @@ import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../g
 import { MATERIAL_IDS } from '../levels/materials.ts';
 import { AREA_USES, RULE_SETS, STRIP_USES, SUPPORTS } from './kinds.ts';
 import {
+  CLOCK,
   MOST_ELEMENTS,
   MOST_FLEET,
   MOST_LOGS,
@@ -88,9 +89,6 @@ const Soil = object({
 });
 
 /** A trial pit or borehole: soils by the depth of their tops below the ground there. */
-/** A time of day. */
-const CLOCK = '^([01][0-9]|2[0-3]):[0-5][0-9]$';
-
 const Log = object({
   id,
   name,

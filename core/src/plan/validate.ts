@@ -4,7 +4,7 @@ import type { Problem } from '../compute/takeoff.ts';
 import { checkPlan } from './check.ts';
 import { ELEMENT_KINDS } from './kinds.ts';
 import { migrate } from './migrate.ts';
-import { PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
+import { CLOCK, PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
 import { type Plan, PlanSchema } from './schema.ts';
 
 const MOST_PROBLEMS = 50;
@@ -59,6 +59,9 @@ function meant(errors: readonly ErrorObject[], document: Record<string, unknown>
   });
 }
 
+const codeOf = (error: ErrorObject): string =>
+  error.params.pattern === CLOCK ? 'clock' : (CODES[error.keyword] ?? 'shape');
+
 function toProblem(error: ErrorObject): Problem {
   const field = error.params.missingProperty ?? error.params.additionalProperty;
   const path =
@@ -67,7 +70,7 @@ function toProblem(error: ErrorObject): Problem {
   const finite = typeof value !== 'number' || Number.isFinite(value);
   const schema = error.parentSchema as { minimum?: number; maximum?: number } | undefined;
   return {
-    code: finite ? (CODES[error.keyword] ?? 'shape') : 'notFinite',
+    code: finite ? codeOf(error) : 'notFinite',
     path,
     ...(typeof value === 'number' ? { value: finite ? value : String(value) } : {}),
     ...(typeof value === 'string' ? { value: value.slice(0, 60) } : {}),

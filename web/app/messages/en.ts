@@ -868,6 +868,7 @@ export const en = {
     range: '{{value}} is out of range: between {{min}} and {{max}}.',
     choice: '“{{value}}” is not one of the choices at {{path}}.',
     id: '“{{value}}” is not a valid id.',
+    clock: '“{{value}}” is not a time of day such as 07:30.',
     blank: 'A name is needed.',
     tooLong: 'Too long.',
     tooFew: 'Too few entries at {{path}}.',

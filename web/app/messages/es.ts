@@ -874,6 +874,7 @@ export const es: Messages = {
     range: '{{value}} está fuera de rango: entre {{min}} y {{max}}.',
     choice: '«{{value}}» no es una de las opciones en {{path}}.',
     id: '«{{value}}» no sirve como id.',
+    clock: '«{{value}}» no es una hora como 07:30.',
     blank: 'Hace falta un nombre.',
     tooLong: 'Demasiado largo.',
     tooFew: 'Muy pocas entradas en {{path}}.',
