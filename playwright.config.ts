@@ -3,7 +3,11 @@ import { CHROMIUM } from './scripts/chromium.ts';
 
 export default defineConfig({
   testDir: 'web/e2e',
-  testMatch: '**/*.spec.ts',
+  // What takes the database away would take it from the others too: it waits until they have ended.
+  projects: [
+    { name: 'desk', testMatch: '**/*.spec.ts', testIgnore: '**/database-away.spec.ts' },
+    { name: 'away', testMatch: '**/database-away.spec.ts', dependencies: ['desk'] },
+  ],
   globalSetup: './web/e2e/serve.ts',
   // Every test makes jobs of its own: two files run side by side while the other waits for a save.
   workers: 2,

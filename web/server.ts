@@ -41,6 +41,9 @@ const server = app.listen(port, host, () => {
   console.log(`listening on http://${host}:${port}`);
   process.send?.('ready');
 });
+// Longer than clients and proxies keep an idle connection, or a request is sent into one just closed.
+server.keepAliveTimeout = 65_000;
+server.headersTimeout = 66_000;
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => {
     server.close(() => process.exit(0));

@@ -1,5 +1,4 @@
 import { expect, test } from '@playwright/test';
-import { postgres } from '../../scripts/postgres.ts';
 import { field, figure, newJob, prefer, ready, saved, signIn, stage, type } from './helpers.ts';
 
 test.beforeEach(async ({ page }) => {
@@ -145,29 +144,4 @@ test('files: plan, takeoff as CSV and JSON, and the dig sheet as PDF, in the per
   }
   const schema = await (await page.request.get(`${new URL(url).origin}/plan.schema.json`)).json();
   expect(schema.properties.format.const).toBe('cimiento-plan');
-});
-
-// Last in this file: it takes the tests' database away and brings it back.
-test('the database goes away while typing: it says so, keeps the edit, tries again', async ({ page }) => {
-  test.setTimeout(240_000);
-  const url = await newJob(page, 'bell-frame');
-  const server = await postgres('test');
-  server.stop();
-  try {
-    await stage(page, 'ground');
-    await type(page, 'ground.frost.local', `5'`);
-    await expect(page.locator('[data-saving=waiting]')).toContainText('Kept in this browser', {
-      timeout: 15_000,
-    });
-    const away = await page.request.get(url);
-    expect(away.status()).toBe(503);
-    expect(await away.text()).toContain('The job store is away');
-  } finally {
-    await postgres('test');
-  }
-  await expect(page.locator('[data-saving=saved]')).toBeVisible({ timeout: 30_000 });
-  await page.reload();
-  await ready(page);
-  await stage(page, 'ground');
-  await expect(field(page, 'ground.frost.local')).toHaveValue(`5'-0"`);
 });
