@@ -1,5 +1,5 @@
 /** The trucks of a plan by the clock: its digs in order, what of each leaves, and at what pace. */
-import { type Haul, type Hauled, haulage, machineOf, truckMatch } from '../dig/index.ts';
+import { type Haul, type Hauled, haulage, type Loads, machineOf, truckMatch } from '../dig/index.ts';
 import type { Plan, Truck } from '../plan/schema.ts';
 import { usualFill } from './site-work.ts';
 import type { Takeoff } from './takeoff.ts';
@@ -20,15 +20,16 @@ const STANDS = 1;
 /**
  * What each dig asks of machine and trucks. Of every soil the heap takes what backfill wants of it
  * first, in the order of digging; the rest leaves.
+ * @param fills the truck the loads are counted in, and what fills it; none when nothing leaves
  */
-function hauledOf(plan: Plan, takeoff: Takeoff, order: readonly string[]): Hauled[] {
+function hauledOf(
+  plan: Plan,
+  takeoff: Takeoff,
+  order: readonly string[],
+  fills: Loads | undefined,
+): Hauled[] {
   const machine = takeoff.work.machines.find((entry) => entry.machine === plan.dig.machine);
   const kept = takeoff.spoil.strata.map((s): number => s.keptBank);
-  /** Loads in all by the measure that fills the trucks: the first of the fleet that takes fewest. */
-  const [first] = takeoff.mixed;
-  const truck = plan.spoil.trucks.find((entry) => entry.id === first?.truck);
-  const byMass =
-    truck !== undefined && takeoff.spoil.hauledMass / truck.payload > takeoff.spoil.hauledLoose / truck.body;
   return order.flatMap((id): Hauled[] => {
     const element = takeoff.elements.find((e) => e.id === id);
     if (!element?.live) return [];
@@ -41,8 +42,10 @@ function hauledOf(plan: Plan, takeoff: Takeoff, order: readonly string[]): Haule
       const keep = Math.min(volume, kept[k]!);
       kept[k]! -= keep;
       const leaves = volume - keep;
-      if (!truck || leaves <= 0) return;
-      loads += byMass ? (leaves * soil.density) / truck.payload : (leaves * (1 + soil.swell)) / truck.body;
+      if (!fills || leaves <= 0) return;
+      const { truck, limit } = fills;
+      loads +=
+        limit === 'mass' ? (leaves * soil.density) / truck.payload : (leaves * (1 + soil.swell)) / truck.body;
     });
     return [{ id, hours, loads }];
   });
@@ -53,8 +56,10 @@ function hauledOf(plan: Plan, takeoff: Takeoff, order: readonly string[]): Haule
  * @param order ids in the order they are dug; what is missing is not dug
  */
 export function truckTimes(plan: Plan, takeoff: Takeoff, order: readonly string[]): TruckTimes {
-  const digs = hauledOf(plan, takeoff, order);
-  const largest = plan.spoil.trucks.find((entry) => entry.id === takeoff.mixed[0]?.truck);
+  // The first of the fleet that takes fewest sets the pace, by what fills it first.
+  const fills = takeoff.loads.find((entry) => entry.truck.id === takeoff.mixed[0]?.truck);
+  const largest = fills?.truck;
+  const digs = hauledOf(plan, takeoff, order, fills);
   const machine = machineOf(plan);
   const match =
     largest &&

@@ -9,6 +9,7 @@
  * falling ground, which hold less uphill and more down.
  */
 import {
+  alongside,
   area,
   contains,
   convexPieces,
@@ -153,18 +154,11 @@ function shared(pieces: readonly Polygon[], others: readonly Polygon[]): number 
 }
 
 /** A path as one piece a run, its width about its line. */
-export function pathPieces(path: Plan['site']['paths'][number]): Polygon[] {
-  return path.points.slice(1).flatMap((q, i): Polygon[] => {
-    const p = path.points[i]!;
-    const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
-    if (length < 1e-6) return [];
-    const [nx, ny] = [
-      ((q[1] - p[1]) / length) * (path.width / 2),
-      (-(q[0] - p[0]) / length) * (path.width / 2),
-    ];
-    return [[p[0] + nx, p[1] + ny, q[0] + nx, q[1] + ny, q[0] - nx, q[1] - ny, p[0] - nx, p[1] - ny]];
+export const pathPieces = ({ points, width }: Plan['site']['paths'][number]): Polygon[] =>
+  points.slice(1).flatMap((q, i): Polygon[] => {
+    const p = points[i]!;
+    return Math.hypot(q[0] - p[0], q[1] - p[1]) < 1e-6 ? [] : [alongside(p, q, width / 2)];
   });
-}
 
 /** Distance between an outline and a convex piece, m; 0 when they meet. */
 function apart(outline: readonly Point[], piece: Polygon): number {

@@ -245,6 +245,18 @@ export function rectangle(x: number, y: number, length: number, width: number, a
   ];
 }
 
+/** The ground about a straight run from p to q: `half` to both sides of it, `past` beyond either end. */
+export function alongside(
+  p: readonly [number, number],
+  q: readonly [number, number],
+  half: number,
+  past = 0,
+): Polygon {
+  const [dx, dy] = [q[0] - p[0], q[1] - p[1]];
+  const [x, y] = [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2];
+  return rectangle(x, y, Math.hypot(dx, dy) + 2 * past, 2 * half, Math.atan2(dy, dx));
+}
+
 /**
  * The stretch [s0, s1] (m along it) of a line from (x, y) in unit direction (dx, dy) inside the
  * half-planes, or null. s starts as the wanted window.

@@ -1,5 +1,5 @@
 /** Boards the machine would drive over while it digs. */
-import { contains } from '../geometry/index.ts';
+import { alongside, clipLine, edges } from '../geometry/index.ts';
 import type { Boards } from './boards.ts';
 
 type Point = readonly [number, number];
@@ -21,22 +21,6 @@ export interface InTheWay {
 
 /** Left between a board and the tracks, m. */
 const TRACK_ROOM = 0.2;
-/** Boards are looked at every so far along, m. */
-const STEP = 0.1;
-
-/** Outline of the ground the tracks take on a way: as wide as the machine, half of it past either end. */
-function tracks({ start, finish }: Stand, width: number): Point[] {
-  const length = Math.hypot(finish[0] - start[0], finish[1] - start[1]);
-  const [ux, uy] =
-    length > 1e-6 ? [(finish[0] - start[0]) / length, (finish[1] - start[1]) / length] : [1, 0];
-  const half = width / 2 + TRACK_ROOM;
-  const at = ([x, y]: Point, along: number, across: number): Point => [
-    x + ux * along - uy * across,
-    y + uy * along + ux * across,
-  ];
-  return [at(start, -half, -half), at(finish, half, -half), at(finish, half, half), at(start, -half, half)];
-}
-
 /**
  * Boards on the ground the tracks take. They are put up after, or taken down and put back from the
  * nails' marks.
@@ -45,14 +29,15 @@ function tracks({ start, finish }: Stand, width: number): Point[] {
  */
 export function boardsInTheWay(boards: Boards, stands: readonly Stand[], width: number): InTheWay[] {
   return stands.flatMap((stand) => {
-    const outline = tracks(stand, width);
+    const half = width / 2 + TRACK_ROOM;
+    // As wide as the machine, half of it past either end.
+    const tracks = edges(alongside(stand.start, stand.finish, half, half));
     return boards.lines.flatMap((line) =>
       line.boards.flatMap((board): InTheWay[] => {
-        const [dx, dy] = [board.to[0] - board.from[0], board.to[1] - board.from[1]];
-        const count = Math.max(1, Math.ceil(Math.hypot(dx, dy) / STEP));
-        const hit = Array.from({ length: count + 1 }, (_, k) => k / count).some((s) =>
-          contains(outline, board.from[0] + dx * s, board.from[1] + dy * s),
-        );
+        const [x, y] = board.from;
+        const [dx, dy] = [board.to[0] - x, board.to[1] - y];
+        const length = Math.hypot(dx, dy);
+        const hit = clipLine(x, y, dx / length, dy / length, [0, length], tracks) !== null;
         return hit ? [{ board: board.name, line: line.name, id: stand.id }] : [];
       }),
     );

@@ -34,6 +34,10 @@ const ON_SIDE = 1e-3;
 /** A loop encloses at least this, m². */
 const SOMETHING = 1e-3;
 
+/** The side between two corners, whichever way it was taped. */
+const sideOf = (sides: readonly Side[], p: SetoutPoint, q: SetoutPoint): Side | undefined =>
+  sides.find((s) => (s.from === p && s.to === q) || (s.from === q && s.to === p));
+
 const between = ({ from, to }: Side, p: SetoutPoint): boolean => {
   if (p === from || p === to) return false;
   const [dx, dy] = [to.at[0] - from.at[0], to.at[1] - from.at[1]];
@@ -93,19 +97,17 @@ export function shareOuts(
     return entry ? [{ from: line.from, to: line.to, taped: trueLength(entry.distance, temperature) }] : [];
   });
   const corners = [...new Set(taped.flatMap((side) => [side.from, side.to]))];
-  const has = (p: SetoutPoint, q: SetoutPoint) =>
-    taped.some((s) => (s.from === p && s.to === q) || (s.from === q && s.to === p));
   // A side taped whole and in pieces counts once, in pieces.
   const sides = taped.filter((side) => {
     const on = corners.filter((corner) => between(side, corner));
     const along = (p: SetoutPoint) => Math.hypot(p.at[0] - side.from.at[0], p.at[1] - side.from.at[1]);
     const chain = [side.from, ...on.sort((p, q) => along(p) - along(q)), side.to];
-    return on.length === 0 || !chain.slice(1).every((q, i) => has(chain[i]!, q));
+    return on.length === 0 || !chain.slice(1).every((q, i) => sideOf(taped, chain[i]!, q));
   });
   return loopsOf(sides).map((loop): ShareOut => {
     const legs = loop.map((p, i): [number, number] => {
       const q = loop[(i + 1) % loop.length]!;
-      const side = sides.find((s) => (s.from === p && s.to === q) || (s.from === q && s.to === p))!;
+      const side = sideOf(sides, p, q)!;
       const [dx, dy] = [q.at[0] - p.at[0], q.at[1] - p.at[1]];
       const planned = Math.hypot(dx, dy);
       return [(dx / planned) * side.taped, (dy / planned) * side.taped];
