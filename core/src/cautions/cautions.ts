@@ -8,6 +8,7 @@ import type { Caution, ElementTakeoff, Takeoff } from '../compute/takeoff.ts';
 import { rulesOf } from '../dig/sides.ts';
 import { leastLap } from '../levels/steps.ts';
 import type { Plan } from '../plan/schema.ts';
+import { HOLD_BELOW } from '../water/pits.ts';
 
 type Part = Pick<
   Takeoff,
@@ -61,6 +62,13 @@ export function cautionsFor(plan: Plan, part: Part): Caution[] {
     add(wet, 'water', 'stop', {
       above: [Math.max(...wet.map((e) => (e.water ?? e.dug) - e.dug)), 'size'],
       hold: [Math.min(...part.pits.map((pit) => pit.holdLevel)), 'level'],
+    });
+  // Not in the hole yet, but nearer than it is held: it comes up through the bottom on a wet day.
+  const near = live.filter((e) => !e.wet && e.water !== null && e.water > e.dug - HOLD_BELOW);
+  if (near.length > 0)
+    add(near, 'waterNear', 'warn', {
+      under: [Math.min(...near.map((e) => e.dug - (e.water ?? e.dug))), 'size'],
+      hold: [HOLD_BELOW, 'size'],
     });
   const perched = live.filter((e) => e.perched);
   add(perched, 'perched', 'warn');

@@ -6,6 +6,7 @@ import {
   bottomOf,
   excavate,
   flatsOf,
+  HEAP_HEIGHT,
   handDug,
   loadsOf,
   mixedLoads,
@@ -25,7 +26,6 @@ import {
   groundAt,
   groundModel,
   groundOver,
-  type Layer,
   placesOn,
 } from '../ground/index.ts';
 import {
@@ -42,7 +42,7 @@ import {
 import { checkPlan } from '../plan/check.ts';
 import type { Plan } from '../plan/schema.ts';
 import { heightOf, orderOf, place } from '../pour/index.ts';
-import { footingPieces, sizesOf } from '../setout/index.ts';
+import { footingPieces, middleOf, readPlaces, sizesOf } from '../setout/index.ts';
 import { pitsOf } from '../water/index.ts';
 import { figuresOf } from './figures.ts';
 import { siteWork } from './site-work.ts';
@@ -148,7 +148,9 @@ function levelElements(
     for (const i of members) {
       const element = plan.elements[i]!;
       const steps =
-        decision && element.kind === 'strip' && element.stepped ? stepsOf(plan, model, frost, element) : null;
+        decision && element.kind === 'strip' && element.stepped
+          ? stepsOf(plan, model, frost, element, pieces[i]!)
+          : null;
       out[i] = {
         decision,
         steps,
@@ -170,13 +172,6 @@ function levelElements(
     out[i] = { ...served, steps: null, places, groundLow: level, groundHigh: level };
   });
   return out;
-}
-
-/** Columns at a few places of an element: enough to meet every soil it cuts. */
-const MOST_COLUMNS = 12;
-function columnsAt(model: GroundModel, places: Places): (readonly Layer[])[] {
-  const step = Math.max(1, Math.ceil(places.length / MOST_COLUMNS));
-  return places.filter((_, i) => i % step === 0).map(([x, y]) => model.column(x, y));
 }
 
 /** Index of the log nearest to a place. */
@@ -246,7 +241,7 @@ function takeoffOf(given: Plan): Takeoff {
   const levels = digLevels(plan, model, frost, problems);
   const { levelled, undersides, formations, dug, live, steps, reach, bed, blinding } = levels;
   const dig = excavate(plan, model, { needed: formations, dug }, steps, live, reach);
-  const placed = place(plan, model.level, dig.solid, undersides, formations, steps, live);
+  const placed = place(plan, model.surface, dig.solid, undersides, formations, steps, live);
   const { makeUp } = plan.pour;
   const stoneVolume = sum(placed.stone) + (makeUp === 'stone' ? placed.makeUp : 0);
   const leanNeat = placed.blinding + placed.irregularity + (makeUp === 'lean' ? placed.makeUp : 0);
@@ -257,7 +252,10 @@ function takeoffOf(given: Plan): Takeoff {
   const loads = plan.spoil.trucks.map((truck) => loadsOf(truck, spoil.hauledLoose, spoil.hauledMass));
   const lifts = plan.base ? liftsOf(plan.base) : null;
 
-  const columns = levelled.map((l) => columnsAt(model, l.places));
+  const pieces = footingPieces(plan.elements);
+  const columns = plan.elements.map((element, i) =>
+    levelled[i]!.decision === null ? [] : readPlaces(element, pieces[i]!).map(([x, y]) => model.column(x, y)),
+  );
   const waters = levelled.map((l) => {
     const known = l.places.map(([x, y]) => model.water(x, y)).filter((level) => level !== null);
     return known.length > 0 ? Math.max(...known) : null;
@@ -269,7 +267,7 @@ function takeoffOf(given: Plan): Takeoff {
       dug: lowest(dug, i),
       groundLow: l.groundLow,
       water: waters[i]!,
-      column: columns[i]![0] ?? [],
+      columns: columns[i]!,
     })),
   );
   const inflow = [0, 1, 2].map((i) => sum(pits.map((pit) => pit.inflow[i as 0 | 1 | 2]))) as [
@@ -277,7 +275,6 @@ function takeoffOf(given: Plan): Takeoff {
     number,
     number,
   ];
-  const wetElements = new Set(pits.flatMap((pit) => pit.elements));
 
   const openings: Polygon[][] = plan.elements.map(() => []);
   dig.solid.openings.forEach((pieces, i) => {
@@ -299,12 +296,11 @@ function takeoffOf(given: Plan): Takeoff {
     const l = levelled[i]!;
     const depth = live[i] ? depthOf(i) : 0;
     const underside = lowest(undersides, i);
-    const middle = l.places[0] ?? [0, 0];
-    const log = plan.ground.logs[nearestLog(plan, middle)];
+    const log = plan.ground.logs[nearestLog(plan, middleOf(element))];
     // Water hanging over a tight layer wets the face as soon as the cut goes past it.
     const hanging = log?.perched ? (log.standing ?? log.strike) : null;
     const perched = hanging !== null && depth > hanging;
-    const wet = wetElements.has(i);
+    const wet = live[i]! && waters[i] !== null && lowest(dug, i) < waters[i]!;
     const bottom = bottomOf(plan, element);
     const bedSoils = columns[i]!.map((column) =>
       column.find((layer) => layer.top < depth && layer.bottom >= depth - 1e-9),
@@ -333,7 +329,8 @@ function takeoffOf(given: Plan): Takeoff {
       stone: placed.stone[i]!,
       concrete: placed.concrete[i]!,
       bySoil: dig.soilsOf[i]!,
-      trim: element.trim ?? plan.dig.handTrim ?? (soft ? TRIM.softening : TRIM.other),
+      // A ramp's floor is driven on, not built on.
+      trim: element.kind === 'ramp' ? 0 : (element.trim ?? plan.dig.handTrim ?? (soft ? TRIM.softening : TRIM.other)),
       bottomArea: dig.bottomOf[i]!,
       length: sizesOf(element).along,
       support: supportOf(plan, element),
@@ -380,7 +377,9 @@ function takeoffOf(given: Plan): Takeoff {
       });
   });
 
-  const trimmed = sum(elements.map((e) => (e.live ? e.trim * e.bottomArea : 0)));
+  const bearing = elements.filter((_, i) => plan.elements[i]!.kind !== 'ramp');
+  const trimmed = sum(bearing.map((e) => (e.live ? e.trim * e.bottomArea : 0)));
+  const trimmedArea = sum(bearing.map((e) => (e.live ? e.bottomArea : 0)));
   // Spoil is banked along one long side of each opening.
   const keptRun = Math.max(
     1,
@@ -465,7 +464,7 @@ function takeoffOf(given: Plan): Takeoff {
       truck: truck.id,
       loads,
     })),
-    pile: { ...windrow(spoil.keptLoose / keptRun, repose), length: keptRun, repose },
+    pile: { ...windrow(spoil.keptLoose / keptRun, repose, HEAP_HEIGHT), length: keptRun, repose },
     lifts,
     stone: {
       volume: stoneVolume,
@@ -479,7 +478,7 @@ function takeoffOf(given: Plan): Takeoff {
     },
     walls: placed.stems,
     handTrim: {
-      thickness: dig.bottomArea > 0 ? trimmed / dig.bottomArea : (plan.dig.handTrim ?? TRIM.other),
+      thickness: trimmedArea > 0 ? trimmed / trimmedArea : (plan.dig.handTrim ?? TRIM.other),
       volume: trimmed,
     },
     pits,

@@ -16,8 +16,9 @@ import {
   tidy,
 } from '../geometry/index.ts';
 import type { Stepped } from '../levels/steps.ts';
-import type { Element, Pad, Plan, Ramp, Strip } from '../plan/schema.ts';
+import type { Element, Pad, PitBox, Plan, Raft, Ramp, Strip } from '../plan/schema.ts';
 import { footprints, segmentsOf } from '../setout/index.ts';
+import { type Corners, cornerFacets } from './part.ts';
 import { splitByStretch } from './stretches.ts';
 import { bottomOf, roomOf } from './width.ts';
 
@@ -34,6 +35,8 @@ export interface Bottom {
   readonly fills: boolean;
   /** A side of an outline whose slope rises from it; the piece itself has no area. */
   readonly flank: Flank | null;
+  /** Distance functions of the facets that round a flank's corners. */
+  readonly rounding: readonly Linear[];
   /** Its sides are cut upright whatever the support: others rise from it as flanks. */
   readonly upright: boolean;
 }
@@ -47,6 +50,7 @@ const plain = (plan: Polygon): Bottom => ({
   rise: LEVEL,
   fills: true,
   flank: null,
+  rounding: [],
   upright: false,
 });
 
@@ -55,14 +59,15 @@ const margin = (plan: Plan, element: Element, purpose: Purpose) =>
   purpose === 'neat' ? 0 : roomOf(plan, element);
 
 /**
- * Bottoms of an outline: level convex pieces, and a flank for each side when it goes in anywhere.
- * A convex outline is one piece with its own sides.
+ * Bottoms of an outline: level convex pieces with upright sides, and a flank for each side, so that
+ * the slopes do not depend on how the inside is cut up. A convex outline is one piece with its own
+ * sides.
  * @param flanked give even a convex one its sides as flanks
  */
 function outlined(
   outline: readonly (readonly [number, number])[],
   by: number,
-  corners: 'mitred' | 'rounded',
+  corners: Corners,
   flanked = false,
 ): Bottom[] {
   const tidied = tidy(outline);
@@ -70,15 +75,21 @@ function outlined(
   const grown = offset(tidied, by);
   if (!grown) return [];
   const pieces = convexPieces(grown);
-  // The distance to a union is the least of the distances: rounded, pieces may slope each for itself.
-  if (!flanked && (pieces.length === 1 || corners === 'rounded')) return pieces.map(plain);
+  if (!flanked && pieces.length === 1) return pieces.map(plain);
+  const sides = flanks(grown);
+  const n = sides.length;
+  /** Facets of each corner, by the side that ends there. */
+  const facets = sides.map((side, i) =>
+    corners === 'rounded' ? cornerFacets(side.distance, sides[(i + 1) % n]!.distance) : [],
+  );
   return [
     ...pieces.map((piece) => ({ ...plain(piece), upright: true })),
-    ...flanks(grown).map((flank) => ({
+    ...sides.map((flank, i) => ({
       ...plain([...flank.from, ...flank.to]),
       fills: false,
       risers: flank.walls,
       flank,
+      rounding: [...facets[(i + n - 1) % n]!, ...facets[i]!],
     })),
   ];
 }
@@ -103,6 +114,28 @@ export function framePieces(
     const plan = [...p, ...outer[j]!, ...inner[j]!, ...inner[i]!];
     return { plan, risers: [edges(plan)[2]!] };
   });
+}
+
+/**
+ * Bottoms of a box or a slab with its sides moved out as a whole: piece by piece they would depend
+ * on how the inside is cut up.
+ * @param by how far the outline is moved out, m
+ */
+export function outlineBottoms(plan: Plan, element: PitBox | Raft, by: number): Bottom[] {
+  const { corners } = plan.dig;
+  if (element.kind === 'pit' || !element.edge) return outlined(element.outline, by, corners);
+  const { edge } = element;
+  // The sides rise from the turned-down edge, not from the slab's underside.
+  return [
+    ...outlined(element.outline, by, corners, true).map((bottom) =>
+      bottom.flank ? bottom : { ...bottom, rise: raised(edge.depth), upright: true },
+    ),
+    ...framePieces(element.outline, by, edge.width).map((piece) => ({
+      ...plain(piece.plan),
+      risers: piece.risers,
+      upright: true,
+    })),
+  ];
 }
 
 /** How a falling strip's bottom stands over its lowest point, by run. */
@@ -209,24 +242,8 @@ export function bottomsFor(
         ];
       }
       case 'pit':
-        return outlined(element.outline, margin(plan, element, purpose), plan.dig.corners);
-      case 'raft': {
-        const by = margin(plan, element, purpose);
-        const edge = element.edge;
-        if (!edge) return outlined(element.outline, by, plan.dig.corners);
-        // The sides rise from the turned-down edge, not from the slab's underside.
-        const rounded = plan.dig.corners === 'rounded';
-        return [
-          ...outlined(element.outline, by, plan.dig.corners, !rounded).map((bottom) =>
-            bottom.flank ? bottom : { ...bottom, rise: raised(edge.depth), upright: true },
-          ),
-          ...framePieces(element.outline, by, edge.width).map((piece) => ({
-            ...plain(piece.plan),
-            risers: piece.risers,
-            upright: !rounded,
-          })),
-        ];
-      }
+      case 'raft':
+        return outlineBottoms(plan, element, margin(plan, element, purpose));
       case 'ramp':
         return purpose === 'dug' ? rampBottom(plan, element, depths[i] ?? 0) : [];
     }

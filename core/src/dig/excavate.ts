@@ -8,7 +8,7 @@ import type { GroundModel } from '../ground/strata.ts';
 import type { Stepped } from '../levels/steps.ts';
 import type { Plan } from '../plan/schema.ts';
 import { outlinePieces } from '../setout/index.ts';
-import { type Bottom, benchesOver, bottomsFor, grown, type Purpose } from './bottoms.ts';
+import { benchesOver, bottomsFor, grown, outlineBottoms, type Purpose } from './bottoms.ts';
 import type { Part } from './part.ts';
 import { type Cut, type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
 import { roomOf, slopeOf, supportOf } from './width.ts';
@@ -66,37 +66,52 @@ function partsOf(
     const support = stage.sides ? supportOf(plan, element) : 'upright';
     const slope = support === 'slope' ? slopeOf(plan, element) : 0;
     const back = support === 'shore' ? plan.dig.shore : 0;
-    /** Pieces that stand back from a bottom: an outline moves out as a whole, not piece by piece. */
-    const stoodBack = (bottom: Bottom, position: number, by: number): readonly Polygon[] => {
-      if (by === 0) return [bottom.plan];
-      if (element.kind !== 'pit' || list.length === 1) return [grown(bottom, by)];
-      const room = stage.purpose === 'neat' ? 0 : roomOf(plan, element);
-      return position === 0 ? outlinePieces(element.outline, room + by) : [];
-    };
-    list.forEach((bottom, position) => {
+    const outline = element.kind === 'pit' || element.kind === 'raft' ? element : null;
+    const room = stage.purpose === 'neat' ? 0 : roomOf(plan, element);
+    // An outline moves out as a whole, not piece by piece.
+    const stoodBack = outline && back > 0 ? outlineBottoms(plan, outline, room + back) : list;
+    const benches = support === 'bench' ? benchesOver(depths[owner]!, plan.dig.bench) : [];
+    stoodBack.forEach((bottom) => {
       // A flank only carries a slope; without one it is nothing.
       if (bottom.flank && slope <= 0) return;
       const floor = plus(bottom.rise, stage.floors[owner]![bottom.stretch]!);
-      const cut = (pieces: readonly Polygon[], up: number, own: number): void => {
-        for (const piece of pieces)
-          parts.push({
-            owner,
-            of,
-            bottom: piece,
-            stretch: bottom.stretch,
-            risers: bottom.risers,
-            floor: up === 0 ? floor : { ...floor, c: floor.c + up },
-            slope: own,
-            fills: bottom.fills,
-            mitre: bottom.flank?.mitre ?? 0,
-          });
+      const cut = (piece: Polygon, up: number, own: number): void => {
+        parts.push({
+          owner,
+          of,
+          bottom: piece,
+          stretch: bottom.stretch,
+          risers: bottom.risers,
+          floor: up === 0 ? floor : { ...floor, c: floor.c + up },
+          slope: own,
+          fills: bottom.fills,
+          mitre: bottom.flank?.mitre ?? 0,
+          rounding: bottom.rounding,
+        });
       };
-      cut(stoodBack(bottom, position, back), 0, bottom.upright ? 0 : slope);
-      if (support === 'bench')
-        for (const bench of benchesOver(depths[owner]!, plan.dig.bench))
-          cut(stoodBack(bottom, position, bench.back), bench.up, 0);
+      cut(
+        outline || back === 0 ? bottom.plan : grown(bottom, back),
+        0,
+        bottom.upright ? 0 : slope,
+      );
+      if (!outline) for (const bench of benches) cut(grown(bottom, bench.back), bench.up, 0);
       of++;
     });
+    if (outline)
+      for (const bench of benches)
+        for (const piece of outlinePieces(outline.outline, room + bench.back))
+          parts.push({
+            owner,
+            of: of - 1,
+            bottom: piece,
+            stretch: 0,
+            risers: [],
+            floor: plus({ a: 0, b: 0, c: bench.up }, stage.floors[owner]![0]!),
+            slope: 0,
+            fills: false,
+            mitre: 0,
+            rounding: [],
+          });
   });
   return {
     parts,

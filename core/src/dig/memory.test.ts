@@ -35,6 +35,7 @@ const box = (owner: number, x: number, y: number, w: number, h: number, slope: n
   risers: [],
   fills: true,
   mitre: 0,
+  rounding: [],
 });
 
 const figures = ({ cuts, openings }: Solid) => ({

@@ -38,10 +38,12 @@ export interface Part {
   readonly fills: boolean;
   /** How much farther a flank's sharpest mitre runs out than its side; 0 to read it off the bottom. */
   readonly mitre: number;
+  /** Of a flank: distance functions of the facets that round its corners. */
+  readonly rounding: readonly Linear[];
 }
 
 /** What of a part makes its face: two parts alike in this are dug alike. */
-export type Shape = Pick<Part, 'bottom' | 'floor' | 'slope' | 'risers' | 'mitre'>;
+export type Shape = Pick<Part, 'bottom' | 'floor' | 'slope' | 'risers' | 'mitre' | 'rounding'>;
 
 /** The ground a dig is cut under. */
 export type Ground = Pick<Surface, 'patches' | 'highest'>;
@@ -74,29 +76,28 @@ export interface Face {
 function facets(bottom: Polygon, corners: Corners): Linear[] {
   const sides = edges(bottom);
   if (corners === 'mitred') return sides;
-  const out = [...sides];
-  const n = sides.length;
-  for (let i = 0; i < n; i++) {
-    const from = sides[i]!;
-    const to = sides[(i + 1) % n]!;
-    const turn = Math.atan2(from.a * to.b - from.b * to.a, from.a * to.a + from.b * to.b);
-    if (turn < 1e-6) continue;
-    const count = Math.max(2, Math.ceil((turn / (Math.PI / 2)) * FACETS_PER_QUARTER));
-    const step = turn / count;
-    const setBack = cornerFactor(count, step);
-    // The corner itself: where both edges are at distance nought.
-    const det = from.a * to.b - from.b * to.a;
-    const vx = (-from.c * to.b + to.c * from.b) / det;
-    const vy = (-from.a * to.c + to.a * from.c) / det;
-    for (let k = 1; k < count; k++) {
-      const cos = Math.cos(k * step);
-      const sin = Math.sin(k * step);
-      const a = (from.a * cos - from.b * sin) / setBack;
-      const b = (from.a * sin + from.b * cos) / setBack;
-      out.push({ a, b, c: -(a * vx + b * vy) });
-    }
-  }
-  return out;
+  return [...sides, ...sides.flatMap((from, i) => cornerFacets(from, sides[(i + 1) % sides.length]!))];
+}
+
+/** The facets of one rounded corner between two sides; none where it goes straight on or in. */
+export function cornerFacets(from: Linear, to: Linear): Linear[] {
+  const turn = Math.atan2(from.a * to.b - from.b * to.a, from.a * to.a + from.b * to.b);
+  if (turn < 1e-6) return [];
+  // A hair over a whole facet is not another: a right angle has as many however it lies.
+  const count = Math.max(2, Math.ceil((turn / (Math.PI / 2)) * FACETS_PER_QUARTER - 1e-6));
+  const step = turn / count;
+  const setBack = cornerFactor(count, step);
+  // The corner itself: where both edges are at distance nought.
+  const det = from.a * to.b - from.b * to.a;
+  const vx = (-from.c * to.b + to.c * from.b) / det;
+  const vy = (-from.a * to.c + to.a * from.c) / det;
+  return Array.from({ length: count - 1 }, (_, k) => {
+    const cos = Math.cos((k + 1) * step);
+    const sin = Math.sin((k + 1) * step);
+    const a = (from.a * cos - from.b * sin) / setBack;
+    const b = (from.a * sin + from.b * cos) / setBack;
+    return { a, b, c: -(a * vx + b * vy) };
+  });
 }
 
 function cornerFactor(count: number, step: number): number {
@@ -161,7 +162,7 @@ export const NOWHERE: Box = { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -In
 export function faceOf(shape: Shape, ground: Ground, corners: Corners): Face {
   const { floor, bottom, slope, risers } = shape;
   const upright = slope <= 0;
-  const sides = upright ? [] : shape.mitre > 0 ? edges(bottom).slice(0, 1) : facets(bottom, corners);
+  const sides = upright ? [] : shape.mitre > 0 ? [edges(bottom)[0]!, ...shape.rounding] : facets(bottom, corners);
   const planes = [
     floor,
     ...sides.map((d) => ({ a: d.a / slope + floor.a, b: d.b / slope + floor.b, c: d.c / slope + floor.c })),

@@ -25,6 +25,7 @@ const part = (
   of: owner,
   fills: true,
   mitre: 0,
+  rounding: [],
 });
 const volume = (parts: readonly Part[], ground: Linear, corners: Corners = 'mitred') =>
   volumeOf(solveSolid(parts, planeSurface(ground), corners));

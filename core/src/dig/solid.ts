@@ -185,8 +185,9 @@ function remembered<V extends object>(cache: LRUCache<string, V>, key: string, m
   return made;
 }
 
-const keyOf = ({ bottom, floor, slope, risers, mitre }: Part): string =>
-  `${bottom.join()};${floor.a},${floor.b},${floor.c};${slope};${mitre};${risers.map((r) => `${r.a},${r.b},${r.c}`).join()}`;
+const written = (planes: readonly Linear[]) => planes.map(({ a, b, c }) => `${a},${b},${c}`).join();
+const keyOf = ({ bottom, floor, slope, risers, mitre, rounding }: Part): string =>
+  `${bottom.join()};${written([floor])};${slope};${mitre};${written(risers)};${written(rounding)}`;
 
 /** Cuts the lower envelope of the parts under the ground: the cut of each, and their faces. */
 function cutAll(parts: readonly Part[], ground: Ground, corners: Corners) {

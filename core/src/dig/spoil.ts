@@ -145,9 +145,16 @@ export function mixedLoads(
  * Windrow of loose soil: base √(4A/tanφ), height √(A·tanφ) (FM 5-434).
  * @param areaPerMetre loose m³ per metre of bank
  * @param repose degrees
+ * @param highest a bank no higher than this has a flat top and a wider base, m
  */
-export function windrow(areaPerMetre: number, repose: number): { base: number; height: number } {
+export function windrow(
+  areaPerMetre: number,
+  repose: number,
+  highest = Infinity,
+): { base: number; height: number } {
   const tan = Math.tan((repose * Math.PI) / 180);
+  if (Math.sqrt(areaPerMetre * tan) > highest)
+    return { base: areaPerMetre / highest + highest / tan, height: highest };
   return { base: Math.sqrt((4 * areaPerMetre) / tan), height: Math.sqrt(areaPerMetre * tan) };
 }
 

@@ -6,7 +6,7 @@
  * want one that does not cross itself: ask `crossing` first.
  */
 import earcut from 'earcut';
-import { area, at, edges, type Linear, minus, mitreOf, type Polygon, subtract } from './convex.ts';
+import { area, at, edges, intersect, type Linear, minus, mitreOf, type Polygon, subtract } from './convex.ts';
 
 export type Corner = readonly [number, number];
 type Corners = readonly Corner[];
@@ -247,4 +247,22 @@ export function outsideOf(outline: Corners, pieces: readonly Polygon[]): number 
     left = left.flatMap((piece) => subtract(piece, walls));
   }
   return left.reduce((sum, piece) => sum + area(piece), 0);
+}
+
+/** Distance between two convex pieces, m; nought when they share some area. */
+export function gapBetween(p: Polygon, q: Polygon): number {
+  if (intersect(p, edges(q)).length > 0) return 0;
+  const corner = (r: Polygon, i: number): Corner => [r[i % r.length]!, r[(i + 1) % r.length]!];
+  let least = Infinity;
+  for (const [one, other] of [
+    [p, q],
+    [q, p],
+  ] as const)
+    for (let i = 0; i < one.length; i += 2)
+      for (let j = 0; j < other.length; j += 2)
+        least = Math.min(
+          least,
+          distanceToLine(corner(other, j), corner(other, j + 2), one[i]!, one[i + 1]!),
+        );
+  return least;
 }

@@ -2,6 +2,11 @@
  * Triangulated surfaces: Delaunay over spots in plan (delaunator), then breaklines forced in by
  * flipping the edges they cross (Sloan 1993), left/right decided exactly (robust-predicates).
  *
+ * Where four spots lie on one circle either diagonal is Delaunay: with levels given the lower of
+ * the two surfaces is taken, which is one answer however the job lies (a regular triangulation with
+ * the level as its second lifting; Edelsbrunner & Shah 1996). Spots on one line at the hull stay on
+ * it, whatever rounding does to them.
+ *
  * Arrays follow delaunator: `triangles[e]` is the point half-edge e starts from, three to a
  * triangle; `halfedges[e]` is its twin in the neighbouring triangle, −1 on the hull.
  *
@@ -64,27 +69,137 @@ function firstDuplicate(coords: Float64Array): { at: number; other: number } | n
  * Triangulates spots, no triangle crossing a breakline.
  * @param coords [x0, y0, …] in m
  * @param breaklines each a list of positions of points
+ * @param levels of the points, m: what decides between two diagonals that are as good
  */
 export function triangulate(
   coords: Float64Array,
   breaklines: readonly (readonly number[])[],
+  levels?: ArrayLike<number>,
 ): { readonly ok: true; readonly mesh: Mesh } | { readonly ok: false; readonly fault: MeshFault } {
   const count = coords.length / 2;
   const duplicate = firstDuplicate(coords);
   if (duplicate) return { ok: false, fault: { code: 'duplicateSpot', ...duplicate } };
   if (count < 3) return { ok: false, fault: { code: 'collinear' } };
-  const { triangles, halfedges, hull } = new Delaunator(coords);
+  const made = new Delaunator(coords);
+  const work = peeled({ coords, triangles: made.triangles, halfedges: made.halfedges });
+  const { triangles, halfedges } = work;
   if (triangles.length === 0) return { ok: false, fault: { code: 'collinear' } };
-  const fault = forceLines({ coords, triangles, halfedges }, breaklines);
+  if (levels) settleTies(work, levels);
+  const fault = forceLines(work, breaklines);
   if (fault) return { ok: false, fault };
-  // delaunator winds for y downwards; with y north its hull runs clockwise.
-  return { ok: true, mesh: { coords, triangles, halfedges, hull: [...hull].reverse() } };
+  return { ok: true, mesh: { coords, triangles, halfedges, hull: hullOf(work) } };
 }
 
 interface Work {
   readonly coords: Float64Array;
   readonly triangles: Uint32Array;
   readonly halfedges: Int32Array;
+}
+
+/** A spot nearer than this (m) to a side of the hull lies on it. */
+const ON_LINE = 1e-6;
+/** Four spots whose determinant is within this share of their spread⁴ lie on one circle. */
+const ON_CIRCLE = 1e-7;
+
+/** Surfaces nearer than this (m) are one. */
+const SAME_LEVEL = 1e-9;
+
+/** The mesh without the slivers that rounding puts along its hull. */
+function peeled(work: Work): Work {
+  const { coords, triangles, halfedges } = work;
+  const gone = new Uint8Array(triangles.length / 3);
+  const flatAgainst = (e: number) => {
+    const [a, b, c] = [triangles[e]!, triangles[next(e)]!, triangles[prev(e)]!];
+    const [dx, dy] = [coords[2 * b]! - coords[2 * a]!, coords[2 * b + 1]! - coords[2 * a + 1]!];
+    const [px, py] = [coords[2 * c]! - coords[2 * a]!, coords[2 * c + 1]! - coords[2 * a + 1]!];
+    return Math.abs(dx * py - dy * px) < ON_LINE * Math.hypot(dx, dy);
+  };
+  const open: number[] = [];
+  halfedges.forEach((twin, e) => twin === -1 && open.push(e));
+  let any = false;
+  for (let e = open.pop(); e !== undefined; e = open.pop()) {
+    if (gone[Math.floor(e / 3)] || !flatAgainst(e)) continue;
+    any = true;
+    gone[Math.floor(e / 3)] = 1;
+    for (const side of [next(e), prev(e)]) {
+      const twin = halfedges[side]!;
+      if (twin === -1) continue;
+      halfedges[twin] = -1;
+      open.push(twin);
+    }
+  }
+  if (!any) return work;
+  const place = new Int32Array(triangles.length).fill(-1);
+  let count = 0;
+  for (let e = 0; e < triangles.length; e++) if (!gone[Math.floor(e / 3)]) place[e] = count++;
+  const kept = { coords, triangles: new Uint32Array(count), halfedges: new Int32Array(count) };
+  place.forEach((to, e) => {
+    if (to < 0) return;
+    kept.triangles[to] = triangles[e]!;
+    kept.halfedges[to] = halfedges[e] === -1 ? -1 : place[halfedges[e]!]!;
+  });
+  return kept;
+}
+
+/** Points round the mesh, counter-clockwise with y north (delaunator winds for y downwards). */
+function hullOf({ triangles, halfedges }: Work): number[] {
+  const after = new Map<number, number>();
+  halfedges.forEach((twin, e) => {
+    if (twin === -1) after.set(triangles[next(e)]!, triangles[e]!);
+  });
+  const out: number[] = [];
+  const [first] = after.keys();
+  for (let p = first; p !== undefined && out.length < after.size; p = after.get(p)) out.push(p);
+  return out;
+}
+
+/** Turns the diagonal of the two triangles that share half-edge a. Returns the six half-edges touched. */
+function turnDiagonal({ triangles, halfedges }: Work, a: number): readonly number[] {
+  const link = (p: number, q: number) => {
+    halfedges[p] = q;
+    if (q !== -1) halfedges[q] = p;
+  };
+  const b = halfedges[a]!;
+  const [ar, al, bl, br] = [prev(a), next(a), prev(b), next(b)];
+  const [p0, p1] = [triangles[ar]!, triangles[bl]!];
+  triangles[a] = p1;
+  triangles[b] = p0;
+  const beyond = halfedges[bl]!;
+  link(b, halfedges[ar]!);
+  link(a, beyond);
+  link(ar, bl);
+  return [a, al, ar, b, bl, br];
+}
+
+/** Of every four spots on a circle the diagonal that makes the lower surface. */
+function settleTies(work: Work, levels: ArrayLike<number>): void {
+  const { coords, triangles, halfedges } = work;
+  /** Positive when the diagonal at e lies above the other one and both are as good. */
+  const above = (e: number): boolean => {
+    const twin = halfedges[e]!;
+    if (twin === -1) return false;
+    const [p, q, r, s] = [triangles[e]!, triangles[next(e)]!, triangles[prev(e)]!, triangles[prev(twin)]!];
+    const x = (i: number) => coords[2 * i]! - coords[2 * s]!;
+    const y = (i: number) => coords[2 * i + 1]! - coords[2 * s + 1]!;
+    const [px, py, qx, qy, rx, ry] = [x(p), y(p), x(q), y(q), x(r), y(r)];
+    const [p2, q2, r2] = [px * px + py * py, qx * qx + qy * qy, rx * rx + ry * ry];
+    const det = px * (qy * r2 - q2 * ry) - py * (qx * r2 - q2 * rx) + p2 * (qx * ry - qy * rx);
+    if (Math.abs(det) > ON_CIRCLE * Math.max(p2, q2, r2) ** 2) return false;
+    // Where p–q crosses s–r, as a share of each.
+    const [dx, dy] = [qx - px, qy - py];
+    const turn = rx * dy - ry * dx;
+    const along = (px * dy - py * dx) / turn;
+    const here = (rx * py - ry * px) / -turn;
+    if (!(along > 0 && along < 1 && here > 0 && here < 1)) return false;
+    const z = (i: number) => levels[i]!;
+    return z(p) + here * (z(q) - z(p)) > z(s) + along * (z(r) - z(s)) + SAME_LEVEL;
+  };
+  const queue = Array.from({ length: triangles.length }, (_, e) => e);
+  // Every turn lowers the surface, so it ends; the bound is for numbers that are no levels.
+  for (let left = 40 * triangles.length; queue.length > 0 && left > 0; left--) {
+    const e = queue.pop()!;
+    if (above(e)) queue.push(...turnDiagonal(work, e));
+  }
 }
 
 function forceLines(work: Work, breaklines: readonly (readonly number[])[]): MeshFault | null {
@@ -102,26 +217,8 @@ function forceLines(work: Work, breaklines: readonly (readonly number[])[]): Mes
   const forced = new Set<number>();
   const key = (a: number, b: number) => Math.min(a, b) * count + Math.max(a, b);
 
-  const link = (a: number, b: number) => {
-    halfedges[a] = b;
-    if (b !== -1) halfedges[b] = a;
-  };
-  /** Turns the diagonal of the two triangles that share half-edge a. */
   const flip = (a: number) => {
-    const b = halfedges[a]!;
-    const ar = prev(a);
-    const al = next(a);
-    const bl = prev(b);
-    const br = next(b);
-    const p0 = triangles[ar]!;
-    const p1 = triangles[bl]!;
-    triangles[a] = p1;
-    triangles[b] = p0;
-    const beyond = halfedges[bl]!;
-    link(b, halfedges[ar]!);
-    link(a, beyond);
-    link(ar, bl);
-    for (const e of [a, al, ar, b, bl, br]) remember(e);
+    for (const e of turnDiagonal(work, a)) remember(e);
   };
   /** Half-edges that start from p, all round, hull or not. */
   const around = (p: number): number[] => {

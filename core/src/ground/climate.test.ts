@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plainPlan, seeded, soilsDown } from '../testing.ts';
 import { designWinter, looksFahrenheit, type Reading, wintersOf } from './climate.ts';
-import { designFrost, frozenAfter } from './design-frost.ts';
+import { designFrost, frostCurve, frozenAfter } from './design-frost.ts';
 import { frostDepth, frostLayer } from './frost.ts';
 import { heaveGroup } from './heave.ts';
 import { SOILS } from './kinds.ts';
@@ -116,9 +116,10 @@ describe('the design frost', () => {
       nFactor: 0.7,
     });
     expect(frost.computed).toBeCloseTo(closed, 9);
-    expect(frost.curve.at(-1)!.depth).toBeCloseTo(closed, 9);
-    for (let i = 1; i < frost.curve.length; i++)
-      expect(frost.curve[i]!.depth).toBeGreaterThanOrEqual(frost.curve[i - 1]!.depth - 1e-9);
+    const curve = frostCurve(p, groundModel(p), frost);
+    expect(curve.at(-1)!.depth).toBeCloseTo(closed, 9);
+    for (let i = 1; i < curve.length; i++)
+      expect(curve[i]!.depth).toBeGreaterThanOrEqual(curve[i - 1]!.depth - 1e-9);
   });
   it('is shallower under insulation and fill, by more for a thicker board', () => {
     const under = (cover: ReturnType<typeof plan>['ground']['frost']['cover']) => {

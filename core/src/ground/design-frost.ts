@@ -4,7 +4,8 @@
  */
 import type { Plan } from '../plan/schema.ts';
 import { type DesignWinter, designWinter } from './climate.ts';
-import { type Climate, dryLayer, type FrostLayer, frostDepth, frostLayer } from './frost.ts';
+import { type Climate, dryLayer, type FrostLayer, frostDepth, frostLayer, mergedLayers } from './frost.ts';
+import { conductedWinter } from './frost-conduction.ts';
 import { type CoverKind, type FrostGroup, SOILS } from './kinds.ts';
 import type { GroundModel, Layer } from './strata.ts';
 
@@ -55,8 +56,6 @@ export interface Frost {
   readonly at: string | null;
   /** Worst heave group of the soils the frost reaches. */
   readonly group: FrostGroup | null;
-  /** How the frost goes down through the design winter. */
-  readonly curve: readonly FrostMoment[];
 }
 
 /** What is laid over the ground, m. */
@@ -100,21 +99,6 @@ export function designFrost(plan: Plan, model: Pick<GroundModel, 'logColumns'>):
       computed = depth;
       at = j;
     });
-  const layers = at === null ? [] : frostLayersOf(model.logColumns[at]!, cover);
-  const shape = plan.ground.frost.climate?.shape ?? [];
-  const steps = shape.length > 1 ? shape : SINE_WINTER;
-  const final = computed ?? 0;
-  let reachedYet = 0;
-  const curve = climate
-    ? steps.map((share, i): FrostMoment => {
-        const day = (climate.days * i) / (steps.length - 1);
-        if (share <= 0 || day <= 0) return { day, depth: 0 };
-        const depth = frostDepth(layers, { ...climate, index: climate.index * share, days: day }) - over;
-        // Milder last weeks slow the frost; they do not lift it again within the winter.
-        reachedYet = Math.min(final, Math.max(reachedYet, depth));
-        return { day, depth: reachedYet };
-      })
-    : [];
   const depth = local === null && computed === null ? null : Math.max(local ?? 0, computed ?? 0);
   const reached = model.logColumns.flatMap((column) =>
     column.filter((layer) => depth !== null && layer.top < depth).map((layer) => layer.soil.frostGroup),
@@ -129,8 +113,28 @@ export function designFrost(plan: Plan, model: Pick<GroundModel, 'logColumns'>):
     at: at === null ? null : plan.ground.logs[at]!.name,
     group:
       reached.length === 0 ? null : reached.reduce((p, q) => (GROUPS.indexOf(q) > GROUPS.indexOf(p) ? q : p)),
-    curve,
   };
+}
+
+/** How the frost goes down through the design winter, where it goes deepest; empty without a climate. */
+export function frostCurve(plan: Plan, model: Pick<GroundModel, 'logColumns'>, frost: Frost): FrostMoment[] {
+  const { climate, computed } = frost;
+  const column = model.logColumns[plan.ground.logs.findIndex((log) => log.name === frost.at)];
+  if (!climate || computed === null || !column) return [];
+  const layers = mergedLayers(frostLayersOf(column, plan.ground.frost.cover));
+  const over = coverThickness(plan);
+  const shape = plan.ground.frost.climate?.shape ?? [];
+  const shares = shape.length > 1 ? shape : SINE_WINTER;
+  const reached = conductedWinter(layers, climate, shares);
+  const last = reached[reached.length - 1] ?? 0;
+  // The design depth takes the winter's mean cold; the course of it is scaled to end there.
+  const scale = last > 0 ? (computed + over) / last : 0;
+  let most = 0;
+  return shares.map((_, i) => {
+    // Milder last weeks slow the frost; they do not lift it again within the winter.
+    most = Math.min(computed, Math.max(most, reached[i]! * scale - over));
+    return { day: (climate.days * i) / (shares.length - 1), depth: most };
+  });
 }
 
 /**

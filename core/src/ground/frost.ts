@@ -3,11 +3,14 @@
  * with λ from the Neumann solution for equal properties rather than off a chart, and Kersten's
  * (1949) conductivities.
  *
- * Insulation boards hold no water: they spend nothing themselves and count by their resistance.
- * A frost that stops inside one is given as reaching its underside.
+ * One soil has that closed form. Every other stack (boards, fills, soils of any contrast) is solved
+ * as heat conduction with change of phase (frost-conduction.ts): no balance at the front holds
+ * within a few per cent under boards and over strong contrasts.
  *
  * Not covered: snow cover other than by the n-factor, heat from the sides or from a warm building.
  */
+import { LRUCache } from 'lru-cache';
+import { conductedFrost } from './frost-conduction.ts';
 
 /** Heat to freeze a kilogram of water, J/kg. */
 const LATENT = 334_000;
@@ -131,110 +134,46 @@ export const dryLayer = (thickness: number, conductivity: number, heat: number):
   latent: 0,
 });
 
-/** 2χ·e^(−χ²)/(√π·erf χ): the heat the frozen soil itself gives up slows the front by this. */
-const frozenFactor = (chi: number) =>
-  chi < 1e-6 ? 1 : (2 * chi * Math.exp(-chi * chi)) / (Math.sqrt(Math.PI) * erf(chi));
-/** e^(−χ²)/erfc χ: a front that moves into warm soil meets more heat than a still one. */
-const thawedFactor = (chi: number) =>
-  chi > 2.9 ? Math.sqrt(Math.PI) * chi : Math.exp(-chi * chi) / erfc(chi);
-
-/**
- * Soil under a dry cover cools before it freezes: when its surface comes to 0 °C, and the start a
- * bare 0 °C surface would have needed to have drawn the same heat by then, s (half-space under a
- * resistance, Carslaw & Jaeger 1959, §2.7).
- * @param resistance of the cover, m²K/W
- */
-function coveredStart(
-  layer: FrostLayer,
-  resistance: number,
-  below: number,
-  mean: number,
-): { freezes: number; origin: number } {
-  const erfcx = (x: number) => (x < 2.5 ? Math.exp(x * x) * erfc(x) : erfcTail(x));
-  const wanted = below / (below + mean);
-  const eta = bisect((x) => erfcx(x) - wanted, 0, 1e4);
-  const kC = layer.conductivity * layer.heat;
-  const freezes = eta * eta * resistance * resistance * kC;
-  const drawn = (mean + below) * kC * resistance * (wanted - 1 + (2 * eta) / Math.sqrt(Math.PI));
-  return { freezes, origin: freezes - (drawn / (2 * mean)) ** 2 * (Math.PI / kC) };
+/** Modified Berggren: X = λ·√(2·k·nF·86400/L), m. For one soil without end. */
+function berggrenDepth({ conductivity, heat, latent }: FrostLayer, climate: Climate): number {
+  const frozen = climate.nFactor * climate.index;
+  const vs = frozen / climate.days;
+  const lambda = berggrenLambda((heat * vs) / latent, climate.mean / vs);
+  return lambda * Math.sqrt((2 * conductivity * frozen * DAY) / latent);
 }
 
-/** Steps each buried layer's freezing is followed in; 40 agree with 1000 to 0.01 %. */
-const FRONT_STEPS = 40;
-/** Deeper than any frost, m. */
-const DEEPEST = 50;
+const alike = (p: FrostLayer, q: FrostLayer) =>
+  p.conductivity === q.conductivity && p.heat === q.heat && p.latent === q.latent;
+
+/** Layers with neighbours of one make put together. */
+export function mergedLayers(layers: readonly FrostLayer[]): FrostLayer[] {
+  const out: FrostLayer[] = [];
+  for (const layer of layers) {
+    const last = out[out.length - 1];
+    if (last && alike(last, layer)) out[out.length - 1] = { ...last, thickness: last.thickness + layer.thickness };
+    else if (layer.thickness > 0) out.push(layer);
+  }
+  return out;
+}
+
+/** Stacks solved before: an edit seldom touches the winter or what lies in it. */
+const known = new LRUCache<string, number>({ max: 256 });
 
 /**
- * Depth the frost reaches below the surface, m.
- *
- * The first soil freezes by the modified Berggren formula, X = λ·√(2·k·nF·86400/L): one layer is
- * that formula exactly. Below it the same balance at the front is followed through the layers,
- *   L·dX/dt = vs·F(χ)/ΣR − v0·√(kC/π(t − t₀))·G(χ),
- * with the resistance above and the properties of the soil the front is in; for one soil it has
- * Neumann's solution. Dry layers (boards, concrete) only resist. Within 5 % of a numerical
- * solution of heat conduction with phase change, also under boards.
+ * Depth the frost reaches below the surface, m: the closed form for one soil, conduction with
+ * change of phase for every other stack.
+ * @param layers from the surface down; the last runs on
  */
 export function frostDepth(layers: readonly FrostLayer[], climate: Climate): number {
-  const below = (climate.nFactor * climate.index) / climate.days;
-  const { mean } = climate;
-  if (layers.length === 0 || !(below > 0)) return 0;
-  const end = Math.sqrt(climate.days * DAY);
-  let depth = 0;
-  let resistance = 0;
-  let heat = 0;
-  /** Σ d/√a over the soils passed: how far the front has come in the soil's own time, √s. */
-  let passed = 0;
-  let covered = false;
-  /** When the soil ahead of the front began to lose heat, s. */
-  let origin = 0;
-  /** √t when the front stands at `depth`, √s. */
-  let now = 0;
-  for (const [i, layer] of layers.entries()) {
-    const { conductivity, latent } = layer;
-    const thickness = i === layers.length - 1 ? DEEPEST : layer.thickness;
-    const root = Math.sqrt(conductivity / layer.heat);
-    if (latent > 0 && resistance === 0) {
-      const vs = below;
-      const lambda = berggrenLambda((layer.heat * vs) / latent, mean / vs);
-      const rate = lambda * Math.sqrt((2 * conductivity * vs) / latent);
-      if (rate * end <= thickness) return rate * end;
-      now = thickness / rate;
-    } else if (latent > 0) {
-      if (covered && mean > 0) {
-        const start = coveredStart(layer, resistance, below, mean);
-        covered = false;
-        origin = start.origin;
-        passed = 0;
-        now = Math.max(now, Math.sqrt(start.freezes));
-        if (now >= end) return depth;
-      }
-      const warm = mean * Math.sqrt((conductivity * layer.heat) / Math.PI);
-      const speed = (x: number, root_t: number) => {
-        const over = resistance + x / conductivity;
-        const since = Math.sqrt(Math.max(1, root_t * root_t - origin));
-        const chi = Math.sqrt(over * (heat + x * layer.heat)) / (2 * Math.max(1, root_t));
-        const out = (below * frozenFactor(chi)) / over;
-        const back = (warm * thawedFactor((passed + x / root) / (2 * since))) / since;
-        return Math.max(0, (2 * root_t * (out - back)) / latent);
-      };
-      const step = (end - now) / FRONT_STEPS;
-      let x = 0;
-      for (let n = 0; n < FRONT_STEPS && x < thickness; n++) {
-        const k1 = speed(x, now);
-        const k2 = speed(x + (step / 2) * k1, now + step / 2);
-        const k3 = speed(x + (step / 2) * k2, now + step / 2);
-        const k4 = speed(x + step * k3, now + step);
-        const gained = (step / 6) * (k1 + 2 * k2 + 2 * k3 + k4);
-        if (x + gained < thickness) now += step;
-        else now += (step * (thickness - x)) / gained;
-        x = Math.min(thickness, x + gained);
-      }
-      if (x < thickness) return depth + x;
-    } else covered = true;
-    depth += thickness;
-    resistance += thickness / conductivity;
-    heat += thickness * layer.heat;
-    if (latent > 0) passed += thickness / root;
-  }
+  const stack = mergedLayers(layers);
+  const [only] = stack;
+  if (!only || !(climate.nFactor * climate.index > 0)) return 0;
+  if (stack.length === 1 && only.latent > 0) return berggrenDepth(only, climate);
+  const { index, days, mean, nFactor } = climate;
+  const key = JSON.stringify([index, days, mean, nFactor, ...stack.map(Object.values)]);
+  const before = known.get(key);
+  if (before !== undefined) return before;
+  const depth = conductedFrost(stack, climate);
+  known.set(key, depth);
   return depth;
 }

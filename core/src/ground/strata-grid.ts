@@ -2,12 +2,13 @@
  * Strata for volumes: boundaries taken linear over a grid finer than the spacing of the logs, so
  * that between a dug plane and a ground plane every soil's volume is exact.
  *
- * The grid hangs on the first log, so that moving a whole job changes nothing; it is made where it
- * is asked for, and kept.
+ * The grid hangs on the first log and runs towards the next, and its squares are cut by both
+ * diagonals: a job moved, turned or mirrored has the same volumes. It is made where it is asked
+ * for, and kept.
  */
 import {
-  boxOf,
   clip,
+  edges,
   integral,
   intersect,
   isEmpty,
@@ -46,6 +47,17 @@ export interface Boundary {
   readonly knots: readonly Knot[];
 }
 
+/** Direction from the first log to the next that stands elsewhere. */
+function headingOf(logs: readonly GroundLog[]): readonly [number, number] {
+  const [first] = logs;
+  for (const { at } of logs.slice(1)) {
+    const [dx, dy] = [at[0] - first!.at[0], at[1] - first!.at[1]];
+    const length = Math.hypot(dx, dy);
+    if (length > 1e-6) return [dx / length, dy / length];
+  }
+  return [1, 0];
+}
+
 /** A tenth of the nearest spacing of two logs, within reason, m. */
 function gridSize(logs: readonly GroundLog[]): number {
   let nearest = Infinity;
@@ -56,7 +68,7 @@ function gridSize(logs: readonly GroundLog[]): number {
   return Math.min(COARSEST_GRID, Math.max(FINEST_GRID, nearest / 10));
 }
 
-/** Half a square of the grid: the half-planes that bound it and every boundary's plane over it. */
+/** A quarter of a square of the grid: the half-planes that bound it and every boundary's plane over it. */
 interface Triangle {
   readonly walls: readonly Linear[];
   readonly planes: readonly Linear[];
@@ -70,48 +82,53 @@ export type AddVolumes = (area: Polygon, level: Linear, ground: Linear, into: nu
  * @param boundaries tops of the soils from the ground down; the first is the ground itself
  */
 export function griddedVolumes(boundaries: readonly Boundary[], logs: readonly GroundLog[]): AddVolumes {
-  const size = gridSize(logs);
+  // Four triangles a square: as many to the area as squares half as large cut once.
+  const size = gridSize(logs) * Math.SQRT2;
   const [ox, oy] = logs[0]?.at ?? [0, 0];
-  const nodes = new Map<string, readonly number[]>();
-  const node = (i: number, j: number): readonly number[] => {
+  const [ux, uy] = headingOf(logs);
+  const nodes = new Map<string, readonly [number, number, readonly number[]]>();
+  /** Place and boundaries of a node, in squares from the first log; middles lie at halves. */
+  const node = (i: number, j: number) => {
     const key = `${i},${j}`;
-    const known = nodes.get(key);
-    if (known) return known;
-    const made = boundaries.map(({ knots }, k) => (k === 0 ? 0 : idw(knots, ox + i * size, oy + j * size)));
+    const before = nodes.get(key);
+    if (before) return before;
+    const [u, v] = [i * size, j * size];
+    const [x, y] = [ox + u * ux - v * uy, oy + u * uy + v * ux];
+    const made = [x, y, boundaries.map(({ knots }, k) => (k === 0 ? 0 : idw(knots, x, y)))] as const;
     nodes.set(key, made);
     return made;
   };
-  const squares = new Map<string, readonly [Triangle, Triangle]>();
-  /** The square up and right of a node, halved from its low left corner to its high right one. */
-  const square = (i: number, j: number): readonly [Triangle, Triangle] => {
+  const squares = new Map<string, readonly Triangle[]>();
+  const square = (i: number, j: number): readonly Triangle[] => {
     const key = `${i},${j}`;
-    const known = squares.get(key);
-    if (known) return known;
-    const [x0, y0, x1, y1] = [ox + i * size, oy + j * size, ox + (i + 1) * size, oy + (j + 1) * size];
-    const planes = (corner: readonly [number, number], p: number, q: number) =>
-      boundaries.map((_, k) =>
-        planeThrough([x0, y0, node(i, j)[k]!], [...corner, node(p, q)[k]!], [x1, y1, node(i + 1, j + 1)[k]!]),
-      );
-    const left = { a: -1, b: 0, c: x0 };
-    const right = { a: 1, b: 0, c: -x1 };
-    const low = { a: 0, b: -1, c: y0 };
-    const high = { a: 0, b: 1, c: -y1 };
-    // Over the diagonal: y − x more than at the corner.
-    const under = { a: -1, b: 1, c: x0 - y0 };
-    const over = { a: 1, b: -1, c: y0 - x0 };
-    const made: readonly [Triangle, Triangle] = [
-      { walls: [right, low, under], planes: planes([x1, y0], i + 1, j) },
-      { walls: [left, high, over], planes: planes([x0, y1], i, j + 1) },
-    ];
+    const before = squares.get(key);
+    if (before) return before;
+    const middle = node(i + 0.5, j + 0.5);
+    const round = [node(i, j), node(i + 1, j), node(i + 1, j + 1), node(i, j + 1)];
+    const made = round.map((p, n): Triangle => {
+      const q = round[(n + 1) % 4]!;
+      return {
+        walls: edges([p[0], p[1], q[0], q[1], middle[0], middle[1]]),
+        planes: boundaries.map((_, k) =>
+          planeThrough([p[0], p[1], p[2][k]!], [q[0], q[1], q[2][k]!], [middle[0], middle[1], middle[2][k]!]),
+        ),
+      };
+    });
     squares.set(key, made);
     return made;
   };
   return (area, level, ground, into) => {
-    const box = boxOf(area);
-    const [i0, i1] = [Math.floor((box.x0 - ox) / size), Math.floor((box.x1 - ox) / size)];
-    const [j0, j1] = [Math.floor((box.y0 - oy) / size), Math.floor((box.y1 - oy) / size)];
-    for (let j = j0; j <= j1; j++)
-      for (let i = i0; i <= i1; i++)
+    let [u0, u1, v0, v1] = [Infinity, -Infinity, Infinity, -Infinity];
+    for (let k = 0; k < area.length; k += 2) {
+      const [x, y] = [area[k]! - ox, area[k + 1]! - oy];
+      const [u, v] = [(x * ux + y * uy) / size, (y * ux - x * uy) / size];
+      u0 = Math.min(u0, u);
+      u1 = Math.max(u1, u);
+      v0 = Math.min(v0, v);
+      v1 = Math.max(v1, v);
+    }
+    for (let j = Math.floor(v0); j <= Math.floor(v1); j++)
+      for (let i = Math.floor(u0); i <= Math.floor(u1); i++)
         for (const { walls, planes } of square(i, j)) {
           const piece = intersect(area, walls);
           if (piece.length === 0) continue;

@@ -105,7 +105,11 @@ export function spotSurface(
   points: readonly (readonly [number, number, number])[],
   breaklines: readonly (readonly number[])[],
 ): MadeSurface {
-  const made = triangulate(flatPlan(points), breaklines);
+  const made = triangulate(
+    flatPlan(points),
+    breaklines,
+    points.map((point) => point[2]),
+  );
   if (!made.ok) return made;
   const { triangles, hull } = made.mesh;
   const patches: SurfacePatch[] = [];

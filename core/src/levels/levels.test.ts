@@ -6,6 +6,7 @@ import type { Hazard, Plan } from '../plan/schema.ts';
 import { demo, instruct, named, pad, plainPlan, seeded, strip, tilt } from '../testing.ts';
 import { courseFit, floorLevels, floorStacks } from './floors.ts';
 import { distanceTo } from './neighbour.ts';
+import { footingPieces } from '../setout/index.ts';
 import { stepRule, stepsOf } from './steps.ts';
 
 const floor = (id: string, level: number, more: Partial<Plan['levels']['floors'][number]> = {}) => ({
@@ -159,7 +160,8 @@ describe('stepped strips', () => {
     const model = groundModel(plan);
     const element = plan.elements[0]!;
     if (element.kind !== 'strip') throw new Error('strip');
-    return stepsOf(plan, model, designFrost(plan, model), element)!;
+    const [pieces] = footingPieces(plan.elements);
+    return stepsOf(plan, model, designFrost(plan, model), element, pieces!)!;
   };
 
   it('on 1:10 fall 1.2 m over 12 m: four steps of 0.3, each a tread of 3 m', () => {

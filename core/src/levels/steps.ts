@@ -6,7 +6,9 @@
  * is coursed; lap ≥ the larger of 2 × step height, the thickness and 0.3 m; no tread shorter than
  * twice the lap unless typed. A corner may fall on any tread.
  */
+import { at, boxOf, edges, type Linear, type Polygon } from '../geometry/index.ts';
 import type { Frost } from '../ground/design-frost.ts';
+import { placesOn } from '../ground/places.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import type { Plan, Strip } from '../plan/schema.ts';
 import { segmentsOf } from '../setout/index.ts';
@@ -47,6 +49,8 @@ export interface Stepped {
 /** Distance between places read along the axis, m; longer strips are read more coarsely. */
 const STEP = 0.05;
 const MOST_PLACES = 1500;
+/** Across the footing the ground is read this close where strata vary, m. */
+const ACROSS = 0.25;
 const LEAST_LAP = 0.3;
 
 /** The larger of twice the step, the footing's thickness and 0.3 m. */
@@ -66,37 +70,101 @@ export function stepRule(
   return { height, lap, tread: steps.tread ?? 2 * lap };
 }
 
-/** What the rules ask along an axis: the lowest candidate across the footing at each place. */
-export function needsAlong(plan: Plan, model: GroundModel, frost: Frost, strip: Strip): Need[] {
+/**
+ * What the rules ask along an axis: the lowest candidate over all the footing's plan at each place.
+ * The plan runs on past the ends of the axis to the far side of what it meets; what lies there
+ * asks at the end.
+ * @param pieces of the footing in plan, one a run
+ */
+export function needsAlong(
+  plan: Plan,
+  model: GroundModel,
+  frost: Frost,
+  strip: Strip,
+  pieces: readonly Polygon[],
+): Need[] {
   const runs = segmentsOf(strip);
   const total = runs.reduce((sum, run) => sum + run.length, 0);
   const spacing = Math.max(STEP, total / MOST_PLACES);
   const stack = floorStacks(plan).find((s) => s.floor.id === floorOf(plan, strip)?.id) ?? null;
-  const half = strip.width / 2;
   const out: Need[] = [];
   let before = 0;
-  for (const run of runs) {
+  runs.forEach((run, r) => {
     const count = Math.max(1, Math.round(run.length / spacing));
-    for (let i = 0; i <= count; i++) {
-      const s = (run.length * i) / count;
+    const step = run.length / count;
+    /** Places of the plan by the place along the axis they are asked for at. */
+    const asked: [number, number][][] = Array.from({ length: count + 1 }, () => []);
+    const ask = (x: number, y: number) => {
+      const s = (x - run.from[0]) * run.ux + (y - run.from[1]) * run.uy;
+      const place = Math.min(count, Math.max(0, s / step));
+      const nearest = Math.round(place);
+      if (Math.abs(place - nearest) < 1e-6) asked[nearest]!.push([x, y]);
+      // Between two places it is asked for at both: either may be the end of a tread.
+      else for (const i of [Math.floor(place), Math.ceil(place)]) asked[i]!.push([x, y]);
+    };
+    const piece = pieces[r] ?? [];
+    for (const [x, y] of placesOn(model, [piece])) ask(x, y);
+    const walls = edges(piece);
+    const along = piece.map((_, i) =>
+      i % 2 === 0 ? (piece[i]! - run.from[0]) * run.ux + (piece[i + 1]! - run.from[1]) * run.uy : 0,
+    );
+    const first = Math.floor(Math.min(0, ...along) / step + 1e-6);
+    const last = Math.ceil(Math.max(run.length, ...along) / step - 1e-6);
+    for (let i = first; i <= last; i++) {
+      const [x, y] = [run.from[0] + i * step * run.ux, run.from[1] + i * step * run.uy];
+      const across = acrossOf(walls, x, y, -run.uy, run.ux);
+      if (!across) continue;
+      const [from, to] = across;
+      const put = (d: number) => ask(x - d * run.uy, y + d * run.ux);
+      const reads = model.varies ? Math.ceil((to - from) / ACROSS) : 1;
+      for (let k = 0; k <= reads; k++) put(from + ((to - from) * k) / reads);
+      if (!model.surface.hull) continue;
+      // Where the line crosses from one piece of the ground to the next.
+      const ends = [x - from * run.uy, y + from * run.ux, x - to * run.uy, y + to * run.ux];
+      for (const patch of model.surface.patches(boxOf(ends))) {
+        const within = acrossOf(patch.walls, x, y, -run.uy, run.ux);
+        for (const d of within ?? []) if (d > from && d < to) put(d);
+      }
+    }
+    asked.forEach((places, i) => {
+      const s = i * step;
       const [x, y] = [run.from[0] + s * run.ux, run.from[1] + s * run.uy];
-      const places = [-half, 0, half].map((d) => [x - d * run.uy, y + d * run.ux] as const);
       const lowest = candidatesAt(
         plan,
         model,
         frost,
         stack,
         strip.thickness,
-        places,
+        places.length > 0 ? places : [[x, y]],
       ).reduce<Candidate | null>(
         (best, next) => (best === null || next.level < best.level ? next : best),
         null,
       );
       if (lowest) out.push({ s: before + s, ground: model.level(x, y), ...lowest });
-    }
+    });
     before += run.length;
-  }
+  });
   return out;
+}
+
+/** Where a line through a place enters and leaves a convex piece, m along it; null when it misses. */
+function acrossOf(
+  walls: readonly Linear[],
+  x: number,
+  y: number,
+  dx: number,
+  dy: number,
+): readonly [number, number] | null {
+  let [from, to] = [-Infinity, Infinity];
+  for (const wall of walls) {
+    const out = at(wall, x, y);
+    const rate = wall.a * dx + wall.b * dy;
+    if (Math.abs(rate) < 1e-12) {
+      if (out > 1e-9) return null;
+    } else if (rate > 0) to = Math.min(to, -out / rate);
+    else from = Math.max(from, -out / rate);
+  }
+  return to > from && Number.isFinite(to - from) ? [from, to] : null;
 }
 
 /** Least (or largest) of the values within a window either side, by position; wraps when closed. */
@@ -125,11 +193,18 @@ function windowed(
 
 /**
  * Steps of a strip.
+ * @param pieces of its footing in plan, one a run
  * @returns null when nothing decides a depth, or an engineer has given one level for it
  */
-export function stepsOf(plan: Plan, model: GroundModel, frost: Frost, strip: Strip): Stepped | null {
+export function stepsOf(
+  plan: Plan,
+  model: GroundModel,
+  frost: Frost,
+  strip: Strip,
+  pieces: readonly Polygon[],
+): Stepped | null {
   if (instructionFor(plan, strip)) return null;
-  const along = needsAlong(plan, model, frost, strip);
+  const along = needsAlong(plan, model, frost, strip, pieces);
   if (along.length === 0) return null;
   const stack = floorStacks(plan).find((s) => s.floor.id === floorOf(plan, strip)?.id) ?? null;
   const coursed = stack?.courses && stack.floor.landing === 'deepen' ? stack.courses.module : null;

@@ -90,8 +90,10 @@ describe('a plan of version 1', () => {
       for (const [id, value] of Object.entries(figures)) {
         const now = takeoff.figures[id as keyof typeof takeoff.figures].value;
         // Soils are told apart on a finer grid since: what depends on which soil it is moved a little.
+        // The barn's strips step: where they run on to another's far side they go deeper since.
         const soils = id === 'spoil' || id === 'keep';
-        expect(Math.abs(now / value - 1), `${name} ${id}`).toBeLessThan(soils ? 5e-4 : 1e-8);
+        const most = name === 'drying-barn' ? 2e-3 : soils ? 5e-4 : 1e-8;
+        expect(Math.abs(now / value - 1), `${name} ${id}`).toBeLessThan(most);
       }
       // A machine that was only a name becomes one with typical figures.
       expect(read.plan.dig.machines[0]!.name).toBe((old as { dig: { machine: string } }).dig.machine);
@@ -114,8 +116,11 @@ describe('a plan of version 1', () => {
     );
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     const takeoff = compute(read.plan);
-    for (const [id, value] of Object.entries(figures))
-      expect(takeoff.figures[id as keyof typeof takeoff.figures].value).toBeCloseTo(value, 6);
+    for (const [id, value] of Object.entries(figures)) {
+      const now = takeoff.figures[id as keyof typeof takeoff.figures].value;
+      // The soils' grid turns with the job since: which soil it is moved by some litres.
+      expect(Math.abs(now / value - 1), id).toBeLessThan(id === 'spoil' || id === 'keep' ? 1e-4 : 1e-8);
+    }
     // Nothing it did not say is made up but what every new plan begins with.
     expect(read.plan.dig.day).toEqual({ start: '07:30', hours: 8 });
     expect(read.plan.dig.cramped).toBe(false);

@@ -4,10 +4,11 @@
  */
 
 import { framePieces } from '../dig/bottoms.ts';
-import { type Solid, volumeUnderLevel } from '../dig/solid.ts';
+import { type Solid, volumeUnder, volumeUnderLevel } from '../dig/solid.ts';
 import { splitByStretch } from '../dig/stretches.ts';
 import { bottomOf, roomOf } from '../dig/width.ts';
-import { area, intersect, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
+import { boxOf, intersect, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
+import type { Surface } from '../ground/surface.ts';
 import type { Stepped } from '../levels/steps.ts';
 import type { Element, Pad, Plan } from '../plan/schema.ts';
 import { footingPieces, footprints, outlinePieces, segmentsOf, sizesOf } from '../setout/index.ts';
@@ -109,6 +110,14 @@ const centroid = (piece: Polygon): readonly [number, number] => {
   return [x, y];
 };
 
+/** m³ between a level and the ground below it over a convex piece of plan. */
+function standingOut(surface: Surface, piece: Polygon, level: number): number {
+  let sum = 0;
+  for (const { walls, ground } of surface.patches(boxOf(piece)))
+    sum += volumeUnder(intersect(piece, walls), ground, { a: 0, b: 0, c: level });
+  return sum;
+}
+
 /** What a higher tread lays over the lower one before it or after it: its plan and the lower underside. */
 function laps(element: Element, pieces: readonly Polygon[], steps: Stepped) {
   if (element.kind !== 'strip') return [];
@@ -139,7 +148,7 @@ function laps(element: Element, pieces: readonly Polygon[], steps: Stepped) {
  */
 export function place(
   plan: Plan,
-  groundLevel: (x: number, y: number) => number,
+  surface: Surface,
   solid: Solid,
   undersides: readonly (readonly number[])[],
   formations: readonly (readonly number[])[],
@@ -246,7 +255,7 @@ export function place(
     add(split(blindingPieces(plan)), 'blinding', (_, underside) => [underside - thickness, underside]);
   add(split(stemPieces(plan)), 'stem', (i, underside, piece) => {
     const top = underside + heightOf(plan.elements[i]!);
-    return [top, plan.elements[i]!.stem > 0 ? Math.max(top, groundLevel(...centroid(piece))) : top];
+    return [top, plan.elements[i]!.stem > 0 ? Math.max(top, surface.level(...centroid(piece))) : top];
   });
 
   const concrete = plan.elements.map(() => 0);
@@ -263,10 +272,8 @@ export function place(
   // A box that stands out of the ground fills only what is below it.
   plan.elements.forEach((element, i) => {
     if (element.kind !== 'pit' || !live[i]) return;
-    for (const piece of footings[i]!)
-      voids -=
-        area(piece.plan) *
-        Math.max(0, undersides[i]![0]! + element.height - groundLevel(...centroid(piece.plan)));
+    const top = undersides[i]![0]! + element.height;
+    for (const piece of footings[i]!) voids -= standingOut(surface, piece.plan, top);
   });
   const blindingArea = thickness > 0 ? blindingVolume / thickness : 0;
   return {

@@ -1,4 +1,5 @@
 /** What every kind of element has in common in plan: its points, its length, moving it. */
+import type { Polygon } from '../geometry/index.ts';
 import type { Element } from '../plan/schema.ts';
 import { axisLength, segmentsOf } from './footprint.ts';
 
@@ -38,6 +39,39 @@ export function middleOf(element: Element): Point {
   const points = pointsOf(element);
   const sum = points.reduce<[number, number]>(([x, y], p) => [x + p[0], y + p[1]], [0, 0]);
   return [sum[0] / points.length, sum[1] / points.length];
+}
+
+/** Runs of a strip and corners of an outline read at the most. */
+const MOST_READ = 16;
+const some = <T>(list: readonly T[]): readonly T[] => {
+  const step = Math.ceil(list.length / MOST_READ);
+  return list.filter((_, i) => i % step === 0);
+};
+
+/**
+ * Places an element's ground is told by: its corners and middles. The same ones however the job is
+ * turned or mirrored, so nothing depends on how a footing is cut into pieces.
+ * @param pieces of its footing in plan, one a run
+ */
+export function readPlaces(element: Element, pieces: readonly Polygon[]): Point[] {
+  const corners = (p: Polygon): Point[] =>
+    Array.from({ length: p.length / 2 }, (_, i) => [p[2 * i]!, p[2 * i + 1]!]);
+  switch (element.kind) {
+    case 'strip':
+      return [
+        ...some(segmentsOf(element)).map(
+          ({ from, to }): Point => [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2],
+        ),
+        ...some(pieces).flatMap(corners),
+      ];
+    case 'pad':
+      return [element.at, ...pieces.flatMap(corners)];
+    case 'raft':
+    case 'pit':
+      return [middleOf(element), ...some(element.outline)];
+    case 'ramp':
+      return [element.at];
+  }
 }
 
 /** Where an element's name stands in plan: half way along a strip's longest run, else its middle. */

@@ -22,23 +22,35 @@ export function equivalentRadius(a: number, b: number): number {
 /**
  * Flow to a pit: Q = πk(H²−h²)/ln(R/re), R = R0 + re measured from the well's axis, m³/s.
  * @param k m/s; @param head H, m above the tight base; @param held h, level held inside, m
+ * @param reaching drawdown the radius of influence is taken for, m; the actual one by default
  */
-export function pitInflow(k: number, head: number, held: number, radius: number): number {
-  const drawdown = head - held;
-  if (drawdown <= 0 || k <= 0) return 0;
-  const reach = influence(drawdown, k) + radius;
+export function pitInflow(
+  k: number,
+  head: number,
+  held: number,
+  radius: number,
+  reaching = head - held,
+): number {
+  if (head <= held || k <= 0) return 0;
+  const reach = influence(reaching, k) + radius;
   return (Math.PI * k * (head * head - held * held)) / Math.log(reach / radius);
 }
 
-/** Flow to a long trench: its ends as a well, its sides as a line. m³/s. */
-export function trenchInflow(k: number, head: number, held: number, length: number, width: number): number {
-  const drawdown = head - held;
-  if (drawdown <= 0 || k <= 0) return 0;
+/** Flow to a long trench: its ends as a well, its sides as a line. m³/s. As `pitInflow`. */
+export function trenchInflow(
+  k: number,
+  head: number,
+  held: number,
+  length: number,
+  width: number,
+  reaching = head - held,
+): number {
+  if (head <= held || k <= 0) return 0;
   const radius = width / 2;
   const heads = head * head - held * held;
-  const reach = influence(drawdown, k) + radius;
+  const reach = influence(reaching, k) + radius;
   return (
     (Math.PI * k * heads) / Math.log(reach / radius) +
-    (k * length * heads) / influence(drawdown, k, SICHARDT_LINE)
+    (k * length * heads) / influence(reaching, k, SICHARDT_LINE)
   );
 }

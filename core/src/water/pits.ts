@@ -1,10 +1,17 @@
 /** The pits that water must be held in: elements whose openings touch drain as one. */
 
+import Flatbush from 'flatbush';
 import type { Solid } from '../dig/solid.ts';
-import { type Box, boxesMeet, boxOf, unionBox } from '../geometry/index.ts';
+import {
+  type Box,
+  boxOf,
+  gapBetween,
+  type Polygon,
+  smallestRectangle,
+} from '../geometry/index.ts';
 import type { Layer } from '../ground/strata.ts';
 import type { Plan } from '../plan/schema.ts';
-import { axisLength, outlineSizes, segmentsOf } from '../setout/index.ts';
+import { axisLength } from '../setout/index.ts';
 import { equivalentRadius, pitInflow, trenchInflow } from './inflow.ts';
 
 /** Water is held this far under formation so that the bottom can be trimmed and walked on, m. */
@@ -38,27 +45,53 @@ export function layeredK(column: readonly Layer[], from: number, to: number): [n
   return thickness > 0 ? [sum[0] / thickness, sum[1] / thickness, sum[2] / thickness] : [0, 0, 0];
 }
 
-/** Elements grouped so that openings that touch are one pit. */
-function joined(count: number, boxes: readonly { owner: number; box: Box }[]): number[][] {
+const meanOf = (all: readonly (readonly [number, number, number])[]): [number, number, number] => {
+  const mean = (i: 0 | 1 | 2) => all.reduce((sum, k) => sum + k[i], 0) / Math.max(1, all.length);
+  return [mean(0), mean(1), mean(2)];
+};
+
+/** Openings nearer than this (m) are one hole: a wall of soil so thin does not stand. */
+const TOUCHING = 0.05;
+
+interface Opening {
+  readonly owner: number;
+  readonly polygon: Polygon;
+  readonly box: Box;
+}
+
+/** Elements grouped so that openings that touch are one hole. */
+function joined(count: number, openings: readonly Opening[]): number[][] {
   const parent = Array.from({ length: count }, (_, i) => i);
   const root = (i: number): number => (parent[i] === i ? i : root(parent[i]!));
-  for (const p of boxes)
-    for (const q of boxes) if (boxesMeet(p.box, q.box)) parent[root(p.owner)] = root(q.owner);
+  const tree = new Flatbush(Math.max(1, openings.length));
+  for (const { box } of openings) tree.add(box.x0, box.y0, box.x1, box.y1);
+  if (openings.length === 0) tree.add(0, 0, 0, 0);
+  tree.finish();
+  openings.forEach((p, i) => {
+    const { x0, y0, x1, y1 } = p.box;
+    for (const j of tree.search(x0 - TOUCHING, y0 - TOUCHING, x1 + TOUCHING, y1 + TOUCHING)) {
+      const q = openings[j];
+      if (!q || j <= i || root(p.owner) === root(q.owner)) continue;
+      if (gapBetween(p.polygon, q.polygon) <= TOUCHING) parent[root(p.owner)] = root(q.owner);
+    }
+  });
   const groups = new Map<number, number[]>();
-  for (const owner of new Set(boxes.map((entry) => entry.owner))) {
+  for (const owner of new Set(openings.map((entry) => entry.owner))) {
     const key = root(owner);
     groups.set(key, [...(groups.get(key) ?? []), owner]);
   }
-  return [...groups.values()];
+  return [...groups.values()].map((group) => group.sort((p, q) => p - q));
 }
 
-/** Heading of the job's grid at an element, rad, so that a turned job gives the same pit. */
-function headingOf(plan: Plan, element: number): number {
-  const e = plan.elements[element]!;
-  if (e.kind === 'pad' || e.kind === 'ramp') return (e.angle * Math.PI) / 180;
-  if (e.kind !== 'strip') return outlineSizes(e.outline).angle;
-  const longest = segmentsOf(e).reduce((p, q) => (q.length > p.length ? q : p));
-  return Math.atan2(longest.uy, longest.ux);
+/** Sides of the smallest rectangle round some openings, whichever way it lies, m. */
+function sizesOf(openings: readonly Opening[]): readonly [number, number] {
+  const points: [number, number][] = openings.flatMap(({ polygon }) =>
+    Array.from({ length: polygon.length / 2 }, (_, i): [number, number] => [
+      polygon[2 * i]!,
+      polygon[2 * i + 1]!,
+    ]),
+  );
+  return smallestRectangle(points);
 }
 
 /** An element as the water sees it. */
@@ -68,56 +101,52 @@ export interface Standing {
   readonly groundLow: number;
   /** Water level about it; null when none is known. */
   readonly water: number | null;
-  readonly column: readonly Layer[];
+  /** The soils from the surface down at places of it. */
+  readonly columns: readonly (readonly Layer[])[];
 }
 
-/** Pits below the water level and the water each lets in. */
+/**
+ * Holes that come within the hold of the water, and the water each lets in. Water is held below
+ * formation, so a hole need not reach it to draw it: inflow starts where the water stands at the
+ * level held, and grows from nothing.
+ */
 export function pitsOf(plan: Plan, solid: Solid, standing: readonly Standing[]): Pit[] {
   const { base } = plan.ground;
-  const under = (i: number) => {
+  const drawn = (i: number) => {
     const { water, dug } = standing[i]!;
-    return water !== null && dug < water;
+    return water !== null && dug - HOLD_BELOW < water;
   };
-  const openings = solid.openings.flatMap((pieces, i) => {
+  const openings = solid.openings.flatMap((pieces, i): Opening[] => {
     const { owner } = solid.parts[i]!;
-    return under(owner) ? pieces.map((polygon) => ({ owner, polygon, box: boxOf(polygon) })) : [];
+    return drawn(owner) ? pieces.map((polygon) => ({ owner, polygon, box: boxOf(polygon) })) : [];
   });
   return joined(plan.elements.length, openings).map((elements): Pit => {
     const first = elements[0]!;
     const water = Math.max(...elements.map((i) => standing[i]!.water ?? -Infinity));
-    const heading = headingOf(plan, first);
-    const cos = Math.cos(heading);
-    const sin = Math.sin(heading);
-    const turned = openings
-      .filter(({ owner }) => elements.includes(owner))
-      .map(({ polygon }) =>
-        boxOf(
-          polygon.map((_, i) => {
-            const x = polygon[i - (i % 2)]!;
-            const y = polygon[i - (i % 2) + 1]!;
-            return i % 2 === 0 ? x * cos + y * sin : y * cos - x * sin;
-          }),
-        ),
-      );
-    const box = unionBox(turned);
-    const a = box.x1 - box.x0;
-    const b = box.y1 - box.y0;
+    const [a, b] = sizesOf(openings.filter(({ owner }) => elements.includes(owner)));
     const floor = Math.min(...elements.map((i) => standing[i]!.dug));
     const surface = Math.min(...elements.map((i) => standing[i]!.groundLow));
     const tight = Math.min(surface - base, floor - HOLD_BELOW);
     const holdLevel = floor - HOLD_BELOW;
     const head = water - tight;
     const held = Math.max(0, holdLevel - tight);
-    const k = layeredK(standing[first]!.column, Math.max(0, surface - water), surface - tight);
+    const k = meanOf(
+      elements.flatMap((i) =>
+        standing[i]!.columns.map((column) => layeredK(column, Math.max(0, surface - water), surface - tight)),
+      ),
+    );
     const only = elements.length === 1 ? plan.elements[first]! : null;
     const length = only?.kind === 'strip' && !only.closed ? axisLength(only) : 0;
     const width = Math.min(a, b);
     const method = length > 5 * width ? 'trench' : 'pit';
     const radius = method === 'trench' ? width / 2 : equivalentRadius(a, b);
+    // Sichardt's reach shrinks with the drawdown faster than the flow does, which would leave a flow
+    // at none: below the least that is ever drawn under a wet formation the reach stays.
+    const drawdown = Math.max(head - held, HOLD_BELOW);
     const flow = (likely: number) =>
       method === 'trench'
-        ? trenchInflow(likely, head, held, length, width)
-        : pitInflow(likely, head, held, radius);
+        ? trenchInflow(likely, head, held, length, width, drawdown)
+        : pitInflow(likely, head, held, radius, drawdown);
     return {
       elements,
       method,

@@ -1,12 +1,13 @@
 /** Frost through the design winter, and the freezing index of every winter on record. */
 import { Box, Flex } from '@chakra-ui/react';
-import { fromSI, toSI } from '@cimiento/core';
+import { fromSI, frostCurve, toSI } from '@cimiento/core';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { useGround, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { niceStep } from '../../drawing/view.ts';
 import { Small } from '../../parts/controls.tsx';
@@ -51,15 +52,18 @@ function DepthChart() {
   const format = useFormat();
   const { frost } = useTakeoff();
   const [frame, { width, height }] = useSize(400, 220);
-  const last = frost.curve[frost.curve.length - 1];
+  const model = useGround();
+  const plan = useDesk((desk) => desk.plan);
+  const curve = useMemo(() => frostCurve(plan, model, frost), [plan, model, frost]);
+  const last = curve[curve.length - 1];
   if (!last) return null;
-  const deepest = Math.max(...frost.curve.map((moment) => moment.depth), frost.local ?? 0, 0.1);
+  const deepest = Math.max(...curve.map((moment) => moment.depth), frost.local ?? 0, 0.1);
   const x = scaleLinear([0, last.day], [PAD.left, width - PAD.right]);
   const y = scaleLinear([0, deepest * 1.12], [PAD.top, height - PAD.bottom]);
-  const outline = line<(typeof frost.curve)[number]>()
+  const outline = line<(typeof curve)[number]>()
     .x((moment) => x(moment.day))
     .y((moment) => y(moment.depth));
-  const frozen = area<(typeof frost.curve)[number]>()
+  const frozen = area<(typeof curve)[number]>()
     .x((moment) => x(moment.day))
     .y0(y(0))
     .y1((moment) => y(moment.depth));
@@ -88,8 +92,8 @@ function DepthChart() {
         <text x={width - PAD.right} y={height - 8} textAnchor="end" fill={ink('soft')} style={figure}>
           {t('frost.days')}
         </text>
-        <path d={frozen([...frost.curve]) ?? ''} fill={ink('chalk-wash')} />
-        <path d={outline([...frost.curve]) ?? ''} fill="none" stroke={ink('chalk')} strokeWidth={2.2} />
+        <path d={frozen(curve) ?? ''} fill={ink('chalk-wash')} />
+        <path d={outline(curve) ?? ''} fill="none" stroke={ink('chalk')} strokeWidth={2.2} />
         <Level y={y(frost.computed ?? 0)} width={width} colour={ink('chalk')}>
           {t('frost.computedLine', { depth: format.text(frost.computed ?? 0, 'length') })}
         </Level>
