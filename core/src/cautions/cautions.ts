@@ -7,12 +7,23 @@ import { COMPACTORS } from '../base/compactors.ts';
 import type { Caution, ElementTakeoff, Takeoff } from '../compute/takeoff.ts';
 import { rulesOf } from '../dig/sides.ts';
 import { leastLap } from '../levels/steps.ts';
+import { isAssumed } from '../plan/assumed.ts';
 import type { Plan } from '../plan/schema.ts';
 import { HOLD_BELOW } from '../water/pits.ts';
 
 type Part = Pick<
   Takeoff,
-  'elements' | 'frost' | 'frozen' | 'lifts' | 'pits' | 'spoil' | 'soils' | 'clashes' | 'shallow' | 'work'
+  | 'elements'
+  | 'frost'
+  | 'frozen'
+  | 'lifts'
+  | 'pits'
+  | 'spoil'
+  | 'soils'
+  | 'clashes'
+  | 'shallow'
+  | 'work'
+  | 'water'
 >;
 
 const ids = (elements: readonly ElementTakeoff[]) => elements.map((element) => element.id);
@@ -98,6 +109,13 @@ export function cautionsFor(plan: Plan, part: Part): Caution[] {
     add(people, 'gas', 'note', { depth: [rules.ladderDepth, 'length'] });
     add(people, 'rescue', 'warn');
   }
+  // What nobody has said is not nothing: it is asked for.
+  if (part.frost.depth === null) add(live, 'frostUnknown', 'stop');
+  if (part.water.from === null) add(live, 'waterUnknown', 'warn');
+  if (isAssumed(plan, '/ground/logs/0'))
+    add(live, 'soilAssumed', 'warn', undefined, { name: plan.ground.logs[0]?.name ?? '' });
+  if (isAssumed(plan, '/levels/cover') && plan.levels.cover !== null)
+    add(live, 'coverAssumed', 'note', { cover: [plan.levels.cover, 'size'] });
   add(live, 'edge', 'warn', { setback: [rules.setback, 'length'] });
   const marked = plan.ground.hazards.some((hazard) => hazard.kind === 'service');
   add(live, marked ? 'servicesMarked' : 'services', 'warn');

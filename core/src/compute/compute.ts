@@ -39,7 +39,7 @@ import {
   stepsOf,
   withInstructedWidths,
 } from '../levels/index.ts';
-import { checkPlan } from '../plan/check.ts';
+import { checkPlan, DEEPEST_DIG } from '../plan/check.ts';
 import type { Plan } from '../plan/schema.ts';
 import { heightOf, orderOf, place } from '../pour/index.ts';
 import { footingPieces, middleOf, readPlaces, sizesOf } from '../setout/index.ts';
@@ -202,15 +202,19 @@ function digLevels(plan: Plan, model: GroundModel, frost: Takeoff['frost'], prob
   const dug = formations.map((list, i) => list.map((level) => level - plan.elements[i]!.low));
   const live = levelled.map((l, i) => {
     if (l.decision === null) return false;
-    if (lowest(dug, i) < l.groundHigh - 1e-9) return true;
-    problems.push({
-      code: 'formationAboveGround',
+    const bottom = lowest(dug, i);
+    const named = {
       path: `/elements/${i}`,
-      value: lowest(dug, i),
-      max: l.groundHigh,
+      value: bottom,
       kind: 'level',
       params: { name: plan.elements[i]!.name },
-    });
+    } as const;
+    if (bottom < l.groundLow - DEEPEST_DIG) {
+      problems.push({ code: 'tooDeep', ...named, min: l.groundLow - DEEPEST_DIG });
+      return false;
+    }
+    if (bottom < l.groundHigh - 1e-9) return true;
+    problems.push({ code: 'formationAboveGround', ...named, max: l.groundHigh });
     return false;
   });
   const steps = levelled.map((l) => l.steps);
@@ -330,7 +334,10 @@ function takeoffOf(given: Plan): Takeoff {
       concrete: placed.concrete[i]!,
       bySoil: dig.soilsOf[i]!,
       // A ramp's floor is driven on, not built on.
-      trim: element.kind === 'ramp' ? 0 : (element.trim ?? plan.dig.handTrim ?? (soft ? TRIM.softening : TRIM.other)),
+      trim:
+        element.kind === 'ramp'
+          ? 0
+          : (element.trim ?? plan.dig.handTrim ?? (soft ? TRIM.softening : TRIM.other)),
       bottomArea: dig.bottomOf[i]!,
       length: sizesOf(element).along,
       support: supportOf(plan, element),
@@ -383,7 +390,11 @@ function takeoffOf(given: Plan): Takeoff {
   // Spoil is banked along one long side of each opening.
   const keptRun = Math.max(
     1,
-    sum(elements.filter((e) => e.live).map((e) => e.length + 2 * e.depth * e.slope)),
+    sum(
+      elements
+        .filter((e) => e.live)
+        .map((e) => e.length + 2 * e.depth * (e.support === 'slope' ? e.slope : 0)),
+    ),
   );
   const repose = soils.length > 0 ? Math.min(...soils.map((soil) => soil.repose)) : 37;
 

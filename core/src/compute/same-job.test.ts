@@ -69,8 +69,20 @@ function job(seed: number): Plan {
       const place = (u: number, v: number): Point => off(off(from, angle, u), angle + Math.PI / 2, v);
       const corners: (readonly [number, number])[] =
         next() < 0.5
-          ? [[0, 0], [w, 0], [w, h], [0, h]]
-          : [[0, 0], [w, 0], [w, b], [a, b], [a, h], [0, h]];
+          ? [
+              [0, 0],
+              [w, 0],
+              [w, h],
+              [0, h],
+            ]
+          : [
+              [0, 0],
+              [w, 0],
+              [w, b],
+              [a, b],
+              [a, h],
+              [0, h],
+            ];
       return corners.map(([u, v]) => place(u, v));
     };
     const elements: Element[] = [];
@@ -100,8 +112,7 @@ function job(seed: number): Plan {
         { ...ramp(boxed.id, boxed.outline[0]!, 360 * next()), id: 'ramp', name: 'ramp' },
       ];
     p.ground.hazards = [];
-    if (next() < 0.4)
-      p.site.areas = [{ id: 'a', name: 'A', use: 'spoil', points: [at(), at(), at()] }];
+    if (next() < 0.4) p.site.areas = [{ id: 'a', name: 'A', use: 'spoil', points: [at(), at(), at()] }];
   });
 }
 

@@ -89,11 +89,7 @@ function partsOf(
           rounding: bottom.rounding,
         });
       };
-      cut(
-        outline || back === 0 ? bottom.plan : grown(bottom, back),
-        0,
-        bottom.upright ? 0 : slope,
-      );
+      cut(outline || back === 0 ? bottom.plan : grown(bottom, back), 0, bottom.upright ? 0 : slope);
       if (!outline) for (const bench of benches) cut(grown(bottom, bench.back), bench.up, 0);
       of++;
     });

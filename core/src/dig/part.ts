@@ -162,7 +162,11 @@ export const NOWHERE: Box = { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -In
 export function faceOf(shape: Shape, ground: Ground, corners: Corners): Face {
   const { floor, bottom, slope, risers } = shape;
   const upright = slope <= 0;
-  const sides = upright ? [] : shape.mitre > 0 ? [edges(bottom)[0]!, ...shape.rounding] : facets(bottom, corners);
+  const sides = upright
+    ? []
+    : shape.mitre > 0
+      ? [edges(bottom)[0]!, ...shape.rounding]
+      : facets(bottom, corners);
   const planes = [
     floor,
     ...sides.map((d) => ({ a: d.a / slope + floor.a, b: d.b / slope + floor.b, c: d.c / slope + floor.c })),

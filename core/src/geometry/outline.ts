@@ -260,9 +260,6 @@ export function gapBetween(p: Polygon, q: Polygon): number {
   ] as const)
     for (let i = 0; i < one.length; i += 2)
       for (let j = 0; j < other.length; j += 2)
-        least = Math.min(
-          least,
-          distanceToLine(corner(other, j), corner(other, j + 2), one[i]!, one[i + 1]!),
-        );
+        least = Math.min(least, distanceToLine(corner(other, j), corner(other, j + 2), one[i]!, one[i + 1]!));
   return least;
 }

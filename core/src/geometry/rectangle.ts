@@ -11,9 +11,7 @@ const AS_GOOD = 1e-9;
  * along a side of the hull (Freeman & Shapira 1975), so every one is tried.
  * @returns [length, 0] of points on a line, [0, 0] of none
  */
-export function smallestRectangle(
-  points: readonly (readonly [number, number])[],
-): readonly [number, number] {
+export function smallestRectangle(points: readonly (readonly [number, number])[]): readonly [number, number] {
   const first = points[0];
   if (!first) return [0, 0];
   // From the first point: far from the origin a circle through three points is badly told.
@@ -37,7 +35,8 @@ export function smallestRectangle(
     const sides = [Math.max(u1 - u0, v1 - v0), Math.min(u1 - u0, v1 - v0)] as const;
     const [area, least] = [sides[0] * sides[1], best ? best[0] * best[1] : Infinity];
     const better = area < least * (1 - AS_GOOD);
-    if (better || (best && area < least * (1 + AS_GOOD) && sides[0] + sides[1] < best[0] + best[1])) best = sides;
+    if (better || (best && area < least * (1 + AS_GOOD) && sides[0] + sides[1] < best[0] + best[1]))
+      best = sides;
   });
   return best ?? [0, 0];
 }

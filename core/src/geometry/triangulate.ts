@@ -115,7 +115,9 @@ function peeled(work: Work): Work {
     return Math.abs(dx * py - dy * px) < ON_LINE * Math.hypot(dx, dy);
   };
   const open: number[] = [];
-  halfedges.forEach((twin, e) => twin === -1 && open.push(e));
+  halfedges.forEach((twin, e) => {
+    if (twin === -1) open.push(e);
+  });
   let any = false;
   for (let e = open.pop(); e !== undefined; e = open.pop()) {
     if (gone[Math.floor(e / 3)] || !flatAgainst(e)) continue;

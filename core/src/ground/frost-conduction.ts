@@ -135,7 +135,7 @@ function march(layers: readonly FrostLayer[], mean: number, spells: readonly Spe
       else {
         // Between the middles of two cells warmth is shared out by resistance.
         const cold = i > 0 ? warmth[i - 1]! : surface;
-        const down = (cold / (cold - warmth[i]!)) / link[i]! - (half[i - 1] ?? 0);
+        const down = cold / (cold - warmth[i]!) / link[i]! - (half[i - 1] ?? 0);
         return sum + (down > 0 ? down / half[i]! : down / half[i - 1]!) * (size[down > 0 ? i : i - 1]! / 2);
       }
     }
@@ -162,7 +162,10 @@ export function conductedFrost(layers: readonly FrostLayer[], climate: Climate):
   const surface = -(climate.nFactor * climate.index) / climate.days;
   if (layers.length === 0 || !(surface < 0)) return 0;
   const whole = climate.days * DAY;
-  const spells = Array.from({ length: STEPS }, (_, i) => ({ dt: (whole * (2 * i + 1)) / STEPS ** 2, surface }));
+  const spells = Array.from({ length: STEPS }, (_, i) => ({
+    dt: (whole * (2 * i + 1)) / STEPS ** 2,
+    surface,
+  }));
   return march(layers, climate.mean, spells)[STEPS - 1]!;
 }
 

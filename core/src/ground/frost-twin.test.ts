@@ -134,8 +134,7 @@ describe('frost through layers, against conduction with phase change', () => {
       const vs = (climate.nFactor * climate.index) / climate.days;
       const lambda = berggrenLambda((soil.heat * vs) / soil.latent, climate.mean / vs);
       const closed =
-        lambda *
-        Math.sqrt((2 * soil.conductivity * climate.nFactor * climate.index * 86_400) / soil.latent);
+        lambda * Math.sqrt((2 * soil.conductivity * climate.nFactor * climate.index * 86_400) / soil.latent);
       expect(frostDepth([soil], climate)).toBeCloseTo(closed, 9);
       expect(Math.abs(conductedFrost([soil], climate) / closed - 1), `case ${i}`).toBeLessThan(0.015);
     }
@@ -150,7 +149,8 @@ describe('frost through layers, against conduction with phase change', () => {
 
   it('goes less deep under a thicker board, and never deeper under a milder winter', () => {
     const depth = (thickness: number, index: number) =>
-      frostDepth([board(thickness), fine(9, 1600, 0.2)], { index, days: 120, mean: 5, nFactor: 0.9 }) - thickness;
+      frostDepth([board(thickness), fine(9, 1600, 0.2)], { index, days: 120, mean: 5, nFactor: 0.9 }) -
+      thickness;
     for (let t = 0.02; t < 0.1; t += 0.02) expect(depth(t + 0.02, 900)).toBeLessThan(depth(t, 900) + 1e-9);
     for (let i = 200; i < 1200; i += 200) expect(depth(0.04, i + 200)).toBeGreaterThan(depth(0.04, i) - 1e-9);
   });

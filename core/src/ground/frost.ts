@@ -150,7 +150,8 @@ export function mergedLayers(layers: readonly FrostLayer[]): FrostLayer[] {
   const out: FrostLayer[] = [];
   for (const layer of layers) {
     const last = out[out.length - 1];
-    if (last && alike(last, layer)) out[out.length - 1] = { ...last, thickness: last.thickness + layer.thickness };
+    if (last && alike(last, layer))
+      out[out.length - 1] = { ...last, thickness: last.thickness + layer.thickness };
     else if (layer.thickness > 0) out.push(layer);
   }
   return out;

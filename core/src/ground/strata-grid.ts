@@ -118,16 +118,17 @@ export function griddedVolumes(boundaries: readonly Boundary[], logs: readonly G
     return made;
   };
   return (area, level, ground, into) => {
-    let [u0, u1, v0, v1] = [Infinity, -Infinity, Infinity, -Infinity];
-    for (let k = 0; k < area.length; k += 2) {
-      const [x, y] = [area[k]! - ox, area[k + 1]! - oy];
-      const [u, v] = [(x * ux + y * uy) / size, (y * ux - x * uy) / size];
-      u0 = Math.min(u0, u);
-      u1 = Math.max(u1, u);
-      v0 = Math.min(v0, v);
-      v1 = Math.max(v1, v);
+    const n = area.length / 2;
+    const us = new Float64Array(n);
+    const vs = new Float64Array(n);
+    for (let k = 0; k < n; k++) {
+      const [x, y] = [area[2 * k]! - ox, area[2 * k + 1]! - oy];
+      us[k] = (x * ux + y * uy) / size;
+      vs[k] = (y * ux - x * uy) / size;
     }
-    for (let j = Math.floor(v0); j <= Math.floor(v1); j++)
+    const [v0, v1] = [vs.reduce((p, q) => Math.min(p, q)), vs.reduce((p, q) => Math.max(p, q))];
+    for (let j = Math.floor(v0); j <= Math.floor(v1); j++) {
+      const [u0, u1] = rowSpan(us, vs, j);
       for (let i = Math.floor(u0); i <= Math.floor(u1); i++)
         for (const { walls, planes } of square(i, j)) {
           const piece = intersect(area, walls);
@@ -137,7 +138,25 @@ export function griddedVolumes(boundaries: readonly Boundary[], logs: readonly G
           );
           addSoils(piece, level, tops, 0, ground, into);
         }
+    }
   };
+}
+
+/** How far a convex piece reaches along the row of squares from v = j to j + 1: a slanting one fills few. */
+function rowSpan(us: Float64Array, vs: Float64Array, j: number): readonly [number, number] {
+  let [u0, u1] = [Infinity, -Infinity];
+  const put = (u: number) => {
+    u0 = Math.min(u0, u);
+    u1 = Math.max(u1, u);
+  };
+  for (let k = 0; k < us.length; k++) {
+    const [u, v] = [us[k]!, vs[k]!];
+    const next = (k + 1) % us.length;
+    const [du, dv] = [us[next]! - u, vs[next]! - v];
+    if (v >= j && v <= j + 1) put(u);
+    for (const edge of [j, j + 1]) if (v < edge !== v + dv < edge) put(u + (du * (edge - v)) / dv);
+  }
+  return [u0, u1];
 }
 
 /** Volumes between boundaries that all lie so deep under the ground. */

@@ -15,7 +15,7 @@ function worstOver(plan: Plan, asked: number, step = 0.05): number {
   expect(takeoff.problems).toEqual([]);
   const model = groundModel(plan);
   let worst = -Infinity;
-  takeoff.shapes.footings.forEach((pieces, i) =>
+  takeoff.shapes.footings.forEach((pieces, i) => {
     pieces.forEach((piece, k) => {
       const underside = takeoff.shapes.undersides[i]![k]!;
       const walls = edges(piece);
@@ -28,8 +28,8 @@ function worstOver(plan: Plan, asked: number, step = 0.05): number {
         }
       for (let v = 0; v < piece.length; v += 2)
         worst = Math.max(worst, underside - (model.level(piece[v]!, piece[v + 1]!) - asked));
-    }),
-  );
+    });
+  });
   return worst;
 }
 
@@ -89,7 +89,7 @@ describe('a footing has its cover', () => {
               ]);
         }
         p.levels.string = 110;
-      const more = () => ({ width: 0.5 + next(), stepped: next() < 0.8 });
+        const more = () => ({ width: 0.5 + next(), stepped: next() < 0.8 });
         const [w, h] = [5 + 5 * next(), 4 + 4 * next()];
         p.elements = named(
           strip([to(0, 0), to(w, 0), to(w, h), to(0, h)], { ...more(), closed: next() < 0.5 }),

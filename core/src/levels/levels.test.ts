@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { compute, instructionCost, longSection, ruleCosts } from '../compute/index.ts';
 import { designFrost, groundModel } from '../ground/index.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
+import { footingPieces } from '../setout/index.ts';
 import { demo, instruct, named, pad, plainPlan, seeded, strip, tilt } from '../testing.ts';
 import { courseFit, floorLevels, floorStacks } from './floors.ts';
 import { distanceTo } from './neighbour.ts';
-import { footingPieces } from '../setout/index.ts';
 import { stepRule, stepsOf } from './steps.ts';
 
 const floor = (id: string, level: number, more: Partial<Plan['levels']['floors'][number]> = {}) => ({

@@ -41,6 +41,7 @@ export function blankPlan(name: string, system: System): Plan {
     name,
     place: '',
     note: '',
+    assumed: ['/ground/logs/0', '/levels/cover'],
     system,
     ruleSet: metric ? 'cautious' : 'us',
     ownRules: {

@@ -149,13 +149,21 @@ export function crossProblems(plan: Plan): Problem[] {
   const { bearing, floors, string, instructions } = plan.levels;
   if (bearing && !soils.some((soil) => soil.id === bearing.soil))
     out.push({ code: 'unknownSoil', path: '/levels/bearing/soil', value: bearing.soil });
-  // A string or floor this far from the ground is a slip of datum, not a tall job.
-  const here = groundHere(plan);
-  const near = (path: string, level: number) => {
-    if (Math.abs(level - here) > 30)
-      out.push({ code: 'farFromGround', path, value: level, min: here - 30, max: here + 30, kind: 'level' });
+  const [low, high] = groundSpan(plan);
+  const near = (path: string, level: number | null | undefined) => {
+    if (level === null || level === undefined) return;
+    const [min, max] = [low - DEEPEST_DIG, high + TALLEST];
+    if (level < min || level > max)
+      out.push({ code: 'farFromGround', path, value: level, min, max, kind: 'level' });
   };
   near('/levels/string', string);
+  near('/ground/water', plan.ground.water);
+  near('/ground/waterHigh', plan.ground.waterHigh);
+  near('/levels/shallow/outfall/level', plan.levels.shallow?.outfall?.level);
+  plan.ground.hazards.forEach((hazard, i) => {
+    near(`/ground/hazards/${i}/level`, hazard.level);
+  });
+  out.push(...farPlaces(plan));
   const levels = floorLevels(floors);
   floors.forEach((floor, i) => {
     const level = levels.get(floor.id);
@@ -181,6 +189,7 @@ export function crossProblems(plan: Plan): Problem[] {
     });
   });
   plan.elements.forEach((element, i) => {
+    near(`/elements/${i}/level`, element.level);
     if (element.floor !== null && !floors.some((floor) => floor.id === element.floor))
       out.push({ code: 'unknownFloor', path: `/elements/${i}/floor`, value: element.floor });
     out.push(...shapeProblems(plan, element, `/elements/${i}`));
@@ -295,15 +304,100 @@ function siteProblems(plan: Plan): Problem[] {
   return out;
 }
 
-/** Ground level about the middle of the job: what other levels are held against. */
-function groundHere(plan: Plan): number {
+/** Levels this far under the ground, or over it, are a slip of datum or of a digit, m (assumed). */
+export const DEEPEST_DIG = 20;
+const TALLEST = 30;
+
+/** Lowest and highest ground where the job lies: what other levels are held against. */
+function groundSpan(plan: Plan): readonly [number, number] {
   const made = surfaceOf(plan.ground.surface);
-  if (!made.ok) return plan.datum.level;
-  const [x, y] = (plan.elements[0] && pointsOf(plan.elements[0])[0]) ?? plan.ground.logs[0]?.at ?? [0, 0];
-  return made.surface.level(x, y);
+  if (!made.ok) return [plan.datum.level, plan.datum.level];
+  const places = [...plan.elements.flatMap(pointsOf), ...plan.ground.logs.map((log) => log.at)];
+  const levels = places.map(([x, y]) => made.surface.level(x, y));
+  return levels.length === 0
+    ? [plan.datum.level, plan.datum.level]
+    : [levels.reduce((p, q) => Math.min(p, q)), levels.reduce((p, q) => Math.max(p, q))];
+}
+
+const medianOf = (values: readonly number[]): number =>
+  [...values].sort((p, q) => p - q)[Math.floor(values.length / 2)] ?? 0;
+
+/** A place this far from the middle of the job is a slip of a digit, m (assumed). */
+const FARTHEST = 500;
+/** A spot this far from the middle one in level is too, m (assumed). */
+const SPOT_OFF = 60;
+
+/** Places and spots that lie nowhere near the rest. */
+function farPlaces(plan: Plan): Problem[] {
+  const out: Problem[] = [];
+  const points = [...plan.elements.flatMap(pointsOf), ...plan.ground.logs.map((log) => log.at)];
+  const middle = [medianOf(points.map((p) => p[0])), medianOf(points.map((p) => p[1]))] as const;
+  const held = (path: string, value: number, axis: 0 | 1) => {
+    const [min, max] = [middle[axis] - FARTHEST, middle[axis] + FARTHEST];
+    if (value < min || value > max) out.push({ code: 'farFromJob', path, value, min, max, kind: 'length' });
+  };
+  plan.elements.forEach((element, i) => {
+    pointsOf(element).forEach((p, j) => {
+      const place =
+        element.kind === 'strip'
+          ? `points/${j}`
+          : element.kind === 'raft' || element.kind === 'pit'
+            ? `outline/${j}`
+            : 'at';
+      held(`/elements/${i}/${place}/0`, p[0], 0);
+      held(`/elements/${i}/${place}/1`, p[1], 1);
+    });
+  });
+  const { surface } = plan.ground;
+  if (surface.kind === 'spots') {
+    const usual = medianOf(surface.points.map((p) => p[2]));
+    surface.points.forEach((p, i) => {
+      if (Math.abs(p[2] - usual) > SPOT_OFF)
+        out.push({
+          code: 'spotOff',
+          path: `/ground/surface/points/${i}/2`,
+          value: p[2],
+          min: usual - SPOT_OFF,
+          max: usual + SPOT_OFF,
+          kind: 'level',
+          params: { at: i + 1 },
+        });
+    });
+  }
+  return out;
+}
+
+/** What a plan may ask for at the most: beyond it the job is split, or it would not be worked out in time. */
+const MOST_WORK = { runs: 3000, length: 6000, area: 60_000 } as const;
+
+/**
+ * Whether a plan is small enough to be worked out while someone waits, told from what it draws
+ * alone: straight runs, m of trench, m² of outline.
+ */
+export function workProblems(plan: Plan): Problem[] {
+  let runs = 0;
+  let length = 0;
+  let plot = 0;
+  for (const element of plan.elements) {
+    const points = pointsOf(element);
+    runs += Math.max(1, points.length);
+    if (element.kind === 'strip')
+      points.forEach((p, i) => {
+        const q = points[i + 1] ?? (element.closed ? points[0]! : p);
+        length += Math.hypot(q[0] - p[0], q[1] - p[1]);
+      });
+    else if (element.kind === 'raft' || element.kind === 'pit') plot += Math.abs(area(flat(points)));
+  }
+  const over = (code: string, value: number, max: number, kind: 'number' | 'length' | 'area'): Problem[] =>
+    value > max ? [{ code, path: '/elements', value, max, kind }] : [];
+  return [
+    ...over('tooManyRuns', runs, MOST_WORK.runs, 'number'),
+    ...over('trenchesTooLong', length, MOST_WORK.length, 'length'),
+    ...over('slabsTooWide', plot, MOST_WORK.area, 'area'),
+  ];
 }
 
 export const checkPlan = (plan: Plan): Problem[] => {
-  const ranges = rangeProblems(plan);
+  const ranges = [...rangeProblems(plan), ...workProblems(plan)];
   return ranges.length > 0 ? ranges : crossProblems(plan);
 };

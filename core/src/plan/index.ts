@@ -1,3 +1,4 @@
+export { isAssumed, settled } from './assumed.ts';
 export * from './blank.ts';
 export * from './check.ts';
 export * from './diff.ts';
@@ -28,3 +29,4 @@ export type {
   SurfaceSpec,
   Truck,
 } from './schema.ts';
+export { isWholeText, wholeText, wholeValue } from './text.ts';

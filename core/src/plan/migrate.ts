@@ -5,6 +5,7 @@
 import type { Problem } from '../compute/takeoff.ts';
 import { PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
 import type { Plan } from './schema.ts';
+import { wholeText, wholeValue } from './text.ts';
 
 export type Step = (document: Record<string, unknown>) => Record<string, unknown>;
 type Json = Record<string, unknown>;
@@ -194,8 +195,29 @@ function toFourth(plan: Json): Json {
   };
 }
 
+/**
+ * 4 → 5: what nobody has said is listed. An old plan does not tell; a least cover or a trial pit
+ * exactly as new jobs came is taken for untouched. Texts are made whole.
+ */
+function toFifth(plan: Json): Json {
+  const levels = object(plan.levels);
+  const ground = object(plan.ground);
+  const logs = list(ground.logs);
+  const [log] = logs;
+  const layers = list(log?.layers).map((layer) => `${String(layer.soil)} ${String(layer.top)}`);
+  const untouched =
+    logs.length === 1 && log?.bottom === 4 && /^topsoil 0,subsoil 0\.25(4)?$/.test(layers.join());
+  return wholeValue({
+    ...plan,
+    assumed: [
+      ...(untouched ? ['/ground/logs/0'] : []),
+      ...(levels.cover === 0.45 || levels.cover === 0.4572 ? ['/levels/cover'] : []),
+    ],
+  });
+}
+
 /** Steps by the version they start from. */
-export const STEPS: Readonly<Record<number, Step>> = { 1: toSecond, 2: toThird, 3: toFourth };
+export const STEPS: Readonly<Record<number, Step>> = { 1: toSecond, 2: toThird, 3: toFourth, 4: toFifth };
 
 export type Migrated =
   | { readonly ok: true; readonly document: Record<string, unknown>; readonly from: number }
@@ -212,7 +234,7 @@ export function migrate(document: unknown, current: number, format: string, step
       code,
       path,
       ...(typeof value === 'number' || typeof value === 'string'
-        ? { value: typeof value === 'string' ? value.slice(0, 40) : value }
+        ? { value: typeof value === 'string' ? wholeText(value, 40) : value }
         : {}),
       max: current,
     },

@@ -11,7 +11,7 @@ export interface Range {
   readonly max: number;
 }
 export const PLAN_FORMAT = 'cimiento-plan';
-export const PLAN_VERSION = 4;
+export const PLAN_VERSION = 5;
 
 /** How many of each a plan holds. */
 export const MOST_ELEMENTS = 400;

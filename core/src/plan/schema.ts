@@ -18,14 +18,15 @@ import {
   RANGES,
   type RangeKey,
 } from './ranges.ts';
+import { WHOLE_TEXT } from './text.ts';
 
 const num = (key: RangeKey) => {
   const { min, max } = RANGES[key];
   const slack = 1e-9 * Math.max(1, Math.abs(max));
   return Type.Number({ minimum: min - slack, maximum: max + slack });
 };
-const text = (most: number) => Type.String({ maxLength: most });
-const name = Type.String({ minLength: 1, maxLength: 80 });
+const text = (most: number) => Type.String({ maxLength: most, pattern: WHOLE_TEXT });
+const name = Type.String({ minLength: 1, maxLength: 80, pattern: WHOLE_TEXT });
 const id = Type.String({ pattern: '^[A-Za-z0-9_-]{1,40}$' });
 const oneOf = <const T extends readonly string[]>(values: T) =>
   Type.Unsafe<T[number]>({ type: 'string', enum: [...values] });
@@ -281,6 +282,8 @@ export const PlanSchema = object({
   name,
   place: text(120),
   note: text(4000),
+  /** Pointers to what nobody has said yet: what a new job starts with, until someone settles it. */
+  assumed: Type.Array(text(200), { maxItems: 60 }),
   system: oneOf(['metric', 'imperial'] as const),
   ruleSet: oneOf(RULE_SETS),
   /** What the own rule set says; read only when it is chosen. */

@@ -6,6 +6,7 @@ import { ELEMENT_KINDS } from './kinds.ts';
 import { migrate } from './migrate.ts';
 import { CLOCK, PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
 import { type Plan, PlanSchema } from './schema.ts';
+import { WHOLE_TEXT, wholeText } from './text.ts';
 
 const MOST_PROBLEMS = 50;
 const ajv = new Ajv2020({
@@ -60,7 +61,11 @@ function meant(errors: readonly ErrorObject[], document: Record<string, unknown>
 }
 
 const codeOf = (error: ErrorObject): string =>
-  error.params.pattern === CLOCK ? 'clock' : (CODES[error.keyword] ?? 'shape');
+  error.params.pattern === CLOCK
+    ? 'clock'
+    : error.params.pattern === WHOLE_TEXT
+      ? 'text'
+      : (CODES[error.keyword] ?? 'shape');
 
 function toProblem(error: ErrorObject): Problem {
   const field = error.params.missingProperty ?? error.params.additionalProperty;
@@ -73,7 +78,7 @@ function toProblem(error: ErrorObject): Problem {
     code: finite ? codeOf(error) : 'notFinite',
     path,
     ...(typeof value === 'number' ? { value: finite ? value : String(value) } : {}),
-    ...(typeof value === 'string' ? { value: value.slice(0, 60) } : {}),
+    ...(typeof value === 'string' ? { value: wholeText(value, 60) } : {}),
     ...(schema?.minimum !== undefined && { min: Number(schema.minimum.toPrecision(6)) }),
     ...(schema?.maximum !== undefined && { max: Number(schema.maximum.toPrecision(6)) }),
   };

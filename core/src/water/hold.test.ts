@@ -55,10 +55,13 @@ describe('a hole', () => {
             [a, b],
             [0, b],
             [a / 3, b / 2],
-          ].map(([u, v]) => [
-            1000 + u! * Math.cos(turn) - v! * Math.sin(turn),
-            u! * Math.sin(turn) + v! * Math.cos(turn),
-          ] as const);
+          ].map(
+            ([u, v]) =>
+              [
+                1000 + u! * Math.cos(turn) - v! * Math.sin(turn),
+                u! * Math.sin(turn) + v! * Math.cos(turn),
+              ] as const,
+          );
           const [long, short] = smallestRectangle(corners);
           expect(long).toBeCloseTo(a, 6);
           expect(short).toBeCloseTo(b, 6);

@@ -2,7 +2,7 @@
  * The desk's state: the plan being edited, what can be undone, what is picked, and how saving
  * goes. A change is a set of patches with their inverse (immer), so undo is exact.
  */
-import type { Plan } from '@cimiento/core';
+import { type Plan, settled, wholeValue } from '@cimiento/core';
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createContext, useContext } from 'react';
 import { createStore, type StoreApi, useStore } from 'zustand';
@@ -96,6 +96,12 @@ export type DeskStore = StoreApi<Desk>;
 
 const MOST_STEPS = 300;
 
+/** The top fields of a plan that an edit changed. */
+const changedFields = (before: Plan, after: Plan): Partial<Plan> =>
+  Object.fromEntries(
+    Object.entries(after).filter(([key, value]) => value !== before[key as keyof Plan]),
+  ) as Partial<Plan>;
+
 export function makeDesk(plan: Plan, revision: number): DeskStore {
   return createStore<Desk>((set, get) => ({
     plan,
@@ -116,7 +122,18 @@ export function makeDesk(plan: Plan, revision: number): DeskStore {
       placing: null,
     },
     edit(recipe, key) {
-      const [next, forward, back] = produceWithPatches(get().plan, recipe as (draft: Plan) => void);
+      const before = get().plan;
+      let [next, forward, back] = produceWithPatches(before, recipe as (draft: Plan) => void);
+      // Whatever was typed, pasted or read in, the plan holds whole characters only; and what was
+      // touched is no longer assumed.
+      const assumed = settled(before, next);
+      const broken = forward.some((patch) => wholeValue(patch.value) !== patch.value);
+      if (broken || assumed.length < next.assumed.length) {
+        const whole = { ...wholeValue(next), assumed: [...assumed] };
+        [next, forward, back] = produceWithPatches(before, (draft) => {
+          Object.assign(draft, changedFields(before, whole));
+        });
+      }
       if (forward.length === 0) return;
       const { past } = get();
       const last = past[past.length - 1];

@@ -125,7 +125,8 @@ export const en = {
     nothing: 'nothing to dig',
     dig: '{{depth}} from string',
     water: '{{flow}} to hold',
-    dry: 'dry by the levels given',
+    dry: 'below what is dug, by the level given',
+    waterUnknown: 'water not known',
     base: '{{n}} × {{lift}} lifts',
     noBase: 'no stone bed',
     pour: '{{volume}} to order',
@@ -251,7 +252,12 @@ export const en = {
     stone: { name: 'Stone in', sub: '{{n}} × {{lift}}, {{passes}} passes', none: 'no stone bed' },
     lean: { name: 'Lean concrete', none: 'no blinding' },
     concrete: { name: 'Concrete, footings' },
-    water: { name: 'Pump to hold dry', sub: '{{low}} to {{high}}', dry: 'dry by the levels given' },
+    water: {
+      name: 'Pump to hold dry',
+      sub: '{{low}} to {{high}}',
+      dry: 'below what is dug, by the level given',
+      unknown: 'water not known: look, dig a pit',
+    },
   },
   origin: { typed: 'typed', typical: 'typical', computed: 'worked out' },
   work: {
@@ -361,7 +367,7 @@ export const en = {
     baseHint: 'taken as the tight base',
     water: 'Water',
     waterLevel: 'Standing water level',
-    noWater: 'none found',
+    noWater: 'not recorded',
     waterDown: '{{depth}} below ground',
     frost: 'Frost',
     governs: { local: 'local figure governs', computed: 'climate governs' },
@@ -375,7 +381,8 @@ export const en = {
       mean: 'Mean of the year',
       nFactor: 'Surface n-factor',
     },
-    noFrost: 'No frost depth given: ask the local code. Other rules decide until then.',
+    noFrost:
+      'Frost depth not known: ask the local code. Work is held until it is given; type 0 where the ground never freezes.',
     waterByLogs: 'the logs’ standing water counts',
     waterTyped: 'typed',
     waterHigh: 'Highest of the year',
@@ -427,7 +434,8 @@ export const en = {
     datumName: 'Datum mark',
     datum: 'Datum level',
     stringLevel: 'String level',
-    cover: 'Least cover by code',
+    cover: 'Least cover',
+    coverAssumed: 'assumed: nobody has given the code’s',
     coverHint: 'underside below ground',
     bearing: 'Bearing',
     bearingSoil: 'Stands in',
@@ -469,7 +477,7 @@ export const en = {
     frost: 'Frost',
     bearing: 'Bearing soil',
     stack: 'Floor build-up',
-    cover: 'Code cover',
+    cover: 'Least cover',
     instruction: 'Engineer’s word',
     course: 'Whole courses',
     drawn: 'As drawn',
@@ -587,7 +595,7 @@ export const en = {
   water: {
     title: 'Water to hold',
     aside: 'first estimate',
-    none: 'No standing water level is given.',
+    none: 'Water not known: nobody has given a level. Look in the nearest hole, or dig a pit and wait.',
     below: 'Every bottom is above the water level given.',
     pit: 'as one pit',
     trench: 'as a trench',
@@ -694,6 +702,26 @@ export const en = {
     engineerDepth: {
       title: '{{depth}} deep.',
       text: 'Past {{limit}} the sides are for an engineer to design.',
+    },
+    waterNear: {
+      title: 'Water only {{under}} under formation.',
+      text: 'Hold it {{hold}} under formation, or the bottom softens and water comes up as it is trimmed.',
+    },
+    frostUnknown: {
+      title: 'Frost depth not known.',
+      text: 'Without it nobody can say whether the footings stand below frost. Ask the local code or give the climate; type 0 where the ground never freezes.',
+    },
+    waterUnknown: {
+      title: 'Water not known.',
+      text: 'Nobody has given a level. Look in the nearest hole, or dig a pit and wait, before counting on a dry bottom.',
+    },
+    soilAssumed: {
+      title: 'The soil is assumed: nobody has dug {{name}}.',
+      text: 'Dig a trial pit or feel the soil by hand: slopes, swell and water depend on it.',
+    },
+    coverAssumed: {
+      title: 'The least cover of {{cover}} is assumed.',
+      text: 'Nobody has given the local code’s: ask for it and type it.',
     },
     water: {
       title: 'Water {{above}} above formation.',
@@ -884,6 +912,19 @@ export const en = {
     soilsOrder: 'This soil starts at {{value}}, not below the one above it ({{min}}).',
     baseAboveSoils: 'The ground must be known to deeper than the last soil’s top, {{min}}.',
     unknownSoil: 'There is no soil “{{value}}”.',
+    text: 'This text holds characters that cannot be kept (half an emoji, or a control character). Type it again.',
+    farFromJob:
+      '{{value}} is far from the rest of the job: between {{min}} and {{max}}. Is a digit too many?',
+    spotOff:
+      'Spot {{at}}: {{value}} is far from the other levels: between {{min}} and {{max}}. Is a digit missing?',
+    tooDeep:
+      '{{name}}: its bottom at {{value}} is more than can be dug here; {{min}} at the lowest. Is a level on another datum?',
+    tooManyRuns: 'The plan has {{value}} straight runs; {{max}} are worked out at the most. Split the job.',
+    trenchesTooLong: 'The plan has {{value}} of trench; {{max}} are worked out at the most. Split the job.',
+    slabsTooWide:
+      'The plan has {{value}} of slab and box; {{max}} are worked out at the most. Split the job.',
+    tookTooLong:
+      'Working this out took more than {{max}} and was called off. Undo the last change, or split the job.',
     farFromGround:
       '{{value}} is too far from the ground: between {{min}} and {{max}}. Is it on another datum?',
     stemWider: 'The wall is wider than its footing ({{max}}).',
@@ -1488,6 +1529,7 @@ export const en = {
     concrete: 'Concrete, a m³',
   },
   sheet: {
+    side: { shore: 'shored', bench: 'benched', vertical: 'upright' },
     title: 'Dig sheet',
     revision: 'Revision {{n}}, saved {{date}}',
     key: 'Key plan',
@@ -1519,7 +1561,8 @@ export const en = {
     leanOrder: 'Lean concrete {{order}}',
     stoneOrder: 'Stone {{mass}}',
     waterLine: 'Water: hold {{low}} to {{high}}, likely {{likely}}; draw down to {{level}}',
-    dry: 'Dry by the levels given',
+    dry: 'Water: below what is dug, by the level given',
+    waterUnknown: 'Water: not known. Look, dig a pit',
     cautions: 'Cautions',
     ring: 'Who to ring',
     holds: 'Released by / date',

@@ -124,7 +124,8 @@ export const es: Messages = {
     nothing: 'nada que excavar',
     dig: '{{depth}} bajo el hilo',
     water: '{{flow}} por sacar',
-    dry: 'seco según los niveles',
+    dry: 'bajo lo excavado, según el nivel dado',
+    waterUnknown: 'agua sin conocer',
     base: '{{n}} capas × {{lift}}',
     noBase: 'sin cama de piedra',
     pour: 'pedir {{volume}}',
@@ -251,7 +252,12 @@ export const es: Messages = {
     stone: { name: 'Piedra', sub: '{{n}} × {{lift}}, {{passes}} pasadas', none: 'sin cama de piedra' },
     lean: { name: 'Hormigón pobre', none: 'sin hormigón de limpieza' },
     concrete: { name: 'Hormigón, zapatas' },
-    water: { name: 'Bombear', sub: '{{low}} a {{high}}', dry: 'seco según los niveles' },
+    water: {
+      name: 'Bombear',
+      sub: '{{low}} a {{high}}',
+      dry: 'bajo lo excavado, según el nivel dado',
+      unknown: 'agua sin conocer: mire, abra una calicata',
+    },
   },
   origin: { typed: 'dado', typical: 'típico', computed: 'calculado' },
   work: {
@@ -361,7 +367,7 @@ export const es: Messages = {
     baseHint: 'se toma como base estanca',
     water: 'Agua',
     waterLevel: 'Nivel de agua quieta',
-    noWater: 'no se encontró',
+    noWater: 'sin anotar',
     waterDown: '{{depth}} bajo el terreno',
     frost: 'Helada',
     governs: { local: 'manda la cifra local', computed: 'manda el clima' },
@@ -375,7 +381,8 @@ export const es: Messages = {
       mean: 'Media del año',
       nFactor: 'Factor n de superficie',
     },
-    noFrost: 'Falta la helada: pregunte a la norma local. Mientras tanto deciden otras reglas.',
+    noFrost:
+      'No se conoce la helada: pregunte a la norma local. El trabajo se detiene hasta tenerla; escriba 0 donde el suelo nunca se hiela.',
     waterByLogs: 'vale el agua de las calicatas',
     waterTyped: 'escrito',
     waterHigh: 'El más alto del año',
@@ -427,7 +434,8 @@ export const es: Messages = {
     datumName: 'Marca de referencia',
     datum: 'Cota de referencia',
     stringLevel: 'Nivel del hilo',
-    cover: 'Tapada mínima de norma',
+    cover: 'Tapada mínima',
+    coverAssumed: 'supuesta: nadie dio la de la norma',
     coverHint: 'fondo de zapata bajo el terreno',
     bearing: 'Apoyo',
     bearingSoil: 'Apoya en',
@@ -469,7 +477,7 @@ export const es: Messages = {
     frost: 'Helada',
     bearing: 'Suelo de apoyo',
     stack: 'Paquete del piso',
-    cover: 'Tapada de norma',
+    cover: 'Tapada mínima',
     instruction: 'Palabra del ingeniero',
     course: 'Hiladas enteras',
     drawn: 'Según plano',
@@ -587,7 +595,7 @@ export const es: Messages = {
   water: {
     title: 'Agua por sacar',
     aside: 'primera estimación',
-    none: 'No se dio nivel de agua.',
+    none: 'Agua sin conocer: nadie dio un nivel. Mire el hoyo más cercano, o abra una calicata y espere.',
     below: 'Todos los fondos quedan sobre el nivel de agua dado.',
     pit: 'como un pozo',
     trench: 'como zanja',
@@ -694,6 +702,26 @@ export const es: Messages = {
     engineerDepth: {
       title: '{{depth}} de hondo.',
       text: 'Pasados {{limit}} los taludes los calcula un ingeniero.',
+    },
+    waterNear: {
+      title: 'Agua a solo {{under}} bajo el fondo.',
+      text: 'Téngala {{hold}} bajo el fondo: si no, el fondo se ablanda y sube agua al perfilar.',
+    },
+    frostUnknown: {
+      title: 'No se conoce la helada.',
+      text: 'Sin ella nadie puede decir si las zapatas quedan bajo la helada. Pregunte a la norma local o dé el clima; escriba 0 donde el suelo nunca se hiela.',
+    },
+    waterUnknown: {
+      title: 'No se conoce el agua.',
+      text: 'Nadie dio un nivel. Mire el hoyo más cercano, o abra una calicata y espere, antes de contar con un fondo seco.',
+    },
+    soilAssumed: {
+      title: 'El suelo es supuesto: nadie abrió {{name}}.',
+      text: 'Abra una calicata o toque el suelo con la mano; taludes, esponjamiento y agua dependen de él.',
+    },
+    coverAssumed: {
+      title: 'La tapada mínima de {{cover}} es supuesta.',
+      text: 'Nadie dio la de la norma local: pregúntela y escríbala.',
     },
     water: {
       title: 'Agua {{above}} sobre el fondo.',
@@ -891,6 +919,17 @@ export const es: Messages = {
     soilsOrder: 'Este suelo empieza a {{value}}, no por debajo del de arriba ({{min}}).',
     baseAboveSoils: 'El terreno debe conocerse más abajo que el último suelo, {{min}}.',
     unknownSoil: 'No hay suelo «{{value}}».',
+    text: 'El texto tiene caracteres que no se pueden guardar (medio emoji o un carácter de control). Escríbalo de nuevo.',
+    farFromJob: '{{value}} está lejos del resto de la obra: entre {{min}} y {{max}}. ¿Sobra una cifra?',
+    spotOff:
+      'Punto {{at}}: {{value}} está lejos de las demás cotas: entre {{min}} y {{max}}. ¿Falta una cifra?',
+    tooDeep:
+      '{{name}}: su fondo en {{value}} es más de lo que aquí se puede cavar; {{min}} como máximo. ¿Hay una cota de otra referencia?',
+    tooManyRuns: 'El plano tiene {{value}} tramos rectos; se calculan {{max}} como máximo. Divida la obra.',
+    trenchesTooLong: 'El plano tiene {{value}} de zanja; se calculan {{max}} como máximo. Divida la obra.',
+    slabsTooWide:
+      'El plano tiene {{value}} de losas y cajones; se calculan {{max}} como máximo. Divida la obra.',
+    tookTooLong: 'Calcularlo tomó más de {{max}} y se dejó. Deshaga el último cambio, o divida la obra.',
     farFromGround: '{{value}} está muy lejos del terreno: entre {{min}} y {{max}}. ¿Será de otra referencia?',
     stemWider: 'El muro es más ancho que su zapata ({{max}}).',
     zeroLength: 'Una zanja de aquí no tiene largo.',
@@ -1493,6 +1532,7 @@ export const es: Messages = {
     concrete: 'Hormigón, el m³',
   },
   sheet: {
+    side: { shore: 'entibada', bench: 'en bancos', vertical: 'a plomo' },
     title: 'Hoja de zanja',
     revision: 'Revisión {{n}}, guardada {{date}}',
     key: 'Planta',
@@ -1524,7 +1564,8 @@ export const es: Messages = {
     leanOrder: 'Hormigón pobre {{order}}',
     stoneOrder: 'Piedra {{mass}}',
     waterLine: 'Agua: sacar de {{low}} a {{high}}, probable {{likely}}; abatir a {{level}}',
-    dry: 'Seco según los niveles',
+    dry: 'Agua: bajo lo excavado, según el nivel dado',
+    waterUnknown: 'Agua: sin conocer. Mire, abra una calicata',
     cautions: 'Cuidados',
     ring: 'A quién llamar',
     holds: 'Liberado por / fecha',

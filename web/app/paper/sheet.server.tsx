@@ -65,7 +65,8 @@ function rowsOf(plan: Plan, takeoff: Takeoff, format: Format): Row[] {
       });
       return;
     }
-    const key = [info.dug, info.underside, info.top, info.width.dug, info.slope].map(mm).join();
+    const key =
+      [info.dug, info.underside, info.top, info.width.dug, info.slope].map(mm).join() + info.support;
     const row = rows.get(key);
     if (row) {
       row.names.push(name);
@@ -140,9 +141,7 @@ function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: 
             </Text>
             <Text style={[s.cell, s.number, { width: WIDTHS.footing }]}>{down(top)}</Text>
             <Text style={[s.cell, s.number, { width: WIDTHS.bottom }]}>{bottomText(info, format)}</Text>
-            <Text style={[s.cell, s.number, { width: WIDTHS.sides }]}>
-              {info.slope > 0 ? format.text(info.slope, 'slope') : '|'}
-            </Text>
+            <Text style={[s.cell, s.number, { width: WIDTHS.sides }]}>{sidesText(info, t, format)}</Text>
             <Text style={[s.cell, { width: WIDTHS.decides, fontSize: 8 }]}>
               {info.decision?.governs ? t(`rule.${info.decision.governs}`) : ''}
             </Text>
@@ -151,6 +150,12 @@ function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: 
       )}
     </View>
   );
+}
+
+/** How the sides stand: as they are held, never a slope they do not have. */
+function sidesText(info: ElementTakeoff, t: TFunction, format: Format): string {
+  if (info.support !== 'slope') return t(`sheet.side.${info.support}`);
+  return info.slope > 0 ? format.text(info.slope, 'slope') : t('sheet.side.vertical');
 }
 
 function Lines({ title, lines }: { title: string; lines: readonly string[] }) {
@@ -228,7 +233,7 @@ function orderLines(takeoff: Takeoff, t: TFunction, format: Format): string[] {
           high: flow(takeoff.inflow[2]),
           level: format.text(Math.min(...takeoff.pits.map((pit) => pit.holdLevel)), 'level'),
         })
-      : t('sheet.dry'),
+      : t(takeoff.water.from === null ? 'sheet.waterUnknown' : 'sheet.dry'),
   ];
 }
 

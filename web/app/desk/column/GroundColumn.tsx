@@ -71,7 +71,9 @@ function answer(
     case 'water':
       return takeoff.pits.length > 0
         ? { text: t('column.water', { flow: format.text(takeoff.inflow[1], 'flow') }), state: 'held' }
-        : { text: t('column.dry'), state: any ? 'done' : 'empty' };
+        : takeoff.water.from === null
+          ? { text: t('column.waterUnknown'), state: any ? 'inWork' : 'empty' }
+          : { text: t('column.dry'), state: any ? 'done' : 'empty' };
     case 'base':
       return takeoff.lifts
         ? {

@@ -281,7 +281,7 @@ function Cut({
           >
             {t('section.bottom', { width: format.text(bottom, 'size') })}
           </text>
-          {info.slope > 0 && (
+          {info.slope > 0 && info.support === 'slope' && (
             <text
               x={x(-bottom / 2 - (depth * info.slope) / 2) + 8}
               y={y(dug + depth / 2)}

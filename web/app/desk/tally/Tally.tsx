@@ -62,7 +62,7 @@ function subline(id: FigureId, takeoff: Takeoff, t: TFunction, format: Format): 
             low: format.parts(takeoff.inflow[0], 'flow').number,
             high: format.text(takeoff.inflow[2], 'flow'),
           })
-        : t('tally.water.dry');
+        : t(takeoff.water.from === null ? 'tally.water.unknown' : 'tally.water.dry');
   }
 }
 

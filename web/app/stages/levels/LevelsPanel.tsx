@@ -1,5 +1,6 @@
 /** How deep from the string: string, floors, bearing, cover, steps, neighbours, the engineer's word. */
 import { Box, Flex } from '@chakra-ui/react';
+import { isAssumed } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
@@ -16,6 +17,7 @@ import { ShallowPanel } from './ShallowPanel.tsx';
 export function LevelsPanel() {
   const { t } = useTranslation();
   const { datum } = useDesk((desk) => desk.plan);
+  const coverAssumed = useDesk((desk) => isAssumed(desk.plan, '/levels/cover'));
   const store = useDeskStore();
   return (
     <>
@@ -33,7 +35,12 @@ export function LevelsPanel() {
         />
         <PlanField label={t('levels.datum')} path="/datum/level" />
         <PlanField label={t('levels.stringLevel')} path="/levels/string" />
-        <PlanField label={t('levels.cover')} hint={t('levels.coverHint')} path="/levels/cover" optional />
+        <PlanField
+          label={t('levels.cover')}
+          hint={t(coverAssumed ? 'levels.coverAssumed' : 'levels.coverHint')}
+          path="/levels/cover"
+          optional
+        />
       </Panel>
       <Bearing />
       <Floors />

@@ -1,0 +1,24 @@
+/**
+ * What nobody has said yet. A new job stands on a soil and a cover that are only assumed; they are
+ * listed by pointer, and leave the list when someone changes them or says they are right.
+ */
+import type { Plan } from './schema.ts';
+
+export const isAssumed = (plan: Plan, pointer: string): boolean => plan.assumed.includes(pointer);
+
+const at = (document: unknown, pointer: string): unknown =>
+  pointer
+    .split('/')
+    .slice(1)
+    .reduce<unknown>(
+      (value, key) =>
+        typeof value === 'object' && value !== null ? (value as Record<string, unknown>)[key] : undefined,
+      document,
+    );
+
+/**
+ * What is still assumed after an edit: what the edit touched is somebody's word now. Plans share
+ * what an edit leaves alone, so being the same object is being untouched.
+ */
+export const settled = (before: Plan, after: Plan): readonly string[] =>
+  after.assumed.filter((pointer) => at(before, pointer) === at(after, pointer));
