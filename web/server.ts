@@ -1,39 +1,147 @@
-/** The web server: static files, compression, a few plain headers, and React Router. */
-
+/**
+ * The web server: counts what is posted, answers malformed requests before anything else sees
+ * them, static files, compression, headers, and React Router.
+ *
+ * Behind a proxy that ends TLS set TRUST_PROXY=1: the last hop's forwarded address, host and
+ * scheme are believed, and no other's. Without it forwarded headers are thrown away.
+ */
 import { join } from 'node:path';
 import { createRequestHandler } from '@react-router/express';
 import compression from 'compression';
-import express from 'express';
+import express, { type NextFunction, type Request, type Response } from 'express';
 import type { ServerBuild } from 'react-router';
+import { MOST_BODY } from './app/server/body.server.ts';
+import { sayError } from './app/server/say.server.ts';
 
 const here = import.meta.dirname;
 // Resolved at run time: the build does not exist yet when this file is type-checked.
 const built = join(here, 'build/server/index.js');
 const build: ServerBuild = await import(built);
 
+const trusted = process.env.TRUST_PROXY === '1';
 const app = express();
 app.disable('x-powered-by');
-app.set('trust proxy', process.env.TRUST_PROXY === '1');
-app.use(compression());
-app.use((_request, response, next) => {
+app.set('trust proxy', trusted ? 1 : false);
+
+const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS']);
+const HOST = /^(?:[a-z0-9](?:[a-z0-9.-]{0,252})|\[[0-9a-f:.]{2,45}\])(?::\d{1,5})?$/i;
+const refuse = (response: Response, status: number, text: string) => {
+  response.set({ 'Cache-Control': 'no-store', Connection: 'close' });
+  response.status(status).type('text/plain').send(`${text}\n`);
+};
+
+/** Forwarded headers: the last hop's own word when a proxy is trusted, nobody's otherwise. */
+function forwarded(request: Request): boolean {
+  for (const name of ['x-forwarded-host', 'x-forwarded-proto', 'x-forwarded-port'] as const) {
+    const value = request.headers[name];
+    if (value === undefined) continue;
+    delete request.headers[name];
+    if (!trusted) continue;
+    const last = String(value).split(',').pop()!.trim();
+    if (name === 'x-forwarded-host' && !HOST.test(last)) return false;
+    if (name === 'x-forwarded-proto' && last !== 'http' && last !== 'https') return false;
+    request.headers[name] = last;
+  }
+  if (!trusted) delete request.headers['x-forwarded-for'];
+  return true;
+}
+
+const decodes = (path: string): boolean => {
+  try {
+    return !decodeURIComponent(path).includes('\0');
+  } catch {
+    return false;
+  }
+};
+
+app.use((request, response, next) => {
+  if (!METHODS.has(request.method)) {
+    response.set('Allow', [...METHODS].join(', '));
+    return refuse(response, 405, 'method not allowed');
+  }
+  const { host } = request.headers;
+  if (host !== undefined && !HOST.test(host)) return refuse(response, 400, 'malformed host');
+  if (!forwarded(request)) return refuse(response, 400, 'malformed forwarded header');
+  if (!decodes(request.path)) return refuse(response, 400, 'malformed address');
+  const encoding = request.headers['content-encoding'];
+  if (encoding !== undefined && encoding !== 'identity')
+    return refuse(response, 415, 'send the body as it is');
   response.set({
     'X-Content-Type-Options': 'nosniff',
+    'X-Frame-Options': 'DENY',
     'Referrer-Policy': 'same-origin',
-    'Content-Security-Policy':
-      "frame-ancestors 'none'; base-uri 'self'; form-action 'self'; object-src 'none'",
+    'Cross-Origin-Opener-Policy': 'same-origin',
+    // Everything but the built files is somebody's own.
+    'Cache-Control': 'no-store',
   });
+  if (request.secure) response.set('Strict-Transport-Security', 'max-age=31536000');
   next();
 });
+
+app.use(
+  compression({
+    // A stream of events is passed on as it comes.
+    filter: (request, response) =>
+      !/text\/event-stream/i.test(String(response.getHeader('Content-Type'))) &&
+      compression.filter(request, response),
+  }),
+);
 app.use('/assets', express.static(join(here, 'build/client/assets'), { immutable: true, maxAge: '1y' }));
-app.use(express.static(join(here, 'build/client'), { maxAge: '1h' }));
+app.use(
+  express.static(join(here, 'build/client'), {
+    setHeaders: (response) => response.set('Cache-Control', 'public, max-age=3600'),
+  }),
+);
+
+/** How long a body may be: a form for anybody, more for who carries a session. */
+function mostOf(request: Request): number {
+  const signedIn = /(?:^|;\s*)cimiento_session=[\w-]{20,}/.test(request.headers.cookie ?? '');
+  if (!signedIn) return MOST_BODY.form;
+  // An archive comes in by the day board's form.
+  return request.path === '/jobs' || request.path === '/jobs.data' ? MOST_BODY.archive : MOST_BODY.plan;
+}
+
+interface Counted extends Request {
+  counted?: Buffer;
+}
+
+/** Reads a body while counting it; what is too long is not kept, and the connection ends with it. */
+app.use((request: Counted, response, next) => {
+  if (request.method === 'GET' || request.method === 'HEAD') return next();
+  const most = mostOf(request);
+  if (Number(request.headers['content-length'] ?? 0) > most) return refuse(response, 413, 'too large');
+  const chunks: Buffer[] = [];
+  let size = 0;
+  const take = (chunk: Buffer) => {
+    size += chunk.length;
+    if (size <= most) return void chunks.push(chunk);
+    request.off('data', take).off('end', end);
+    chunks.length = 0;
+    // The answer goes out before the line is cut.
+    refuse(response, 413, 'too large');
+    response.once('finish', () => setTimeout(() => request.socket.destroy(), 200).unref());
+  };
+  const end = () => {
+    request.counted = Buffer.concat(chunks);
+    next();
+  };
+  request.on('data', take).once('end', end);
+});
+
 app.use(
   createRequestHandler({
     build,
     mode: 'production',
     // Who asks: the brake on guessing passwords counts by address as well as by account.
-    getLoadContext: (request) => ({ address: request.ip ?? '' }),
+    getLoadContext: (request: Counted) => ({ address: request.ip ?? '', body: request.counted ?? null }),
   }),
 );
+// Express knows an error handler by its four arguments.
+app.use((error: unknown, request: Request, response: Response, _next: NextFunction) => {
+  sayError(error, { method: request.method, path: request.path });
+  if (response.headersSent) response.destroy();
+  else refuse(response, 500, 'something went wrong here');
+});
 
 const port = Number(process.env.PORT ?? 3000);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -44,9 +152,12 @@ const server = app.listen(port, host, () => {
 // Longer than clients and proxies keep an idle connection, or a request is sent into one just closed.
 server.keepAliveTimeout = 65_000;
 server.headersTimeout = 66_000;
+server.requestTimeout = 60_000;
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => {
     server.close(() => process.exit(0));
     // Keep-alive connections would hold the port for another minute.
     server.closeAllConnections();
   });
+// Whoever started this server is gone: it goes too, or it would hold the port.
+process.on('disconnect', () => process.kill(process.pid, 'SIGTERM'));

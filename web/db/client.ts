@@ -17,6 +17,11 @@ const pool = new pg.Pool({
 });
 // A server that goes away while a connection idles must not take the process with it.
 pool.on('error', (error) => console.error(`database connection lost: ${error.message}`));
+// Nor one that goes away in the middle of a transaction: the pool listens to idle clients only. The
+// query under way is told by itself and its request answers that the database is away.
+pool.on('connect', (client) => {
+  client.on('error', () => {});
+});
 
 export const db = drizzle(pool, { schema });
 export const closeDatabase = () => pool.end();

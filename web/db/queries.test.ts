@@ -144,7 +144,7 @@ describe('jobs', () => {
       ok: true,
       revision: 2,
     });
-    const [newest, oldest] = await listRevisions(id);
+    const [newest, oldest] = await listRevisions(ana.crew, id);
     expect(newest).toMatchObject({
       number: 2,
       by: 'ana',
@@ -156,7 +156,7 @@ describe('jobs', () => {
     });
     expect(newest!.at).toBeInstanceOf(Date);
     expect(oldest).toMatchObject({ number: 1, why: 'new' });
-    expect((await findRevision(id, 1))!.plan).toEqual(first);
+    expect((await findRevision(ana.crew, id, 1))!.plan).toEqual(first);
     expect((await listJobs(ana.crew))[0]).toMatchObject({ name: 'Barn', revision: 2, system: 'metric' });
   });
 
@@ -203,7 +203,7 @@ describe('jobs saved by an earlier version', () => {
     const job = (await findJob(ana.crew, id))!;
     expect(job.plan.version).toBe(PLAN_VERSION);
     expect(job.plan.ground.logs[0]!.layers).toHaveLength(3);
-    expect((await findRevision(id, 1))!.plan).toEqual(job.plan);
+    expect((await findRevision(ana.crew, id, 1))!.plan).toEqual(job.plan);
     const saved = await saveRevision(ana.crew, id, ana.person, 1, savingOf(job.plan, job.plan));
     expect(saved).toEqual({ ok: true, revision: 2 });
     expect((await findJob(ana.crew, id))!.plan).toEqual(job.plan);

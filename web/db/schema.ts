@@ -55,6 +55,20 @@ export const sessions = pgTable('sessions', {
   expiresAt: at('expires_at').notNull(),
 });
 
+/** Devices somebody has signed in on before: a stranger's wrong guesses do not lock them out. */
+export const devices = pgTable(
+  'devices',
+  {
+    /** SHA-256 of the token in the cookie. */
+    tokenHash: text('token_hash').notNull(),
+    personId: uuid('person_id')
+      .notNull()
+      .references(() => people.id, { onDelete: 'cascade' }),
+    usedAt: at('used_at').notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.tokenHash, table.personId] })],
+);
+
 export const attempts = pgTable(
   'attempts',
   {
@@ -97,6 +111,8 @@ export const revisions = pgTable(
     changes: jsonb('changes').$type<Change[]>().notNull(),
     why: text('why').notNull().default(''),
     personId: uuid('person_id').references(() => people.id),
+    /** Who saved it where it came from, for what an archive brought in. */
+    byName: text('by_name'),
     at: at('at').notNull().defaultNow(),
   },
   (table) => [primaryKey({ columns: [table.jobId, table.number] })],

@@ -85,18 +85,26 @@ function toProblem(error: ErrorObject): Problem {
 }
 
 /**
+ * Whether a document has the shape of a plan, of any version; whether its figures make sense is not
+ * asked. For what was kept earlier, when other limits held.
+ */
+export function validateShape(document: unknown): Validated {
+  const migrated = migrate(document, PLAN_VERSION, PLAN_FORMAT);
+  if (!migrated.ok) return { ok: false, problems: [migrated.problem] };
+  const plan: unknown = migrated.document;
+  if (valid(plan)) return { ok: true, plan };
+  const problems = meant(valid.errors ?? [], migrated.document).map(toProblem);
+  return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) };
+}
+
+/**
  * Reads a plan of any version.
  * @param document parsed JSON, from anywhere
  * @returns the plan at the current version, or every problem with its path and limits
  */
 export function validatePlan(document: unknown): Validated {
-  const migrated = migrate(document, PLAN_VERSION, PLAN_FORMAT);
-  if (!migrated.ok) return { ok: false, problems: [migrated.problem] };
-  const plan: unknown = migrated.document;
-  if (!valid(plan)) {
-    const problems = meant(valid.errors ?? [], migrated.document).map(toProblem);
-    return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) };
-  }
-  const problems = checkPlan(plan);
-  return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : { ok: true, plan };
+  const shape = validateShape(document);
+  if (!shape.ok) return shape;
+  const problems = checkPlan(shape.plan);
+  return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : shape;
 }

@@ -1,12 +1,13 @@
 /** The day board: name, place, next hold, dig, last change; a job can be removed. */
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Form, Link, useRouteLoaderData } from 'react-router';
 import type { listJobs } from '../../db/queries/jobs.ts';
 import { Button, Small, Th } from '../parts/controls.tsx';
 import { makeFormat, useFormat } from '../parts/format.tsx';
 import type { loader as rootLoader } from '../root.tsx';
+import { When } from './When.tsx';
 
 /** A job as the board shows it. */
 export type JobRow = Awaited<ReturnType<typeof listJobs>>[number];
@@ -157,17 +158,4 @@ function BoardRow({ job }: { job: JobRow }) {
       </Box>
     </Box>
   );
-}
-
-/** A time of day where the person is; the server, which does not know where, says it in UTC first. */
-function When({ at }: { at: Date }) {
-  const { lang } = useFormat();
-  const [zone, setZone] = useState<string | undefined>('UTC');
-  useEffect(() => setZone(undefined), []);
-  const text = new Intl.DateTimeFormat(lang === 'es' ? 'es-ES' : 'en-GB', {
-    dateStyle: 'medium',
-    timeStyle: 'short',
-    timeZone: zone,
-  }).format(new Date(at));
-  return <time dateTime={new Date(at).toISOString()}>{text}</time>;
 }

@@ -5,10 +5,11 @@ import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../parts/controls.tsx';
 import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
-import { forgetKept, keptEdit, useAutosave } from './autosave.ts';
+import { useAutosave } from './autosave.ts';
 import { GroundColumn } from './column/GroundColumn.tsx';
 import { JobIdProvider } from './jobId.ts';
 import { Keys } from './Keys.tsx';
+import { forgetKept, keptEdit } from './kept.ts';
 import { LowerView, useLowerHeight } from './LowerView.tsx';
 import { PlanView } from './plan/PlanView.tsx';
 import { Side } from './Side.tsx';
@@ -19,21 +20,26 @@ import { Tally } from './tally/Tally.tsx';
 
 export function DeskPage({ jobId, plan, revision }: { jobId: string; plan: Plan; revision: number }) {
   const [store] = useState(() => makeDesk(plan, revision));
-  useAutosave(store, jobId);
   useEffect(() => {
     // An edit an earlier page could not save comes back as unsaved work on what it was based on.
     const kept = keptEdit(jobId);
     if (!kept) return;
     // It was saved after all while the page was closing; only the answer came too late.
+    const { sent } = kept;
+    store.setState({ sent });
     if (sameValue(kept.plan, plan)) forgetKept(jobId);
-    else if (kept.revision === revision) store.getState().replace(kept.plan);
-    else if (kept.revision < revision)
+    // What the server has is what this browser sent last: what was typed after goes on top of it.
+    else if (kept.revision === revision || (sent && sameValue(sent.plan, plan)))
+      store.getState().replace(kept.plan);
+    else
       store.setState({
         plan: kept.plan,
         base: { revision: kept.revision, plan: kept.base },
         saving: { state: 'conflict', conflict: { revision, plan, by: null } },
       });
   }, [store, jobId, plan, revision]);
+  // After what was kept is back: saving it starts from there.
+  useAutosave(store, jobId);
   return (
     <JobIdProvider value={jobId}>
       <DeskProvider value={store}>

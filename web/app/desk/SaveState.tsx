@@ -1,16 +1,22 @@
 /** How saving goes, in words; and what to do when two people saved at once. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { mergePlans } from '@cimiento/core';
+import { mergePlans, wholeText } from '@cimiento/core';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button, Heading, Small } from '../parts/controls.tsx';
+import { fileName, saveFile } from '../parts/files.ts';
+import { useFormat } from '../parts/format.tsx';
 import { Modal } from '../parts/Modal.tsx';
+import { problemText } from '../parts/words.ts';
 import { type Conflict, useDesk, useDeskStore } from './store.ts';
 
 export function SaveState() {
   const { t } = useTranslation();
   const saving = useDesk((desk) => desk.saving);
   const revision = useDesk((desk) => desk.base.revision);
+  const plan = useDesk((desk) => desk.plan);
+  const kept = useDesk((desk) => desk.kept);
+  const format = useFormat();
   const alarming = saving.state !== 'saved' && saving.state !== 'saving' && saving.state !== 'unsaved';
   return (
     <>
@@ -21,7 +27,28 @@ export function SaveState() {
         color={alarming ? 'held' : 'soft'}
         fontWeight={alarming ? 600 : 400}
       >
-        {t(`saving.${saving.state}`, { n: revision })}
+        {saving.state === 'failed'
+          ? t(`saving.failed.${saving.code}`)
+          : t(`saving.${saving.state}`, { n: revision })}
+        {saving.state === 'refused' &&
+          saving.problems
+            .slice(0, 2)
+            .map((problem) => ` ${problemText(t, format, problem)}`)
+            .join('')}
+        {!kept && saving.state !== 'saved' && ` ${t('saving.noRoom')}`}
+        {(alarming || !kept) && saving.state !== 'saved' && saving.state !== 'conflict' && (
+          <>
+            {' '}
+            <Button
+              size="sm"
+              onClick={() =>
+                saveFile(`${fileName(plan.name)}.json`, JSON.stringify(plan, null, 2), 'application/json')
+              }
+            >
+              {t('saving.asFile')}
+            </Button>
+          </>
+        )}
         {saving.state === 'signedOut' && (
           <>
             {' '}
@@ -41,7 +68,7 @@ const show = (value: unknown): string => {
   if (typeof value === 'number') return String(Math.round(value * 1000) / 1000);
   if (typeof value === 'object' && 'name' in value) return String(value.name);
   const text = typeof value === 'string' ? value : JSON.stringify(value);
-  return text.length > 40 ? `${text.slice(0, 39)}…` : text;
+  return text.length > 40 ? `${wholeText(text, 39)}…` : text;
 };
 
 function ConflictDialog({ conflict }: { conflict: Conflict }) {

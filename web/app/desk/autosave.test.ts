@@ -1,18 +1,21 @@
 import { blankPlan, type Plan } from '@cimiento/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { autosave, keptEdit, type Surroundings } from './autosave.ts';
+import { autosave, LONGEST_SAVE, type Surroundings } from './autosave.ts';
+import { keepEdit, keptEdit } from './kept.ts';
 import { type DeskStore, makeDesk } from './store.ts';
 
 /** A server that answers what it is told, and a clock moved by hand. */
 class Around implements Surroundings {
   readonly posts: { path: string; plan: Plan }[] = [];
-  answers: (Response | Error)[] = [];
+  answers: (Response | Error | 'hangs')[] = [];
   private tasks: { at: number; task: () => void }[] = [];
   private now = 0;
-  async post(path: string, body: string): Promise<Response> {
+  async post(path: string, body: string, signal: AbortSignal): Promise<Response> {
     this.posts.push({ path, plan: JSON.parse(body) as Plan });
     const answer = this.answers.shift() ?? Response.json({ revision: this.posts.length + 1 });
     if (answer instanceof Error) throw answer;
+    if (answer === 'hangs')
+      return new Promise((_, fail) => signal.addEventListener('abort', () => fail(new Error('aborted'))));
     return answer;
   }
   later(task: () => void, delay: number) {
@@ -35,6 +38,8 @@ class Around implements Surroundings {
 let around: Around;
 let store: DeskStore;
 const kept = new Map<string, string>();
+let room = Infinity;
+let tab = 'one';
 const frost = (value: number) =>
   store.getState().edit((d) => {
     d.ground.frost.local = value;
@@ -43,11 +48,21 @@ const state = () => store.getState().saving.state;
 
 beforeEach(() => {
   kept.clear();
+  room = Infinity;
+  tab = 'one';
   vi.stubGlobal('localStorage', {
+    get length() {
+      return kept.size;
+    },
+    key: (i: number) => [...kept.keys()][i] ?? null,
     getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
+    setItem: (key: string, value: string) => {
+      if (value.length > room) throw new Error('QuotaExceededError');
+      kept.set(key, value);
+    },
     removeItem: (key: string) => void kept.delete(key),
   });
+  vi.stubGlobal('sessionStorage', { getItem: () => tab, setItem: () => {} });
   around = new Around();
   store = makeDesk(blankPlan('Shed', 'metric'), 1);
   autosave(store, 'job', around);
@@ -153,7 +168,11 @@ describe('saving by itself', () => {
     [401, 'signedOut'],
     [404, 'gone'],
     [422, 'refused'],
-    [500, 'waiting'],
+    [400, 'failed'],
+    [403, 'failed'],
+    [413, 'failed'],
+    [500, 'failed'],
+    [503, 'waiting'],
     [409, 'waiting'],
   ] as const)('answers %i with “%s”, and loses nothing', async (status, expected) => {
     around.answers = [Response.json({ problems: [] }, { status })];
@@ -183,11 +202,119 @@ describe('saving by itself', () => {
   });
 });
 
+describe('a save that hangs', () => {
+  it('is given up in time and tried again, and every edit typed meanwhile is kept at once', async () => {
+    around.answers = ['hangs'];
+    frost(1);
+    await around.pass(700);
+    expect(state()).toBe('saving');
+    frost(1.1);
+    frost(1.2);
+    // Before the save has ended in any way.
+    expect(keptEdit('job')).toMatchObject({ plan: { ground: { frost: { local: 1.2 } } } });
+    await around.pass(LONGEST_SAVE);
+    expect(state()).toBe('waiting');
+    await around.pass(2000);
+    expect(around.posts.map((p) => p.plan.ground.frost.local)).toEqual([1, 1.2]);
+    expect(state()).toBe('saved');
+    expect(kept.size).toBe(0);
+  });
+
+  it('that came through all the same is not taken for another person’s, and what was typed after is saved', async () => {
+    around.answers = ['hangs'];
+    frost(1);
+    await around.pass(700);
+    const landed = around.posts[0]!.plan;
+    frost(1.4);
+    await around.pass(LONGEST_SAVE);
+    around.answers = [Response.json({ revision: 2, plan: landed, by: 'me' }, { status: 409 })];
+    await around.pass(2000);
+    expect(state()).toBe('unsaved');
+    expect(store.getState().base).toMatchObject({ revision: 2, plan: { ground: { frost: { local: 1 } } } });
+    await around.pass(700);
+    expect(around.posts.at(-1)).toMatchObject({
+      path: '/jobs/job/revisions?base=2',
+      plan: { ground: { frost: { local: 1.4 } } },
+    });
+    expect(state()).toBe('saved');
+  });
+
+  it('is remembered with what is kept, for the page that comes after', async () => {
+    around.answers = ['hangs'];
+    frost(1);
+    await around.pass(700);
+    frost(1.4);
+    await around.pass(LONGEST_SAVE);
+    expect(keptEdit('job')!.sent).toMatchObject({ revision: 1, plan: { ground: { frost: { local: 1 } } } });
+  });
+});
+
+describe('an answer that is not “away”', () => {
+  it('says what is wrong and waits for the person; the next edit is tried at once', async () => {
+    around.answers = [Response.json({ code: 'tooLarge' }, { status: 413 })];
+    frost(1);
+    await around.pass(700);
+    expect(store.getState().saving).toEqual({ state: 'failed', code: 'tooLarge' });
+    await around.pass(600_000);
+    expect(around.posts).toHaveLength(1);
+    frost(1.1);
+    await around.pass(700);
+    expect(state()).toBe('saved');
+  });
+});
+
+describe('what is typed', () => {
+  it('holds whole characters only', () => {
+    store.getState().edit((d) => {
+      d.name = 'Shed \u0000\ud83d';
+      d.note = 'a\u0007b\nc';
+    });
+    expect(store.getState().plan).toMatchObject({ name: 'Shed ', note: 'ab\nc' });
+    store.getState().undo();
+    expect(store.getState().plan.name).toBe('Shed');
+  });
+  it('is nobody’s assumption any more, until it is undone', () => {
+    expect(store.getState().plan.assumed).toContain('/levels/cover');
+    store.getState().edit((d) => {
+      d.levels.cover = 0.6;
+    });
+    expect(store.getState().plan.assumed).toEqual(['/ground/logs/0']);
+    store.getState().undo();
+    expect(store.getState().plan.assumed).toContain('/levels/cover');
+  });
+});
+
+describe('a full storage', () => {
+  it('is told, and told no more once there is room', () => {
+    room = 100;
+    frost(1);
+    expect(store.getState().kept).toBe(false);
+    room = Infinity;
+    frost(1.1);
+    expect(store.getState().kept).toBe(true);
+  });
+});
+
+describe('two tabs on one job', () => {
+  it('keep apart what each has not saved, and a new one takes up what a closed one left', () => {
+    frost(1);
+    tab = 'two';
+    const base = store.getState().base.plan;
+    const other = { ...base, note: 'the other tab' };
+    keepEdit('job', { revision: 1, base, plan: other, sent: null });
+    expect(kept.size).toBe(2);
+    expect(keptEdit('job')!.plan.note).toBe('the other tab');
+    tab = 'three';
+    expect(keptEdit('job')).not.toBeNull();
+    expect(kept.size).toBe(2);
+  });
+});
+
 describe('a kept edit', () => {
   it('that is broken is no edit, and a full storage is no error', async () => {
-    kept.set('cimiento:unsaved:job', '{broken');
+    kept.set('cimiento:unsaved:job:one', '{broken');
     expect(keptEdit('job')).toBeNull();
-    kept.set('cimiento:unsaved:job', '"text"');
+    kept.set('cimiento:unsaved:job:one', '"text"');
     expect(keptEdit('job')).toBeNull();
     vi.stubGlobal('localStorage', {
       getItem: () => {

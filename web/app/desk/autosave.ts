@@ -1,62 +1,41 @@
 /**
- * Saves the plan by itself as revisions. While the server or its database is away, or the person
- * is signed out, the edit stays in the browser's own storage and saving is tried again.
+ * Saves the plan by itself as revisions. Every edit is kept in the browser's own storage at once
+ * and forgotten only when the server has it. A save has a time limit; while the server or its
+ * database is away, or the person is signed out, saving is tried again. Any other answer says what
+ * is wrong, and waits for the person.
  */
-import { currentPlan, type Plan, sameValue } from '@cimiento/core';
+import { type Plan, sameValue } from '@cimiento/core';
 import { useEffect } from 'react';
-import type { DeskStore } from './store.ts';
+import { forgetKept, keepEdit, type Sent } from './kept.ts';
+import type { DeskStore, Saving } from './store.ts';
 
 /** Quiet time after the last edit before it is saved, ms. */
 const QUIET = 700;
+/** A save that has no answer by then is given up and tried again, ms. */
+export const LONGEST_SAVE = 15_000;
 const RETRY = [2000, 4000, 8000, 15_000] as const;
 const SIGNED_OUT = 5000;
-
-const keepKey = (jobId: string) => `cimiento:unsaved:${jobId}`;
-
-export interface Kept {
-  readonly revision: number;
-  readonly base: Plan;
-  readonly plan: Plan;
-}
-
-/** An earlier page's edit that turned out to be saved, or is no longer wanted. */
-export const forgetKept = (jobId: string): void => keep(jobId, null);
-
-function keep(jobId: string, kept: Kept | null): void {
-  try {
-    if (kept) localStorage.setItem(keepKey(jobId), JSON.stringify(kept));
-    else localStorage.removeItem(keepKey(jobId));
-  } catch {
-    // Storage full or forbidden: the edit still lives in this page.
-  }
-}
-
-/** An edit an earlier page could not save, if there is one for this job. */
-export function keptEdit(jobId: string): Kept | null {
-  try {
-    const text = localStorage.getItem(keepKey(jobId));
-    if (!text) return null;
-    const kept: unknown = JSON.parse(text);
-    if (typeof kept !== 'object' || kept === null || !('plan' in kept) || !('base' in kept)) return null;
-    // It may have been kept by an earlier version of this program.
-    const plan = currentPlan(kept.plan);
-    const base = currentPlan(kept.base);
-    return plan && base ? { ...(kept as Kept), plan, base } : null;
-  } catch {
-    return null;
-  }
-}
+const SLOWLY = 60_000;
+/** Browsers send no more than this once a page is closing, bytes. */
+const MOST_CLOSING = 60_000;
 
 /** What saving needs of its surroundings: handed in, so that tests can stand in for them. */
 export interface Surroundings {
-  post(path: string, body: string): Promise<Response>;
+  post(path: string, body: string, signal: AbortSignal): Promise<Response>;
   /** Runs a task later; returns how to call it off. */
   later(task: () => void, delay: number): () => void;
 }
 
 const browser: Surroundings = {
-  post: (path, body) =>
-    fetch(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body }),
+  post: (path, body, signal) =>
+    fetch(path, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body,
+      signal,
+      // A page that is closing may still send what is short.
+      keepalive: body.length < MOST_CLOSING,
+    }),
   later: (task, delay) => {
     const timer = setTimeout(task, delay);
     return () => clearTimeout(timer);
@@ -69,14 +48,32 @@ export interface Autosave {
   stop(): void;
 }
 
+/** Answers that will be another if one only waits. */
+const AWAY: readonly number[] = [408, 429, 502, 503, 504];
+/** What an answer that needs the person says; anything else is the server's own fault. */
+const FAULTS: Readonly<Record<number, Extract<Saving, { state: 'failed' }>['code']>> = {
+  400: 'badRequest',
+  403: 'forbidden',
+  413: 'tooLarge',
+};
+
 /** Watches a desk and saves what changes. */
 export function autosave(store: DeskStore, jobId: string, around: Surroundings = browser): Autosave {
   let callOff = () => {};
   let busy = false;
+  /** The last save whose answer never came. */
+  let { sent } = store.getState();
 
   const wait = (delay: number) => {
     callOff();
     callOff = around.later(() => void save(), delay);
+  };
+  /** Keeps what is not saved, or forgets what is. */
+  const keep = () => {
+    const { plan, base, kept } = store.getState();
+    if (plan === base.plan) forgetKept(jobId);
+    const room = plan === base.plan || keepEdit(jobId, { ...base, base: base.plan, plan, sent });
+    if (room !== kept) store.setState({ kept: room });
   };
 
   const failed = () => {
@@ -86,70 +83,97 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
     wait(RETRY[Math.min(tries, RETRY.length) - 1] ?? RETRY[0]);
   };
 
+  /** The server holds `plan` as `revision`: what was typed since is still to be saved. */
+  function stands(plan: Plan, revision: number): void {
+    sent = null;
+    const newer = store.getState().plan !== plan;
+    store.setState({
+      base: { revision, plan },
+      saving: { state: newer ? 'unsaved' : 'saved' },
+      sent: null,
+    });
+    keep();
+    if (newer) wait(QUIET);
+  }
+
   function settle(plan: Plan, status: number, answer: Record<string, unknown>): void {
-    if (status === 200 && typeof answer.revision === 'number') {
-      const newer = store.getState().plan !== plan;
-      store.setState({
-        base: { revision: answer.revision, plan },
-        saving: { state: newer ? 'unsaved' : 'saved' },
-      });
-      if (newer) wait(QUIET);
-      else keep(jobId, null);
-    } else if (status === 409 && sameValue(answer.plan, plan)) {
-      // Saved all right the time before; only the answer was lost on the way.
-      store.setState({ base: { revision: Number(answer.revision), plan }, saving: { state: 'saved' } });
-      keep(jobId, null);
+    const revision = Number(answer.revision);
+    // Saved all right the time before, and only the answer was lost on the way: not another's.
+    const ours =
+      status === 409 ? [plan, sent?.plan].find((mine) => mine && sameValue(answer.plan, mine)) : undefined;
+    if (status === 200 && Number.isInteger(revision)) stands(plan, revision);
+    else if (ours) stands(ours, revision);
+    else if (status === 409 && typeof answer.plan === 'object') {
+      const by = typeof answer.by === 'string' ? answer.by : null;
+      const conflict = { revision, plan: answer.plan as Plan, by };
+      store.setState({ saving: { state: 'conflict', conflict } });
     } else if (status === 401) {
       store.setState({ saving: { state: 'signedOut' } });
       // Signing in again in another tab is enough.
       wait(SIGNED_OUT);
     } else if (status === 404) store.setState({ saving: { state: 'gone' } });
-    else if (status === 409 && typeof answer.plan === 'object') {
-      const by = typeof answer.by === 'string' ? answer.by : null;
-      const conflict = { revision: Number(answer.revision), plan: answer.plan as Plan, by };
-      store.setState({ saving: { state: 'conflict', conflict } });
-    } else if (status === 422) {
-      const problems = (answer.problems ?? []) as { code: string; path: string }[];
+    else if (status === 422) {
+      const problems = Array.isArray(answer.problems) ? answer.problems : [];
       store.setState({ saving: { state: 'refused', problems } });
-    } else failed();
+    } else if (AWAY.includes(status) || status === 409) failed();
+    else {
+      store.setState({ saving: { state: 'failed', code: FAULTS[status] ?? 'broken' } });
+      // A fault of the server's own may pass: slowly again.
+      if (!(status in FAULTS)) wait(SLOWLY);
+    }
   }
 
   async function save(): Promise<void> {
     const { plan, base, saving } = store.getState();
     if (plan === base.plan || busy || saving.state === 'conflict' || saving.state === 'gone') return;
     // Undone back to what is saved: nothing to keep.
-    if (sameValue(plan, base.plan)) {
-      keep(jobId, null);
-      return store.setState({ base: { ...base, plan }, saving: { state: 'saved' } });
+    if (sameValue(plan, base.plan) && sent === null) {
+      store.setState({ base: { ...base, plan }, saving: { state: 'saved' } });
+      keep();
+      return;
     }
     busy = true;
-    keep(jobId, { revision: base.revision, base: base.plan, plan });
     if (saving.state !== 'waiting') store.setState({ saving: { state: 'saving' } });
+    const limit = new AbortController();
+    const inTime = around.later(() => limit.abort(), LONGEST_SAVE);
     try {
-      const response = await around.post(
-        `/jobs/${jobId}/revisions?base=${base.revision}`,
-        JSON.stringify(plan),
-      );
+      const path = `/jobs/${jobId}/revisions?base=${base.revision}`;
+      const response = await around.post(path, JSON.stringify(plan), limit.signal);
       const body: unknown = await response.json().catch(() => null);
+      if (limit.signal.aborted) throw new Error('no answer in time');
+      busy = false;
       settle(
         plan,
         response.status,
         (typeof body === 'object' && body !== null ? body : {}) as Record<string, unknown>,
       );
     } catch {
+      busy = false;
+      // It may have come through all the same: remembered, so that it is not taken for another's.
+      sent = { revision: base.revision, plan } satisfies Sent;
+      store.setState({ sent });
+      keep();
       failed();
     } finally {
-      busy = false;
+      inTime();
     }
   }
 
   const unsubscribe = store.subscribe((now, before) => {
     if (now.plan === before.plan && now.base === before.base) return;
+    keep();
     if (now.plan === now.base.plan) return;
     const { state } = now.saving;
-    if (state === 'saved' || state === 'refused') store.setState({ saving: { state: 'unsaved' } });
+    if (state === 'saved' || state === 'refused' || state === 'failed')
+      store.setState({ saving: { state: 'unsaved' } });
     if (state !== 'waiting' && state !== 'conflict') wait(QUIET);
   });
+  // What an earlier page left: it waits to be saved like any edit.
+  const { plan, base, saving } = store.getState();
+  if (plan !== base.plan && saving.state !== 'conflict') {
+    store.setState({ saving: { state: 'unsaved' } });
+    wait(QUIET);
+  }
   return {
     flush: save,
     stop() {
@@ -162,14 +186,17 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
 export function useAutosave(store: DeskStore, jobId: string): void {
   useEffect(() => {
     const saver = autosave(store, jobId);
-    // Leaving within the quiet time must not lose the last edit.
+    // Leaving within the quiet time: what is short still goes, the rest is kept.
     const flush = () => void saver.flush();
+    const hidden = () => document.visibilityState === 'hidden' && flush();
     addEventListener('pagehide', flush);
+    addEventListener('visibilitychange', hidden);
     addEventListener('online', flush);
     return () => {
       flush();
       saver.stop();
       removeEventListener('pagehide', flush);
+      removeEventListener('visibilitychange', hidden);
       removeEventListener('online', flush);
     };
   }, [store, jobId]);

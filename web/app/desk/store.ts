@@ -2,10 +2,11 @@
  * The desk's state: the plan being edited, what can be undone, what is picked, and how saving
  * goes. A change is a set of patches with their inverse (immer), so undo is exact.
  */
-import { type Plan, settled, wholeValue } from '@cimiento/core';
+import { type Plan, type Problem, settled, wholeValue } from '@cimiento/core';
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createContext, useContext } from 'react';
 import { createStore, type StoreApi, useStore } from 'zustand';
+import type { Sent } from './kept.ts';
 import type { Stage } from './stages.ts';
 
 enablePatches();
@@ -26,7 +27,8 @@ export interface Conflict {
 export type Saving =
   | { readonly state: 'saved' | 'unsaved' | 'saving' | 'signedOut' | 'gone' }
   | { readonly state: 'waiting'; readonly tries: number }
-  | { readonly state: 'refused'; readonly problems: readonly { code: string; path: string }[] }
+  | { readonly state: 'refused'; readonly problems: readonly Problem[] }
+  | { readonly state: 'failed'; readonly code: 'badRequest' | 'forbidden' | 'tooLarge' | 'broken' }
   | { readonly state: 'conflict'; readonly conflict: Conflict };
 
 /** Drawings that may stand under the plan. */
@@ -73,6 +75,10 @@ export interface Desk {
   /** What the server holds, and under which number. */
   readonly base: { readonly revision: number; readonly plan: Plan };
   readonly saving: Saving;
+  /** False when this browser has no room to keep an edit that is not saved. */
+  readonly kept: boolean;
+  /** A save whose answer never came. */
+  readonly sent: Sent | null;
   /** Id of the picked element. */
   readonly picked: string | null;
   readonly stage: Stage;
@@ -109,6 +115,8 @@ export function makeDesk(plan: Plan, revision: number): DeskStore {
     future: [],
     base: { revision, plan },
     saving: { state: 'saved' },
+    kept: true,
+    sent: null,
     picked: plan.elements[0]?.id ?? null,
     stage: 'dig',
     view: {

@@ -42,6 +42,7 @@ export const en = {
     missing: 'Give both the e-mail and the password.',
     wrong: 'E-mail or password is not right.',
     tooMany: 'Too many wrong tries. Wait a quarter of an hour, then try again.',
+    busy: 'Many people are signing in at once. Try again in a moment.',
   },
   join: {
     title: 'Start a crew',
@@ -53,8 +54,23 @@ export const en = {
     email: 'That is not an e-mail address.',
     short: 'At least {{n}} characters.',
     emailTaken: 'Someone already signs in with that e-mail.',
+    tooMany: 'Too many crews were started from here. Wait a quarter of an hour, then try again.',
+    busy: 'Many people are signing in at once. Try again in a moment.',
+  },
+  archive: {
+    title: 'All jobs in one file',
+    text: 'Every job of the crew with all its revisions: to keep elsewhere, or to move to another server.',
+    out: 'Save all jobs as a file',
+    in: 'Bring jobs in from such a file',
+    take: 'Bring them in',
   },
   jobs: {
+    removed_one: '{{count}} removed job',
+    removed_other: '{{count}} removed jobs',
+    removedNote_one: 'Kept for {{count}} day with all revisions.',
+    removedNote_other: 'Kept for {{count}} days with all revisions.',
+    bringBack: 'Bring back',
+    bringBackNamed: 'Bring back {{name}}',
     title: 'Jobs',
     board: 'Day board',
     none: 'No jobs yet. Start one on the right, or load a demo to look around.',
@@ -151,6 +167,17 @@ export const en = {
     signIn: 'Sign in again',
     gone: 'Not saved: this job is no longer on your board. Your edit is kept here.',
     refused: 'Not saved: the plan has a value that cannot stand.',
+    failed: {
+      badRequest:
+        'Not saved: the server could not read it. Your edit is kept here; save it as a file and reload the page.',
+      forbidden:
+        'Not saved: this page may not save here. Open the job from the day board again; your edit is kept.',
+      tooLarge:
+        'Not saved: the plan is larger than the server takes. Thin the survey or split the job; your edit is kept here.',
+      broken: 'Not saved: something went wrong on the server. Your edit is kept here and is tried again.',
+    },
+    noRoom: 'This browser has no room left to keep it: save it as a file.',
+    asFile: 'Save as a file',
     conflict: 'Someone else saved first.',
   },
   conflict: {
@@ -683,6 +710,7 @@ export const en = {
     title: 'Revisions',
     aside: 'saved by itself',
     failed: 'The list could not be fetched.',
+    older: 'Older revisions',
     bring: 'Bring back',
     more_one: 'and {{count}} more',
     more_other: 'and {{count}} more',
@@ -907,6 +935,9 @@ export const en = {
     version: 'The plan’s version is not one we know.',
     versionTooNew: 'This plan is of a newer version ({{value}}) than this program reads ({{max}}).',
     noFile: 'Choose a file first.',
+    notAnArchive: 'This is not a file of all jobs as Cimiento saves it.',
+    archiveCut: 'The file is cut short: line {{line}} is its last. Nothing was brought in.',
+    archiveBroken: 'The file is broken at line {{line}}. Nothing was brought in.',
     duplicateId: 'The id “{{value}}” is used twice.',
     soilsStart: 'The first soil must start at the ground, not {{value}} down: there is a gap.',
     soilsOrder: 'This soil starts at {{value}}, not below the one above it ({{min}}).',

@@ -41,6 +41,7 @@ export const es: Messages = {
     missing: 'Ponga el correo y la contraseña.',
     wrong: 'El correo o la contraseña no son correctos.',
     tooMany: 'Demasiados intentos fallidos. Espere un cuarto de hora y pruebe otra vez.',
+    busy: 'Mucha gente entra a la vez. Pruebe de nuevo en un momento.',
   },
   join: {
     title: 'Crear una cuadrilla',
@@ -52,8 +53,23 @@ export const es: Messages = {
     email: 'Eso no es un correo.',
     short: 'Al menos {{n}} caracteres.',
     emailTaken: 'Alguien ya entra con ese correo.',
+    tooMany: 'Desde aquí se crearon demasiadas cuadrillas. Espere un cuarto de hora y pruebe de nuevo.',
+    busy: 'Mucha gente entra a la vez. Pruebe de nuevo en un momento.',
+  },
+  archive: {
+    title: 'Todas las obras en un archivo',
+    text: 'Todas las obras de la cuadrilla con sus revisiones: para guardarlas en otra parte o pasarlas a otro servidor.',
+    out: 'Guardar todas las obras',
+    in: 'Traer obras de un archivo así',
+    take: 'Traerlas',
   },
   jobs: {
+    removed_one: '{{count}} obra quitada',
+    removed_other: '{{count}} obras quitadas',
+    removedNote_one: 'Se guardan {{count}} día con todas sus revisiones.',
+    removedNote_other: 'Se guardan {{count}} días con todas sus revisiones.',
+    bringBack: 'Traer de vuelta',
+    bringBackNamed: 'Traer de vuelta {{name}}',
     title: 'Obras',
     board: 'Tablero del día',
     none: 'Todavía no hay obras. Empiece una a la derecha, o cargue una de muestra.',
@@ -150,6 +166,17 @@ export const es: Messages = {
     signIn: 'Entrar de nuevo',
     gone: 'Sin guardar: esta obra ya no está en su tablero. Lo escrito queda aquí.',
     refused: 'Sin guardar: el plan tiene un valor que no puede quedar.',
+    failed: {
+      badRequest:
+        'Sin guardar: el servidor no lo pudo leer. Su cambio queda aquí; guárdelo como archivo y recargue la página.',
+      forbidden:
+        'Sin guardar: esta página no puede guardar aquí. Abra la obra de nuevo desde el tablero; su cambio queda.',
+      tooLarge:
+        'Sin guardar: el plano es mayor de lo que admite el servidor. Reduzca el levantamiento o divida la obra; su cambio queda aquí.',
+      broken: 'Sin guardar: algo falló en el servidor. Su cambio queda aquí y se intenta de nuevo.',
+    },
+    noRoom: 'Este navegador no tiene sitio para conservarlo: guárdelo como archivo.',
+    asFile: 'Guardar como archivo',
     conflict: 'Otra persona guardó primero.',
   },
   conflict: {
@@ -683,6 +710,7 @@ export const es: Messages = {
     title: 'Revisiones',
     aside: 'se guardan solas',
     failed: 'No se pudo traer la lista.',
+    older: 'Revisiones anteriores',
     bring: 'Traer de vuelta',
     more_one: 'y {{count}} más',
     more_other: 'y {{count}} más',
@@ -914,6 +942,9 @@ export const es: Messages = {
     versionTooNew:
       'Este plan es de una versión más nueva ({{value}}) que la que este programa lee ({{max}}).',
     noFile: 'Elija primero un archivo.',
+    notAnArchive: 'No es un archivo de todas las obras como lo guarda Cimiento.',
+    archiveCut: 'El archivo está cortado: la línea {{line}} es la última. No se trajo nada.',
+    archiveBroken: 'El archivo está roto en la línea {{line}}. No se trajo nada.',
     duplicateId: 'El id «{{value}}» está dos veces.',
     soilsStart: 'El primer suelo debe empezar en el terreno, no a {{value}}: hay un hueco.',
     soilsOrder: 'Este suelo empieza a {{value}}, no por debajo del de arriba ({{min}}).',

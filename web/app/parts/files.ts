@@ -15,4 +15,4 @@ export const fileName = (...parts: readonly string[]): string =>
   parts
     .join(' ')
     .replace(/[^\p{L}\p{N} ._-]/gu, '_')
-    .slice(0, 100);
+    .replace(/^(.{0,100}).*$/su, '$1');

@@ -1,47 +1,53 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { blankPlan } from '@cimiento/core';
+import { blankPlan, type Problem, wholeText } from '@cimiento/core';
 import { LONGEST_PLAN, readPlan } from '@cimiento/formats';
 import { useTranslation } from 'react-i18next';
 import { data, Form, redirect, useRouteLoaderData } from 'react-router';
-import { createJob, listJobs, removeJob } from '../../db/queries/jobs.ts';
+import { takeArchive } from '../../db/queries/archive.ts';
+import { bringBack, createJob, KEPT_DAYS, listJobs, listRemoved, removeJob } from '../../db/queries/jobs.ts';
+import { Archive } from '../board/Archive.tsx';
 import { Board } from '../board/Board.tsx';
 import { NewJob } from '../board/NewJob.tsx';
+import { Removed } from '../board/Removed.tsx';
 import { Button, Heading } from '../parts/controls.tsx';
 import { FormatProvider } from '../parts/format.tsx';
 import { Preferences } from '../parts/Preferences.tsx';
 import { oneOf, SYSTEMS } from '../preferences.ts';
 import type { loader as rootLoader } from '../root.tsx';
+import { unpacked } from '../server/archive.server.ts';
+import { fieldOf, MOST_BODY } from '../server/body.server.ts';
 import { formOf, requirePerson, withDatabase } from '../server/http.server.ts';
-import { DEMOS, demoPlan, savingOf } from '../server/jobs.server.ts';
+import { DEMOS, demoPlan, savingOf, summaryOf } from '../server/jobs.server.ts';
 import type { Route } from './+types/jobs';
 
 export async function loader({ request }: Route.LoaderArgs) {
   const person = await requirePerson(request);
+  const [jobs, removed] = await withDatabase(() =>
+    Promise.all([listJobs(person.crewId), listRemoved(person.crewId)]),
+  );
   return {
     person: { name: person.name, crew: person.crew },
-    jobs: await withDatabase(() => listJobs(person.crewId)),
+    jobs,
+    removed,
+    keptDays: KEPT_DAYS,
     demos: DEMOS,
   };
 }
 
-export async function action({ request }: Route.ActionArgs) {
+export async function action({ request, context }: Route.ActionArgs) {
   const person = await requirePerson(request);
-  const form = await formOf(request);
+  const form = await formOf(request, context, MOST_BODY.archive);
   const make = async (saving: ReturnType<typeof savingOf>) =>
     redirect(`/jobs/${await withDatabase(() => createJob(person.crewId, person.id, saving))}`);
   switch (form.get('intent')) {
     case 'blank': {
-      const name = String(form.get('name') ?? '')
-        .trim()
-        .slice(0, 80);
+      const name = wholeText(fieldOf(form, 'name'), 80);
       if (!name)
         return data({ intent: 'blank', problems: [{ code: 'blank', path: '/name' }] }, { status: 400 });
       const system = oneOf(SYSTEMS, form.get('system')) ?? 'metric';
       const plan = {
         ...blankPlan(name, system),
-        place: String(form.get('place') ?? '')
-          .trim()
-          .slice(0, 120),
+        place: wholeText(fieldOf(form, 'place'), 120),
       };
       return make(savingOf(plan, null, 'new'));
     }
@@ -61,9 +67,24 @@ export async function action({ request }: Route.ActionArgs) {
       if (!read.ok) return data({ intent: 'file', problems: read.problems.slice(0, 8) }, { status: 422 });
       return make(savingOf(read.plan, null, 'file'));
     }
+    case 'archive': {
+      const file = form.get('file');
+      const refused = (problem: Problem, status: number) =>
+        data({ intent: 'archive', problems: [problem] }, { status });
+      if (!(file instanceof File) || file.size === 0) return refused({ code: 'noFile', path: '' }, 400);
+      const lines = unpacked(Buffer.from(await file.arrayBuffer()));
+      const taken = await withDatabase(() => takeArchive(person.crewId, person.id, lines, summaryOf));
+      if (!taken.ok) return refused({ code: taken.code, path: '', params: { line: taken.line } }, 422);
+      return redirect('/jobs');
+    }
     case 'remove': {
       const gone = await withDatabase(() => removeJob(person.crewId, String(form.get('job') ?? '')));
       if (!gone) throw data({ code: 'notFound' }, { status: 404 });
+      return redirect('/jobs');
+    }
+    case 'bringBack': {
+      const back = await withDatabase(() => bringBack(person.crewId, String(form.get('job') ?? '')));
+      if (!back) throw data({ code: 'notFound' }, { status: 404 });
       return redirect('/jobs');
     }
     default:
@@ -126,6 +147,8 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
           ) : (
             <Board jobs={jobs} />
           )}
+          <Removed jobs={loaderData.removed} days={loaderData.keptDays} />
+          <Archive refused={actionData?.intent === 'archive' ? actionData.problems : []} />
         </Box>
         <NewJob actionData={actionData} demos={loaderData.demos} />
       </Flex>

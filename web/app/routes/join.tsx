@@ -1,9 +1,11 @@
 import { Box, Stack } from '@chakra-ui/react';
+import { wholeText } from '@cimiento/core';
 import { useTranslation } from 'react-i18next';
 import { data, Form, Link, redirect } from 'react-router';
 import { joinCrew, openSession } from '../../db/queries/sign-in.ts';
 import { Button, Heading } from '../parts/controls.tsx';
 import { TextField } from '../parts/TextField.tsx';
+import { doorOf, fieldOf } from '../server/body.server.ts';
 import { formOf, sessionCookie, withDatabase } from '../server/http.server.ts';
 import type { Route } from './+types/join';
 
@@ -11,16 +13,12 @@ const SHORTEST_PASSWORD = 8;
 
 export const loader = () => null;
 
-export async function action({ request }: Route.ActionArgs) {
-  const form = await formOf(request);
-  const field = (name: string) =>
-    String(form.get(name) ?? '')
-      .trim()
-      .slice(0, 200);
+export async function action({ request, context }: Route.ActionArgs) {
+  const form = await formOf(request, context);
   const values = {
-    crew: field('crew').slice(0, 80),
-    name: field('name').slice(0, 80),
-    email: field('email'),
+    crew: wholeText(fieldOf(form, 'crew'), 80),
+    name: wholeText(fieldOf(form, 'name'), 80),
+    email: wholeText(fieldOf(form, 'email'), 200),
   };
   const password = String(form.get('password') ?? '');
   const problems: Partial<Record<'crew' | 'name' | 'email' | 'password', string>> = {};
@@ -29,11 +27,16 @@ export async function action({ request }: Route.ActionArgs) {
   if (!/^[^@\s]+@[^@\s]+$/.test(values.email)) problems.email = 'email';
   if (password.length < SHORTEST_PASSWORD) problems.password = 'short';
   if (Object.keys(problems).length > 0) return data({ values, problems }, { status: 400 });
-  const joined = await withDatabase(() => joinCrew(values.crew, values.name, values.email, password));
+  const joined = await withDatabase(() =>
+    joinCrew(values.crew, values.name, values.email, password, doorOf(context).address),
+  );
   if (!joined.ok)
-    return data({ values, problems: { email: joined.code } as typeof problems }, { status: 409 });
+    return data(
+      { values, problems: { email: joined.code } as typeof problems },
+      { status: { emailTaken: 409, tooMany: 429, busy: 503 }[joined.code] },
+    );
   const { token, maxAge } = await withDatabase(() => openSession(joined.personId));
-  return redirect('/jobs', { headers: { 'Set-Cookie': sessionCookie(token, maxAge) } });
+  return redirect('/jobs', { headers: { 'Set-Cookie': sessionCookie(request, token, maxAge) } });
 }
 
 export default function Join({ actionData }: Route.ComponentProps) {

@@ -14,8 +14,8 @@ import type { Route } from './+types/preferences';
 
 export const loader = () => redirect('/jobs');
 
-export async function action({ request }: Route.ActionArgs) {
-  const form = await formOf(request);
+export async function action({ request, context }: Route.ActionArgs) {
+  const form = await formOf(request, context);
   const now = preferencesOf(request);
   const next: Preferences = {
     lang: oneOf(LANGS, form.get('lang')) ?? now.lang,
@@ -29,6 +29,6 @@ export async function action({ request }: Route.ActionArgs) {
       if (person) await setPreferences(person.id, next);
     });
   return redirect(safeReturn(String(form.get('to') ?? '')), {
-    headers: { 'Set-Cookie': preferencesCookie(next) },
+    headers: { 'Set-Cookie': preferencesCookie(request, next) },
   });
 }

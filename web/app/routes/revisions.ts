@@ -1,5 +1,6 @@
 /** Revisions of a job: the list, one of them, and saving the next. Answers in JSON. */
 
+import { wholeText } from '@cimiento/core';
 import { readPlan } from '@cimiento/formats';
 import { data } from 'react-router';
 import { findJob, findRevision, listRevisions, saveRevision } from '../../db/queries/jobs.ts';
@@ -7,25 +8,35 @@ import { notFound, requirePersonHere, textOf, withDatabase } from '../server/htt
 import { savingOf } from '../server/jobs.server.ts';
 import type { Route } from './+types/revisions';
 
-export async function loader({ request, params }: Route.LoaderArgs) {
-  const person = await requirePersonHere(request);
-  const job = await withDatabase(() => findJob(person.crewId, params.jobId));
-  if (!job) throw notFound();
-  const wanted = new URL(request.url).searchParams.get('number');
-  if (wanted === null) return Response.json({ revisions: await withDatabase(() => listRevisions(job.id)) });
-  const number = Number(wanted);
-  const found =
-    Number.isInteger(number) && number > 0 && number < 2 ** 31
-      ? await withDatabase(() => findRevision(job.id, number))
-      : null;
-  if (!found) throw notFound();
-  return Response.json({ number, plan: found.plan });
+/** A positive whole number in an address; null when it is none. */
+function numberIn(query: URLSearchParams, name: string): number | null {
+  const value = Number(query.get(name) ?? Number.NaN);
+  return Number.isInteger(value) && value > 0 && value < 2 ** 31 ? value : null;
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const person = await requirePersonHere(request);
+  const query = new URL(request.url).searchParams;
+  if (query.has('number')) {
+    const number = numberIn(query, 'number');
+    const found =
+      number === null ? null : await withDatabase(() => findRevision(person.crewId, params.jobId, number));
+    if (!found) throw notFound();
+    return Response.json({ number, plan: found.plan });
+  }
+  if (query.has('before') && numberIn(query, 'before') === null)
+    throw data({ code: 'badRequest' }, { status: 400 });
+  const before = numberIn(query, 'before') ?? undefined;
+  const revisions = await withDatabase(() => listRevisions(person.crewId, params.jobId, before));
+  // A job always has its first revision: an empty first page is no job.
+  if (revisions.length === 0 && before === undefined) throw notFound();
+  return Response.json({ revisions, more: (revisions.at(-1)?.number ?? 1) > 1 });
+}
+
+export async function action({ request, params, context }: Route.ActionArgs) {
   const person = await requirePersonHere(request);
   const refuse = (status: number, body: unknown) => Response.json(body, { status });
-  const read = readPlan(await textOf(request));
+  const read = readPlan(await textOf(request, context));
   if (!read.ok)
     return refuse('unreadable' in read ? 400 : 422, { code: 'problems', problems: read.problems });
   const query = new URL(request.url).searchParams;
@@ -39,7 +50,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       return refuse(409, { code: 'stale', revision: now?.revision, plan: now?.plan, by: now?.updatedBy });
     };
     if (job.revision !== base) return stale();
-    const saving = savingOf(read.plan, job.plan, (query.get('why') ?? '').slice(0, 200));
+    const saving = savingOf(read.plan, job.plan, wholeText(query.get('why') ?? '', 200));
     const saved = await saveRevision(person.crewId, params.jobId, person.id, base, saving);
     if (saved.ok) return Response.json({ revision: saved.revision });
     if (saved.code === 'gone') throw notFound();

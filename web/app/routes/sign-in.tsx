@@ -1,13 +1,17 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
+import { wholeText } from '@cimiento/core';
 import { useTranslation } from 'react-i18next';
 import { data, Form, Link, redirect, useNavigation, useRouteLoaderData } from 'react-router';
 import { DEMO_PERSON } from '../../db/demo-people.ts';
-import { checkPassword, openSession, personOf } from '../../db/queries/sign-in.ts';
+import { checkPassword, openSession, personOf, rememberDevice } from '../../db/queries/sign-in.ts';
 import { Button, FieldError, Heading, Small } from '../parts/controls.tsx';
 import { Preferences } from '../parts/Preferences.tsx';
 import { TextField } from '../parts/TextField.tsx';
 import type { loader as rootLoader } from '../root.tsx';
+import { doorOf, fieldOf } from '../server/body.server.ts';
 import {
+  deviceCookie,
+  deviceToken,
   formOf,
   preferencesCookie,
   preferencesOfPerson,
@@ -26,21 +30,24 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
-  const form = await formOf(request);
-  const email = String(form.get('email') ?? '');
+  const form = await formOf(request, context);
+  const email = wholeText(fieldOf(form, 'email'), 200);
   const password = String(form.get('password') ?? '');
-  if (!email.trim() || !password) return data({ code: 'missing', email }, { status: 400 });
-  const address = 'address' in context ? String(context.address) : '';
-  const result = await withDatabase(() => checkPassword(email, password, address));
+  if (!email || !password) return data({ code: 'missing', email }, { status: 400 });
+  const { address } = doorOf(context);
+  const device = deviceToken(request);
+  const result = await withDatabase(() => checkPassword(email, password, address, device));
   if (!result.ok)
     return data(
-      { code: result.code, email: email.slice(0, 200) },
-      { status: result.code === 'tooMany' ? 429 : 401 },
+      { code: result.code, email },
+      { status: { wrong: 401, tooMany: 429, busy: 503 }[result.code] },
     );
   const { token, maxAge } = await withDatabase(() => openSession(result.personId));
-  const headers = new Headers({ 'Set-Cookie': sessionCookie(token, maxAge) });
+  const headers = new Headers({ 'Set-Cookie': sessionCookie(request, token, maxAge) });
+  const known = await withDatabase(() => rememberDevice(result.personId, device));
+  headers.append('Set-Cookie', deviceCookie(request, known));
   const person = await withDatabase(() => personOf(token));
-  if (person) headers.append('Set-Cookie', preferencesCookie(preferencesOfPerson(request, person)));
+  if (person) headers.append('Set-Cookie', preferencesCookie(request, preferencesOfPerson(request, person)));
   return redirect(safeReturn(new URL(request.url).searchParams.get('to')), { headers });
 }
 

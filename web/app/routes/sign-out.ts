@@ -9,5 +9,5 @@ export async function action({ request }: Route.ActionArgs) {
   sameOrigin(request);
   const token = sessionToken(request);
   if (token) await withDatabase(() => closeSession(token));
-  return redirect('/sign-in', { headers: { 'Set-Cookie': sessionCookie('', 0) } });
+  return redirect('/sign-in', { headers: { 'Set-Cookie': sessionCookie(request, '', 0) } });
 }

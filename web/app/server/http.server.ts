@@ -3,9 +3,13 @@ import { data, redirect } from 'react-router';
 import { isDatabaseDown } from '../../db/client.ts';
 import { type Person, personOf } from '../../db/queries/sign-in.ts';
 import { type Preferences, readPreferences } from '../preferences.ts';
+import { bodyForm, bodyText, MOST_BODY } from './body.server.ts';
 
 const SESSION = 'cimiento_session';
-const secure = process.env.COOKIE_SECURE === '1' ? '; Secure' : '';
+const DEVICE = 'cimiento_device';
+/** Secure where the page came over TLS, which the door knows, or where the operator says so. */
+const secure = (request: Request) =>
+  process.env.COOKIE_SECURE === '1' || new URL(request.url).protocol === 'https:' ? '; Secure' : '';
 
 const cookies = (request: Request) =>
   new Map(
@@ -17,11 +21,16 @@ const cookies = (request: Request) =>
 
 export const sessionToken = (request: Request): string | null => cookies(request).get(SESSION) ?? null;
 
-export const sessionCookie = (token: string, maxAge: number): string =>
-  `${SESSION}=${token}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${maxAge}${secure}`;
+export const sessionCookie = (request: Request, token: string, maxAge: number): string =>
+  `${SESSION}=${token}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${maxAge}${secure(request)}`;
 
-export const preferencesCookie = (preferences: Preferences): string =>
-  `cimiento_prefs=${encodeURIComponent(JSON.stringify(preferences))}; Path=/; SameSite=Lax; Max-Age=31536000${secure}`;
+/** What tells a device that has signed in before from a stranger's. */
+export const deviceToken = (request: Request): string | null => cookies(request).get(DEVICE) ?? null;
+export const deviceCookie = (request: Request, token: string): string =>
+  `${DEVICE}=${token}; Path=/; HttpOnly; SameSite=Lax; Max-Age=31536000${secure(request)}`;
+
+export const preferencesCookie = (request: Request, preferences: Preferences): string =>
+  `cimiento_prefs=${encodeURIComponent(JSON.stringify(preferences))}; Path=/; SameSite=Lax; Max-Age=31536000${secure(request)}`;
 
 export const preferencesOf = (request: Request): Preferences =>
   readPreferences(cookies(request).get('cimiento_prefs'), request.headers.get('accept-language'));
@@ -51,7 +60,8 @@ export async function withDatabase<T>(work: () => Promise<T>): Promise<T> {
 /** Only this site's own pages may change anything: the cookie alone is not enough. */
 export function sameOrigin(request: Request): void {
   const origin = request.headers.get('origin');
-  const host = request.headers.get('x-forwarded-host') ?? request.headers.get('host');
+  // Of the address as the door read it: a forwarded host counts only where a proxy is trusted.
+  const { host } = new URL(request.url);
   let from: string | null = null;
   try {
     from = origin === null ? null : new URL(origin).host;
@@ -81,34 +91,30 @@ export async function requirePersonHere(request: Request): Promise<Person> {
 
 export const notFound = () => data({ code: 'notFound' }, { status: 404 });
 
-/** Largest body taken, bytes: a plan file of 400 elements is a tenth of it. */
-const LONGEST_BODY = 5_000_000;
-
-/** Refuses a body that says it is too large before any of it is read. */
-function notTooLong(request: Request): void {
-  if (Number(request.headers.get('content-length') ?? 0) > LONGEST_BODY)
-    throw data({ code: 'badRequest' }, { status: 413 });
-}
-
-/** A posted form; anything else is a bad request. */
-export async function formOf(request: Request): Promise<FormData> {
+/** A posted form; anything else is a bad request. Only in parts may it be longer than a form is. */
+export async function formOf(request: Request, context?: object, most?: number): Promise<FormData> {
   sameOrigin(request);
-  notTooLong(request);
-  try {
-    return await request.formData();
-  } catch {
-    throw data({ code: 'badRequest' }, { status: 400 });
-  }
+  return bodyForm(request, most, context);
 }
 
 /** A posted text, as long as it is not too long. */
-export async function textOf(request: Request): Promise<string> {
+export async function textOf(request: Request, context?: object): Promise<string> {
   sameOrigin(request);
-  notTooLong(request);
-  return request.text();
+  return bodyText(request, MOST_BODY.plan, context);
 }
 
-/** A path on this site to go back to, or the job list. */
+/**
+ * A path on this site to go back to, or the job list. Read as a browser would read it: tabs and
+ * line ends are nothing to it, and a backslash is a slash.
+ */
 export function safeReturn(to: string | null): string {
-  return to && /^\/(?![/\\])/.test(to) ? to : '/jobs';
+  const here = 'http://this.invalid';
+  if (!to?.startsWith('/')) return '/jobs';
+  try {
+    const url = new URL(to, here);
+    const path = url.pathname + url.search + url.hash;
+    return url.origin === here && !path.startsWith('//') ? path : '/jobs';
+  } catch {
+    return '/jobs';
+  }
 }

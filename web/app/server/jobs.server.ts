@@ -9,7 +9,7 @@ import type { Change, JobSummary } from '../../db/schema.ts';
 export const DEMOS = ['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault'] as const;
 export type Demo = (typeof DEMOS)[number];
 
-function summaryOf(plan: Plan): JobSummary {
+export function summaryOf(plan: Plan): JobSummary {
   const takeoff = compute(plan);
   return {
     dig: takeoff.figures.dig.value,

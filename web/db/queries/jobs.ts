@@ -1,6 +1,6 @@
 /** Jobs of a crew and their revisions. Every query names the crew: no job is reachable without it. */
 import type { Plan, System } from '@cimiento/core';
-import { and, desc, eq, isNull, lt, sql } from 'drizzle-orm';
+import { and, desc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import { db } from '../client.ts';
 import { type Change, type JobSummary, jobs, people, revisions } from '../schema.ts';
@@ -109,32 +109,48 @@ export async function saveRevision(
   });
 }
 
-/** Newest revisions first, without their plans. */
-export const listRevisions = (jobId: string, before = 1e9, most = 100) =>
-  db
+/** Revisions listed at a time. */
+export const REVISIONS_A_PAGE = 50;
+
+/**
+ * Newest revisions first, without their plans.
+ * @param before those older than this number only
+ */
+export async function listRevisions(
+  crewId: string,
+  jobId: string,
+  before = 2 ** 31 - 1,
+  most = REVISIONS_A_PAGE,
+) {
+  if (!isId(jobId)) return [];
+  return db
     .select({
       number: revisions.number,
       at: revisions.at,
-      by: author.name,
+      by: sql<string | null>`coalesce(${author.name}, ${revisions.byName})`,
       why: revisions.why,
       changes: revisions.changes,
       summary: revisions.summary,
     })
     .from(revisions)
+    .innerJoin(jobs, eq(jobs.id, revisions.jobId))
     .leftJoin(author, eq(author.id, revisions.personId))
-    .where(and(eq(revisions.jobId, jobId), lt(revisions.number, before)))
+    .where(and(mine(crewId, jobId), lt(revisions.number, before)))
     .orderBy(desc(revisions.number))
     .limit(most);
+}
 
-export async function findRevision(jobId: string, number: number) {
+export async function findRevision(crewId: string, jobId: string, number: number) {
+  if (!isId(jobId)) return null;
   const [row] = await db
     .select({ plan: revisions.plan })
     .from(revisions)
-    .where(and(eq(revisions.jobId, jobId), eq(revisions.number, number)));
+    .innerJoin(jobs, eq(jobs.id, revisions.jobId))
+    .where(and(mine(crewId, jobId), eq(revisions.number, number)));
   return row ?? null;
 }
 
-/** Takes a job off the board. Its revisions stay in the database. */
+/** Takes a job off the board. It can be brought back for a while. */
 export async function removeJob(crewId: string, jobId: string): Promise<boolean> {
   if (!isId(jobId)) return false;
   const gone = await db
@@ -143,4 +159,28 @@ export async function removeJob(crewId: string, jobId: string): Promise<boolean>
     .where(mine(crewId, jobId))
     .returning({ id: jobs.id });
   return gone.length > 0;
+}
+
+/** Days a removed job can be brought back. */
+export const KEPT_DAYS = 30;
+const stillKept = () => gt(jobs.removedAt, new Date(Date.now() - KEPT_DAYS * 24 * 3600_000));
+
+/** Jobs removed lately, last removed first. */
+export const listRemoved = (crewId: string) =>
+  db
+    .select({ id: jobs.id, name: jobs.name, place: jobs.place, removedAt: jobs.removedAt })
+    .from(jobs)
+    .where(and(eq(jobs.crewId, crewId), stillKept()))
+    .orderBy(desc(jobs.removedAt))
+    .limit(200);
+
+/** Puts a removed job back on the board with all its revisions. */
+export async function bringBack(crewId: string, jobId: string): Promise<boolean> {
+  if (!isId(jobId)) return false;
+  const back = await db
+    .update(jobs)
+    .set({ removedAt: null })
+    .where(and(eq(jobs.id, jobId), eq(jobs.crewId, crewId), stillKept()))
+    .returning({ id: jobs.id });
+  return back.length > 0;
 }

@@ -1,59 +1,130 @@
 /** Who is signing in: crews, people, sessions and the brake on guessing. */
 import { createHash, randomBytes } from 'node:crypto';
+import { wholeText } from '@cimiento/core';
 import { hash, verify } from '@node-rs/argon2';
-import { and, count, eq, gt, lt } from 'drizzle-orm';
+import { and, count, eq, gt, inArray, lt, sql } from 'drizzle-orm';
+import pLimit from 'p-limit';
 import { db } from '../client.ts';
-import { attempts, crews, people, sessions } from '../schema.ts';
+import { attempts, crews, devices, people, sessions } from '../schema.ts';
 
 export type Person = Omit<typeof people.$inferSelect, 'passwordHash' | 'createdAt'> & {
   readonly crew: string;
 };
 
 const SESSION_DAYS = 30;
-/** Wrong passwords allowed in the window, for one account and for one address. */
-export const MOST_ATTEMPTS = { account: 8, address: 40 } as const;
+/** Tries allowed in the window: for one account, from one address, on a device known to the account. */
+export const MOST_ATTEMPTS = { account: 8, address: 40, device: 8 } as const;
+/** Crews one address may found in the window. */
+export const MOST_JOINS = 20;
 const WINDOW_MINUTES = 15;
 
 const digest = (token: string) => createHash('sha256').update(token).digest('hex');
-const mail = (email: string) => email.trim().toLowerCase().slice(0, 200);
+const mail = (email: string) => wholeText(email.trim().toLowerCase(), 200);
+/** Hashing takes a core for a tenth of a second: two at a time, and no more wait than can be served. */
+const hashing = pLimit(2);
+const MOST_WAITING = 40;
 // Checked when the account does not exist, so that both answers take as long.
 const NOBODY = hash('nobody-has-this-password');
 
-export type SignIn =
-  | { readonly ok: true; readonly personId: string }
-  | { readonly ok: false; readonly code: 'wrong' | 'tooMany' };
-
-async function tooMany(keys: readonly (readonly [string, number])[]): Promise<boolean> {
-  const since = new Date(Date.now() - WINDOW_MINUTES * 60_000);
-  for (const [key, most] of keys) {
-    const [row] = await db
-      .select({ n: count() })
-      .from(attempts)
-      .where(and(eq(attempts.key, key), gt(attempts.at, since)));
-    if ((row?.n ?? 0) >= most) return true;
-  }
-  return false;
+/** Runs a hash in its turn; null when too many wait already. */
+async function inTurn<T>(work: () => Promise<T>): Promise<T | null> {
+  return hashing.pendingCount >= MOST_WAITING ? null : hashing(work);
 }
 
-/** Checks a password. Every wrong one counts against the account and the address. */
-export async function checkPassword(email: string, password: string, address: string): Promise<SignIn> {
-  const keys = [
-    [`account:${mail(email)}`, MOST_ATTEMPTS.account],
-    [`address:${address}`, MOST_ATTEMPTS.address],
-  ] as const;
-  if (await tooMany(keys)) return { ok: false, code: 'tooMany' };
+export type SignIn =
+  | { readonly ok: true; readonly personId: string }
+  | { readonly ok: false; readonly code: 'wrong' | 'tooMany' | 'busy' };
+
+/**
+ * Counts a try against every key before it is made, all or none: of three hundred at once no more
+ * are let through than of three hundred in a row.
+ * @returns ids of the tries counted; null when a key has had its share
+ */
+async function counted(keys: readonly (readonly [string, number])[]): Promise<string[] | null> {
+  return db.transaction(async (tx) => {
+    const since = new Date(Date.now() - WINDOW_MINUTES * 60_000);
+    // In one order, or two tries with the same keys could wait for one another.
+    for (const [key, most] of [...keys].sort(([p], [q]) => (p < q ? -1 : 1))) {
+      await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${key}, 0))`);
+      const [row] = await tx
+        .select({ n: count() })
+        .from(attempts)
+        .where(and(eq(attempts.key, key), gt(attempts.at, since)));
+      if ((row?.n ?? 0) >= most) return null;
+    }
+    const made = await tx
+      .insert(attempts)
+      .values(keys.map(([key]) => ({ key })))
+      .returning({ id: attempts.id });
+    return made.map((row) => row.id);
+  });
+}
+
+const forget = (ids: readonly string[]) => db.delete(attempts).where(inArray(attempts.id, [...ids]));
+
+/** Whether a device has signed in to an account before. */
+async function knows(personId: string, device: string | null): Promise<boolean> {
+  if (!device) return false;
+  const [row] = await db
+    .select({ id: devices.personId })
+    .from(devices)
+    .where(and(eq(devices.tokenHash, digest(device)), eq(devices.personId, personId)));
+  return row !== undefined;
+}
+
+/**
+ * Checks a password. Every try counts against the account and the address; on a device that has
+ * signed in to the account before it counts against the device alone, so that a stranger's wrong
+ * guesses lock nobody out of their own phone.
+ * @param device the token of the device's cookie, when it has one
+ */
+export async function checkPassword(
+  email: string,
+  password: string,
+  address: string,
+  device: string | null = null,
+): Promise<SignIn> {
   const [person] = await db
     .select()
     .from(people)
     .where(eq(people.email, mail(email)));
-  const right = await verify(person?.passwordHash ?? (await NOBODY), password.slice(0, 200));
+  const known = person !== undefined && (await knows(person.id, device));
+  const account = known ? `device:${digest(device!)}` : `account:${mail(email)}`;
+  const ids = await counted(
+    known
+      ? [[account, MOST_ATTEMPTS.device]]
+      : [
+          [account, MOST_ATTEMPTS.account],
+          [`address:${address}`, MOST_ATTEMPTS.address],
+        ],
+  );
+  if (!ids) return { ok: false, code: 'tooMany' };
+  const against = person?.passwordHash ?? (await NOBODY);
+  const right = await inTurn(() => verify(against, password.slice(0, 200)));
+  if (right === null) {
+    await forget(ids);
+    return { ok: false, code: 'busy' };
+  }
   if (person && right) {
-    await db.delete(attempts).where(eq(attempts.key, keys[0][0]));
+    await forget(ids);
+    await db.delete(attempts).where(eq(attempts.key, account));
     return { ok: true, personId: person.id };
   }
-  await db.insert(attempts).values(keys.map(([key]) => ({ key })));
   await db.delete(attempts).where(lt(attempts.at, new Date(Date.now() - 24 * 3600_000)));
   return { ok: false, code: 'wrong' };
+}
+
+/** Remembers a device that has signed in; its token goes into a cookie and is kept nowhere. */
+export async function rememberDevice(personId: string, token: string | null): Promise<string> {
+  const kept = token ?? randomBytes(24).toString('base64url');
+  await db
+    .insert(devices)
+    .values({ tokenHash: digest(kept), personId })
+    .onConflictDoUpdate({
+      target: [devices.tokenHash, devices.personId],
+      set: { usedAt: new Date() },
+    });
+  return kept;
 }
 
 /** Opens a session; the token goes into the cookie and is kept nowhere. */
@@ -84,24 +155,48 @@ export const closeSession = (token: string) =>
 
 export type Join =
   | { readonly ok: true; readonly personId: string }
-  | { readonly ok: false; readonly code: 'emailTaken' };
+  | { readonly ok: false; readonly code: 'emailTaken' | 'tooMany' | 'busy' };
 
-/** A new crew with its first person. */
-export async function joinCrew(crew: string, name: string, email: string, password: string): Promise<Join> {
-  const passwordHash = await hash(password.slice(0, 200));
-  return db.transaction(async (tx): Promise<Join> => {
-    const [taken] = await tx
-      .select({ id: people.id })
-      .from(people)
-      .where(eq(people.email, mail(email)));
-    if (taken) return { ok: false, code: 'emailTaken' };
-    const [made] = await tx.insert(crews).values({ name: crew }).returning({ id: crews.id });
-    const [person] = await tx
-      .insert(people)
-      .values({ crewId: made!.id, name, email: mail(email), passwordHash })
-      .returning({ id: people.id });
-    return { ok: true, personId: person!.id };
-  });
+/** PostgreSQL's own word for a second row where only one may be. */
+function isTaken(error: unknown): boolean {
+  for (let e: unknown = error, depth = 0; e instanceof Error && depth < 6; e = e.cause, depth++)
+    if ('code' in e && e.code === '23505') return true;
+  return false;
+}
+
+/** A new crew with its first person. Of several with one e-mail at once one wins. */
+export async function joinCrew(
+  crew: string,
+  name: string,
+  email: string,
+  password: string,
+  address = '',
+): Promise<Join> {
+  if (!(await counted([[`join:${address}`, address === '' ? 1e9 : MOST_JOINS]])))
+    return { ok: false, code: 'tooMany' };
+  const [taken] = await db
+    .select({ id: people.id })
+    .from(people)
+    .where(eq(people.email, mail(email)));
+  if (taken) return { ok: false, code: 'emailTaken' };
+  const passwordHash = await inTurn(() => hash(password.slice(0, 200)));
+  if (passwordHash === null) return { ok: false, code: 'busy' };
+  try {
+    return await db.transaction(async (tx): Promise<Join> => {
+      const [made] = await tx
+        .insert(crews)
+        .values({ name: wholeText(crew, 80) })
+        .returning({ id: crews.id });
+      const [person] = await tx
+        .insert(people)
+        .values({ crewId: made!.id, name: wholeText(name, 80), email: mail(email), passwordHash })
+        .returning({ id: people.id });
+      return { ok: true, personId: person!.id };
+    });
+  } catch (error) {
+    if (isTaken(error)) return { ok: false, code: 'emailTaken' };
+    throw error;
+  }
 }
 
 export async function setPreferences(

@@ -27,17 +27,16 @@ export function LogPanel() {
   const jobId = useJobId();
   const revision = useDesk((desk) => desk.base.revision);
   const [list, setList] = useState<readonly Revision[] | null>(null);
+  const [more, setMore] = useState(false);
   const [failed, setFailed] = useState(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new revision means a new list
   useEffect(() => {
     let stale = false;
-    fetch(`/jobs/${jobId}/revisions`)
-      .then((response) =>
-        response.ok ? response.json() : Promise.reject(new Error(String(response.status))),
-      )
-      .then((body: { revisions: Revision[] }) => {
+    pageOf(jobId)
+      .then((page) => {
         if (stale) return;
-        setList(body.revisions);
+        setList(page.revisions);
+        setMore(page.more);
         setFailed(false);
       })
       .catch(() => !stale && setFailed(true));
@@ -45,6 +44,17 @@ export function LogPanel() {
       stale = true;
     };
   }, [jobId, revision]);
+  const older = async () => {
+    const last = list?.at(-1)?.number;
+    if (last === undefined) return;
+    try {
+      const page = await pageOf(jobId, last);
+      setList((shown) => [...(shown ?? []), ...page.revisions]);
+      setMore(page.more);
+    } catch {
+      setFailed(true);
+    }
+  };
   const bring = async (number: number) => {
     const response = await fetch(`/jobs/${jobId}/revisions?number=${number}`).catch(() => null);
     if (!response?.ok) return setFailed(true);
@@ -99,8 +109,25 @@ export function LogPanel() {
           </Box>
         ))}
       </Box>
+      {more && (
+        <Button onClick={older} data-older>
+          {t('log.older')}
+        </Button>
+      )}
     </Panel>
   );
+}
+
+interface Page {
+  readonly revisions: readonly Revision[];
+  readonly more: boolean;
+}
+
+/** Some revisions, newest first; those older than a number when it is given. */
+async function pageOf(jobId: string, before?: number): Promise<Page> {
+  const response = await fetch(`/jobs/${jobId}/revisions${before === undefined ? '' : `?before=${before}`}`);
+  if (!response.ok) throw new Error(String(response.status));
+  return (await response.json()) as Page;
 }
 
 /** A changed value in a few characters. */

@@ -1,0 +1,50 @@
+/** A crew's whole data in one file: out, to keep somewhere else; and in again. */
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import type { Problem } from '@cimiento/core';
+import { useTranslation } from 'react-i18next';
+import { Form } from 'react-router';
+import { Button, FieldError, Small } from '../parts/controls.tsx';
+import { useFormat } from '../parts/format.tsx';
+import { problemText } from '../parts/words.ts';
+
+const Fold = chakra('details');
+
+export function Archive({ refused }: { refused: readonly Problem[] }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  return (
+    <Fold mt={4} data-archive open={refused.length > 0}>
+      <Box as="summary" cursor="pointer" fontWeight={500} py={2}>
+        {t('archive.title')}
+      </Box>
+      <Small>{t('archive.text')}</Small>
+      <Flex gap={4} mt={2} wrap="wrap" align="end">
+        <a href="/crew/archive" download>
+          {t('archive.out')}
+        </a>
+        <Form method="post" encType="multipart/form-data">
+          <input type="hidden" name="intent" value="archive" />
+          <label>
+            <Box as="span" fontSize="sm">
+              {t('archive.in')}
+            </Box>
+            <input
+              type="file"
+              name="file"
+              accept=".gz,application/gzip"
+              style={{ display: 'block', padding: '6px 0' }}
+            />
+          </label>
+          <Button type="submit" size="sm">
+            {t('archive.take')}
+          </Button>
+        </Form>
+      </Flex>
+      {refused.map((problem) => (
+        <FieldError key={problem.code} role="alert" fontSize="sm">
+          {problemText(t, format, problem)}
+        </FieldError>
+      ))}
+    </Fold>
+  );
+}
