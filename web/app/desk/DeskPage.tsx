@@ -1,12 +1,13 @@
 /** The desk: column, plan, section, side and tally on one screen; stacked on a phone. */
 import { Box, Flex } from '@chakra-ui/react';
-import { groundModel, type Plan, sameValue, sectionThrough } from '@cimiento/core';
+import { groundModel, type Plan, sameValue, sectionThrough, type Takeoff } from '@cimiento/core';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../parts/controls.tsx';
 import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
 import { useAutosave } from './autosave.ts';
 import { GroundColumn } from './column/GroundColumn.tsx';
+import { DeskShell } from './DeskShell.tsx';
 import { JobIdProvider } from './jobId.ts';
 import { Keys } from './Keys.tsx';
 import { forgetKept, keptEdit } from './kept.ts';
@@ -15,7 +16,7 @@ import { PlanView } from './plan/PlanView.tsx';
 import { Side } from './Side.tsx';
 import { DeskProvider, makeDesk, useDesk } from './store.ts';
 import { TopBar } from './TopBar.tsx';
-import { GroundProvider, TakeoffProvider, useTakeoffOf } from './takeoff.ts';
+import { GroundProvider, LONGEST_TAKEOFF, TakeoffProvider, useTakeoffOf } from './takeoff.ts';
 import { Tally } from './tally/Tally.tsx';
 
 export function DeskPage({ jobId, plan, revision }: { jobId: string; plan: Plan; revision: number }) {
@@ -52,8 +53,16 @@ export function DeskPage({ jobId, plan, revision }: { jobId: string; plan: Plan;
 function Desk() {
   const { t } = useTranslation();
   const plan = useDesk((desk) => desk.plan);
+  const { takeoff, calledOff } = useTakeoffOf(plan);
+  const tooLong = t('problem.tookTooLong', { limit: `${LONGEST_TAKEOFF / 1000} s` });
+  if (!takeoff) return <DeskShell name={plan.name} note={calledOff ? tooLong : t('bar.working')} />;
+  return <Worktop takeoff={takeoff} calledOff={calledOff ? tooLong : null} />;
+}
+
+function Worktop({ takeoff, calledOff }: { takeoff: Takeoff; calledOff: string | null }) {
+  const { t } = useTranslation();
+  const plan = useDesk((desk) => desk.plan);
   const picked = useDesk((desk) => desk.picked);
-  const takeoff = useTakeoffOf(plan);
   const model = groundModel(plan);
   const order = useOrderOf(plan);
   const lowerHeight = useLowerHeight();
@@ -82,6 +91,11 @@ function Desk() {
             <title>{`${plan.name} · Cimiento`}</title>
             <Box gridColumn="1 / -1" order={0}>
               <TopBar />
+              {calledOff && (
+                <Box role="alert" bg="heldWash" color="held" px={3} py={1.5} fontSize="sm" data-called-off>
+                  {calledOff}
+                </Box>
+              )}
             </Box>
             <Box
               gridRow={{ lg: '2 / 4' }}

@@ -1,6 +1,7 @@
 /**
- * The takeoff of the plan as it is typed. Computed in place while that fits a frame; once it
- * takes longer it moves to a worker, where only the newest plan counts.
+ * The takeoff of the plan as it is typed. Computed in place while that fits a frame; once it takes
+ * longer, or the job is large from the start, in a worker, where only the newest plan counts and
+ * what takes too long is called off.
  */
 import { compute, type GroundModel, type Plan, type Takeoff } from '@cimiento/core';
 import { type Remote, wrap } from 'comlink';
@@ -9,13 +10,83 @@ import type { ComputeWorker } from './compute.worker.ts';
 
 /** One frame at 60 Hz, ms. */
 const FRAME = 16;
+/** A takeoff that takes longer is called off, ms. */
+export const LONGEST_TAKEOFF = 10_000;
+/** Jobs larger than this are never worked out on the page's own thread. */
+const LARGE = { elements: 80, spots: 2000 } as const;
 
-export function useTakeoffOf(plan: Plan): Takeoff {
-  const [shown, setShown] = useState(() => ({ plan, takeoff: compute(plan) }));
-  const slow = useRef(false);
-  const worker = useRef<Remote<ComputeWorker> | null>(null);
+const isLarge = ({ elements, ground }: Plan): boolean =>
+  elements.length > LARGE.elements ||
+  (ground.surface.kind === 'spots' && ground.surface.points.length > LARGE.spots);
+
+/** One takeoff under way at a time; when it ends the newest plan asked for is next. */
+class Asker {
+  #worker: { readonly thread: Worker; readonly core: Remote<ComputeWorker> } | null = null;
+  #busy = false;
+  #next: Plan | null = null;
+  readonly #done: (plan: Plan, takeoff: Takeoff | null, took: number) => void;
+
+  /** @param done told of every answer; null when it took too long and was called off */
+  constructor(done: (plan: Plan, takeoff: Takeoff | null, took: number) => void) {
+    this.#done = done;
+  }
+
+  ask(plan: Plan): void {
+    this.#next = plan;
+    if (!this.#busy) void this.#run();
+  }
+
+  async #run(): Promise<void> {
+    const plan = this.#next;
+    this.#next = null;
+    if (!plan) return;
+    this.#busy = true;
+    if (!this.#worker) {
+      const thread = new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module' });
+      this.#worker = { thread, core: wrap<ComputeWorker>(thread) };
+    }
+    const start = performance.now();
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const tooLong = new Promise<null>((end) => {
+      timer = setTimeout(() => end(null), LONGEST_TAKEOFF);
+    });
+    const takeoff = await Promise.race([this.#worker.core.compute(plan), tooLong]).catch(() => null);
+    clearTimeout(timer);
+    if (!takeoff) this.stop();
+    this.#busy = false;
+    this.#done(plan, takeoff, performance.now() - start);
+    if (this.#next) void this.#run();
+  }
+
+  stop(): void {
+    this.#worker?.thread.terminate();
+    this.#worker = null;
+  }
+}
+
+export interface Worked {
+  /** The newest there is; null until the first one of a large job is there. */
+  readonly takeoff: Takeoff | null;
+  /** The newest plan took too long: what is shown is of an earlier one. */
+  readonly calledOff: boolean;
+}
+
+export function useTakeoffOf(plan: Plan): Worked {
+  const [shown, setShown] = useState(() => ({ plan, takeoff: isLarge(plan) ? null : compute(plan) }));
+  const [calledOff, setCalledOff] = useState<Plan | null>(null);
+  const slow = useRef(shown.takeoff === null);
   const newest = useRef(plan);
   newest.current = plan;
+  const [asker] = useState(
+    () =>
+      new Asker((of, takeoff, took) => {
+        if (takeoff === null) return setCalledOff(of);
+        // Back to the spot once the job is small again.
+        if (newest.current === of) slow.current = took > FRAME || isLarge(of);
+        setShown({ plan: of, takeoff });
+      }),
+  );
+  useEffect(() => () => asker.stop(), [asker]);
 
   let current = shown;
   if (shown.plan !== plan && !slow.current) {
@@ -24,22 +95,11 @@ export function useTakeoffOf(plan: Plan): Takeoff {
     slow.current = performance.now() - start > FRAME;
     setShown(current);
   }
-
+  const wanted = current.plan !== plan || current.takeoff === null;
   useEffect(() => {
-    if (shown.plan === plan || !slow.current) return;
-    worker.current ??= wrap<ComputeWorker>(
-      new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module' }),
-    );
-    const start = performance.now();
-    worker.current.compute(plan).then((takeoff) => {
-      if (newest.current !== plan) return;
-      // Back to the spot once the job is small again.
-      slow.current = performance.now() - start > FRAME;
-      setShown({ plan, takeoff });
-    });
-  }, [plan, shown.plan]);
-
-  return current.takeoff;
+    if (wanted) asker.ask(plan);
+  }, [asker, plan, wanted]);
+  return { takeoff: current.takeoff, calledOff: calledOff === plan };
 }
 
 const Context = createContext<Takeoff | null>(null);

@@ -149,6 +149,8 @@ export const en = {
     backfill: '{{volume}} to fill',
   },
   bar: {
+    opening: 'opening the job…',
+    working: 'working it out…',
     jobs: 'All jobs',
     undo: 'Undo',
     redo: 'Redo',

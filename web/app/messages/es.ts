@@ -148,6 +148,8 @@ export const es: Messages = {
     backfill: '{{volume}} por rellenar',
   },
   bar: {
+    opening: 'abriendo la obra…',
+    working: 'calculando…',
     jobs: 'Todas las obras',
     undo: 'Deshacer',
     redo: 'Rehacer',
@@ -960,7 +962,7 @@ export const es: Messages = {
     trenchesTooLong: 'El plano tiene {{value}} de zanja; se calculan {{max}} como máximo. Divida la obra.',
     slabsTooWide:
       'El plano tiene {{value}} de losas y cajones; se calculan {{max}} como máximo. Divida la obra.',
-    tookTooLong: 'Calcularlo tomó más de {{max}} y se dejó. Deshaga el último cambio, o divida la obra.',
+    tookTooLong: 'Calcularlo tomó más de {{limit}} y se dejó. Deshaga el último cambio, o divida la obra.',
     farFromGround: '{{value}} está muy lejos del terreno: entre {{min}} y {{max}}. ¿Será de otra referencia?',
     stemWider: 'El muro es más ancho que su zapata ({{max}}).',
     zeroLength: 'Una zanja de aquí no tiene largo.',

@@ -1,5 +1,4 @@
-import { digSheet } from '../paper/sheet.server.tsx';
 import { sheetOf } from '../server/sheets.server.ts';
 import type { Route } from './+types/dig-sheet';
 
-export const loader = ({ request, params }: Route.LoaderArgs) => sheetOf(request, params.jobId, digSheet);
+export const loader = ({ request, params }: Route.LoaderArgs) => sheetOf(request, params.jobId, 'dig');

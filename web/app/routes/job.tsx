@@ -1,6 +1,8 @@
 import { useRouteLoaderData } from 'react-router';
 import { DeskPage } from '../desk/DeskPage.tsx';
+import { DeskShell } from '../desk/DeskShell.tsx';
 import { FormatProvider } from '../parts/format.tsx';
+import { useLive } from '../parts/useLive.ts';
 import type { loader as rootLoader } from '../root.tsx';
 import { jobOf } from '../server/download.server.ts';
 import type { Route } from './+types/job';
@@ -17,9 +19,15 @@ export default function Job({ loaderData }: Route.ComponentProps) {
   const root = useRouteLoaderData<typeof rootLoader>('root');
   const { lang, system } = root?.preferences ?? { lang: 'en' as const, system: null };
   const { id, plan, revision } = loaderData;
+  // The drawings are the page's own work: the server sends what they are made from.
+  const live = useLive();
   return (
     <FormatProvider lang={lang} system={system ?? plan.system}>
-      <DeskPage key={id} jobId={id} plan={plan} revision={revision} />
+      {live ? (
+        <DeskPage key={id} jobId={id} plan={plan} revision={revision} />
+      ) : (
+        <DeskShell name={plan.name} />
+      )}
     </FormatProvider>
   );
 }

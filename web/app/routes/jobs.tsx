@@ -17,7 +17,8 @@ import type { loader as rootLoader } from '../root.tsx';
 import { unpacked } from '../server/archive.server.ts';
 import { fieldOf, MOST_BODY } from '../server/body.server.ts';
 import { formOf, requirePerson, withDatabase } from '../server/http.server.ts';
-import { DEMOS, demoPlan, savingOf, summaryOf } from '../server/jobs.server.ts';
+import { DEMOS, demoPlan, savingOf } from '../server/jobs.server.ts';
+import { summarise } from '../server/pool.server.ts';
 import type { Route } from './+types/jobs';
 
 export async function loader({ request }: Route.LoaderArgs) {
@@ -49,13 +50,14 @@ export async function action({ request, context }: Route.ActionArgs) {
         ...blankPlan(name, system),
         place: wholeText(fieldOf(form, 'place'), 120),
       };
-      return make(savingOf(plan, null, 'new'));
+      return make(savingOf(plan, null, 'new', await summarise(plan)));
     }
     case 'demo': {
       const demo = oneOf(DEMOS, form.get('demo'));
       if (!demo)
         return data({ intent: 'demo', problems: [{ code: 'choice', path: '/demo' }] }, { status: 400 });
-      return make(savingOf(await demoPlan(demo), null, 'demo'));
+      const plan = await demoPlan(demo);
+      return make(savingOf(plan, null, 'demo', await summarise(plan)));
     }
     case 'file': {
       const file = form.get('file');
@@ -65,7 +67,7 @@ export async function action({ request, context }: Route.ActionArgs) {
         return data({ intent: 'file', problems: [{ code: 'tooLong', path: '' }] }, { status: 413 });
       const read = readPlan(await file.text());
       if (!read.ok) return data({ intent: 'file', problems: read.problems.slice(0, 8) }, { status: 422 });
-      return make(savingOf(read.plan, null, 'file'));
+      return make(savingOf(read.plan, null, 'file', await summarise(read.plan)));
     }
     case 'archive': {
       const file = form.get('file');
@@ -73,7 +75,7 @@ export async function action({ request, context }: Route.ActionArgs) {
         data({ intent: 'archive', problems: [problem] }, { status });
       if (!(file instanceof File) || file.size === 0) return refused({ code: 'noFile', path: '' }, 400);
       const lines = unpacked(Buffer.from(await file.arrayBuffer()));
-      const taken = await withDatabase(() => takeArchive(person.crewId, person.id, lines, summaryOf));
+      const taken = await withDatabase(() => takeArchive(person.crewId, person.id, lines, summarise));
       if (!taken.ok) return refused({ code: taken.code, path: '', params: { line: taken.line } }, 422);
       return redirect('/jobs');
     }

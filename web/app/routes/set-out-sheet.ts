@@ -1,5 +1,4 @@
-import { setoutPdf } from '../paper/setout-sheet.server.tsx';
 import { sheetOf } from '../server/sheets.server.ts';
 import type { Route } from './+types/set-out-sheet';
 
-export const loader = ({ request, params }: Route.LoaderArgs) => sheetOf(request, params.jobId, setoutPdf);
+export const loader = ({ request, params }: Route.LoaderArgs) => sheetOf(request, params.jobId, 'setout');

@@ -1,25 +1,14 @@
 /** Jobs between the routes and the database: validate, ask the core, keep. */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { compute, type Plan, planChanges } from '@cimiento/core';
+import { type Plan, planChanges } from '@cimiento/core';
 import { readPlan } from '@cimiento/formats';
 import type { Saving } from '../../db/queries/jobs.ts';
 import type { Change, JobSummary } from '../../db/schema.ts';
+import { summaryOf } from './summary.ts';
 
 export const DEMOS = ['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault'] as const;
 export type Demo = (typeof DEMOS)[number];
-
-export function summaryOf(plan: Plan): JobSummary {
-  const takeoff = compute(plan);
-  return {
-    dig: takeoff.figures.dig.value,
-    elements: plan.elements.length,
-    holds: [
-      ...(takeoff.problems.length > 0 ? ['problems'] : []),
-      ...takeoff.cautions.filter((caution) => caution.weight === 'stop').map((caution) => caution.code),
-    ],
-  };
-}
 
 /** A changed value as the log keeps it: a whole survey is only counted there, the plan has it. */
 function brief(value: unknown): unknown {
@@ -28,14 +17,22 @@ function brief(value: unknown): unknown {
 }
 const MOST_LISTED = 60;
 
-/** What is kept of a save: the plan, its summary, and what changed against the one before. */
-export function savingOf(plan: Plan, before: Plan | null, why = ''): Saving {
+/**
+ * What is kept of a save: the plan, its summary, and what changed against the one before.
+ * @param summary worked out already, by the pool; else here
+ */
+export function savingOf(
+  plan: Plan,
+  before: Plan | null,
+  why = '',
+  summary: JobSummary = summaryOf(plan),
+): Saving {
   const changes: Change[] = before
     ? planChanges(before, plan)
         .slice(0, 200)
         .map(({ path, from, to }) => ({ path, from: brief(from), to: brief(to) }))
     : [];
-  return { plan, summary: summaryOf(plan), changes, why };
+  return { plan, summary, changes, why };
 }
 
 /** A demo's plan file. The demo folder lies beside web/ in the source tree and in the build. */

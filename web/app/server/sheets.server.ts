@@ -1,25 +1,19 @@
 /** Printed sheets of a job, in the reader's language and units. */
-import { loadMessages, makeI18n } from '../messages/i18n.ts';
-import type { SheetInput } from '../paper/sheet.server.tsx';
+import type { PaperTask } from '../../work/tasks.ts';
 import { fileOf, jobOf } from './download.server.ts';
 import { preferencesOf } from './http.server.ts';
+import { printed } from './pool.server.ts';
 
-/** @param render makes the PDF of what a sheet is made from */
-export async function sheetOf(
-  request: Request,
-  jobId: string,
-  render: (input: SheetInput) => Promise<Uint8Array<ArrayBuffer>>,
-): Promise<Response> {
+export async function sheetOf(request: Request, jobId: string, sheet: PaperTask['sheet']): Promise<Response> {
   const { plan, revision, updatedAt } = await jobOf(request, jobId);
   const { lang, system } = preferencesOf(request);
-  const i18n = makeI18n(lang, await loadMessages(lang));
-  const pdf = await render({
+  const pdf = await printed({
+    sheet,
     plan,
     revision,
     savedAt: updatedAt,
     lang,
     system: system ?? plan.system,
-    t: i18n.t,
   });
-  return fileOf(pdf, 'application/pdf', plan.name, 'pdf', 'inline');
+  return fileOf(new Uint8Array(pdf), 'application/pdf', plan.name, 'pdf', 'inline');
 }

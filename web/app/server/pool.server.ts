@@ -1,0 +1,58 @@
+/**
+ * Workers beside the web server: one for takeoffs, one (polite) for paper, so that ten sheets at
+ * once hold up no save. Started when first needed. Anything too long is called off with a reason.
+ */
+import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
+import type { Plan } from '@cimiento/core';
+import { Piscina } from 'piscina';
+import { data } from 'react-router';
+import type { JobSummary } from '../../db/schema.ts';
+import type { PaperTask } from '../../work/tasks.ts';
+
+/** Seconds a takeoff, and a sheet, may take. */
+const LONGEST = { takeoff: 10, paper: 90 } as const;
+/** Asked at once at the most; more are told to come back. */
+const MOST_WAITING = 200;
+
+// The workers run from source, as the server does; the folder is the project's.
+const pool = (file: string, threads: number) =>
+  new Piscina({
+    filename: join(process.cwd(), 'web/work', file),
+    execArgv: ['--import', 'tsx'],
+    minThreads: 1,
+    maxThreads: threads,
+    idleTimeout: 300_000,
+    maxQueue: MOST_WAITING,
+    // What a worker prints could hold parts of a plan.
+    env: { ...process.env, DATABASE_URL: '' },
+  });
+
+let takeoffs: Piscina | null = null;
+let sheets: Piscina | null = null;
+
+async function within<T>(which: 'takeoff' | 'paper', name: string, task: unknown): Promise<T> {
+  takeoffs ??= pool('takeoffs.ts', 1);
+  if (which === 'paper') sheets ??= pool('paper.ts', Math.max(1, Math.floor(availableParallelism() / 2)));
+  const workers = which === 'paper' ? sheets! : takeoffs;
+  const limit = AbortSignal.timeout(LONGEST[which] * 1000 + 60_000 * (which === 'paper' ? 1 : 0));
+  try {
+    return (await workers.run(task, { name, signal: limit })) as T;
+  } catch (error) {
+    if (limit.aborted)
+      throw data(
+        {
+          code: 'problems',
+          problems: [{ code: 'tookTooLong', path: '', params: { limit: `${LONGEST[which]} s` } }],
+        },
+        { status: 422 },
+      );
+    if (error instanceof Error && /queue/i.test(error.message))
+      throw data({ code: 'busy' }, { status: 503, headers: { 'Retry-After': '10' } });
+    throw error;
+  }
+}
+
+export const summarise = (plan: Plan) => within<JobSummary>('takeoff', 'summary', plan);
+export const takeoffText = (plan: Plan, format: 'json' | 'csv') => within<string>('takeoff', format, plan);
+export const printed = (task: PaperTask) => within<Uint8Array<ArrayBuffer>>('paper', 'paper', task);

@@ -1,0 +1,29 @@
+/**
+ * What is worked out apart from the web server's own thread: takeoffs and paper. Runs in the pool's
+ * workers; what goes in and out is plain data.
+ */
+import { compute, type Lang, type Plan, type System } from '@cimiento/core';
+import { takeoffCsv, takeoffJson } from '@cimiento/formats';
+import { loadMessages, makeI18n } from '../app/messages/i18n.ts';
+import { summaryOf } from '../app/server/summary.ts';
+
+export interface PaperTask {
+  readonly sheet: 'dig' | 'setout';
+  readonly plan: Plan;
+  readonly revision: number;
+  readonly savedAt: Date;
+  readonly lang: Lang;
+  readonly system: System;
+}
+
+export const summary = (plan: Plan) => summaryOf(plan);
+export const json = (plan: Plan) => `${JSON.stringify(takeoffJson(plan, compute(plan)), null, 2)}\n`;
+export const csv = (plan: Plan) => takeoffCsv(plan, compute(plan));
+
+export async function paper({ sheet, ...rest }: PaperTask): Promise<Uint8Array> {
+  const { t } = makeI18n(rest.lang, await loadMessages(rest.lang));
+  // Loaded when the first sheet is asked for: a worker that only adds up needs no typesetter.
+  const { digSheet } = await import('../app/paper/sheet.server.tsx');
+  const { setoutPdf } = await import('../app/paper/setout-sheet.server.tsx');
+  return (sheet === 'dig' ? digSheet : setoutPdf)({ ...rest, t });
+}
