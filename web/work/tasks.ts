@@ -5,6 +5,7 @@
 import { compute, type Lang, type Plan, type System } from '@cimiento/core';
 import { takeoffCsv, takeoffJson } from '@cimiento/formats';
 import { loadMessages, makeI18n } from '../app/messages/i18n.ts';
+import { wordsOf } from '../app/messages/useTranslation.ts';
 import { summaryOf } from '../app/server/summary.ts';
 
 export interface PaperTask {
@@ -21,7 +22,7 @@ export const json = (plan: Plan) => `${JSON.stringify(takeoffJson(plan, compute(
 export const csv = (plan: Plan) => takeoffCsv(plan, compute(plan));
 
 export async function paper({ sheet, ...rest }: PaperTask): Promise<Uint8Array> {
-  const { t } = makeI18n(rest.lang, await loadMessages(rest.lang));
+  const t = wordsOf(makeI18n(rest.lang, await loadMessages(rest.lang)));
   // Loaded when the first sheet is asked for: a worker that only adds up needs no typesetter.
   const { digSheet } = await import('../app/paper/sheet.server.tsx');
   const { setoutPdf } = await import('../app/paper/setout-sheet.server.tsx');

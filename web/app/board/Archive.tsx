@@ -1,8 +1,8 @@
 /** A crew's whole data in one file: out, to keep somewhere else; and in again. */
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { Problem } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { Form } from 'react-router';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
 import { problemText } from '../parts/words.ts';

@@ -1,9 +1,9 @@
 /** The day board: name, place, next hold, dig, last change; a job can be removed. */
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { Form, Link, useRouteLoaderData } from 'react-router';
 import type { listJobs } from '../../db/queries/jobs.ts';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Small, Th } from '../parts/controls.tsx';
 import { makeFormat, useFormat } from '../parts/format.tsx';
 import type { loader as rootLoader } from '../root.tsx';

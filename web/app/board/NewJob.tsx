@@ -2,8 +2,8 @@
 import { Box, Stack } from '@chakra-ui/react';
 import type { Problem } from '@cimiento/core';
 import { Plus } from 'lucide-react';
-import { useTranslation } from 'react-i18next';
 import { Form } from 'react-router';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, FieldError, Heading, Select } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
 import { TextField } from '../parts/TextField.tsx';

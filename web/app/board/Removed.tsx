@@ -1,8 +1,8 @@
 /** Jobs taken off the board lately: they can be brought back for a while. */
 import { Box, Flex } from '@chakra-ui/react';
-import { useTranslation } from 'react-i18next';
 import { Form } from 'react-router';
 import type { listRemoved } from '../../db/queries/jobs.ts';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Small } from '../parts/controls.tsx';
 import { When } from './When.tsx';
 

@@ -2,7 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { groundModel, type Plan, sameValue, sectionThrough, type Takeoff } from '@cimiento/core';
 import { useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button } from '../parts/controls.tsx';
 import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
 import { useAutosave } from './autosave.ts';

@@ -1,6 +1,6 @@
 /** The desk before its script runs: what the job is, and that the rest is on its way. */
 import { Box, Flex } from '@chakra-ui/react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Heading } from '../parts/controls.tsx';
 
 export function DeskShell({ name, note }: { name: string; note?: string }) {

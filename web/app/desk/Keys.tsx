@@ -1,7 +1,7 @@
 /** The keyboard: digits jump between stages, / finds a trench or pad, ? shows the keys. */
 import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Input } from '../parts/controls.tsx';
 import { Modal } from '../parts/Modal.tsx';
 import { STAGES } from './stages.ts';

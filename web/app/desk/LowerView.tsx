@@ -1,7 +1,7 @@
 /** The drawing under the plan: the section, or what the stage has of its own to draw. */
 import { chakra } from '@chakra-ui/react';
 import type { Element, Section } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Heading } from '../parts/controls.tsx';
 import { OrderView } from '../stages/dig/OrderView.tsx';
 import { PilesView } from '../stages/dig/PilesView.tsx';

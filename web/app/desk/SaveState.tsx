@@ -2,7 +2,7 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { mergePlans, wholeText } from '@cimiento/core';
 import { useMemo, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Heading, Small } from '../parts/controls.tsx';
 import { fileName, saveFile } from '../parts/files.ts';
 import { useFormat } from '../parts/format.tsx';

@@ -2,7 +2,7 @@
 import { Box, Stack } from '@chakra-ui/react';
 import type { Weight } from '@cimiento/core';
 import { memo } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Th } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
 import { cautionText, concerns, problemText } from '../parts/words.ts';

@@ -2,8 +2,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Redo2, Undo2 } from 'lucide-react';
 import { memo } from 'react';
-import { useTranslation } from 'react-i18next';
 import { Link, useRouteLoaderData } from 'react-router';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Bare, Button, Heading } from '../parts/controls.tsx';
 import { Preferences } from '../parts/Preferences.tsx';
 import type { loader as rootLoader } from '../root.tsx';

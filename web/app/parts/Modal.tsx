@@ -1,6 +1,6 @@
 /** A dialog: one at a time, closed by Escape unless it must be answered. */
 import { Dialog, Flex, Portal } from '@chakra-ui/react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Heading } from './controls.tsx';
 
 interface ModalProps {

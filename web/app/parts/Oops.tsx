@@ -1,6 +1,6 @@
 import { Box, chakra, Stack } from '@chakra-ui/react';
-import { useTranslation } from 'react-i18next';
 import { Link, useLocation } from 'react-router';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Heading } from './controls.tsx';
 
 const ButtonLink = chakra(Link);

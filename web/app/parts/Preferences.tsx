@@ -1,7 +1,7 @@
 /** Language, units and theme: plain forms, so they work before the page's script does. */
 import { Flex } from '@chakra-ui/react';
-import { useTranslation } from 'react-i18next';
 import { useLocation } from 'react-router';
+import { useTranslation } from '../messages/useTranslation.ts';
 import type { Preferences as Chosen } from '../preferences.ts';
 import { Select, Small } from './controls.tsx';
 

@@ -15,7 +15,7 @@ import {
   toSI,
 } from '@cimiento/core';
 import { memo, useCallback, useEffect, useId, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { FieldError, Input, Small } from './controls.tsx';
 import { useFormat } from './format.tsx';
 

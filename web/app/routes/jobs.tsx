@@ -1,17 +1,19 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { blankPlan, type Problem, wholeText } from '@cimiento/core';
 import { LONGEST_PLAN, readPlan } from '@cimiento/formats';
-import { useTranslation } from 'react-i18next';
 import { data, Form, redirect, useRouteLoaderData } from 'react-router';
 import { takeArchive } from '../../db/queries/archive.ts';
 import { bringBack, createJob, KEPT_DAYS, listJobs, listRemoved, removeJob } from '../../db/queries/jobs.ts';
 import { Archive } from '../board/Archive.tsx';
 import { Board } from '../board/Board.tsx';
+import { BoardStill } from '../board/BoardStill.tsx';
 import { NewJob } from '../board/NewJob.tsx';
 import { Removed } from '../board/Removed.tsx';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Heading } from '../parts/controls.tsx';
 import { FormatProvider } from '../parts/format.tsx';
 import { Preferences } from '../parts/Preferences.tsx';
+import { useLive } from '../parts/useLive.ts';
 import { oneOf, SYSTEMS } from '../preferences.ts';
 import type { loader as rootLoader } from '../root.tsx';
 import { unpacked } from '../server/archive.server.ts';
@@ -99,6 +101,7 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
   const root = useRouteLoaderData<typeof rootLoader>('root');
   const { lang, system } = root?.preferences ?? { lang: 'en' as const, system: null };
   const { jobs, person } = loaderData;
+  if (!useLive()) return <BoardStill crew={person.crew} jobs={jobs} />;
   return (
     <FormatProvider lang={lang} system={system ?? 'metric'}>
       <title>{`${t('jobs.title')} · Cimiento`}</title>

@@ -1,8 +1,8 @@
 import { Box, Stack } from '@chakra-ui/react';
 import { wholeText } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { data, Form, Link, redirect } from 'react-router';
 import { joinCrew, openSession } from '../../db/queries/sign-in.ts';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Heading } from '../parts/controls.tsx';
 import { TextField } from '../parts/TextField.tsx';
 import { doorOf, fieldOf } from '../server/body.server.ts';

@@ -1,9 +1,9 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { wholeText } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { data, Form, Link, redirect, useNavigation, useRouteLoaderData } from 'react-router';
 import { DEMO_PERSON } from '../../db/demo-people.ts';
 import { checkPassword, openSession, personOf, rememberDevice } from '../../db/queries/sign-in.ts';
+import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, FieldError, Heading, Small } from '../parts/controls.tsx';
 import { Preferences } from '../parts/Preferences.tsx';
 import { TextField } from '../parts/TextField.tsx';

@@ -9,17 +9,17 @@ import { Piscina } from 'piscina';
 import { data } from 'react-router';
 import type { JobSummary } from '../../db/schema.ts';
 import type { PaperTask } from '../../work/tasks.ts';
+import { sayError } from './say.server.ts';
 
 /** Seconds a takeoff, and a sheet, may take. */
 const LONGEST = { takeoff: 10, paper: 90 } as const;
 /** Asked at once at the most; more are told to come back. */
 const MOST_WAITING = 200;
 
-// The workers run from source, as the server does; the folder is the project's.
-const pool = (file: string, threads: number) =>
-  new Piscina({
-    filename: join(process.cwd(), 'web/work', file),
-    execArgv: ['--import', 'tsx'],
+// Built beside the server (vite.work.config.ts); the folder is the project's.
+function pool(file: string, threads: number): Piscina {
+  const made = new Piscina({
+    filename: join(process.cwd(), 'web/build/work', file),
     minThreads: 1,
     maxThreads: threads,
     idleTimeout: 300_000,
@@ -27,13 +27,17 @@ const pool = (file: string, threads: number) =>
     // What a worker prints could hold parts of a plan.
     env: { ...process.env, DATABASE_URL: '' },
   });
+  // A worker that dies takes its task with it, not the server.
+  made.on('error', (error) => sayError(error, { method: 'worker', path: file }));
+  return made;
+}
 
 let takeoffs: Piscina | null = null;
 let sheets: Piscina | null = null;
 
 async function within<T>(which: 'takeoff' | 'paper', name: string, task: unknown): Promise<T> {
-  takeoffs ??= pool('takeoffs.ts', 1);
-  if (which === 'paper') sheets ??= pool('paper.ts', Math.max(1, Math.floor(availableParallelism() / 2)));
+  takeoffs ??= pool('takeoffs.js', 1);
+  if (which === 'paper') sheets ??= pool('paper.js', Math.max(1, Math.floor(availableParallelism() / 2)));
   const workers = which === 'paper' ? sheets! : takeoffs;
   const limit = AbortSignal.timeout(LONGEST[which] * 1000 + 60_000 * (which === 'paper' ? 1 : 0));
   try {

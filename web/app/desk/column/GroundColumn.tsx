@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { adjust, type Plan, setoutPoints, type Takeoff } from '@cimiento/core';
 import type { TFunction } from 'i18next';
 import { memo, useCallback } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { countText } from '../../parts/words.ts';
 import { Hatches, ink } from '../hatches.tsx';

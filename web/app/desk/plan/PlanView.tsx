@@ -4,9 +4,9 @@ import { type Element, flatsOf, labelPlace, pointsOf, type Section, withPoints }
 import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { extent, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { countText } from '../../parts/words.ts';

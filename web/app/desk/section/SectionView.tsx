@@ -12,8 +12,8 @@ import {
   stoneTopOver,
 } from '@cimiento/core';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { closedPath, dugPath, groundBetween, type Scale } from '../../drawing/strata.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Hatches, ink } from '../hatches.tsx';

@@ -10,9 +10,9 @@ import {
   type Section,
   type Takeoff,
 } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { dragDepth } from '../../drawing/pointer.ts';
 import { spread } from '../../drawing/spread.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { useFormat } from '../../parts/format.tsx';
 import { ink } from '../hatches.tsx';
 import { type Draft, useDeskStore } from '../store.ts';

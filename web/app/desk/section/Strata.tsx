@@ -1,7 +1,7 @@
 /** The ground along a line on a drawing: hatched soils with their names, surface and water. */
 import type { FencePost } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { groundPath, type Scale, soilPaths, waterPath } from '../../drawing/strata.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { ink } from '../hatches.tsx';
 import { useGround } from '../takeoff.ts';
 

@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { FIGURE_IDS, type FigureId, type Plan, type Takeoff, type Working } from '@cimiento/core';
 import type { TFunction } from 'i18next';
 import { memo, useState } from 'react';
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { Modal } from '../../parts/Modal.tsx';

@@ -1,8 +1,8 @@
 /** How thick and how many passes: the stone bed in lifts. */
 import { COMPACTOR_IDS } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';

@@ -1,10 +1,10 @@
 /** Slope back, bench or shore: the thing picked three ways, to choose from. */
 import { Box, Flex } from '@chakra-ui/react';
 import type { Support } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useAlternatives } from '../../desk/whatif.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Panel } from '../fields.tsx';

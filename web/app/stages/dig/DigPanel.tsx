@@ -2,9 +2,9 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { axisLength, baysOf, type Element, INCH, RULE_SETS, STRIP_USES, SUPPORTS } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useTranslation } from 'react-i18next';
 import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';

@@ -19,8 +19,8 @@ import {
 } from '@dnd-kit/sortable';
 import { GripVertical, Pause, Play } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { useOrder } from './useOrder.ts';

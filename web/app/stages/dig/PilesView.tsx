@@ -1,11 +1,11 @@
 /** Heaps to scale beside the dig they come from, and what each lay-down area holds. */
 import { Box, Flex } from '@chakra-ui/react';
 import { outlineSizes, rulesOf } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 

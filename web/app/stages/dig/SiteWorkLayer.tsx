@@ -1,11 +1,11 @@
 /** The room round the dig on the plan: the plot, lay-down areas, ways and gates; areas are dragged. */
 import type { SiteArea } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { useFormat } from '../../parts/format.tsx';
 
 type Place = readonly [number, number];

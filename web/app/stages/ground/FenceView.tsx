@@ -2,7 +2,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { clipLine, edges, fence, type GroundLog, postAt, profile } from '@cimiento/core';
 import { useMemo, useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { Hatches, ink } from '../../desk/hatches.tsx';
 import { LevelRuler, RULER } from '../../desk/section/LevelRuler.tsx';
 import { GroundLines, SoilNames, Soils } from '../../desk/section/Strata.tsx';
@@ -10,6 +9,7 @@ import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { closedPath, dugPath, groundBetween } from '../../drawing/strata.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Select, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 

@@ -4,12 +4,12 @@ import { fromSI, frostCurve, toSI } from '@cimiento/core';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useMemo } from 'react';
-import { useTranslation } from 'react-i18next';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk } from '../../desk/store.ts';
 import { useGround, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { niceStep } from '../../drawing/view.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 

@@ -13,9 +13,9 @@ import {
 import { readClimateCsv } from '@cimiento/formats';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround, useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError, Input, Select, Small } from '../../parts/controls.tsx';
 import { FilePick } from '../../parts/FilePick.tsx';
 import { useFormat } from '../../parts/format.tsx';

@@ -1,8 +1,8 @@
 /** What is under me: surface, logs, soils, water, hazards, frost. */
 import { memo } from 'react';
-import { useTranslation } from 'react-i18next';
 import { useDesk } from '../../desk/store.ts';
 import { useGround } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { useFormat } from '../../parts/format.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 import { FrostPanel } from './FrostPanel.tsx';

@@ -1,8 +1,8 @@
 /** The soil in the hand: a few things one sees and feels, and what they say of it, with the reasons. */
 import { Box, Flex, Grid, Stack } from '@chakra-ui/react';
 import { HAND, type Hand, identify, type Soil } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { useDeskStore } from '../../desk/store.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Heading, Small } from '../../parts/controls.tsx';
 import { Modal } from '../../parts/Modal.tsx';
 import { Fact, PlanField } from '../fields.tsx';

@@ -5,12 +5,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { type GroundLog, SOIL_KINDS, type SoilKind } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useTranslation } from 'react-i18next';
 import { Hatches, ink } from '../../desk/hatches.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { dragDepth } from '../../drawing/pointer.ts';
 import { niceStep } from '../../drawing/view.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Input, Select, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { PlanField } from '../fields.tsx';

@@ -1,12 +1,12 @@
 /** The site on the plan: contours, spots, logs, hazards with what is kept off them, the fence line. */
 import { contours, type Hazard, type SurfaceSpec } from '@cimiento/core';
 import { memo, useMemo } from 'react';
-import { useTranslation } from 'react-i18next';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround } from '../../desk/takeoff.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { niceStep, type View } from '../../drawing/view.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { roundLevel, useFormat } from '../../parts/format.tsx';
 
 type Place = readonly [number, number];

@@ -11,9 +11,9 @@ import {
 } from '@cimiento/core';
 import { Hand as HandIcon, Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Input, Select, Small } from '../../parts/controls.tsx';
 import { Choice } from '../../parts/TextField.tsx';
 import { Panel, PlanField } from '../fields.tsx';

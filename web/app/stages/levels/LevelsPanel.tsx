@@ -2,9 +2,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { isAssumed } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';

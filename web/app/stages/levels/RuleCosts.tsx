@@ -2,10 +2,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Difference } from '@cimiento/core';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { useDesk } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useRuleCosts } from '../../desk/whatif.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';

@@ -1,9 +1,9 @@
 /** The other school: a slab on a drained bed that frost cannot lift, instead of going below frost. */
 import { Box } from '@chakra-ui/react';
 import { BOARD } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice } from '../../parts/TextField.tsx';

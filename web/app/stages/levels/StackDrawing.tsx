@@ -1,7 +1,6 @@
 /** The build-up to scale beside the staff: drag an edge for thickness, a layer for its place. */
 import { Box } from '@chakra-ui/react';
 import type { Element, FloorLayer, FloorStack, Section } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { Hatches, ink } from '../../desk/hatches.tsx';
 import { flagsFor, Staff, staffShape } from '../../desk/section/Staff.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
@@ -9,6 +8,7 @@ import { useGround, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { dragDepth } from '../../drawing/pointer.ts';
 import { spread } from '../../drawing/spread.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { useFormat } from '../../parts/format.tsx';
 import { moveLayer, setThickness } from './floors.ts';
 import { MaterialHatches } from './materials.tsx';

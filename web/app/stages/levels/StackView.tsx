@@ -4,9 +4,9 @@
  */
 import { Box, Flex } from '@chakra-ui/react';
 import { floorOf } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { addFloor } from './floors.ts';
 import { LayerList } from './LayerList.tsx';

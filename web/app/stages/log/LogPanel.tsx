@@ -2,9 +2,9 @@
 import { Box } from '@chakra-ui/react';
 import type { Plan } from '@cimiento/core';
 import { useEffect, useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { useJobId } from '../../desk/jobId.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Panel } from '../fields.tsx';

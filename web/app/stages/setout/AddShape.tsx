@@ -17,8 +17,8 @@ import {
   twoTape,
 } from '@cimiento/core';
 import { useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';

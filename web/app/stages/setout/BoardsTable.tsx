@@ -1,8 +1,8 @@
 /** Boards, strings, their nails and levels, as a table; and what stands in the machine's way. */
 import { Box, Flex } from '@chakra-ui/react';
 import { boardsInTheWay, machineOf } from '@cimiento/core';
-import { useTranslation } from 'react-i18next';
 import { useDesk } from '../../desk/store.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small, Th } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { useOrder } from '../dig/useOrder.ts';

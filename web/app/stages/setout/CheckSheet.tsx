@@ -2,8 +2,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { type CheckLine, type ShareOut, threeFourFive } from '@cimiento/core';
 import type { TFunction } from 'i18next';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';

@@ -4,8 +4,8 @@ import { type Element, newPit, newRaft, newStrip, type Plan, type Problem, RANGE
 import { DXF_UNITS, type DxfLook, type DxfShape, type DxfUnit } from '@cimiento/formats';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { useDeskStore } from '../../desk/store.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Modal } from '../../parts/Modal.tsx';

@@ -1,7 +1,8 @@
 /** Pins, boards and strings on the plan. */
-import { useTranslation } from 'react-i18next';
+
 import { ink } from '../../desk/hatches.tsx';
 import type { View } from '../../drawing/view.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { useSetout } from './useSetout.ts';
 
 const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;

@@ -2,9 +2,9 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { newPad, newStrip, type Pad, parseRuns, RANGES, type Strip } from '@cimiento/core';
 import { useId, useState } from 'react';
-import { useTranslation } from 'react-i18next';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError, Input, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';

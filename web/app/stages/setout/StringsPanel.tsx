@@ -1,5 +1,5 @@
 /** How boards and strings are put up, and how far a tape may be off. */
-import { useTranslation } from 'react-i18next';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { useFormat } from '../../parts/format.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 import { useSetout } from './useSetout.ts';

@@ -1,8 +1,8 @@
 /** Will it flood: the pits below water and the inflow to hold, low, likely and high. */
 import { Box } from '@chakra-ui/react';
-import { useTranslation } from 'react-i18next';
 import { useDesk } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';

@@ -1,0 +1,35 @@
+/**
+ * The words of this page, as react-i18next gives them but without its work at every call: the
+ * language of a page never changes under it, so there is nothing to watch, and a key without values
+ * is looked up once.
+ */
+import type { i18n, TFunction } from 'i18next';
+import { useContext } from 'react';
+import { I18nContext } from 'react-i18next';
+
+const known = new WeakMap<i18n, TFunction>();
+
+/** The words of an instance, remembered by key where no values go in. */
+export function wordsOf(instance: i18n): TFunction {
+  const before = known.get(instance);
+  if (before) return before;
+  const words = new Map<string, string>();
+  const t = ((key: string | string[], values?: Record<string, unknown>) => {
+    if (values !== undefined || typeof key !== 'string')
+      return instance.t(key as string, (values ?? {}) as never);
+    let found = words.get(key);
+    if (found === undefined) {
+      found = instance.t(key);
+      words.set(key, found);
+    }
+    return found;
+  }) as TFunction;
+  known.set(instance, t);
+  return t;
+}
+
+export function useTranslation(): { readonly t: TFunction } {
+  const instance = useContext(I18nContext)?.i18n;
+  if (!instance) throw new Error('useTranslation needs an I18nextProvider above it.');
+  return { t: wordsOf(instance) };
+}
