@@ -12,6 +12,8 @@ export interface JobSummary {
   readonly elements: number;
   /** Codes of what stops work until someone acts. */
   readonly holds: readonly string[];
+  /** Of an earlier revision: the newest one's is still being worked out. */
+  readonly stale?: boolean;
 }
 
 /** One value that an edit changed. Paths name elements and soils by id, not by position. */

@@ -6,6 +6,9 @@ import { problemText } from '../parts/words.ts';
 import type { SheetInput } from './sheet.server.tsx';
 import { dateText, s } from './style.server.ts';
 
+/** Pages beyond which a sheet counts on having been cut up rightly. */
+const MANY = 3;
+
 export function SheetFrame({
   plan,
   revision,
@@ -16,37 +19,55 @@ export function SheetFrame({
   title,
   takeoff,
   format,
-  children,
-}: SheetInput & { title: string; takeoff: Takeoff; format: Format; children: React.ReactNode }) {
-  return (
-    <Document title={`${plan.name} – ${title}`} language={lang} producer="Cimiento" creator="Cimiento">
-      <Page size={system === 'metric' ? 'A4' : 'LETTER'} style={s.page}>
-        <View style={s.head} fixed>
-          <View>
-            <Text style={s.title}>{plan.name}</Text>
-            <Text>
-              {[plan.place, plan.datum.name && `${plan.datum.name} ${format.text(plan.datum.level, 'level')}`]
-                .filter(Boolean)
-                .join(' · ')}
-            </Text>
-          </View>
-          <View style={{ alignItems: 'flex-end' }}>
-            <Text style={{ fontFamily: 'Figures', fontSize: 13 }}>{title.toUpperCase()}</Text>
-            <Text>{t('sheet.revision', { n: revision, date: dateText(savedAt, lang) })}</Text>
-          </View>
+  pages,
+}: SheetInput & {
+  title: string;
+  takeoff: Takeoff;
+  format: Format;
+  /** What stands on each page. One that is too long runs on, but is laid out again for every page it takes. */
+  pages: readonly React.ReactNode[];
+}) {
+  const size = system === 'metric' ? 'A4' : 'LETTER';
+  const sheetPages = pages.map((content, i) => (
+    // biome-ignore lint/suspicious/noArrayIndexKey: pages are made once, in order
+    <Page key={i} size={size} style={s.page}>
+      <View style={s.head} fixed>
+        <View>
+          <Text style={s.title}>{plan.name}</Text>
+          <Text>
+            {[plan.place, plan.datum.name && `${plan.datum.name} ${format.text(plan.datum.level, 'level')}`]
+              .filter(Boolean)
+              .join(' · ')}
+          </Text>
         </View>
-        {takeoff.problems.map((p) => (
+        <View style={{ alignItems: 'flex-end' }}>
+          <Text style={{ fontFamily: 'Figures', fontSize: 13 }}>{title.toUpperCase()}</Text>
+          <Text>{t('sheet.revision', { n: revision, date: dateText(savedAt, lang) })}</Text>
+        </View>
+      </View>
+      {i === 0 &&
+        takeoff.problems.map((p) => (
           <Text key={p.code + p.path} style={{ color: '#a02733', fontWeight: 600 }}>
             {problemText(t, format, p)}
           </Text>
         ))}
-        {children}
-        <Text
-          fixed
-          style={{ position: 'absolute', bottom: 10, right: 26, fontSize: 7 }}
-          render={({ pageNumber, totalPages }) => t('sheet.page', { n: pageNumber, of: totalPages })}
-        />
-      </Page>
+      {content}
+      <Text
+        fixed
+        style={{ position: 'absolute', bottom: 10, right: 26, fontSize: 7 }}
+        // Asked of the page itself it is laid out twice more: many pages, cut up beforehand, know.
+        {...(pages.length > MANY
+          ? { children: t('sheet.page', { n: i + 1, of: pages.length }) }
+          : {
+              render: ({ pageNumber, totalPages }: { pageNumber: number; totalPages: number }) =>
+                t('sheet.page', { n: pageNumber, of: totalPages }),
+            })}
+      />
+    </Page>
+  ));
+  return (
+    <Document title={`${plan.name} – ${title}`} language={lang} producer="Cimiento" creator="Cimiento">
+      {sheetPages}
     </Document>
   );
 }

@@ -86,14 +86,16 @@ const taped = (format: Format, value: number) => format.text(value, 'taped');
 
 const STRINGS = { string: 40, for: 84, length: 58, level: 74, sag: 74, boards: 92, nails: 118 } as const;
 
+type Strung = SetoutSheet['boards']['lines'][number];
+
 function Strings({
   plan,
-  sheet,
+  lines,
   format,
   t,
 }: {
   plan: SheetInput['plan'];
-  sheet: SetoutSheet;
+  lines: readonly Strung[];
   format: Format;
   t: SheetInput['t'];
 }) {
@@ -108,7 +110,7 @@ function Strings({
           </Text>
         ))}
       </View>
-      {sheet.boards.lines.map((line) => (
+      {lines.map((line) => (
         <View key={line.name} style={[s.row, { borderBottom: '0.5 solid #9fb0b2' }]} wrap={false}>
           <Text style={[s.cell, { width: STRINGS.string, fontWeight: 600 }]}>{line.name}</Text>
           <Text style={[s.cell, { width: STRINGS.for }]}>
@@ -139,14 +141,27 @@ function Strings({
   );
 }
 
-function Checks({ sheet, format, t }: { sheet: SetoutSheet; format: Format; t: SheetInput['t'] }) {
+function Checks({
+  sheet,
+  checks,
+  last,
+  format,
+  t,
+}: {
+  sheet: SetoutSheet;
+  checks: SetoutSheet['checks'];
+  /** The loops are told after the last of them. */
+  last: boolean;
+  format: Format;
+  t: SheetInput['t'];
+}) {
   const of = (from: string, to: string) =>
     sheet.adjustment.lines.find((l) => (l.from === from && l.to === to) || (l.from === to && l.to === from));
   return (
     <View style={{ marginTop: 8 }}>
       <Text style={s.h}>{t('check.title')}</Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
-        {sheet.checks.map((line) => {
+        {checks.map((line) => {
           const known = of(line.from.name, line.to.name);
           return (
             <View
@@ -173,7 +188,7 @@ function Checks({ sheet, format, t }: { sheet: SetoutSheet; format: Format; t: S
           );
         })}
       </View>
-      {sheet.loops.map((loop) => {
+      {(last ? sheet.loops : []).map((loop) => {
         const names = [...loop.corners, loop.corners[0]!].map((corner) => corner.name).join('–');
         return (
           <Text key={names} style={{ marginTop: 2, fontSize: 9 }}>
@@ -196,17 +211,60 @@ function Sheet(input: SheetInput) {
   const takeoff = compute(plan);
   const sheet = setoutSheet(plan, takeoff);
   const format = makeFormat(lang, system);
-  return (
-    <SheetFrame {...input} title={t('drawing.sheet')} takeoff={takeoff} format={format}>
-      <View style={{ marginTop: 5 }}>
-        <Drawing plan={plan} takeoff={takeoff} sheet={sheet} width={540} height={270} />
-      </View>
-      <Strings plan={plan} sheet={sheet} format={format} t={t} />
-      <Checks sheet={sheet} format={format} t={t} />
-      <Text style={{ marginTop: 6, fontWeight: 600 }}>{t('caution.defer.title')}</Text>
+  const { lines } = sheet.boards;
+  const strings = cutUp(lines, STRINGS_FIRST, STRINGS_A_PAGE);
+  const left = lines.length <= STRINGS_FIRST ? STRINGS_FIRST - lines.length : 0;
+  // Checks go on under the strings when those are few, else on pages of their own.
+  const checks = cutUp(sheet.checks, left * CHECKS_A_STRING, CHECKS_A_PAGE);
+  const checked = checks.map((some, i) => (
+    <Checks
+      key={`checks${some[0]?.from.name}${some[0]?.to.name}`}
+      sheet={sheet}
+      checks={some}
+      last={i === checks.length - 1}
+      format={format}
+      t={t}
+    />
+  ));
+  const strung = strings.map((some) => (
+    <Strings key={`strings${some[0]?.name}`} plan={plan} lines={some} format={format} t={t} />
+  ));
+  const defer = (
+    <View key="defer" style={{ marginTop: 6 }}>
+      <Text style={{ fontWeight: 600 }}>{t('caution.defer.title')}</Text>
       <Text>{t('caution.defer.text')}</Text>
-    </SheetFrame>
+    </View>
   );
+  const drawing = (
+    <View key="drawing" style={{ marginTop: 5 }}>
+      <Drawing plan={plan} takeoff={takeoff} sheet={sheet} width={540} height={270} />
+    </View>
+  );
+  const together = left > 0 || checks.length === 0 ? 1 : 0;
+  const pages: React.ReactNode[][] = [
+    [drawing, ...strung.slice(0, 1), ...checked.slice(0, together)],
+    ...strung.slice(1).map((page) => [page]),
+    ...checked.slice(together).map((page) => [page]),
+  ];
+  pages[pages.length - 1]!.push(defer);
+  return <SheetFrame {...input} title={t('drawing.sheet')} takeoff={takeoff} format={format} pages={pages} />;
+}
+
+/**
+ * Rows a page takes, cut up beforehand: laid out as one the whole rest would be laid out again for
+ * every page, and a large job would take the square of its time.
+ */
+const STRINGS_FIRST = 12;
+const STRINGS_A_PAGE = 22;
+const CHECKS_A_STRING = 3;
+const CHECKS_A_PAGE = 76;
+
+/** A list cut up: so many on the first page, so many on each after. */
+function cutUp<T>(list: readonly T[], first: number, each: number): (readonly T[])[] {
+  if (list.length === 0) return [];
+  const out: (readonly T[])[] = first > 0 ? [list.slice(0, first)] : [];
+  for (let i = first; i < list.length; i += each) out.push(list.slice(i, i + each));
+  return out;
 }
 
 /** Renders a job's set-out sheet. */

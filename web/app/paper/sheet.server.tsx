@@ -295,48 +295,56 @@ function Sheet(input: SheetInput) {
     Math.max(0, takeoff.cautions.length - 8) + 0.7 * Math.max(0, rowsOf(plan, takeoff, format).length - 6);
   const drawing = { width: 264, height: Math.max(110, 212 - 13 * crowd) };
   return (
-    <SheetFrame {...input} title={t('sheet.title')} takeoff={takeoff} format={format}>
-      <View style={[s.row, { justifyContent: 'space-between', marginTop: 5 }]}>
-        <View>
-          <Text style={s.h}>{t('sheet.key')}</Text>
-          <KeyPlan plan={plan} takeoff={takeoff} {...drawing} />
-        </View>
-        {first >= 0 && (
-          <View>
-            <Text style={s.h}>{t('sheet.section', { name: plan.elements[first]!.name })}</Text>
-            <SectionDrawing
-              plan={plan}
-              takeoff={takeoff}
-              index={first}
-              format={format}
-              name={(flag) => t(`staff.${flag}`)}
-              {...drawing}
-            />
+    <SheetFrame
+      {...input}
+      title={t('sheet.title')}
+      takeoff={takeoff}
+      format={format}
+      pages={[
+        <View key="all">
+          <View style={[s.row, { justifyContent: 'space-between', marginTop: 5 }]}>
+            <View>
+              <Text style={s.h}>{t('sheet.key')}</Text>
+              <KeyPlan plan={plan} takeoff={takeoff} {...drawing} />
+            </View>
+            {first >= 0 && (
+              <View>
+                <Text style={s.h}>{t('sheet.section', { name: plan.elements[first]!.name })}</Text>
+                <SectionDrawing
+                  plan={plan}
+                  takeoff={takeoff}
+                  index={first}
+                  format={format}
+                  name={(flag) => t(`staff.${flag}`)}
+                  {...drawing}
+                />
+              </View>
+            )}
           </View>
-        )}
-      </View>
-      <Table plan={plan} takeoff={takeoff} t={t} format={format} />
-      <View style={[s.row, { marginTop: 7 }]}>
-        <View style={{ width: '50%', paddingRight: 10 }}>
-          <Lines title={t('sheet.layers')} lines={layerLines(plan, takeoff, t, format)} />
-        </View>
-        <View style={{ width: '50%' }}>
-          <Lines title={t('sheet.loads')} lines={loadLines(plan, takeoff, t, format)} />
-          <Lines title={t('sheet.orders')} lines={orderLines(takeoff, t, format)} />
-        </View>
-      </View>
-      <Cautions plan={plan} takeoff={takeoff} t={t} format={format} />
-      <View style={[s.row, { marginTop: 6 }]} wrap={false}>
-        {(['ring', 'holds'] as const).map((key) => (
-          <View
-            key={key}
-            style={{ flex: 1, height: 34, marginRight: 6, padding: 3, border: '0.8 solid #162329' }}
-          >
-            <Text>{t(`sheet.${key}`)}</Text>
+          <Table plan={plan} takeoff={takeoff} t={t} format={format} />
+          <View style={[s.row, { marginTop: 7 }]}>
+            <View style={{ width: '50%', paddingRight: 10 }}>
+              <Lines title={t('sheet.layers')} lines={layerLines(plan, takeoff, t, format)} />
+            </View>
+            <View style={{ width: '50%' }}>
+              <Lines title={t('sheet.loads')} lines={loadLines(plan, takeoff, t, format)} />
+              <Lines title={t('sheet.orders')} lines={orderLines(takeoff, t, format)} />
+            </View>
           </View>
-        ))}
-      </View>
-    </SheetFrame>
+          <Cautions plan={plan} takeoff={takeoff} t={t} format={format} />
+          <View style={[s.row, { marginTop: 6 }]} wrap={false}>
+            {(['ring', 'holds'] as const).map((key) => (
+              <View
+                key={key}
+                style={{ flex: 1, height: 34, marginRight: 6, padding: 3, border: '0.8 solid #162329' }}
+              >
+                <Text>{t(`sheet.${key}`)}</Text>
+              </View>
+            ))}
+          </View>
+        </View>,
+      ]}
+    />
   );
 }
 

@@ -21,6 +21,7 @@ import { fieldOf, MOST_BODY } from '../server/body.server.ts';
 import { formOf, requirePerson, withDatabase } from '../server/http.server.ts';
 import { DEMOS, demoPlan, savingOf } from '../server/jobs.server.ts';
 import { summarise } from '../server/pool.server.ts';
+import { catchUpJob } from '../server/summaries.server.ts';
 import type { Route } from './+types/jobs';
 
 export async function loader({ request }: Route.LoaderArgs) {
@@ -28,6 +29,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const [jobs, removed] = await withDatabase(() =>
     Promise.all([listJobs(person.crewId), listRemoved(person.crewId)]),
   );
+  for (const job of jobs) if (job.summary.stale) void catchUpJob(person.crewId, job.id);
   return {
     person: { name: person.name, crew: person.crew },
     jobs,

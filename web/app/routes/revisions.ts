@@ -6,7 +6,7 @@ import { data } from 'react-router';
 import { findJob, findRevision, listRevisions, saveRevision } from '../../db/queries/jobs.ts';
 import { notFound, requirePersonHere, textOf, withDatabase } from '../server/http.server.ts';
 import { savingOf } from '../server/jobs.server.ts';
-import { summarise } from '../server/pool.server.ts';
+import { catchUp } from '../server/summaries.server.ts';
 import type { Route } from './+types/revisions';
 
 /** A positive whole number in an address; null when it is none. */
@@ -51,10 +51,13 @@ export async function action({ request, params, context }: Route.ActionArgs) {
       return refuse(409, { code: 'stale', revision: now?.revision, plan: now?.plan, by: now?.updatedBy });
     };
     if (job.revision !== base) return stale();
-    const summary = await summarise(read.plan);
+    const summary = { ...job.summary, elements: read.plan.elements.length, stale: true };
     const saving = savingOf(read.plan, job.plan, wholeText(query.get('why') ?? '', 200), summary);
     const saved = await saveRevision(person.crewId, params.jobId, person.id, base, saving);
-    if (saved.ok) return Response.json({ revision: saved.revision });
+    if (saved.ok) {
+      catchUp(params.jobId, saved.revision, read.plan);
+      return Response.json({ revision: saved.revision });
+    }
     if (saved.code === 'gone') throw notFound();
     return stale();
   });

@@ -36,6 +36,7 @@ export async function findJob(crewId: string, jobId: string) {
     .select({
       id: jobs.id,
       plan: jobs.plan,
+      summary: jobs.summary,
       revision: jobs.revision,
       updatedAt: jobs.updatedAt,
       updatedBy: author.name,
@@ -106,6 +107,20 @@ export async function saveRevision(
       })
       .where(eq(jobs.id, jobId));
     return { ok: true, revision: number };
+  });
+}
+
+/** Puts the summary of a revision in its place; on the board only while that revision is the newest. */
+export async function setSummary(jobId: string, number: number, summary: JobSummary): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx
+      .update(revisions)
+      .set({ summary })
+      .where(and(eq(revisions.jobId, jobId), eq(revisions.number, number)));
+    await tx
+      .update(jobs)
+      .set({ summary })
+      .where(and(eq(jobs.id, jobId), eq(jobs.revision, number)));
   });
 }
 

@@ -15,7 +15,7 @@ interface Revision {
   readonly by: string | null;
   readonly why: string;
   readonly changes: readonly { path: string; from: unknown; to: unknown }[];
-  readonly summary: { dig: number };
+  readonly summary: { dig: number; stale?: boolean };
 }
 
 const MOST_SHOWN = 4;
@@ -80,7 +80,8 @@ export function LogPanel() {
           >
             <Box display="flex" justifyContent="space-between" gap={2}>
               <Box as="span" fontWeight={500}>
-                {t('jobs.revision', { n: item.number })} · {format.text(item.summary.dig, 'volume')}
+                {t('jobs.revision', { n: item.number })}
+                {!item.summary.stale && ` · ${format.text(item.summary.dig, 'volume')}`}
                 {item.changes.some((change) => change.path.startsWith('/levels/instructions')) && (
                   <Box as="span" color="held" fontSize="xs" data-word-revision>
                     {' '}
