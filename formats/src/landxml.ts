@@ -37,6 +37,44 @@ function metresPer(units: Node): number | null {
   return null;
 }
 
+/** Deepest nesting, and most attributes of one element, a surface file has any use for. */
+const DEEPEST = 64;
+const MOST_ATTRIBUTES = 200;
+
+/**
+ * What makes a parser take for ever or fall over, looked for in one pass before it is asked:
+ * elements nested in each other without end, and one with attributes without end.
+ */
+export function wildXml(text: string): 'fileDeep' | 'fileWide' | null {
+  let depth = 0;
+  for (let at = text.indexOf('<'); at >= 0; at = text.indexOf('<', at + 1)) {
+    const next = text[at + 1];
+    if (next === '!' || next === '?') {
+      const end = text.startsWith('<!--', at) ? text.indexOf('-->', at) : text.indexOf('>', at);
+      if (end < 0) return null;
+      at = end;
+      continue;
+    }
+    if (next === '/') {
+      depth--;
+      continue;
+    }
+    let attributes = 0;
+    let quote = '';
+    let i = at + 1;
+    for (; i < text.length; i++) {
+      const c = text[i]!;
+      if (quote) quote = c === quote ? '' : quote;
+      else if (c === '"' || c === "'") quote = c;
+      else if (c === '=' && ++attributes > MOST_ATTRIBUTES) return 'fileWide';
+      else if (c === '>') break;
+    }
+    if (text[i - 1] !== '/' && ++depth > DEEPEST) return 'fileDeep';
+    at = i;
+  }
+  return null;
+}
+
 /** Reads the first TIN of a LandXML file. */
 export function readLandXml(text: string): ReadSurvey {
   const refuse = (code: string, more: Partial<Problem> = {}): ReadSurvey => ({
@@ -45,6 +83,8 @@ export function readLandXml(text: string): ReadSurvey {
   });
   if (text.length > LONGEST_TABLE) return refuse('fileLong', { value: text.length, max: LONGEST_TABLE });
   if (/<!(DOCTYPE|ENTITY)/i.test(text)) return refuse('fileHostile');
+  const wild = wildXml(text);
+  if (wild) return refuse(wild);
   const valid = XMLValidator.validate(text);
   if (valid !== true) return refuse('fileBroken', { params: { line: valid.err.line } });
   const parser = new XMLParser({

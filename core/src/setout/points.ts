@@ -32,6 +32,9 @@ export function twoTape(p: Point, q: Point, fromP: number, fromQ: number): TwoTa
 /** A dug arc by chords leaves this much between chord and arc at most, m. */
 export const CHORD_OFF = 0.01;
 
+/** However large an arc, it is drawn by no more chords than this. */
+const MOST_CHORDS = 2000;
+
 /**
  * Points on an arc, near enough together that no chord is farther than `off` from it.
  * @param start and sweep in degrees, anticlockwise from east; a sweep of 360 leaves out the last
@@ -44,11 +47,13 @@ export function arcPoints(
   sweep: number,
   off = CHORD_OFF,
 ): Point[] | null {
-  if (!(radius > 1e-3) || Math.abs(sweep) < 1e-6 || Math.abs(sweep) > 360) return null;
+  if (!(radius > 1e-3) || !Number.isFinite(radius) || Math.abs(sweep) < 1e-6 || Math.abs(sweep) > 360)
+    return null;
   // Height of a segment: r·(1 − cos(θ/2)).
   const widest = 2 * Math.acos(Math.max(-1, 1 - Math.min(off, radius) / radius));
   const whole = Math.abs(sweep) === 360;
-  const count = Math.max(whole ? 6 : 2, Math.ceil((Math.abs(sweep) * Math.PI) / 180 / widest - 1e-9));
+  const wanted = Math.ceil((Math.abs(sweep) * Math.PI) / 180 / widest - 1e-9);
+  const count = Math.min(MOST_CHORDS, Math.max(whole ? 6 : 2, wanted));
   return Array.from({ length: whole ? count : count + 1 }, (_, i): Point => {
     const angle = ((start + (sweep * i) / count) * Math.PI) / 180;
     return [centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle)];

@@ -985,6 +985,10 @@ export const en = {
     fileLong: 'The file is too long ({{value}} characters, {{max}} at most).',
     fileBinary: 'This is not a text file.',
     fileEmpty: 'The file holds no figures.',
+    fileDeep: 'The file is nested deeper than any survey: it is refused.',
+    fileWide: 'An element of the file has more attributes than any survey: it is refused.',
+    readTooLong:
+      'Reading it took more than {{limit}} and was called off. Is it the right file? Save only what is needed and try again.',
     fileHostile: 'The file declares a document type. It is refused: such files can hide what they do.',
     fileBroken: 'The file is broken or cut short at line {{line}}.',
     rowShort: 'Line {{line}} has {{found}} columns; {{wanted}} are needed. Is the file cut short?',

@@ -989,6 +989,10 @@ export const es: Messages = {
     fileLong: 'El archivo es demasiado largo ({{value}} caracteres, {{max}} como mucho).',
     fileBinary: 'Esto no es un archivo de texto.',
     fileEmpty: 'El archivo no tiene cifras.',
+    fileDeep: 'El archivo está anidado más que cualquier levantamiento: se rechaza.',
+    fileWide: 'Un elemento del archivo tiene más atributos que cualquier levantamiento: se rechaza.',
+    readTooLong:
+      'Leerlo tomó más de {{limit}} y se dejó. ¿Es el archivo correcto? Guarde solo lo necesario y pruebe de nuevo.',
     fileHostile: 'El archivo declara un tipo de documento. Se rechaza: así se puede ocultar lo que hace.',
     fileBroken: 'El archivo está roto o cortado en la línea {{line}}.',
     rowShort: 'La línea {{line}} tiene {{found}} columnas; hacen falta {{wanted}}. ¿Está cortado el archivo?',

@@ -8,6 +8,7 @@ import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { inTime } from '../../parts/limit.ts';
 import { Modal } from '../../parts/Modal.tsx';
 import { Choice } from '../../parts/TextField.tsx';
 import { problemText } from '../../parts/words.ts';
@@ -66,13 +67,16 @@ function Steps({ file, onClose }: { file: File; onClose: () => void }) {
     worker.current?.terminate();
     worker.current = new Worker(new URL('./survey.worker.ts', import.meta.url), { type: 'module' });
     const { datum } = store.getState().plan;
-    const result = await wrap<SurveyWorker>(worker.current).take(
-      chosen.text,
-      chosen.xml,
-      chosen.look?.order === null ? null : order,
-      unit,
-      [datum.east, datum.north],
-      proxy(setProgress),
+    const result = await inTime(
+      worker.current,
+      wrap<SurveyWorker>(worker.current).take(
+        chosen.text,
+        chosen.xml,
+        chosen.look?.order === null ? null : order,
+        unit,
+        [datum.east, datum.north],
+        proxy(setProgress),
+      ),
     );
     setProgress(null);
     if (result.ok) setTaken(result.taken);

@@ -8,6 +8,7 @@ import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { inTime } from '../../parts/limit.ts';
 import { Modal } from '../../parts/Modal.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Choice } from '../../parts/TextField.tsx';
@@ -85,7 +86,7 @@ function Steps({ file, onClose }: { file: File; onClose: () => void }) {
     worker.current = { raw, api };
     file.text().then(async (read) => {
       text.current = read;
-      const looked = await api.look(read);
+      const looked = await inTime(raw, api.look(read));
       if (stale) return;
       setBusy(false);
       if (!looked.ok) return setProblem(looked.problem);
@@ -103,7 +104,8 @@ function Steps({ file, onClose }: { file: File; onClose: () => void }) {
     if (!unit || !worker.current) return;
     setProblem(null);
     setBusy(true);
-    const read = await worker.current.api.read(text.current, [...layers], unit);
+    const { raw, api } = worker.current;
+    const read = await inTime(raw, api.read(text.current, [...layers], unit));
     setBusy(false);
     if (!read.ok) return setProblem(read.problem);
     const { plan, edit, pick } = store.getState();
