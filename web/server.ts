@@ -105,11 +105,26 @@ interface Counted extends Request {
   counted?: Buffer;
 }
 
-/** Reads a body while counting it; what is too long is not kept, and the connection ends with it. */
+/** How long a sender of too much may go on before the line is cut, ms. */
+const DRAIN = 3000;
+
+/**
+ * Says that a body is too long. What still comes is read and dropped for a moment: a line cut at
+ * once would take the answer with it.
+ */
+function tooLarge(request: Request, response: Response): void {
+  response.set('Cache-Control', 'no-store');
+  response.status(413).type('text/plain').send('too large\n');
+  request.resume();
+  const cut = setTimeout(() => request.socket.destroy(), DRAIN);
+  request.once('end', () => clearTimeout(cut));
+}
+
+/** Reads a body while counting it; what is too long is not kept. */
 app.use((request: Counted, response, next) => {
   if (request.method === 'GET' || request.method === 'HEAD') return next();
   const most = mostOf(request);
-  if (Number(request.headers['content-length'] ?? 0) > most) return refuse(response, 413, 'too large');
+  if (Number(request.headers['content-length'] ?? 0) > most) return tooLarge(request, response);
   const chunks: Buffer[] = [];
   let size = 0;
   const take = (chunk: Buffer) => {
@@ -117,9 +132,7 @@ app.use((request: Counted, response, next) => {
     if (size <= most) return void chunks.push(chunk);
     request.off('data', take).off('end', end);
     chunks.length = 0;
-    // The answer goes out before the line is cut.
-    refuse(response, 413, 'too large');
-    response.once('finish', () => setTimeout(() => request.socket.destroy(), 200).unref());
+    tooLarge(request, response);
   };
   const end = () => {
     request.counted = Buffer.concat(chunks);

@@ -7,25 +7,31 @@ import { savingOf } from '../app/server/jobs.server.ts';
 import { closeDatabase, db, isDatabaseDown } from './client.ts';
 import { loadDemo } from './demo.ts';
 import { DEMO_PERSON } from './demo-people.ts';
+import { archiveLines, takeArchive } from './queries/archive.ts';
 import {
+  bringBack,
   createJob,
   findJob,
   findRevision,
   listJobs,
+  listRemoved,
   listRevisions,
   removeJob,
   saveRevision,
+  setSummary,
 } from './queries/jobs.ts';
 import {
   checkPassword,
   closeSession,
   joinCrew,
   MOST_ATTEMPTS,
+  MOST_JOINS,
   openSession,
   personOf,
+  rememberDevice,
   setPreferences,
 } from './queries/sign-in.ts';
-import { people, sessions } from './schema.ts';
+import { crews, jobs, people, sessions } from './schema.ts';
 
 const crewOf = async (personId: string) =>
   (await db.select().from(people).where(eq(people.id, personId)))[0]!.crewId;
@@ -80,6 +86,52 @@ describe('signing in', () => {
     for (let i = 0; i < MOST_ATTEMPTS.address; i++)
       await db.execute(sql`insert into attempts (key) values ('address:10.2.2.2')`);
     expect(await checkPassword('ana@test.example', 'a-long-password', '10.2.2.2')).toEqual({
+      ok: false,
+      code: 'tooMany',
+    });
+  });
+
+  it('of three hundred guesses at once lets through no more than of as many in a row', async () => {
+    const email = 'flood@test.example';
+    const joined = await joinCrew('flood crew', 'flood', email, 'a-long-password');
+    if (!joined.ok) throw new Error(joined.code);
+    const answers = await Promise.all(
+      Array.from({ length: 300 }, (_, i) => checkPassword(email, `guess${i}`, `10.7.${i % 200}.${i}`)),
+    );
+    const tried = answers.filter((answer) => !answer.ok && answer.code !== 'tooMany');
+    expect(tried).toHaveLength(MOST_ATTEMPTS.account);
+    // The right word from a device nobody knows waits too; from one that has signed in it does not.
+    expect(await checkPassword(email, 'a-long-password', '10.8.0.1')).toMatchObject({ code: 'tooMany' });
+    const device = await rememberDevice(joined.personId, null);
+    expect((await checkPassword(email, 'a-long-password', '10.8.0.1', device)).ok).toBe(true);
+    // Guessing on a known device has a brake of its own.
+    for (let i = 0; i < MOST_ATTEMPTS.device; i++) await checkPassword(email, `no${i}`, '10.8.0.1', device);
+    expect(await checkPassword(email, 'a-long-password', '10.8.0.1', device)).toMatchObject({
+      code: 'tooMany',
+    });
+    // Another's device is no device of this account.
+    const strange = await rememberDevice(ana.person, null);
+    expect(await checkPassword(email, 'a-long-password', '10.8.0.2', strange)).toMatchObject({
+      code: 'tooMany',
+    });
+  });
+
+  it('of ten that join with one e-mail at once one wins and nine are told, and no crew is left over', async () => {
+    const before = await db.select().from(crews);
+    const joins = await Promise.all(
+      Array.from({ length: 10 }, (_, i) =>
+        joinCrew('one of ten', `p${i}`, 'ten@test.example', 'a-long-password', `10.9.0.${i}`),
+      ),
+    );
+    expect(joins.filter((join) => join.ok)).toHaveLength(1);
+    expect(joins.filter((join) => !join.ok && join.code === 'emailTaken')).toHaveLength(9);
+    expect((await db.select().from(crews)).length).toBe(before.length + 1);
+  });
+
+  it('lets one address start only so many crews', async () => {
+    for (let i = 0; i < MOST_JOINS; i++)
+      await db.execute(sql`insert into attempts (key) values ('join:10.5.5.5')`);
+    expect(await joinCrew('x', 'x', 'late@test.example', 'a-long-password', '10.5.5.5')).toEqual({
       ok: false,
       code: 'tooMany',
     });
@@ -183,11 +235,50 @@ describe('jobs', () => {
     expect((await findJob(ana.crew, id))!.revision).toBe(2);
   });
 
-  it('leave the board when removed', async () => {
+  it('leave the board when removed, and come back with all their revisions for thirty days', async () => {
     const id = await createJob(ana.crew, ana.person, savingOf(plan(), null));
+    await saveRevision(ana.crew, id, ana.person, 1, savingOf(plan(), plan()));
     expect(await removeJob(ana.crew, id)).toBe(true);
     expect(await findJob(ana.crew, id)).toBeNull();
     expect(await removeJob(ana.crew, id)).toBe(false);
+    expect((await listRemoved(ana.crew)).map((job) => job.id)).toContain(id);
+    expect(await listRemoved(other.crew)).toEqual([]);
+    expect(await bringBack(other.crew, id)).toBe(false);
+    expect(await bringBack(ana.crew, id)).toBe(true);
+    expect((await findJob(ana.crew, id))!.revision).toBe(2);
+    expect(await listRevisions(ana.crew, id)).toHaveLength(2);
+    await removeJob(ana.crew, id);
+    await db.execute(sql`update jobs set removed_at = now() - interval '31 days' where id = ${id}`);
+    expect(await bringBack(ana.crew, id)).toBe(false);
+    expect((await listRemoved(ana.crew)).map((job) => job.id)).not.toContain(id);
+  });
+
+  it('list all their revisions, a page at a time, to their own crew', async () => {
+    const id = await createJob(ana.crew, ana.person, savingOf(plan(), null));
+    const saving = savingOf(plan(), plan());
+    for (let base = 1; base < 120; base++) await saveRevision(ana.crew, id, ana.person, base, saving);
+    const seen: number[] = [];
+    for (let before: number | undefined; ; ) {
+      const page = await listRevisions(ana.crew, id, before);
+      if (page.length === 0) break;
+      seen.push(...page.map((revision) => revision.number));
+      before = page.at(-1)!.number;
+    }
+    expect(seen).toEqual(Array.from({ length: 120 }, (_, i) => 120 - i));
+    expect(await listRevisions(other.crew, id)).toEqual([]);
+    expect(await findRevision(other.crew, id, 1)).toBeNull();
+  });
+
+  it('show the newest summary once it is worked out, and never an older one over it', async () => {
+    const id = await createJob(ana.crew, ana.person, savingOf(plan(), null));
+    const stale = { dig: 1, elements: 0, holds: [], stale: true };
+    await saveRevision(ana.crew, id, ana.person, 1, { ...savingOf(plan(), plan()), summary: stale });
+    await saveRevision(ana.crew, id, ana.person, 2, { ...savingOf(plan(), plan()), summary: stale });
+    await setSummary(id, 3, { dig: 3, elements: 0, holds: [] });
+    await setSummary(id, 2, { dig: 2, elements: 0, holds: [] });
+    expect((await findJob(ana.crew, id))!.summary).toEqual({ dig: 3, elements: 0, holds: [] });
+    const [newest, before] = await listRevisions(ana.crew, id);
+    expect([newest!.summary.dig, before!.summary.dig]).toEqual([3, 2]);
   });
 });
 
@@ -240,5 +331,65 @@ describe('a database that is away', () => {
     expect(isDatabaseDown(Object.assign(new Error('x'), { code: '57P01' }))).toBe(true);
     expect(isDatabaseDown(Object.assign(new Error('x'), { code: '23505' }))).toBe(false);
     expect(isDatabaseDown('no')).toBe(false);
+  });
+});
+
+describe('a crew’s whole data in one file', () => {
+  const lines = async (crew: string) => {
+    const out: string[] = [];
+    for await (const line of archiveLines(crew)) out.push(line);
+    return out;
+  };
+  async function* from(list: readonly string[]) {
+    yield* list;
+  }
+  const summary = () => ({ dig: 0, elements: 0, holds: [] });
+  const whole = (crew: string) => db.select().from(jobs).where(eq(jobs.crewId, crew));
+
+  it('goes out and comes in again with every job, revision, name and date', async () => {
+    const id = await createJob(other.crew, other.person, savingOf(plan(), null, 'new'));
+    const deeper = plan((p) => {
+      p.ground.frost.local = 1.3;
+      p.name = 'Deeper';
+    });
+    await saveRevision(other.crew, id, other.person, 1, savingOf(deeper, plan(), 'frost'));
+    const gone = await createJob(other.crew, other.person, savingOf(plan(), null));
+    await removeJob(other.crew, gone);
+    const sent = await lines(other.crew);
+    const joined = await joinCrew('new home', 'mover', 'mover@test.example', 'a-long-password');
+    if (!joined.ok) throw new Error(joined.code);
+    const home = await crewOf(joined.personId);
+    const taken = await takeArchive(home, joined.personId, from(sent), summary);
+    const theirs = await whole(other.crew);
+    expect(taken).toMatchObject({ ok: true, jobs: theirs.length });
+    const ours = await whole(home);
+    const told = (list: typeof ours) =>
+      list
+        .map((job) => [job.name, job.revision, JSON.stringify(job.plan), job.removedAt?.getTime() ?? null])
+        .sort();
+    expect(told(ours)).toEqual(told(theirs));
+    const copy = ours.find((job) => job.name === 'Deeper')!;
+    const [newest, oldest] = await listRevisions(home, copy.id);
+    expect(newest).toMatchObject({ number: 2, by: 'other', why: 'frost' });
+    expect(oldest).toMatchObject({ number: 1, why: 'new' });
+    expect((await findRevision(home, copy.id, 1))!.plan).toEqual(plan());
+  });
+
+  it('is taken whole or not at all', async () => {
+    const sent = await lines(other.crew);
+    const count = async () =>
+      (await db.select({ id: jobs.id }).from(jobs).where(eq(jobs.crewId, ana.crew))).length;
+    const before = await count();
+    const take = (list: readonly string[]) => takeArchive(ana.crew, ana.person, from(list), summary);
+    expect(await take(sent.slice(0, -1))).toMatchObject({ ok: false, code: 'archiveCut' });
+    expect(await take([...sent.slice(0, 3), '{"kind":"revision"', ...sent.slice(3)])).toMatchObject({
+      ok: false,
+      code: 'archiveBroken',
+      line: 4,
+    });
+    expect(await take(['{"some":"json"}'])).toMatchObject({ ok: false, code: 'notAnArchive' });
+    expect(await take(['no json'])).toMatchObject({ ok: false, code: 'notAnArchive', line: 1 });
+    expect(await take([])).toMatchObject({ ok: false, code: 'notAnArchive' });
+    expect(await count()).toBe(before);
   });
 });

@@ -90,6 +90,34 @@ test('the board reads like a day board, makes jobs and removes them', async ({ p
   await page.getByRole('button', { name: 'Remove Goat shed' }).click();
   await page.getByRole('button', { name: 'Remove Goat shed' }).click();
   await expect(page.getByRole('link', { name: 'Goat shed' })).toHaveCount(0);
+  // Taken off by mistake: it comes back with all it had.
+  await page.locator('[data-removed] summary').click();
+  await page.getByRole('button', { name: 'Bring back Goat shed' }).first().click();
+  await expect(page.getByRole('link', { name: 'Goat shed' })).toHaveCount(1);
+});
+
+test('all jobs go out in one file and come in again', async ({ page }) => {
+  await page.goto(`${base()}/join`);
+  const join = { crew: 'Movers', name: 'Mo', email: `mo${Date.now()}@test.example`, password: 'long-enough' };
+  await page.request.post(`${base()}/join`, { form: join });
+  await page.request.post(`${base()}/jobs`, { form: { intent: 'demo', demo: 'bell-frame' } });
+  const packed = await page.request.get(`${base()}/crew/archive`);
+  expect(packed.headers()['content-disposition']).toContain('.jsonl.gz');
+  const buffer = await packed.body();
+  await page.goto(`${base()}/jobs`);
+  await page.waitForLoadState('networkidle');
+  await expect(page.getByRole('link', { name: 'Bell frame' })).toHaveCount(1);
+  await page.locator('[data-archive] summary').click();
+  const bring = async (name: string, bytes: Buffer) => {
+    await page
+      .locator('[data-archive] input[type=file]')
+      .setInputFiles({ name, mimeType: 'application/gzip', buffer: bytes });
+    await page.getByRole('button', { name: 'Bring them in' }).click();
+  };
+  await bring('cut.jsonl.gz', buffer.subarray(0, buffer.length / 2));
+  await expect(page.locator('[data-archive] [role=alert]')).toContainText('cut short');
+  await bring('all.jsonl.gz', buffer);
+  await expect(page.getByRole('link', { name: 'Bell frame' })).toHaveCount(2);
 });
 
 test('a plan file goes out and comes in; a bad one is named with paths', async ({ page }) => {
@@ -100,7 +128,7 @@ test('a plan file goes out and comes in; a bad one is named with paths', async (
     await page.goto(`${base()}/jobs`);
     await page.waitForLoadState('networkidle');
     await page
-      .locator('input[type=file]')
+      .locator('input[type=file][accept*=json]')
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
     await page.getByRole('button', { name: 'Load the file' }).click();
   };
