@@ -22,6 +22,7 @@ import { chromium } from '@playwright/test';
 import { newJob, signIn, stage } from '../web/e2e/helpers.ts';
 import serve from '../web/e2e/serve.ts';
 import { CHROMIUM } from './chromium.ts';
+import { load } from './load.ts';
 import { ROOT } from './postgres.ts';
 
 const sorted = (values: readonly number[]) => [...values].sort((a, b) => a - b);
@@ -232,4 +233,5 @@ const latencies = (await desk.evaluate(`(async () => {
 console.log('\nedit to tally, Honey house, in the browser');
 row('typed frost depth', latencies.slice(5));
 await browser.close();
+await load(process.env.BASE_URL ?? '');
 await stop();
