@@ -50,6 +50,11 @@ async function ask(path: string, body?: string | URLSearchParams): Promise<Respo
     signal: AbortSignal.timeout(8000),
   }).catch(() => null);
 }
+const bodyOf = <T>(response: Response): Promise<T | null> =>
+  response.json().then(
+    (body) => body as T,
+    () => null,
+  );
 async function signIn(): Promise<void> {
   for (let tries = 0; tries < 40; tries++) {
     const response = await ask('/sign-in', new URLSearchParams({ ...DEMO_PERSON }));
@@ -104,8 +109,10 @@ for (let trial = 0; trial < trials; trial++) {
   for (let n = 0; !killed && n < 400; n++) {
     const note = `trial ${trial} save ${n}`;
     const response = await ask(`${job}/revisions?base=${revision}`, JSON.stringify({ ...plan, note }));
-    if (response?.status === 200) {
-      revision = ((await response.json()) as { revision: number }).revision;
+    // An answer cut off half way acknowledges nothing.
+    const answer = response?.status === 200 ? await bodyOf<{ revision: number }>(response) : null;
+    if (answer) {
+      revision = answer.revision;
       written.set(revision, note);
       acknowledged++;
     } else break;
@@ -134,13 +141,14 @@ for (let trial = 0; trial < trials; trial++) {
   }
   if (web.exitCode !== null || web.signalCode !== null) web = await serve();
   // By itself, without a new sign-in: the session is in the database.
-  let listed: Response | null = null;
-  for (let tries = 0; tries < 60 && listed?.status !== 200; tries++) {
-    listed = await ask(`${job}/revisions`);
-    if (listed?.status !== 200) await wait(200);
+  let listed: { revisions: { number: number }[] } | null = null;
+  for (let tries = 0; tries < 60 && !listed; tries++) {
+    const response = await ask(`${job}/revisions`);
+    listed = response?.status === 200 ? await bodyOf(response) : null;
+    if (!listed) await wait(200);
   }
-  if (listed?.status !== 200) throw new Error(`trial ${trial}: the server does not recover`);
-  const newest = ((await listed.json()) as { revisions: { number: number }[] }).revisions[0]!.number;
+  if (!listed) throw new Error(`trial ${trial}: the server does not recover`);
+  const newest = listed.revisions[0]!.number;
   // A save whose answer was lost may stand all the same; one that was acknowledged must.
   if (newest > revision) revision = newest;
 }

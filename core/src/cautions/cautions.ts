@@ -110,10 +110,16 @@ export function cautionsFor(plan: Plan, part: Part): Caution[] {
     add(people, 'rescue', 'warn');
   }
   // What nobody has said is not nothing: it is asked for.
-  if (part.frost.depth === null) add(live, 'frostUnknown', 'stop');
-  if (part.water.from === null) add(live, 'waterUnknown', 'warn');
+  // Also while nothing is drawn yet: it is what to find out first.
+  if (part.frost.depth === null) out.push({ code: 'frostUnknown', weight: 'stop', elements: ids(live) });
+  if (part.water.from === null) out.push({ code: 'waterUnknown', weight: 'warn', elements: ids(live) });
   if (isAssumed(plan, '/ground/logs/0'))
-    add(live, 'soilAssumed', 'warn', undefined, { name: plan.ground.logs[0]?.name ?? '' });
+    out.push({
+      code: 'soilAssumed',
+      weight: 'warn',
+      elements: ids(live),
+      names: { name: plan.ground.logs[0]?.name ?? '' },
+    });
   if (isAssumed(plan, '/levels/cover') && plan.levels.cover !== null)
     add(live, 'coverAssumed', 'note', { cover: [plan.levels.cover, 'size'] });
   add(live, 'edge', 'warn', { setback: [rules.setback, 'length'] });

@@ -465,7 +465,7 @@ describe('cautions', () => {
       codes((p) => {
         p.elements = [];
       }),
-    ).toEqual(['defer']);
+    ).toEqual(['waterUnknown', 'soilAssumed', 'defer']);
     expect(codes().at(-1)).toBe('defer');
   });
   it('stop at unsupported sides, and only warn when they are laid back enough', () => {

@@ -17,7 +17,7 @@ const wet = (water: number) =>
   );
 
 describe('water near formation', () => {
-  const floor = wet(50).elements[0]!.dug;
+  const floor = wet(90).elements[0]!.dug;
 
   it('lets in more the higher it stands, without a jump anywhere', () => {
     let before = 0;

@@ -18,7 +18,7 @@ export function Archive({ refused }: { refused: readonly Problem[] }) {
         {t('archive.title')}
       </Box>
       <Small>{t('archive.text')}</Small>
-      <Flex gap={4} mt={2} wrap="wrap" align="end">
+      <Flex gap={4} mt={2} wrap="wrap" align="start">
         <a href="/crew/archive" download>
           {t('archive.out')}
         </a>

@@ -146,6 +146,8 @@ function Holds() {
       borderWidth="1px"
       borderStyle="solid"
       borderColor="held"
+      flexShrink={0}
+      whiteSpace="nowrap"
     >
       {t('caution.count', { count: holds })}
     </Box>

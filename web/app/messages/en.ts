@@ -99,6 +99,7 @@ export const en = {
     startFile: 'Load the file',
   },
   hold: {
+    frostUnknown: 'frost depth not known',
     problems: 'plan has errors',
     unsupported: 'sides need support',
     engineerDepth: 'engineer: depth',
@@ -396,6 +397,7 @@ export const en = {
     baseHint: 'taken as the tight base',
     water: 'Water',
     waterLevel: 'Standing water level',
+    assumedSoil: '{{name}}, assumed',
     noWater: 'not recorded',
     waterDown: '{{depth}} below ground',
     frost: 'Frost',
@@ -957,7 +959,7 @@ export const en = {
     slabsTooWide:
       'The plan has {{value}} of slab and box; {{max}} are worked out at the most. Split the job.',
     tookTooLong:
-      'Working this out took more than {{max}} and was called off. Undo the last change, or split the job.',
+      'Working this out took more than {{limit}} and was called off. Undo the last change, or split the job.',
     farFromGround:
       '{{value}} is too far from the ground: between {{min}} and {{max}}. Is it on another datum?',
     stemWider: 'The wall is wider than its footing ({{max}}).',

@@ -98,6 +98,7 @@ export const es: Messages = {
     startFile: 'Cargar el archivo',
   },
   hold: {
+    frostUnknown: 'helada sin conocer',
     problems: 'el plan tiene errores',
     unsupported: 'taludes sin sostén',
     engineerDepth: 'ingeniero: profundidad',
@@ -396,6 +397,7 @@ export const es: Messages = {
     baseHint: 'se toma como base estanca',
     water: 'Agua',
     waterLevel: 'Nivel de agua quieta',
+    assumedSoil: '{{name}}, supuesto',
     noWater: 'sin anotar',
     waterDown: '{{depth}} bajo el terreno',
     frost: 'Helada',

@@ -5,8 +5,10 @@ import {
   type CompactorId,
   ELEMENT_KINDS,
   type Element,
+  isAssumed,
   type Plan,
   type Problem,
+  type SoilEntry,
 } from '@cimiento/core';
 import type { TFunction } from 'i18next';
 import type { Format } from './format.tsx';
@@ -22,6 +24,12 @@ export function problemText(t: TFunction, format: Format, problem: Problem): str
     path: problem.path,
   };
   return t([`problem.${problem.code}`, 'problem.shape'], values);
+}
+
+/** A soil by its own name or its kind; said to be assumed while nobody has looked. */
+export function soilName(t: TFunction, plan: Plan, soil: SoilEntry): string {
+  const name = soil.name || t(`soil.${soil.kind}`);
+  return isAssumed(plan, '/ground/logs/0') ? t('ground.assumedSoil', { name }) : name;
 }
 
 /** What there is to dig, kind by kind. */

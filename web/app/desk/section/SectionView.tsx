@@ -16,6 +16,7 @@ import { closedPath, dugPath, groundBetween, type Scale } from '../../drawing/st
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { soilName } from '../../parts/words.ts';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk } from '../store.ts';
 import { groundAtFirstLog, useGround, useTakeoff } from '../takeoff.ts';
@@ -155,7 +156,7 @@ function Ground({
             <SoilName
               x={x0 + 12}
               y={(from + Math.min(to, height)) / 2}
-              text={soil.layer.name || t(`soil.${soil.layer.kind}`)}
+              text={soilName(t, plan, soil.layer)}
             />
           </g>
         );

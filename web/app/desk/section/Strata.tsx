@@ -2,7 +2,9 @@
 import type { FencePost } from '@cimiento/core';
 import { groundPath, type Scale, soilPaths, waterPath } from '../../drawing/strata.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { soilName } from '../../parts/words.ts';
 import { ink } from '../hatches.tsx';
+import { useDesk } from '../store.ts';
 import { useGround } from '../takeoff.ts';
 
 const words = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 13 } as const;
@@ -72,6 +74,7 @@ export function SoilNames({
 }) {
   const { t } = useTranslation();
   const { soils } = useGround();
+  const plan = useDesk((desk) => desk.plan);
   if (!post) return null;
   return (
     <g pointerEvents="none">
@@ -86,7 +89,7 @@ export function SoilNames({
             x={scale.x(post.s) + (end ? -10 : 10)}
             end={end}
             y={Math.min((from + to) / 2, bottom - 12)}
-            text={soil.layer.name || t(`soil.${soil.layer.kind}`)}
+            text={soilName(t, plan, soil.layer)}
           />
         );
       })}

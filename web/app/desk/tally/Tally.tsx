@@ -101,7 +101,8 @@ export function Tally() {
     >
       {FIGURE_IDS.map((id) => {
         const figure = takeoff.figures[id];
-        const shown = format.parts(figure.value, figure.kind);
+        const known = id !== 'water' || takeoff.water.from !== null;
+        const shown = known ? format.parts(figure.value, figure.kind) : { number: '–', unit: '' };
         return (
           <FigureCell
             key={id}
