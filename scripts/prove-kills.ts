@@ -99,7 +99,7 @@ const written = new Map<number, string>();
 for (let trial = 0; trial < trials; trial++) {
   const database = trial % 2 === 1;
   // Somewhere within a few saves: a different moment each time.
-  const moment = 15 + ((trial * 37) % 220);
+  const moment = 40 + ((trial * 97) % 1100);
   let killed = false;
   const kill = setTimeout(() => {
     killed = true;

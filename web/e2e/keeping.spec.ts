@@ -145,3 +145,79 @@ test('files: plan, takeoff as CSV and JSON, and the dig sheet as PDF, in the per
   const schema = await (await page.request.get(`${new URL(url).origin}/plan.schema.json`)).json();
   expect(schema.properties.format.const).toBe('cimiento-plan');
 });
+
+test('a save that hangs loses nothing: typed on, closed and opened again it is all there', async ({
+  page,
+  context,
+}) => {
+  const url = await newJob(page, 'bell-frame');
+  // The line is open and nothing ever comes back.
+  await page.route('**/revisions?base=*', () => {});
+  await stage(page, 'ground');
+  await type(page, 'ground.frost.local', `4' 6"`);
+  await expect(page.locator('[data-saving=saving]')).toBeVisible();
+  await type(page, 'ground.frost.local', `5'`);
+  await stage(page, 'levels');
+  await type(page, 'levels.string', `101'`);
+  // The tab goes while the save still hangs; nobody was told that anything is wrong.
+  await page.close({ runBeforeUnload: false });
+  const again = await context.newPage();
+  await again.goto(url);
+  await ready(again);
+  await saved(again);
+  const plan = await (await again.request.get(`${url}/plan.json`)).json();
+  expect(plan.ground.frost.local).toBeCloseTo(5 * 0.3048, 6);
+  expect(plan.levels.string).toBeCloseTo(101 * 0.3048, 6);
+});
+
+test('a save without an answer is given up, tried again, and goes through', async ({ page }) => {
+  await newJob(page, 'bell-frame');
+  let hung = 0;
+  await page.route('**/revisions?base=*', (route) => {
+    hung++;
+    return hung === 1 ? undefined : route.continue();
+  });
+  await stage(page, 'ground');
+  await type(page, 'ground.frost.local', `4' 6"`);
+  await expect(page.locator('[data-saving=waiting]')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('button', { name: 'Save as a file' })).toBeVisible();
+  await saved(page);
+  expect(hung).toBe(2);
+});
+
+test('an answer that is no “away” says what is wrong and how to go on', async ({ page }) => {
+  await newJob(page, 'bell-frame');
+  await stage(page, 'ground');
+  for (const [status, words] of [
+    [413, 'larger than the server takes'],
+    [403, 'may not save here'],
+    [400, 'could not read it'],
+    [500, 'went wrong on the server'],
+  ] as const) {
+    await page.route('**/revisions?base=*', (route) => route.fulfill({ status, json: {} }));
+    await type(page, 'ground.frost.local', `${4 + status / 1000}'`);
+    await expect(page.locator('[data-saving=failed]')).toContainText(words);
+    await page.unroute('**/revisions?base=*');
+  }
+  await type(page, 'ground.frost.local', `5'`);
+  await saved(page);
+});
+
+test('the log goes back through all revisions', async ({ page }) => {
+  const url = await newJob(page, 'bell-frame');
+  const plan = await (await page.request.get(`${url}/plan.json`)).json();
+  for (let base = 1; base <= 60; base++) {
+    const response = await page.request.post(`${url}/revisions?base=${base}`, {
+      data: JSON.stringify({ ...plan, note: `note ${base}` }),
+      headers: { 'content-type': 'application/json' },
+    });
+    expect(response.status()).toBe(200);
+  }
+  await page.reload();
+  await ready(page);
+  await stage(page, 'log');
+  await expect(page.locator('[data-side] ol > li')).toHaveCount(50);
+  await page.locator('[data-older]').click();
+  await expect(page.locator('[data-side] ol > li')).toHaveCount(61);
+  await expect(page.locator('[data-older]')).toHaveCount(0);
+});

@@ -30,7 +30,7 @@ export function DeskPage({ jobId, plan, revision }: { jobId: string; plan: Plan;
     store.setState({ sent });
     if (sameValue(kept.plan, plan)) forgetKept(jobId);
     // What the server has is what this browser sent last: what was typed after goes on top of it.
-    else if (kept.revision === revision || (sent && sameValue(sent.plan, plan)))
+    else if (kept.revision === revision || sent.some((one) => sameValue(one.plan, plan)))
       store.getState().replace(kept.plan);
     else
       store.setState({

@@ -239,13 +239,42 @@ describe('a save that hangs', () => {
     expect(state()).toBe('saved');
   });
 
+  it('is remembered from the moment it is sent: the tab may close before anything is known', async () => {
+    around.answers = ['hangs'];
+    frost(1);
+    await around.pass(700);
+    frost(1.4);
+    expect(keptEdit('job')).toMatchObject({
+      plan: { ground: { frost: { local: 1.4 } } },
+      sent: [{ revision: 1, plan: { ground: { frost: { local: 1 } } } }],
+    });
+  });
+
+  it('is known again among several that were lost', async () => {
+    around.answers = ['hangs', new Error('cut off'), new Error('cut off')];
+    frost(1);
+    await around.pass(700);
+    frost(1.1);
+    await around.pass(LONGEST_SAVE);
+    await around.pass(2000);
+    frost(1.2);
+    await around.pass(4000);
+    around.answers = [Response.json({ revision: 2, plan: around.posts[0]!.plan }, { status: 409 })];
+    await around.pass(8000);
+    expect(state()).toBe('unsaved');
+    expect(store.getState().base.revision).toBe(2);
+    await around.pass(700);
+    expect(state()).toBe('saved');
+    expect(around.posts.at(-1)!.plan.ground.frost.local).toBe(1.2);
+  });
+
   it('is remembered with what is kept, for the page that comes after', async () => {
     around.answers = ['hangs'];
     frost(1);
     await around.pass(700);
     frost(1.4);
     await around.pass(LONGEST_SAVE);
-    expect(keptEdit('job')!.sent).toMatchObject({ revision: 1, plan: { ground: { frost: { local: 1 } } } });
+    expect(keptEdit('job')!.sent).toMatchObject([{ revision: 1, plan: { ground: { frost: { local: 1 } } } }]);
   });
 });
 
@@ -301,7 +330,7 @@ describe('two tabs on one job', () => {
     tab = 'two';
     const base = store.getState().base.plan;
     const other = { ...base, note: 'the other tab' };
-    keepEdit('job', { revision: 1, base, plan: other, sent: null });
+    keepEdit('job', { revision: 1, base, plan: other, sent: [] });
     expect(kept.size).toBe(2);
     expect(keptEdit('job')!.plan.note).toBe('the other tab');
     tab = 'three';

@@ -6,7 +6,7 @@
  */
 import { type Plan, sameValue } from '@cimiento/core';
 import { useEffect } from 'react';
-import { forgetKept, keepEdit, type Sent } from './kept.ts';
+import { forgetKept, keepEdit } from './kept.ts';
 import type { DeskStore, Saving } from './store.ts';
 
 /** Quiet time after the last edit before it is saved, ms. */
@@ -16,6 +16,8 @@ export const LONGEST_SAVE = 15_000;
 const RETRY = [2000, 4000, 8000, 15_000] as const;
 const SIGNED_OUT = 5000;
 const SLOWLY = 60_000;
+/** Saves without an answer remembered at the most. */
+const MOST_SENT = 4;
 /** Browsers send no more than this once a page is closing, bytes. */
 const MOST_CLOSING = 60_000;
 
@@ -61,8 +63,6 @@ const FAULTS: Readonly<Record<number, Extract<Saving, { state: 'failed' }>['code
 export function autosave(store: DeskStore, jobId: string, around: Surroundings = browser): Autosave {
   let callOff = () => {};
   let busy = false;
-  /** The last save whose answer never came. */
-  let { sent } = store.getState();
 
   const wait = (delay: number) => {
     callOff();
@@ -70,10 +70,17 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
   };
   /** Keeps what is not saved, or forgets what is. */
   const keep = () => {
-    const { plan, base, kept } = store.getState();
+    const { plan, base, kept, sent } = store.getState();
     if (plan === base.plan) forgetKept(jobId);
     const room = plan === base.plan || keepEdit(jobId, { ...base, base: base.plan, plan, sent });
     if (room !== kept) store.setState({ kept: room });
+  };
+
+  /** Remembers a save that is on its way, so that it is never taken for another person's. */
+  const send = (plan: Plan, revision: number) => {
+    const { sent } = store.getState();
+    store.setState({ sent: [...sent, { revision, plan }].slice(-MOST_SENT) });
+    keep();
   };
 
   const failed = () => {
@@ -85,12 +92,11 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
 
   /** The server holds `plan` as `revision`: what was typed since is still to be saved. */
   function stands(plan: Plan, revision: number): void {
-    sent = null;
     const newer = store.getState().plan !== plan;
     store.setState({
       base: { revision, plan },
       saving: { state: newer ? 'unsaved' : 'saved' },
-      sent: null,
+      sent: [],
     });
     keep();
     if (newer) wait(QUIET);
@@ -99,8 +105,8 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
   function settle(plan: Plan, status: number, answer: Record<string, unknown>): void {
     const revision = Number(answer.revision);
     // Saved all right the time before, and only the answer was lost on the way: not another's.
-    const ours =
-      status === 409 ? [plan, sent?.plan].find((mine) => mine && sameValue(answer.plan, mine)) : undefined;
+    const { sent } = store.getState();
+    const ours = status === 409 ? sent.find((mine) => sameValue(answer.plan, mine.plan))?.plan : undefined;
     if (status === 200 && Number.isInteger(revision)) stands(plan, revision);
     else if (ours) stands(ours, revision);
     else if (status === 409 && typeof answer.plan === 'object') {
@@ -124,15 +130,16 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
   }
 
   async function save(): Promise<void> {
-    const { plan, base, saving } = store.getState();
+    const { plan, base, saving, sent } = store.getState();
     if (plan === base.plan || busy || saving.state === 'conflict' || saving.state === 'gone') return;
     // Undone back to what is saved: nothing to keep.
-    if (sameValue(plan, base.plan) && sent === null) {
+    if (sameValue(plan, base.plan) && sent.length === 0) {
       store.setState({ base: { ...base, plan }, saving: { state: 'saved' } });
       keep();
       return;
     }
     busy = true;
+    send(plan, base.revision);
     if (saving.state !== 'waiting') store.setState({ saving: { state: 'saving' } });
     const limit = new AbortController();
     const inTime = around.later(() => limit.abort(), LONGEST_SAVE);
@@ -149,10 +156,7 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
       );
     } catch {
       busy = false;
-      // It may have come through all the same: remembered, so that it is not taken for another's.
-      sent = { revision: base.revision, plan } satisfies Sent;
-      store.setState({ sent });
-      keep();
+      // It may have come through all the same: it stays among those sent.
       failed();
     } finally {
       inTime();

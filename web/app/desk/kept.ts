@@ -9,7 +9,7 @@ const PREFIX = 'cimiento:unsaved:';
 const TAB = 'cimiento:tab';
 const keyOf = (jobId: string, tab: string) => `${PREFIX}${jobId}:${tab}`;
 
-/** A save whose answer never came: it may stand on the server all the same. */
+/** A save under way or whose answer never came: it may stand on the server all the same. */
 export interface Sent {
   readonly revision: number;
   readonly plan: Plan;
@@ -19,8 +19,8 @@ export interface Kept {
   readonly revision: number;
   readonly base: Plan;
   readonly plan: Plan;
-  /** The last save sent whose answer was lost; null when none was. */
-  readonly sent: Sent | null;
+  /** Saves sent without an answer, oldest first. */
+  readonly sent: readonly Sent[];
 }
 
 /** This tab's own name; it outlives a reload but not the tab. */
@@ -51,8 +51,8 @@ function textOf(plan: Plan): string {
  * @returns false when there is no room for it, or no storage
  */
 export function keepEdit(jobId: string, { revision, base, plan, sent }: Kept): boolean {
-  const held = sent ? `{"revision":${sent.revision},"plan":${textOf(sent.plan)}}` : 'null';
-  const text = `{"revision":${revision},"base":${textOf(base)},"plan":${JSON.stringify(plan)},"sent":${held},"at":${Date.now()}}`;
+  const held = sent.map((one) => `{"revision":${one.revision},"plan":${textOf(one.plan)}}`).join();
+  const text = `{"revision":${revision},"base":${textOf(base)},"plan":${JSON.stringify(plan)},"sent":[${held}],"at":${Date.now()}}`;
   try {
     localStorage.setItem(keyOf(jobId, tabName()), text);
     return true;
@@ -78,12 +78,15 @@ function read(text: string | null): (Kept & { at: number }) | null {
     // It may have been kept by an earlier version of this program.
     const [plan, base] = [currentPlan(kept.plan), currentPlan(kept.base)];
     if (!plan || !base || typeof revision !== 'number') return null;
-    const lost = typeof sent === 'object' && sent !== null && 'plan' in sent ? currentPlan(sent.plan) : null;
+    const lost = (Array.isArray(sent) ? sent : []).flatMap((one: { revision?: unknown; plan?: unknown }) => {
+      const made = currentPlan(one?.plan);
+      return made ? [{ revision: Number(one.revision), plan: made }] : [];
+    });
     return {
       plan,
       base,
       revision,
-      sent: lost ? { revision: Number((sent as { revision: unknown }).revision), plan: lost } : null,
+      sent: lost,
       at: typeof at === 'number' ? at : 0,
     };
   } catch {

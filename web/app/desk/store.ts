@@ -77,8 +77,8 @@ export interface Desk {
   readonly saving: Saving;
   /** False when this browser has no room to keep an edit that is not saved. */
   readonly kept: boolean;
-  /** A save whose answer never came. */
-  readonly sent: Sent | null;
+  /** Saves without an answer: what the server has may be one of them. */
+  readonly sent: readonly Sent[];
   /** Id of the picked element. */
   readonly picked: string | null;
   readonly stage: Stage;
@@ -116,7 +116,7 @@ export function makeDesk(plan: Plan, revision: number): DeskStore {
     base: { revision, plan },
     saving: { state: 'saved' },
     kept: true,
-    sent: null,
+    sent: [],
     picked: plan.elements[0]?.id ?? null,
     stage: 'dig',
     view: {
