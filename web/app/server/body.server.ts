@@ -33,7 +33,7 @@ const refuse = (status: 400 | 413 | 415, code = status === 413 ? 'tooLarge' : 'b
  * The bytes of a body.
  * @throws 413 as soon as there are more than `most`, however they come
  */
-export async function bytesOf(request: Request, most: number, context?: object): Promise<Buffer> {
+async function bytesOf(request: Request, most: number, context?: object): Promise<Buffer> {
   const { body } = doorOf(context);
   if (body) {
     if (body.length > most) throw refuse(413);

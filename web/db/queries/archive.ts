@@ -9,7 +9,7 @@ import { alias } from 'drizzle-orm/pg-core';
 import { db } from '../client.ts';
 import { type Change, crews, type JobSummary, jobs, people, revisions } from '../schema.ts';
 
-export const ARCHIVE_FORMAT = 'cimiento-archive';
+const ARCHIVE_FORMAT = 'cimiento-archive';
 const ARCHIVE_VERSION = 1;
 /** Revisions fetched at a time. */
 const PAGE = 40;

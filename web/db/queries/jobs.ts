@@ -125,7 +125,7 @@ export async function setSummary(jobId: string, number: number, summary: JobSumm
 }
 
 /** Revisions listed at a time. */
-export const REVISIONS_A_PAGE = 50;
+const REVISIONS_A_PAGE = 50;
 
 /**
  * Newest revisions first, without their plans.
