@@ -141,6 +141,8 @@ const SHOTS: readonly Shot[] = [
 
 async function openJob(page: Page, name: string): Promise<string> {
   await page.goto(`${base}/jobs`);
+  // The page draws its own board once its script runs: a press before that may fall between the two.
+  await page.waitForLoadState('networkidle');
   await page.getByRole('link', { name }).first().click();
   await page.locator('[data-figure=dig]').waitFor();
   return page.url();
