@@ -16,6 +16,24 @@ const plan = (name: string): Plan => {
   return read.plan;
 };
 
+describe('the takeoff as CSV', () => {
+  it('adds up: neat and every cause of over-dig make the dig, ramps included', () => {
+    for (const name of ['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault']) {
+      const read = readPlan(readFileSync(join(import.meta.dirname, `../../demo/${name}.json`), 'utf8'));
+      if (!read.ok) throw new Error(name);
+      const takeoff = compute(read.plan);
+      const rows = takeoffCsv(read.plan, takeoff)
+        .split('\r\n')
+        .map((line) => line.split(','));
+      const parts = rows.filter((row) => row[0] === 'dig').map((row) => Number(row[3]));
+      expect(
+        parts.reduce((sum, part) => sum + part, 0),
+        name,
+      ).toBeCloseTo(takeoff.figures.dig.value, 4);
+    }
+  });
+});
+
 describe('the shipped schema', () => {
   it('is the one the door uses', () => {
     const shipped: unknown = JSON.parse(

@@ -1,5 +1,5 @@
 /** The takeoff as CSV (RFC 4180), one row a figure, for a spreadsheet. SI throughout. */
-import type { Plan, Takeoff } from '@cimiento/core';
+import { CAUSES, type Plan, type Takeoff } from '@cimiento/core';
 import { takeoffJson } from './takeoff-json.ts';
 
 type CsvValue = string | number | null;
@@ -15,7 +15,7 @@ export function cell(value: CsvValue): string {
   return /[",\r\n]/.test(guarded) ? `"${guarded.replace(/"/g, '""')}"` : guarded;
 }
 
-const SPLIT: readonly (keyof Takeoff['overdig'])[] = ['neat', 'room', 'bucket', 'sides', 'low'];
+const SPLIT: readonly (keyof Takeoff['overdig'])[] = ['neat', ...CAUSES];
 
 /** Rows of section, item, quantity, value and unit. */
 export function takeoffCsv(plan: Plan, takeoff: Takeoff): string {

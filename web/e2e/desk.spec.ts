@@ -264,7 +264,7 @@ test('soils, floor layers, trucks, buckets: added, changed and removed', async (
   await expect(thicknesses).toHaveCount(6);
   await unfold(page, 'Floor build-up');
   await expect(side.getByText('99.900 m')).toBeVisible();
-  await stage(page, 'backfill');
+  await stage(page, 'dig');
   await side.getByRole('button', { name: 'Remove Tipper wagon' }).click();
   await expect(side.getByRole('button', { name: 'Remove Small tipper' })).toBeDisabled();
   await expect.poll(() => figure(page, 'haul')).toBeGreaterThan(5);

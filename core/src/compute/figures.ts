@@ -42,7 +42,20 @@ const line = (
 
 const FM = 'US Army FM 5-434, Table 1-1';
 
-function digFigure(t: Parts, dig: Excavation): Figure {
+/** The weakest of what is left for hand trim: typed only when nobody's is by the soil. */
+function trimOrigin(plan: Plan, t: Parts): Origin {
+  const bearing = plan.elements.filter((e, i) => e.kind !== 'ramp' && t.elements[i]?.live);
+  const said = bearing.every((e) => e.trim !== null || plan.dig.handTrim !== null);
+  return bearing.length > 0 && said ? 'typed' : 'typical';
+}
+
+/** The flattest soil rules the heap: where its angle comes from. */
+function reposeOrigin(t: Parts): Origin {
+  const flattest = t.soils.find((soil) => soil.repose === t.pile.repose);
+  return flattest ? soilOrigin(flattest, 'repose').origin : 'typical';
+}
+
+function digFigure(plan: Plan, t: Parts, dig: Excavation): Figure {
   const workings: Working[] = [
     line('neat', 'Vn = ∪ (B·L·D)', dig.neat, 'volume', []),
     ...CAUSES.map((cause) =>
@@ -61,7 +74,7 @@ function digFigure(t: Parts, dig: Excavation): Figure {
     ),
     line('handTrim', 'A·t', t.handTrim.volume, 'volume', [
       input('bottomArea', dig.bottomArea, 'area'),
-      input('trim', t.handTrim.thickness, 'size', 'typical'),
+      input('trim', t.handTrim.thickness, 'size', trimOrigin(plan, t)),
     ]),
   ];
   return { id: 'dig', value: dig.total, kind: 'volume', workings };
@@ -95,7 +108,7 @@ function spoilFigure(t: Parts): Figure {
         [
           input('keptLoose', t.spoil.keptLoose, 'volume'),
           input('run', t.pile.length, 'length'),
-          input('repose', t.pile.repose, 'angle', 'typical'),
+          input('repose', t.pile.repose, 'angle', reposeOrigin(t)),
           input('pileBase', t.pile.base, 'length'),
         ],
         { source: 'US Army FM 5-434' },
@@ -301,8 +314,8 @@ function waterFigure(plan: Plan, t: Parts): Figure {
               'permeability',
               pit.k[i]!,
               'permeability',
-              t.soils.some((s) => s.layer.values.permeability !== undefined) ? 'typed' : 'typical',
-              'Freeze & Cherry (1979), Table 2.2',
+              pit.kOrigin,
+              pit.kOrigin === 'typical' ? 'Freeze & Cherry (1979), Table 2.2' : undefined,
             ),
             input('head', pit.head, 'length'),
             input('held', pit.held, 'length'),
@@ -320,7 +333,7 @@ function waterFigure(plan: Plan, t: Parts): Figure {
 
 export function figuresOf(plan: Plan, t: Parts, placed: Placed, dig: Excavation): Record<FigureId, Figure> {
   return {
-    dig: digFigure(t, dig),
+    dig: digFigure(plan, t, dig),
     spoil: spoilFigure(t),
     keep: keepFigure(t, placed, dig),
     haul: haulFigure(plan, t),

@@ -24,6 +24,8 @@ export interface Pit {
   /** m/s and m³/s: low, likely, high. */
   readonly k: readonly [number, number, number];
   readonly inflow: readonly [number, number, number];
+  /** Typed only when every soil that lets water in has its own figure. */
+  readonly kOrigin: 'typed' | 'typical';
 }
 
 /** Horizontal permeability of layered ground: thickness-weighted over the saturated depth, m/s. */
@@ -124,10 +126,14 @@ export function pitsOf(plan: Plan, solid: Solid, standing: readonly Standing[]):
     const holdLevel = floor - HOLD_BELOW;
     const head = water - tight;
     const held = Math.max(0, holdLevel - tight);
-    const k = meanOf(
-      elements.flatMap((i) =>
-        standing[i]!.columns.map((column) => layeredK(column, Math.max(0, surface - water), surface - tight)),
+    const [wetFrom, wetTo] = [Math.max(0, surface - water), surface - tight];
+    const letsIn = elements.flatMap((i) =>
+      standing[i]!.columns.flatMap((column) =>
+        column.filter((layer) => Math.min(wetTo, layer.bottom) > Math.max(wetFrom, layer.top)),
       ),
+    );
+    const k = meanOf(
+      elements.flatMap((i) => standing[i]!.columns.map((column) => layeredK(column, wetFrom, wetTo))),
     );
     const only = elements.length === 1 ? plan.elements[first]! : null;
     const length = only?.kind === 'strip' && !only.closed ? axisLength(only) : 0;
@@ -152,6 +158,10 @@ export function pitsOf(plan: Plan, solid: Solid, standing: readonly Standing[]):
       holdLevel,
       k,
       inflow: [flow(k[0]), flow(k[1]), flow(k[2])],
+      kOrigin:
+        letsIn.length > 0 && letsIn.every(({ soil }) => soil.layer.values.permeability !== undefined)
+          ? 'typed'
+          : 'typical',
     };
   });
 }

@@ -12,6 +12,7 @@ import { Alternatives } from '../stages/dig/Alternatives.tsx';
 import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
 import { MachinePanel } from '../stages/dig/MachinePanel.tsx';
 import { SpoilPanel } from '../stages/dig/SpoilPanel.tsx';
+import { TruckPanel } from '../stages/dig/TruckPanel.tsx';
 import { Panel } from '../stages/fields.tsx';
 import { GroundPanel } from '../stages/ground/GroundPanel.tsx';
 import { LevelsPanel } from '../stages/levels/LevelsPanel.tsx';
@@ -61,6 +62,7 @@ export function Side() {
         <>
           <SpoilPanel />
           <MachinePanel />
+          <TruckPanel />
           <DigJobPanel />
         </>
       )}

@@ -213,9 +213,9 @@ function Sheet(input: SheetInput) {
   const format = makeFormat(lang, system);
   const { lines } = sheet.boards;
   const strings = cutUp(lines, STRINGS_FIRST, STRINGS_A_PAGE);
-  const left = lines.length <= STRINGS_FIRST ? STRINGS_FIRST - lines.length : 0;
+  const left = lines.length <= STRINGS_FIRST ? roomUnder(lines) : 0;
   // Checks go on under the strings when those are few, else on pages of their own.
-  const checks = cutUp(sheet.checks, left * CHECKS_A_STRING, CHECKS_A_PAGE);
+  const checks = cutUp(sheet.checks, left, CHECKS_A_PAGE);
   const checked = checks.map((some, i) => (
     <Checks
       key={`checks${some[0]?.from.name}${some[0]?.to.name}`}
@@ -256,8 +256,20 @@ function Sheet(input: SheetInput) {
  */
 const STRINGS_FIRST = 12;
 const STRINGS_A_PAGE = 22;
-const CHECKS_A_STRING = 3;
 const CHECKS_A_PAGE = 76;
+/** Points of the first page left under head and drawing, and what a string and two checks take. */
+const FIRST_LEFT = 415;
+const STRING_HEIGHT = { plain: 20, propped: 30 } as const;
+const CHECKS_HEIGHT = 17;
+
+/** How many checks go under some strings on the first page. */
+function roomUnder(lines: readonly Strung[]): number {
+  const taken = lines.reduce(
+    (sum, line) => sum + (line.props === null ? STRING_HEIGHT.plain : STRING_HEIGHT.propped),
+    0,
+  );
+  return 2 * Math.max(0, Math.floor((FIRST_LEFT - taken) / CHECKS_HEIGHT));
+}
 
 /** A list cut up: so many on the first page, so many on each after. */
 function cutUp<T>(list: readonly T[], first: number, each: number): (readonly T[])[] {

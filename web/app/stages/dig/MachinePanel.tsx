@@ -11,11 +11,13 @@ import {
   usualFill,
 } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { FLEETS } from './TrucksView.tsx';
@@ -240,15 +242,66 @@ function MachineFields({ machine, index }: { machine: Machine; index: number }) 
           </Button>
         </Flex>
       ))}
-      <Button
-        size="sm"
-        onClick={() =>
+      <NewDay
+        onLogged={(volume, hours) =>
           edit((d) => {
-            d.dig.machines[index]!.logged.push({ when: '', volume: 40, hours: 8 });
+            d.dig.machines[index]!.logged.push({ when: '', volume, hours });
           })
         }
-      >
+      />
+    </Flex>
+  );
+}
+
+/** A day to log: it counts once both figures are typed, and nothing is made up for it. */
+function NewDay({ onLogged }: { onLogged: (volume: number, hours: number) => void }) {
+  const { t } = useTranslation();
+  const [open, setOpen] = useState(false);
+  const [volume, setVolume] = useState<number | null>(null);
+  const [hours, setHours] = useState<number | null>(null);
+  if (!open)
+    return (
+      <Button size="sm" onClick={() => setOpen(true)}>
         {t('machine.addDay')}
+      </Button>
+    );
+  const close = () => {
+    setOpen(false);
+    setVolume(null);
+    setHours(null);
+  };
+  return (
+    <Flex gap={2} align="end" data-new-day>
+      <QuantityField
+        stacked
+        optional
+        label={t('machine.dug')}
+        range="dig.machines.volume"
+        value={volume}
+        onCommit={setVolume}
+      />
+      <QuantityField
+        stacked
+        optional
+        label={t('machine.in')}
+        range="dig.machines.hours"
+        value={hours}
+        onCommit={setHours}
+      />
+      <Button
+        size="sm"
+        look="main"
+        disabled={volume === null || hours === null}
+        onClick={() => {
+          if (volume === null || hours === null) return;
+          onLogged(volume, hours);
+          close();
+        }}
+      >
+        {t('machine.logDay')}
+      </Button>
+      <Button size="sm" look="quiet" onClick={close}>
+        {t('machine.leaveDay')}
       </Button>
     </Flex>
   );
