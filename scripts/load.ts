@@ -120,7 +120,8 @@ export async function load(base: string): Promise<void> {
     let on = printing;
     const sheets: number[] = [];
     const paper = Array.from({ length: printing ? 10 : 0 }, async () => {
-      while (on) sheets.push((await web.ask(`${job}/dig-sheet.pdf`)).ms);
+      // Of a job that is being saved: every sheet is of another revision, and made anew.
+      while (on) sheets.push((await web.ask(`${jobs[sheets.length % jobs.length]}/dig-sheet.pdf`)).ms);
     });
     const times: number[] = [];
     let refused = 0;

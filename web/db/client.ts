@@ -35,7 +35,11 @@ export function isDatabaseDown(error: unknown): boolean {
   ) {
     const code = 'code' in cause ? String(cause.code) : '';
     if (/^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|57P0[123]|08\d{3})$/.test(code)) return true;
-    if (/timeout exceeded when trying to connect|Connection terminated|timeout expired/i.test(cause.message))
+    if (
+      /timeout exceeded when trying to connect|Connection terminated|timeout expired|connection error and is not queryable|Client was closed/i.test(
+        cause.message,
+      )
+    )
       return true;
     if (cause instanceof AggregateError && cause.errors.some(isDatabaseDown)) return true;
   }

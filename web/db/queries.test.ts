@@ -393,3 +393,18 @@ describe('a crew’s whole data in one file', () => {
     expect(await count()).toBe(before);
   });
 });
+
+describe('a connection that goes away in the middle of a transaction', () => {
+  it('fails that one request as “away”, takes nothing else with it, and the next one works', async () => {
+    const cut = db.transaction(async (tx) => {
+      const { rows } = await tx.execute(sql`select pg_backend_pid() as pid`);
+      await db.execute(sql`select pg_terminate_backend(${rows[0]!.pid})`);
+      // Given time to arrive while nobody asks anything: an error no query is there to take.
+      await new Promise((next) => setTimeout(next, 100));
+      await tx.execute(sql`select 1`);
+    });
+    const error = await cut.catch((e: unknown) => e);
+    expect(isDatabaseDown(error)).toBe(true);
+    expect((await db.execute(sql`select 1 as one`)).rows).toEqual([{ one: 1 }]);
+  });
+});

@@ -1,6 +1,8 @@
 /** The door: what is malformed, too long or forged is answered before anything else sees it. */
+import { fork } from 'node:child_process';
 import http from 'node:http';
 import net from 'node:net';
+import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { DEMO_PERSON } from '../db/demo-people.ts';
 import { base } from './helpers.ts';
@@ -201,4 +203,37 @@ test('pages are private, and run their own scripts only', async () => {
   for (const [tag] of page.body.matchAll(/<script[^>]*>/g)) expect(tag).toContain(`nonce="${nonce}"`);
   const again = await ask('/sign-in');
   expect(String(again.headers['content-security-policy'])).not.toContain(nonce);
+});
+
+test('behind a trusted proxy the last hop is believed, and only it', async () => {
+  const port = 20_000 + (process.pid % 20_000);
+  const web = fork(join(process.cwd(), 'web/server.ts'), [], {
+    execArgv: ['--import', 'tsx'],
+    env: { ...process.env, NODE_ENV: 'production', PORT: String(port), TRUST_PROXY: '1' },
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+  });
+  try {
+    await new Promise((ready) => web.once('message', ready));
+    const at = { hostname: '127.0.0.1', port };
+    const hop = {
+      host: `127.0.0.1:${port}`,
+      'x-forwarded-proto': 'https',
+      'x-forwarded-host': 'forged.example, dig.example',
+      'content-type': 'application/x-www-form-urlencoded',
+    };
+    const page = await ask('/sign-in', { ...at, headers: hop });
+    expect(page.headers['strict-transport-security']).toContain('max-age');
+    const form = new URLSearchParams({ ...DEMO_PERSON }).toString();
+    const post = (origin: string) =>
+      ask('/sign-in', { ...at, method: 'POST', headers: { ...hop, origin } }, (request) => request.end(form));
+    expect([400, 403]).toContain((await post('https://forged.example')).status);
+    const signed = await post('https://dig.example');
+    expect(signed.status).toBe(302);
+    for (const cookie of signed.headers['set-cookie'] ?? []) expect(cookie).toContain('Secure');
+    expect((await ask('/sign-in', { ...at, headers: { ...hop, 'x-forwarded-host': 'a b' } })).status).toBe(
+      400,
+    );
+  } finally {
+    web.kill('SIGTERM');
+  }
 });

@@ -221,3 +221,22 @@ test('the log goes back through all revisions', async ({ page }) => {
   await expect(page.locator('[data-side] ol > li')).toHaveCount(61);
   await expect(page.locator('[data-older]')).toHaveCount(0);
 });
+
+test('a sheet says that it is being made, and opens once it is', async ({ page, context }) => {
+  const url = await newJob(page, 'bell-frame');
+  let made = 0;
+  await context.route('**/dig-sheet.pdf', async (route) => {
+    made++;
+    await new Promise((next) => setTimeout(next, 1200));
+    await route.fulfill({ contentType: 'text/plain', body: 'a sheet' });
+  });
+  const opened = context.waitForEvent('page');
+  const link = page.locator('[data-sheet]').first();
+  await link.click();
+  await expect(link).toHaveAttribute('aria-busy', 'true');
+  await expect(link.getByRole('status')).toBeVisible();
+  const tab = await opened;
+  await tab.waitForURL(`${url}/dig-sheet.pdf`);
+  await expect(link).toHaveAttribute('aria-busy', 'false');
+  expect(made).toBe(2);
+});

@@ -6,6 +6,7 @@ import { Link, useRouteLoaderData } from 'react-router';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Bare, Button, Heading } from '../parts/controls.tsx';
 import { Preferences } from '../parts/Preferences.tsx';
+import { SheetLink } from '../parts/SheetLink.tsx';
 import type { loader as rootLoader } from '../root.tsx';
 import { useJobId } from './jobId.ts';
 import { SaveState } from './SaveState.tsx';
@@ -89,9 +90,7 @@ export const TopBar = memo(function TopBar() {
         </Flex>
       </Flex>
       <Button asChild size="sm" look="main">
-        <a href={`/jobs/${jobId}/dig-sheet.pdf`} target="_blank" rel="noreferrer">
-          {t('bar.digSheet')}
-        </a>
+        <SheetLink href={`/jobs/${jobId}/dig-sheet.pdf`}>{t('bar.digSheet')}</SheetLink>
       </Button>
       <Box as="details" position="relative" fontSize="sm">
         <Box

@@ -1556,6 +1556,9 @@ export const en = {
     concrete: 'Concrete, a m³',
   },
   sheet: {
+    making: 'Making the sheet…',
+    notMade: 'The sheet could not be made. Try again.',
+    seconds: '{{n}} s',
     side: { shore: 'shored', bench: 'benched', vertical: 'upright' },
     title: 'Dig sheet',
     revision: 'Revision {{n}}, saved {{date}}',

@@ -1559,6 +1559,9 @@ export const es: Messages = {
     concrete: 'Hormigón, el m³',
   },
   sheet: {
+    making: 'Haciendo la hoja…',
+    notMade: 'No se pudo hacer la hoja. Pruebe de nuevo.',
+    seconds: '{{n}} s',
     side: { shore: 'entibada', bench: 'en bancos', vertical: 'a plomo' },
     title: 'Hoja de zanja',
     revision: 'Revisión {{n}}, guardada {{date}}',

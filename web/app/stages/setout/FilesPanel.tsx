@@ -11,6 +11,7 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button } from '../../parts/controls.tsx';
 import { FilePick } from '../../parts/FilePick.tsx';
 import { fileName, saveFile } from '../../parts/files.ts';
+import { SheetLink } from '../../parts/SheetLink.tsx';
 import { Panel } from '../fields.tsx';
 import { ImportDrawing } from './ImportDrawing.tsx';
 
@@ -47,9 +48,9 @@ export function FilesPanel() {
           </Button>
         ))}
         <Button asChild>
-          <a href={`/jobs/${jobId}/set-out-sheet.pdf`} target="_blank" rel="noreferrer">
-            <Printer size={15} aria-hidden /> {t('drawing.sheet')}
-          </a>
+          <SheetLink href={`/jobs/${jobId}/set-out-sheet.pdf`} icon={<Printer size={15} aria-hidden />}>
+            {t('drawing.sheet')}
+          </SheetLink>
         </Button>
       </Flex>
       <ImportDrawing file={file} onClose={() => setFile(null)} />
