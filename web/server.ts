@@ -41,6 +41,8 @@ function forwarded(request: Request): boolean {
     if (name === 'x-forwarded-host' && !HOST.test(last)) return false;
     if (name === 'x-forwarded-proto' && last !== 'http' && last !== 'https') return false;
     request.headers[name] = last;
+    // The address people see has no port of ours in it.
+    if (name === 'x-forwarded-host') request.headers.host = last;
   }
   if (!trusted) delete request.headers['x-forwarded-for'];
   return true;

@@ -2,6 +2,7 @@
  * What nobody has said yet. A new job stands on a soil and a cover that are only assumed; they are
  * listed by pointer, and leave the list when someone changes them or says they are right.
  */
+import { sameValue } from './diff.ts';
 import type { Plan } from './schema.ts';
 
 export const isAssumed = (plan: Plan, pointer: string): boolean => plan.assumed.includes(pointer);
@@ -17,8 +18,7 @@ const at = (document: unknown, pointer: string): unknown =>
     );
 
 /**
- * What is still assumed after an edit: what the edit touched is somebody's word now. Plans share
- * what an edit leaves alone, so being the same object is being untouched.
+ * What is still assumed after an edit: what the edit changed is somebody's word now.
  */
 export const settled = (before: Plan, after: Plan): readonly string[] =>
-  after.assumed.filter((pointer) => at(before, pointer) === at(after, pointer));
+  after.assumed.filter((pointer) => sameValue(at(before, pointer), at(after, pointer)));

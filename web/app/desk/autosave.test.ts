@@ -149,6 +149,19 @@ describe('saving by itself', () => {
     expect(keptEdit('job')).toBeNull();
   });
 
+  it('takes theirs after a conflict without saving them again', async () => {
+    const theirs = { ...blankPlan('Shed', 'metric'), note: 'theirs' };
+    around.answers = [Response.json({ revision: 2, plan: theirs, by: 'Ana' }, { status: 409 })];
+    frost(1);
+    await around.pass(700);
+    store.setState({ base: { revision: 2, plan: theirs }, saving: { state: 'saved' } });
+    store.getState().replace(theirs);
+    await around.pass(1000);
+    expect(around.posts).toHaveLength(1);
+    expect(state()).toBe('saved');
+    expect(kept.size).toBe(0);
+  });
+
   it('stops at a conflict and leaves both plans for the person to choose from', async () => {
     const theirs = { ...blankPlan('Shed', 'metric'), note: 'theirs' };
     around.answers = [Response.json({ revision: 4, plan: theirs, by: 'Ana' }, { status: 409 })];

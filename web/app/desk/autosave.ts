@@ -107,6 +107,10 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
     // Saved all right the time before, and only the answer was lost on the way: not another's.
     const { sent } = store.getState();
     const ours = status === 409 ? sent.find((mine) => sameValue(answer.plan, mine.plan))?.plan : undefined;
+    // An answer is an answer: what was refused does not stand. Before another's save none of ours does.
+    if (status === 409 && !ours) store.setState({ sent: [] });
+    else if (status >= 400 && status < 500 && status !== 409 && !AWAY.includes(status))
+      store.setState({ sent: sent.slice(0, -1) });
     if (status === 200 && Number.isInteger(revision)) stands(plan, revision);
     else if (ours) stands(ours, revision);
     else if (status === 409 && typeof answer.plan === 'object') {

@@ -101,6 +101,8 @@ export type Draft = { -readonly [K in keyof Plan]: Plan[K] };
 export type DeskStore = StoreApi<Desk>;
 
 const MOST_STEPS = 300;
+/** The edit that puts a whole plan in place of another. */
+const REPLACED = 'replaced';
 
 /** The top fields of a plan that an edit changed. */
 const changedFields = (before: Plan, after: Plan): Partial<Plan> =>
@@ -134,7 +136,8 @@ export function makeDesk(plan: Plan, revision: number): DeskStore {
       let [next, forward, back] = produceWithPatches(before, recipe as (draft: Plan) => void);
       // Whatever was typed, pasted or read in, the plan holds whole characters only; and what was
       // touched is no longer assumed.
-      const assumed = settled(before, next);
+      // A whole plan put in place brings what it assumes along.
+      const assumed = key === REPLACED ? next.assumed : settled(before, next);
       const broken = forward.some((patch) => wholeValue(patch.value) !== patch.value);
       if (broken || assumed.length < next.assumed.length) {
         const whole = { ...wholeValue(next), assumed: [...assumed] };
@@ -181,7 +184,8 @@ export function makeDesk(plan: Plan, revision: number): DeskStore {
     replace(next) {
       get().edit((draft) => {
         Object.assign(draft, next);
-      });
+      }, REPLACED);
+      get().settle();
     },
   }));
 }

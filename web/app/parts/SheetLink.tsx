@@ -9,11 +9,12 @@ export function SheetLink({
   href,
   icon,
   children,
+  ...look
 }: {
   href: string;
   icon?: React.ReactNode;
   children: string;
-}) {
+} & Omit<React.ComponentProps<'a'>, 'href' | 'children'>) {
   const { t } = useTranslation();
   const [began, setBegan] = useState<number | null>(null);
   const [seconds, setSeconds] = useState(0);
@@ -48,7 +49,15 @@ export function SheetLink({
     else tab.document.body.textContent = t('sheet.notMade');
   };
   return (
-    <a href={href} target="_blank" rel="noreferrer" onClick={open} aria-busy={began !== null} data-sheet>
+    <a
+      {...look}
+      href={href}
+      target="_blank"
+      rel="noreferrer"
+      onClick={open}
+      aria-busy={began !== null}
+      data-sheet
+    >
       {icon} {children}
       {began !== null && <span role="status"> · {t('sheet.seconds', { n: seconds })}</span>}
       {failed && <span role="alert"> · {t('sheet.notMade')}</span>}
