@@ -99,6 +99,8 @@ interface Levelled {
   readonly groundLow: number;
   readonly groundHigh: number;
   readonly places: Places;
+  /** Its footing in plan, one a run. */
+  readonly pieces: readonly Polygon[];
 }
 
 const NOT_LEVELLED: Levelled = {
@@ -108,6 +110,7 @@ const NOT_LEVELLED: Levelled = {
   groundLow: 0,
   groundHigh: 0,
   places: [],
+  pieces: [],
 };
 
 /**
@@ -158,6 +161,7 @@ function levelElements(
         groundLow: grounds[i]!.low,
         groundHigh: grounds[i]!.high,
         places: places[i]!,
+        pieces: pieces[i]!,
       };
     }
   }
@@ -169,7 +173,7 @@ function levelElements(
     if (!served || served.decision === null) return;
     const places: Places = [element.at];
     const level = model.level(element.at[0], element.at[1]);
-    out[i] = { ...served, steps: null, places, groundLow: level, groundHigh: level };
+    out[i] = { ...served, steps: null, places, pieces: [], groundLow: level, groundHigh: level };
   });
   return out;
 }
@@ -256,9 +260,8 @@ function takeoffOf(given: Plan): Takeoff {
   const loads = plan.spoil.trucks.map((truck) => loadsOf(truck, spoil.hauledLoose, spoil.hauledMass));
   const lifts = plan.base ? liftsOf(plan.base) : null;
 
-  const pieces = footingPieces(plan.elements);
-  const columns = plan.elements.map((element, i) =>
-    levelled[i]!.decision === null ? [] : readPlaces(element, pieces[i]!).map(([x, y]) => model.column(x, y)),
+  const columns = levelled.map((l, i) =>
+    l.decision === null ? [] : readPlaces(plan.elements[i]!, l.pieces).map(([x, y]) => model.column(x, y)),
   );
   const waters = levelled.map((l) => {
     const known = l.places.map(([x, y]) => model.water(x, y)).filter((level) => level !== null);
@@ -384,9 +387,9 @@ function takeoffOf(given: Plan): Takeoff {
       });
   });
 
-  const bearing = elements.filter((_, i) => plan.elements[i]!.kind !== 'ramp');
-  const trimmed = sum(bearing.map((e) => (e.live ? e.trim * e.bottomArea : 0)));
-  const trimmedArea = sum(bearing.map((e) => (e.live ? e.bottomArea : 0)));
+  const bearing = elements.filter((e, i) => e.live && plan.elements[i]!.kind !== 'ramp');
+  const trimmed = sum(bearing.map((e) => e.trim * e.bottomArea));
+  const trimmedArea = sum(bearing.map((e) => e.bottomArea));
   // Spoil is banked along one long side of each opening.
   const keptRun = Math.max(
     1,

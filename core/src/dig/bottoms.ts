@@ -43,7 +43,8 @@ export interface Bottom {
 
 const LEVEL: Linear = { a: 0, b: 0, c: 0 };
 const raised = (by: number): Linear => ({ a: 0, b: 0, c: by });
-const plain = (plan: Polygon): Bottom => ({
+/** A level bottom that sides rise from. */
+export const plain = (plan: Polygon): Bottom => ({
   plan,
   stretch: 0,
   risers: [],

@@ -8,7 +8,15 @@ import type { GroundModel } from '../ground/strata.ts';
 import type { Stepped } from '../levels/steps.ts';
 import type { Plan } from '../plan/schema.ts';
 import { outlinePieces } from '../setout/index.ts';
-import { benchesOver, bottomsFor, grown, outlineBottoms, type Purpose } from './bottoms.ts';
+import {
+  type Bottom,
+  benchesOver,
+  bottomsFor,
+  grown,
+  outlineBottoms,
+  type Purpose,
+  plain,
+} from './bottoms.ts';
 import type { Part } from './part.ts';
 import { type Cut, type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
 import { roomOf, slopeOf, supportOf } from './width.ts';
@@ -71,43 +79,36 @@ function partsOf(
     // An outline moves out as a whole, not piece by piece.
     const stoodBack = outline && back > 0 ? outlineBottoms(plan, outline, room + back) : list;
     const benches = support === 'bench' ? benchesOver(depths[owner]!, plan.dig.bench) : [];
+    const cut = (bottom: Bottom, piece: Polygon, up: number, own: number): void => {
+      const floor = plus(bottom.rise, stage.floors[owner]![bottom.stretch]!);
+      parts.push({
+        owner,
+        of,
+        bottom: piece,
+        stretch: bottom.stretch,
+        risers: bottom.risers,
+        floor: up === 0 ? floor : { ...floor, c: floor.c + up },
+        slope: own,
+        fills: bottom.fills,
+        mitre: bottom.flank?.mitre ?? 0,
+        rounding: bottom.rounding,
+      });
+    };
     stoodBack.forEach((bottom) => {
       // A flank only carries a slope; without one it is nothing.
       if (bottom.flank && slope <= 0) return;
-      const floor = plus(bottom.rise, stage.floors[owner]![bottom.stretch]!);
-      const cut = (piece: Polygon, up: number, own: number): void => {
-        parts.push({
-          owner,
-          of,
-          bottom: piece,
-          stretch: bottom.stretch,
-          risers: bottom.risers,
-          floor: up === 0 ? floor : { ...floor, c: floor.c + up },
-          slope: own,
-          fills: bottom.fills,
-          mitre: bottom.flank?.mitre ?? 0,
-          rounding: bottom.rounding,
-        });
-      };
-      cut(outline || back === 0 ? bottom.plan : grown(bottom, back), 0, bottom.upright ? 0 : slope);
-      if (!outline) for (const bench of benches) cut(grown(bottom, bench.back), bench.up, 0);
+      const piece = outline || back === 0 ? bottom.plan : grown(bottom, back);
+      cut(bottom, piece, 0, bottom.upright ? 0 : slope);
+      if (!outline) for (const bench of benches) cut(bottom, grown(bottom, bench.back), bench.up, 0);
       of++;
     });
-    if (outline)
-      for (const bench of benches)
-        for (const piece of outlinePieces(outline.outline, room + bench.back))
-          parts.push({
-            owner,
-            of: of - 1,
-            bottom: piece,
-            stretch: 0,
-            risers: [],
-            floor: plus({ a: 0, b: 0, c: bench.up }, stage.floors[owner]![0]!),
-            slope: 0,
-            fills: false,
-            mitre: 0,
-            rounding: [],
-          });
+    if (!outline || benches.length === 0) return;
+    // Benches of an outline belong to its last bottom, the one that lies lowest.
+    of--;
+    for (const bench of benches)
+      for (const piece of outlinePieces(outline.outline, room + bench.back))
+        cut(plain(piece), piece, bench.up, 0);
+    of++;
   });
   return {
     parts,

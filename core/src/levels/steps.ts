@@ -6,7 +6,7 @@
  * is coursed; lap ≥ the larger of 2 × step height, the thickness and 0.3 m; no tread shorter than
  * twice the lap unless typed. A corner may fall on any tread.
  */
-import { at, boxOf, edges, type Linear, type Polygon } from '../geometry/index.ts';
+import { boxOf, clipLine, edges, type Linear, type Polygon } from '../geometry/index.ts';
 import type { Frost } from '../ground/design-frost.ts';
 import { placesOn } from '../ground/places.ts';
 import type { GroundModel } from '../ground/strata.ts';
@@ -49,6 +49,10 @@ export interface Stepped {
 /** Distance between places read along the axis, m; longer strips are read more coarsely. */
 const STEP = 0.05;
 const MOST_PLACES = 1500;
+/** Farther across than any footing, m. */
+const WIDEST = [-1000, 1000] as const;
+/** Half-planes moved out by a hair: a line along an edge is inside, however rounding has it. */
+const slack = (walls: readonly Linear[]): Linear[] => walls.map((wall) => ({ ...wall, c: wall.c - 1e-9 }));
 /** Across the footing the ground is read this close where strata vary, m. */
 const ACROSS = 0.25;
 const LEAST_LAP = 0.3;
@@ -104,7 +108,7 @@ export function needsAlong(
     };
     const piece = pieces[r] ?? [];
     for (const [x, y] of placesOn(model, [piece])) ask(x, y);
-    const walls = edges(piece);
+    const walls = slack(edges(piece));
     const along = piece.map((_, i) =>
       i % 2 === 0 ? (piece[i]! - run.from[0]) * run.ux + (piece[i + 1]! - run.from[1]) * run.uy : 0,
     );
@@ -112,7 +116,7 @@ export function needsAlong(
     const last = Math.ceil(Math.max(run.length, ...along) / step - 1e-6);
     for (let i = first; i <= last; i++) {
       const [x, y] = [run.from[0] + i * step * run.ux, run.from[1] + i * step * run.uy];
-      const across = acrossOf(walls, x, y, -run.uy, run.ux);
+      const across = clipLine(x, y, -run.uy, run.ux, WIDEST, walls);
       if (!across) continue;
       const [from, to] = across;
       const put = (d: number) => ask(x - d * run.uy, y + d * run.ux);
@@ -122,7 +126,7 @@ export function needsAlong(
       // Where the line crosses from one piece of the ground to the next.
       const ends = [x - from * run.uy, y + from * run.ux, x - to * run.uy, y + to * run.ux];
       for (const patch of model.surface.patches(boxOf(ends))) {
-        const within = acrossOf(patch.walls, x, y, -run.uy, run.ux);
+        const within = clipLine(x, y, -run.uy, run.ux, across, slack(patch.walls));
         for (const d of within ?? []) if (d > from && d < to) put(d);
       }
     }
@@ -145,26 +149,6 @@ export function needsAlong(
     before += run.length;
   });
   return out;
-}
-
-/** Where a line through a place enters and leaves a convex piece, m along it; null when it misses. */
-function acrossOf(
-  walls: readonly Linear[],
-  x: number,
-  y: number,
-  dx: number,
-  dy: number,
-): readonly [number, number] | null {
-  let [from, to] = [-Infinity, Infinity];
-  for (const wall of walls) {
-    const out = at(wall, x, y);
-    const rate = wall.a * dx + wall.b * dy;
-    if (Math.abs(rate) < 1e-12) {
-      if (out > 1e-9) return null;
-    } else if (rate > 0) to = Math.min(to, -out / rate);
-    else from = Math.max(from, -out / rate);
-  }
-  return to > from && Number.isFinite(to - from) ? [from, to] : null;
 }
 
 /** Least (or largest) of the values within a window either side, by position; wraps when closed. */

@@ -180,6 +180,15 @@ describe('what nobody has said', () => {
   });
 });
 
+const STONE = {
+  name: 'Crushed stone',
+  density: 1900,
+  looseFactor: 1.25,
+  topSize: 0.04,
+  compactor: 'plateMedium',
+  maxLift: null,
+} as const;
+
 describe('what counted wrong', () => {
   const L = [
     [0, 0],
@@ -200,6 +209,35 @@ describe('what counted wrong', () => {
       // The outline grown by 0.3 each way: 6.6² less the notch of 3².
       expect(takeoff.areas.bottom).toBeCloseTo(6.6 * 6.6 - 9, 9);
     }
+  });
+  it('stone thicker than a bench is high lies on the bench too, of a box as of a pad', () => {
+    const stone = (box: boolean) =>
+      compute(
+        plainPlan((p) => {
+          p.dig.support = 'bench';
+          p.dig.bench = { height: 0.5, width: 0.5 };
+          p.dig.room = 0;
+          p.dig.buckets = [0.5];
+          p.ground.frost.local = 1.4;
+          p.base = { ...STONE, thickness: 0.8 };
+          p.elements = named(
+            box
+              ? pit(
+                  [
+                    [0, 0],
+                    [4, 0],
+                    [4, 4],
+                    [0, 4],
+                  ],
+                  { room: 0 },
+                )
+              : pad(2, 2, 4, 4, { room: 0 }),
+          );
+        }),
+      ).elements[0]!.stone;
+    // Half a metre within 4 × 4, then 0.3 m within the bench's 5 × 5.
+    expect(stone(true)).toBeCloseTo(0.5 * 16 + 0.3 * 25, 9);
+    expect(stone(false)).toBeCloseTo(0.5 * 16 + 0.3 * 25, 9);
   });
   it('a ramp’s floor is not trimmed by hand', () => {
     const boxed = (withRamp: boolean) =>

@@ -6,6 +6,7 @@ import type { Problem } from '../compute/takeoff.ts';
 import { area, crossing, flat, offset, tidy } from '../geometry/index.ts';
 import { surfaceOf } from '../ground/surface.ts';
 import { floorLevels } from '../levels/floors.ts';
+import { axisLength } from '../setout/footprint.ts';
 import { pointsOf, sizesOf } from '../setout/places.ts';
 import { numbersOf } from './numbers.ts';
 import { outOfRange, RANGES } from './ranges.ts';
@@ -381,11 +382,7 @@ export function workProblems(plan: Plan): Problem[] {
   for (const element of plan.elements) {
     const points = pointsOf(element);
     runs += Math.max(1, points.length);
-    if (element.kind === 'strip')
-      points.forEach((p, i) => {
-        const q = points[i + 1] ?? (element.closed ? points[0]! : p);
-        length += Math.hypot(q[0] - p[0], q[1] - p[1]);
-      });
+    if (element.kind === 'strip') length += axisLength(element);
     else if (element.kind === 'raft' || element.kind === 'pit') plot += Math.abs(area(flat(points)));
   }
   const over = (code: string, value: number, max: number, kind: 'number' | 'length' | 'area'): Problem[] =>

@@ -60,12 +60,11 @@ function meant(errors: readonly ErrorObject[], document: Record<string, unknown>
   });
 }
 
+/** What it means to miss a pattern; any other is an id's. */
+const PATTERNS: Record<string, string> = { [CLOCK]: 'clock', [WHOLE_TEXT]: 'text' };
+
 const codeOf = (error: ErrorObject): string =>
-  error.params.pattern === CLOCK
-    ? 'clock'
-    : error.params.pattern === WHOLE_TEXT
-      ? 'text'
-      : (CODES[error.keyword] ?? 'shape');
+  PATTERNS[String(error.params.pattern)] ?? CODES[error.keyword] ?? 'shape';
 
 function toProblem(error: ErrorObject): Problem {
   const field = error.params.missingProperty ?? error.params.additionalProperty;

@@ -59,15 +59,15 @@ interface Opening {
 function joined(count: number, openings: readonly Opening[]): number[][] {
   const parent = Array.from({ length: count }, (_, i) => i);
   const root = (i: number): number => (parent[i] === i ? i : root(parent[i]!));
-  const tree = new Flatbush(Math.max(1, openings.length));
+  if (openings.length === 0) return [];
+  const tree = new Flatbush(openings.length);
   for (const { box } of openings) tree.add(box.x0, box.y0, box.x1, box.y1);
-  if (openings.length === 0) tree.add(0, 0, 0, 0);
   tree.finish();
   openings.forEach((p, i) => {
     const { x0, y0, x1, y1 } = p.box;
     for (const j of tree.search(x0 - TOUCHING, y0 - TOUCHING, x1 + TOUCHING, y1 + TOUCHING)) {
-      const q = openings[j];
-      if (!q || j <= i || root(p.owner) === root(q.owner)) continue;
+      const q = openings[j]!;
+      if (j <= i || root(p.owner) === root(q.owner)) continue;
       if (gapBetween(p.polygon, q.polygon) <= TOUCHING) parent[root(p.owner)] = root(q.owner);
     }
   });
