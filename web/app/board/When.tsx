@@ -1,26 +1,12 @@
-import { useEffect, useState } from 'react';
 import { useFormat } from '../parts/format.tsx';
 
-const formats = new Map<string, Intl.DateTimeFormat>();
+const format = (locale: string) =>
+  new Intl.DateTimeFormat(locale, { dateStyle: 'medium', timeStyle: 'short' });
 /** Making one costs a millisecond; a board has dozens. */
-function formatOf(locale: string, timeZone: string | undefined): Intl.DateTimeFormat {
-  const key = `${locale} ${timeZone ?? ''}`;
-  const known = formats.get(key);
-  if (known) return known;
-  const made = new Intl.DateTimeFormat(locale, {
-    dateStyle: 'medium',
-    timeStyle: 'short',
-    ...(timeZone !== undefined && { timeZone }),
-  });
-  formats.set(key, made);
-  return made;
-}
+const FORMATS = { en: format('en-GB'), es: format('es-ES') } as const;
 
-/** A time of day where the person is; the server, which does not know where, says it in UTC first. */
+/** A time of day where the person is: drawn by the page only, the server does not know where. */
 export function When({ at }: { at: Date }) {
   const { lang } = useFormat();
-  const [zone, setZone] = useState<string | undefined>('UTC');
-  useEffect(() => setZone(undefined), []);
-  const text = formatOf(lang === 'es' ? 'es-ES' : 'en-GB', zone).format(new Date(at));
-  return <time dateTime={new Date(at).toISOString()}>{text}</time>;
+  return <time dateTime={new Date(at).toISOString()}>{FORMATS[lang].format(new Date(at))}</time>;
 }

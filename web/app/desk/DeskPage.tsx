@@ -67,9 +67,6 @@ function Worktop({ takeoff, calledOff }: { takeoff: Takeoff; calledOff: string |
   const order = useOrderOf(plan);
   const lowerHeight = useLowerHeight();
   const [sheet, setSheet] = useState(false);
-  // Until its script runs the page is a picture: what waits for it can tell by this.
-  const [live, setLive] = useState(false);
-  useEffect(() => setLive(true), []);
   // With nothing picked the plan still shows no cut, and the section shows the ground.
   const index = plan.elements.findIndex((e) => e.id === picked);
   // While a worker catches up the takeoff may still be of the plan before.
@@ -80,7 +77,7 @@ function Worktop({ takeoff, calledOff }: { takeoff: Takeoff; calledOff: string |
       <TakeoffProvider value={takeoff}>
         <OrderProvider value={order}>
           <Box
-            data-desk={live ? 'live' : 'still'}
+            data-desk="live"
             display={{ base: 'flex', lg: 'grid' }}
             flexDirection="column"
             h={{ lg: '100vh' }}

@@ -6,6 +6,7 @@
 import { compute, type GroundModel, type Plan, type Takeoff } from '@cimiento/core';
 import { type Remote, wrap } from 'comlink';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
+import { within } from '../parts/limit.ts';
 import type { ComputeWorker } from './compute.worker.ts';
 
 /** One frame at 60 Hz, ms. */
@@ -46,12 +47,8 @@ class Asker {
       this.#worker = { thread, core: wrap<ComputeWorker>(thread) };
     }
     const start = performance.now();
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const tooLong = new Promise<null>((end) => {
-      timer = setTimeout(() => end(null), LONGEST_TAKEOFF);
-    });
-    const takeoff = await Promise.race([this.#worker.core.compute(plan), tooLong]).catch(() => null);
-    clearTimeout(timer);
+    const { thread, core } = this.#worker;
+    const takeoff = await within(thread, core.compute(plan), LONGEST_TAKEOFF).catch(() => null);
     if (!takeoff) this.stop();
     this.#busy = false;
     this.#done(plan, takeoff, performance.now() - start);

@@ -11,8 +11,8 @@ import type { JobSummary } from '../../db/schema.ts';
 import type { PaperTask } from '../../work/tasks.ts';
 import { sayError } from './say.server.ts';
 
-/** Seconds a takeoff, and a sheet, may take. */
-const LONGEST = { takeoff: 10, paper: 90 } as const;
+/** Seconds a takeoff, and a sheet, may take, the wait for their turn included. */
+const LONGEST = { takeoff: 10, paper: 150 } as const;
 /** Asked at once at the most; more are told to come back. */
 const MOST_WAITING = 200;
 
@@ -39,7 +39,7 @@ async function within<T>(which: 'takeoff' | 'paper', name: string, task: unknown
   takeoffs ??= pool('takeoffs.js', 1);
   if (which === 'paper') sheets ??= pool('paper.js', Math.max(1, Math.floor(availableParallelism() / 2)));
   const workers = which === 'paper' ? sheets! : takeoffs;
-  const limit = AbortSignal.timeout(LONGEST[which] * 1000 + 60_000 * (which === 'paper' ? 1 : 0));
+  const limit = AbortSignal.timeout(LONGEST[which] * 1000);
   try {
     return (await workers.run(task, { name, signal: limit })) as T;
   } catch (error) {

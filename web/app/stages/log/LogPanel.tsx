@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Plan } from '@cimiento/core';
 import { useEffect, useState } from 'react';
+import { When } from '../../board/When.tsx';
 import { useJobId } from '../../desk/jobId.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -61,10 +62,6 @@ export function LogPanel() {
     const { plan } = (await response.json()) as { plan: Plan };
     store.getState().replace(plan);
   };
-  const when = new Intl.DateTimeFormat(format.lang === 'es' ? 'es-ES' : 'en-GB', {
-    dateStyle: 'medium',
-    timeStyle: 'short',
-  });
   return (
     <Panel title={t('log.title')} aside={t('log.aside')}>
       {failed && <FieldError role="alert">{t('log.failed')}</FieldError>}
@@ -96,7 +93,7 @@ export function LogPanel() {
               )}
             </Box>
             <Small>
-              {when.format(new Date(item.at))} · {item.by}
+              <When at={new Date(item.at)} /> · {item.by}
               {item.why && ` · ${t(`log.why.${item.why}`, { defaultValue: item.why })}`}
             </Small>
             {item.changes.slice(0, MOST_SHOWN).map((change) => (
