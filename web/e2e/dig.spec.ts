@@ -217,3 +217,25 @@ test('hand trim is an element’s own; a cramped machine takes longer; hand work
   await trim.fill('900');
   await expect(trim).toHaveAttribute('aria-invalid', 'true');
 });
+
+test('a day is logged with the figures of that day, and none is made up', async ({ page }) => {
+  await newJob(page, 'bell-frame');
+  await stage(page, 'dig');
+  await unfold(page, 'Machine');
+  await unfold(page, 'Numbers of');
+  await expect(page.locator('[data-side] [aria-label^="Remove day"]')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Log a day' }).click();
+  const day = page.locator('[data-new-day]');
+  await expect(day.getByRole('button', { name: 'Log it' })).toBeDisabled();
+  await day.locator('input').first().fill('52');
+  await expect(day.getByRole('button', { name: 'Log it' })).toBeDisabled();
+  await day.locator('input').last().fill('7');
+  await day.getByRole('button', { name: 'Log it' }).click();
+  await saved(page);
+  await expect(page.locator('[data-side] [aria-label^="Remove day"]')).toHaveCount(1);
+  const plan = await (await page.request.get(`${page.url()}/plan.json`)).json();
+  expect(plan.dig.machines[0].logged).toHaveLength(1);
+  // The job is typed in yards and kept in metres.
+  expect(plan.dig.machines[0].logged[0].volume).toBeCloseTo(52 * 0.9144 ** 3, 6);
+  expect(plan.dig.machines[0].logged[0].hours).toBeCloseTo(7, 6);
+});
