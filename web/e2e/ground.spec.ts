@@ -40,8 +40,8 @@ test('three logs are built from nothing in clicks and typing, undone, kept', asy
     first = false,
   ) => {
     if (!first) await side(page).getByRole('button', { name: 'Add a log' }).click();
-    await field(page, 'elements.coordinate').fill(east);
-    await page.locator('[data-side] [data-quantity="elements.coordinate"]').nth(1).fill(north);
+    await field(page, 'ground.logs.at.0').fill(east);
+    await page.locator('[data-side] [data-quantity="ground.logs.at.1"]').first().fill(north);
     for (const [i, [soil, top]] of tops.entries()) {
       if ((await layers.locator(`[data-layer="${i + 1}"]`).count()) === 0)
         await layers.getByRole('button', { name: 'Add a layer below' }).click();
@@ -83,7 +83,7 @@ test('three logs are built from nothing in clicks and typing, undone, kept', asy
   await mark.scrollIntoViewIfNeeded();
   const before = await mark.boundingBox();
   await dragBy(page, '[data-log=log-3] rect', 0, -30);
-  await expect.poll(async () => (await field(page, 'elements.coordinate').inputValue()) !== '').toBe(true);
+  await expect.poll(async () => (await field(page, 'ground.logs.at.0').inputValue()) !== '').toBe(true);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(async () => Math.round((await mark.boundingBox())!.y)).toBe(Math.round(before!.y));
 });
@@ -334,11 +334,11 @@ test('a wrong survey number is said at its field and kept', async ({ page }) => 
   await stage(page, 'ground');
   await unfold(page, 'Ground surface');
   await side(page).getByText('List of spots').click();
-  const level = page.locator('[data-side] [data-quantity="ground.surface.level"]').first();
+  const level = page.locator('[data-side] [data-quantity="ground.surface.points.2"]').first();
   await level.fill('high');
   await expect(level).toHaveAttribute('aria-invalid', 'true');
   await expect(level).toHaveValue('high');
-  await type(page, 'ground.surface.level', '50.4');
+  await type(page, 'ground.surface.points.2', '50.4');
   await expect(level).toHaveAttribute('aria-invalid', 'false');
   const lines = side(page).getByLabel('Breaklines');
   await lines.fill('1 2; 3 99');

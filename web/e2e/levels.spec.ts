@@ -167,9 +167,9 @@ test('the shallow school is worked out beside, and asks for an engineer', async 
   await side(page).getByLabel('Insulation board under it').check();
   await expect.poll(() => found.innerText()).not.toBe(bed);
   await side(page).getByLabel('Drain to daylight').check();
-  await field(page, 'levels.shallow.level').fill('98');
+  await field(page, 'levels.shallow.outfall.level').fill('98');
   await expect(found).toContainText('it drains');
-  await field(page, 'levels.shallow.level').fill('101');
+  await field(page, 'levels.shallow.outfall.level').fill('101');
   await expect(found).toContainText('under the ground there');
   await saved(page);
 });

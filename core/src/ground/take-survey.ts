@@ -1,7 +1,7 @@
 /** A survey made into a plan's surface: moved to the job's origin, cleaned, thinned when very large. */
 import type { Problem } from '../compute/takeoff.ts';
 import { flatPlan, SAME_SPOT, triangulate } from '../geometry/index.ts';
-import { outOfRange } from '../plan/ranges.ts';
+import { FIELDS, outOfRange } from '../plan/fields.ts';
 import type { SurfaceSpec } from '../plan/schema.ts';
 import { spotSurface } from './surface.ts';
 import { type SurveySpot, thinSurvey } from './thin.ts';
@@ -90,9 +90,9 @@ export function takeSurvey(
   const moved = points.map(([x, y, z]) => [tidy(x - ox), tidy(y - oy), tidy(z)] as const);
   const far = moved.findIndex(
     ([x, y, z]) =>
-      outOfRange('elements.coordinate', x) !== null ||
-      outOfRange('elements.coordinate', y) !== null ||
-      outOfRange('ground.surface.level', z) !== null,
+      outOfRange(FIELDS['/ground/surface/points/*/0'], x) !== null ||
+      outOfRange(FIELDS['/ground/surface/points/*/1'], y) !== null ||
+      outOfRange(FIELDS['/ground/surface/points/*/2'], z) !== null,
   );
   if (far >= 0) return refuse('spotFar', { params: { at: far + 1 } });
   const once = single(moved);

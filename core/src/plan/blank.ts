@@ -3,7 +3,8 @@
 import { typicalMachine } from '../dig/machines.ts';
 import type { System } from '../units/index.ts';
 import { INCH } from '../units/index.ts';
-import { PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
+import { type FieldId, startOf } from './fields.ts';
+import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import type { GroundLog, Pad, PitBox, Plan, Raft, Ramp, Strip } from './schema.ts';
 
 /** The next free id or name of the form T1, T2, … */
@@ -34,7 +35,7 @@ export const newLog = (
 /** A plan with ground and levels but nothing dug yet. Frost is left open: nobody may guess it. */
 export function blankPlan(name: string, system: System): Plan {
   const metric = system === 'metric';
-  const size = (mm: number, inches: number) => (metric ? mm / 1000 : inches * INCH);
+  const start = (id: FieldId) => startOf(id, system);
   return {
     format: PLAN_FORMAT,
     version: PLAN_VERSION,
@@ -45,94 +46,104 @@ export function blankPlan(name: string, system: System): Plan {
     system,
     ruleSet: metric ? 'cautious' : 'us',
     ownRules: {
-      protectFrom: 1.2,
-      a: 0.75,
-      b: 1,
-      c: 1.5,
-      engineerDepth: 6.1,
-      setback: 0.61,
-      ladderDepth: 1.22,
-      ladderTravel: 7.6,
+      protectFrom: start('/ownRules/protectFrom'),
+      a: start('/ownRules/a'),
+      b: start('/ownRules/b'),
+      c: start('/ownRules/c'),
+      engineerDepth: start('/ownRules/engineerDepth'),
+      setback: start('/ownRules/setback'),
+      ladderDepth: start('/ownRules/ladderDepth'),
+      ladderTravel: start('/ownRules/ladderTravel'),
     },
-    datum: { name: '', level: 100, east: 0, north: 0 },
+    datum: {
+      name: '',
+      level: start('/datum/level'),
+      east: start('/datum/east'),
+      north: start('/datum/north'),
+    },
     ground: {
-      surface: { kind: 'plane', level: 100, gradeEast: 0, gradeNorth: 0 },
+      surface: {
+        kind: 'plane',
+        level: start('/ground/surface/level'),
+        gradeEast: start('/ground/surface/gradeEast'),
+        gradeNorth: start('/ground/surface/gradeNorth'),
+      },
       soils: [
         { id: 'topsoil', name: '', kind: 'topsoil', values: {}, hand: null },
         { id: 'subsoil', name: '', kind: 'stiffClay', values: {}, hand: null },
       ],
       logs: [
         {
-          ...newLog('log-1', 'TP1', [0, 0], 4),
+          ...newLog('log-1', 'TP1', [0, 0], start('/ground/logs/*/bottom')),
           layers: [
             { soil: 'topsoil', top: 0, note: '' },
-            { soil: 'subsoil', top: size(250, 10), note: '' },
+            { soil: 'subsoil', top: metric ? 0.25 : 10 * INCH, note: '' },
           ],
         },
       ],
-      base: 4,
+      base: start('/ground/base'),
       water: null,
       waterHigh: null,
       hazards: [],
-      frost: { local: null, climate: null, cover: [], margin: size(100, 4), frozen: null },
+      frost: { local: null, climate: null, cover: [], margin: start('/ground/frost/margin'), frozen: null },
     },
     levels: {
-      string: 100.5,
+      string: start('/levels/string'),
       floors: [],
       bearing: null,
-      cover: size(450, 18),
+      cover: start('/levels/cover'),
       steps: { height: null, lap: null, tread: null },
-      influence: 1,
+      influence: start('/levels/influence'),
       instructions: [],
       shallow: null,
     },
     setout: {
-      offset: size(1000, 36),
-      tension: 100,
-      weight: 0.002,
-      tolerance: size(5, 0.25),
+      offset: start('/setout/offset'),
+      tension: start('/setout/tension'),
+      weight: start('/setout/weight'),
+      tolerance: start('/setout/tolerance'),
       temperature: null,
       measured: [],
     },
     site: { boundary: [], gates: [], areas: [], paths: [] },
     dig: {
       corners: 'mitred',
-      side: 1,
-      room: size(300, 12),
+      side: start('/dig/side'),
+      room: start('/dig/room'),
       support: 'slope',
-      bench: { height: size(1200, 48), width: size(1200, 48) },
-      shore: size(100, 4),
+      bench: { height: start('/dig/bench/height'), width: start('/dig/bench/width') },
+      shore: start('/dig/shore'),
       machines: [typicalMachine('machine-1', 8)],
       machine: 'machine-1',
       order: [],
       buckets: metric ? [0.45, 0.6, 0.9] : [18 * INCH, 24 * INCH, 36 * INCH],
       cramped: false,
-      day: { start: '07:30', hours: 8 },
+      day: { start: '07:30', hours: start('/dig/day/hours') },
       handTrim: null,
     },
     spoil: {
       topsoil: 'keep',
       keepForBackfill: true,
-      spread: 0.1,
+      spread: start('/spoil/spread'),
       trucks: [
         {
           id: 'tipper',
           name: metric ? '8 m³' : '10 yd³',
-          body: metric ? 8 : 7.645548,
-          payload: 13000,
-          side: size(2400, 96),
+          body: start('/spoil/trucks/*/body'),
+          payload: start('/spoil/trucks/*/payload'),
+          side: start('/spoil/trucks/*/side'),
         },
       ],
-      trip: 40,
-      fleet: 1,
+      trip: start('/spoil/trip'),
+      fleet: start('/spoil/fleet'),
     },
     base: null,
     pour: {
       blinding: null,
       irregularity: null,
-      waste: 0.05,
-      step: metric ? 0.5 : 0.3822774,
-      truck: 6,
+      waste: start('/pour/waste'),
+      step: start('/pour/step'),
+      truck: start('/pour/truck'),
       makeUp: 'concrete',
     },
     prices: { currency: '', dig: null, load: null, stone: null, lean: null, concrete: null, shoring: null },
@@ -140,18 +151,21 @@ export function blankPlan(name: string, system: System): Plan {
   };
 }
 
+/** What an element's number starts with, in the plan's units. */
+const starts = (plan: Plan, id: FieldId) => startOf(id, plan.system);
+
 const common = (plan: Plan, id: string) => ({
   id,
   name: id,
   group: '',
-  thickness: plan.system === 'metric' ? 0.3 : 12 * INCH,
+  thickness: starts(plan, '/elements/*/thickness'),
   method: 'formed' as const,
   floor: null,
-  stem: 0,
+  stem: starts(plan, '/elements/*/stem'),
   side: null,
   room: null,
   bucket: null,
-  low: 0,
+  low: starts(plan, '/elements/*/low'),
   trim: null,
   level: null,
   support: null,
@@ -166,19 +180,26 @@ export function newStrip(plan: Plan, points: Strip['points'], closed = false): S
     ...common(plan, id),
     points,
     closed,
-    width: plan.system === 'metric' ? 0.6 : 24 * INCH,
+    width: starts(plan, '/elements/*/width'),
     stepped: false,
     use: 'footing',
-    fall: 0,
-    bay: 1.2,
+    fall: starts(plan, '/elements/*/fall'),
+    bay: starts(plan, '/elements/*/bay'),
     key: null,
   };
 }
 
 export function newPad(plan: Plan, at: Pad['at'], length?: number, width?: number): Pad {
   const id = nextName('P', names(plan));
-  const size = plan.system === 'metric' ? 1 : 48 * INCH;
-  return { kind: 'pad', ...common(plan, id), at, length: length ?? size, width: width ?? size, angle: 0 };
+  const size = starts(plan, '/elements/*/length');
+  return {
+    kind: 'pad',
+    ...common(plan, id),
+    at,
+    length: length ?? size,
+    width: width ?? size,
+    angle: starts(plan, '/elements/*/angle'),
+  };
 }
 
 export function newRaft(plan: Plan, outline: Raft['outline']): Raft {
@@ -189,7 +210,7 @@ export function newRaft(plan: Plan, outline: Raft['outline']): Raft {
     ...common(plan, id),
     thickness: metric ? 0.2 : 8 * INCH,
     outline,
-    edge: { depth: metric ? 0.25 : 10 * INCH, width: metric ? 0.4 : 16 * INCH },
+    edge: { depth: starts(plan, '/elements/*/edge/depth'), width: starts(plan, '/elements/*/edge/width') },
   };
 }
 
@@ -201,9 +222,9 @@ export function newPit(plan: Plan, outline: PitBox['outline']): PitBox {
     ...common(plan, id),
     room: metric ? 0.6 : 24 * INCH,
     outline,
-    wall: metric ? 0.2 : 8 * INCH,
-    height: metric ? 2.4 : 96 * INCH,
-    roof: 0,
+    wall: starts(plan, '/elements/*/wall'),
+    height: starts(plan, '/elements/*/height'),
+    roof: starts(plan, '/elements/*/roof'),
   };
 }
 
@@ -216,7 +237,7 @@ export function newRamp(plan: Plan, serves: string, at: Ramp['at'], angle: numbe
     at,
     angle,
     width: plan.system === 'metric' ? 3 : 10 * 12 * INCH,
-    grade: 0.2,
+    grade: starts(plan, '/elements/*/grade'),
     serves,
   };
 }

@@ -8,18 +8,17 @@ import { surfaceOf } from '../ground/surface.ts';
 import { floorLevels } from '../levels/floors.ts';
 import { axisLength } from '../setout/footprint.ts';
 import { pointsOf, sizesOf } from '../setout/places.ts';
+import { FIELDS, outOfRange } from './fields.ts';
 import { numbersOf } from './numbers.ts';
-import { outOfRange, RANGES } from './ranges.ts';
 import type { Element, Plan } from './schema.ts';
 
 /** Numbers past their limits: field, value and limits named. */
 export function rangeProblems(plan: Plan): Problem[] {
   const out: Problem[] = [];
-  for (const [path, key, value] of numbersOf(plan)) {
-    if (value === null || value === undefined) continue;
-    const code = outOfRange(key, value);
+  for (const [path, field, value] of numbersOf(plan)) {
+    const { min, max, kind } = FIELDS[field];
+    const code = outOfRange(FIELDS[field], value);
     if (code === null) continue;
-    const { min, max, kind } = RANGES[key];
     out.push({ code, path, min, max, kind, value: Number.isFinite(value) ? value : String(value) });
   }
   return out;

@@ -2,10 +2,11 @@ export { isAssumed, settled } from './assumed.ts';
 export * from './blank.ts';
 export * from './check.ts';
 export * from './diff.ts';
+export * from './fields.ts';
 export * from './kinds.ts';
+export * from './limits.ts';
 export * from './migrate.ts';
 export * from './path.ts';
-export * from './ranges.ts';
 export type {
   Element,
   FloorLayer,

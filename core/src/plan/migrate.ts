@@ -3,7 +3,7 @@
  * document of version n and returns that of version n+1; it never looks at later versions.
  */
 import type { Problem } from '../compute/takeoff.ts';
-import { PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
+import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import type { Plan } from './schema.ts';
 import { wholeText, wholeValue } from './text.ts';
 

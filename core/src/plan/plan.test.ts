@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { demo, firstStrip, named, pad, plainPlan, strip } from '../testing.ts';
 import { blankPlan, newPad, newStrip, nextName } from './blank.ts';
 import { applyChanges, mergePlans, planChanges, sameValue } from './diff.ts';
+import { FIELDS, outOfRange } from './fields.ts';
 import { migrate } from './migrate.ts';
-import { outOfRange, RANGES } from './ranges.ts';
 import type { Plan, Strip } from './schema.ts';
 import { validatePlan } from './validate.ts';
 
@@ -109,11 +109,12 @@ describe('migration', () => {
 
 describe('ranges', () => {
   it('stop what is not a number, at both limits, and allow the limits', () => {
-    expect(outOfRange('elements.width', Number.NaN)).toBe('notFinite');
-    for (const [key, { min, max }] of Object.entries(RANGES)) {
-      expect(outOfRange(key as keyof typeof RANGES, min)).toBeNull();
-      expect(outOfRange(key as keyof typeof RANGES, max)).toBeNull();
-      expect(outOfRange(key as keyof typeof RANGES, max * 1.01 + 1)).toBe('range');
+    expect(outOfRange(FIELDS['/elements/*/width'], Number.NaN)).toBe('notFinite');
+    for (const field of Object.values(FIELDS)) {
+      const { min, max } = field;
+      expect(outOfRange(field, min)).toBeNull();
+      expect(outOfRange(field, max)).toBeNull();
+      expect(outOfRange(field, max * 1.01 + 1)).toBe('range');
     }
   });
 });

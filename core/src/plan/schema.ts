@@ -6,22 +6,13 @@ import Type, { type Static, type TSchema } from 'typebox';
 import { COMPACTOR_IDS } from '../base/compactors.ts';
 import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../ground/kinds.ts';
 import { MATERIAL_IDS } from '../levels/materials.ts';
+import { FIELDS, type FieldId } from './fields.ts';
 import { AREA_USES, RULE_SETS, STRIP_USES, SUPPORTS } from './kinds.ts';
-import {
-  CLOCK,
-  MOST_ELEMENTS,
-  MOST_FLEET,
-  MOST_LOGS,
-  MOST_SPOTS,
-  PLAN_FORMAT,
-  PLAN_VERSION,
-  RANGES,
-  type RangeKey,
-} from './ranges.ts';
+import { CLOCK, MOST_ELEMENTS, MOST_LOGS, MOST_SPOTS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import { WHOLE_TEXT } from './text.ts';
 
-const num = (key: RangeKey) => {
-  const { min, max } = RANGES[key];
+const num = (id: FieldId) => {
+  const { min, max } = FIELDS[id];
   const slack = 1e-9 * Math.max(1, Math.abs(max));
   return Type.Number({ minimum: min - slack, maximum: max + slack });
 };
@@ -36,7 +27,7 @@ const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()
 
 export const Point = Type.Unsafe<readonly [number, number]>({
   type: 'array',
-  prefixItems: [num('elements.coordinate'), num('elements.coordinate')],
+  prefixItems: [num('/elements/*/at/0'), num('/elements/*/at/1')],
   minItems: 2,
   maxItems: 2,
 });
@@ -44,7 +35,7 @@ export const Point = Type.Unsafe<readonly [number, number]>({
 /** x, y and level of a surveyed spot. */
 export const Spot = Type.Unsafe<readonly [number, number, number]>({
   type: 'array',
-  prefixItems: [num('elements.coordinate'), num('elements.coordinate'), num('ground.surface.level')],
+  prefixItems: [num('/elements/*/at/0'), num('/elements/*/at/1'), num('/ground/surface/points/*/2')],
   minItems: 3,
   maxItems: 3,
 });
@@ -52,16 +43,16 @@ export const Spot = Type.Unsafe<readonly [number, number, number]>({
 /** Values measured or given for this job; what is absent is typical for the kind of soil. */
 const SoilValues = Type.Partial(
   object({
-    density: num('ground.soils.density'),
-    swell: num('ground.soils.swell'),
-    shrink: num('ground.soils.shrink'),
-    repose: num('ground.soils.repose'),
-    permeability: num('ground.soils.permeability'),
-    dryDensity: num('ground.soils.dryDensity'),
-    moisture: num('ground.soils.moisture'),
+    density: num('/ground/soils/*/values/density'),
+    swell: num('/ground/soils/*/values/swell'),
+    shrink: num('/ground/soils/*/values/shrink'),
+    repose: num('/ground/soils/*/values/repose'),
+    permeability: num('/ground/soils/*/values/permeability'),
+    dryDensity: num('/ground/soils/*/values/dryDensity'),
+    moisture: num('/ground/soils/*/values/moisture'),
     /** Share by mass finer than 0.02 mm, and plasticity index: for the frost heave group. */
-    finer: num('ground.soils.finer'),
-    plasticity: num('ground.soils.plasticity'),
+    finer: num('/ground/soils/*/values/finer'),
+    plasticity: num('/ground/soils/*/values/plasticity'),
     slopeClass: oneOf(SLOPE_CLASSES),
   }),
   { additionalProperties: false },
@@ -76,7 +67,7 @@ const HandSchema = Type.Partial(
     shine: oneOf(HAND.shine),
     thumb: oneOf(HAND.thumb),
     seep: oneOf(HAND.seep),
-    penetrometer: num('ground.soils.hand.penetrometer'),
+    penetrometer: num('/ground/soils/*/hand/penetrometer'),
   }),
   { additionalProperties: false },
 );
@@ -94,15 +85,15 @@ const Log = object({
   id,
   name,
   at: Point,
-  layers: Type.Array(object({ soil: id, top: num('ground.logs.layers.top'), note: text(200) }), {
+  layers: Type.Array(object({ soil: id, top: num('/ground/logs/*/layers/*/top'), note: text(200) }), {
     minItems: 1,
     maxItems: 20,
   }),
   /** Depth the log stops at. */
-  bottom: num('ground.logs.bottom'),
+  bottom: num('/ground/logs/*/bottom'),
   /** Depth water was struck at, and where it came to stand; null when none was seen. */
-  strike: orNull(num('ground.logs.strike')),
-  standing: orNull(num('ground.logs.standing')),
+  strike: orNull(num('/ground/logs/*/strike')),
+  standing: orNull(num('/ground/logs/*/standing')),
   /** The standing water hangs over a tight layer and is not the water table. */
   perched: Type.Boolean(),
   note: text(400),
@@ -111,9 +102,9 @@ const Log = object({
 const Surface = Type.Union([
   object({
     kind: Type.Literal('plane'),
-    level: num('ground.surface.level'),
-    gradeEast: num('ground.surface.gradeEast'),
-    gradeNorth: num('ground.surface.gradeNorth'),
+    level: num('/ground/surface/level'),
+    gradeEast: num('/ground/surface/gradeEast'),
+    gradeNorth: num('/ground/surface/gradeNorth'),
   }),
   object({
     kind: Type.Literal('spots'),
@@ -132,13 +123,13 @@ const Hazard = object({
   /** One point, or a line. */
   points: Type.Array(Point, { minItems: 1, maxItems: 60 }),
   /** Nothing is dug nearer than this in plan. */
-  keepOff: num('ground.hazards.keepOff'),
+  keepOff: num('/ground/hazards/*/keepOff'),
   /** A service: cover over it below ground; null when nobody knows. */
-  depth: orNull(num('ground.hazards.depth')),
+  depth: orNull(num('/ground/hazards/*/depth')),
   /** A neighbour's footing: its underside. A stream: its flood level. */
-  level: orNull(num('ground.hazards.level')),
+  level: orNull(num('/ground/hazards/*/level')),
   /** A neighbour's footing: how far its concrete stands out from the line, to either side. */
-  projection: orNull(num('ground.hazards.projection')),
+  projection: orNull(num('/ground/hazards/*/projection')),
   /** A service: laid bare by hand. */
   confirmed: Type.Boolean(),
 });
@@ -148,16 +139,16 @@ const Layer = object({
   name,
   material: oneOf(MATERIAL_IDS),
   /** Of a course: the unit's height. */
-  thickness: num('levels.floors.layers.thickness'),
+  thickness: num('/levels/floors/*/layers/*/thickness'),
   /** Masonry or block courses when given: the bed joint. As many courses as the depth takes. */
-  joint: orNull(num('levels.floors.layers.joint')),
+  joint: orNull(num('/levels/floors/*/layers/*/joint')),
 });
 
 const Floor = object({
   id,
   name,
   /** Finished level; or, when `above` names another floor, the height over that one. */
-  level: num('levels.floors.level'),
+  level: num('/levels/floors/*/level'),
   above: orNull(id),
   /** Down: the floor decides the footing. Up: the footing stands where the ground says. */
   count: oneOf(['down', 'up'] as const),
@@ -171,22 +162,22 @@ const Common = {
   name,
   /** Elements of one group are dug to one level: the lowest any of them needs. */
   group: text(40),
-  thickness: num('elements.thickness'),
+  thickness: num('/elements/*/thickness'),
   method: oneOf(['formed', 'trenchFill'] as const),
   /** The floor it carries; null: the job's first. */
   floor: orNull(id),
   /** Width of the wall or column that stands on it; 0 when none. */
-  stem: num('elements.stem'),
+  stem: num('/elements/*/stem'),
   /** Null: the job's. */
-  side: orNull(num('dig.side')),
-  room: orNull(num('dig.room')),
-  bucket: orNull(num('dig.buckets')),
+  side: orNull(num('/elements/*/side')),
+  room: orNull(num('/elements/*/room')),
+  bucket: orNull(num('/elements/*/bucket')),
   /** How far the bottom is dug, or found, below what is needed. */
-  low: num('elements.low'),
+  low: num('/elements/*/low'),
   /** Left for hand trim. Null: the job's, or by the soil it stands in. */
-  trim: orNull(num('elements.trim')),
+  trim: orNull(num('/elements/*/trim')),
   /** Underside as drawn, when the drawing gives one: a rule among the others. */
-  level: orNull(num('elements.level')),
+  level: orNull(num('/elements/*/level')),
   /** What keeps the sides up. Null: the job's. */
   support: orNull(oneOf(SUPPORTS)),
 };
@@ -198,26 +189,26 @@ const Strip = object({
   ...Common,
   points: Type.Array(Point, { minItems: 2, maxItems: 200 }),
   closed: Type.Boolean(),
-  width: num('elements.width'),
+  width: num('/elements/*/width'),
   /** Follows the ground or the rules in steps instead of lying at one level. */
   stepped: Type.Boolean(),
   /** A footing carries walls; a drain holds pipe and stone to a fall; an underpin run is dug in bays. */
   use: oneOf(STRIP_USES),
   /** Of a drain: how the bottom falls from its first point on; negative rises. */
-  fall: num('elements.fall'),
+  fall: num('/elements/*/fall'),
   /** Of an underpin run: longest bay. */
-  bay: num('elements.bay'),
+  bay: num('/elements/*/bay'),
   /** A keyway under the base, along its middle. */
-  key: orNull(object({ width: num('elements.key.width'), depth: num('elements.key.depth') })),
+  key: orNull(object({ width: num('/elements/*/key/width'), depth: num('/elements/*/key/depth') })),
 });
 const Pad = object({
   kind: Type.Literal('pad'),
   ...Common,
   at: Point,
-  length: num('elements.length'),
-  width: num('elements.width'),
+  length: num('/elements/*/length'),
+  width: num('/elements/*/width'),
   /** Degrees, anticlockwise from east. */
-  angle: num('elements.angle'),
+  angle: num('/elements/*/angle'),
 });
 
 /** A slab on the ground with an edge turned down round it. */
@@ -225,7 +216,7 @@ const Raft = object({
   kind: Type.Literal('raft'),
   ...Common,
   outline: Outline,
-  edge: orNull(object({ depth: num('elements.edge.depth'), width: num('elements.edge.width') })),
+  edge: orNull(object({ depth: num('/elements/*/edge/depth'), width: num('/elements/*/edge/width') })),
 });
 /** A box in the ground: tank, vault, basement. `thickness` is its base's. */
 const Pit = object({
@@ -233,11 +224,11 @@ const Pit = object({
   ...Common,
   /** Outer face of the walls. */
   outline: Outline,
-  wall: num('elements.wall'),
+  wall: num('/elements/*/wall'),
   /** Outside height, base and roof included. */
-  height: num('elements.height'),
+  height: num('/elements/*/height'),
   /** Roof slab; 0 when open. */
-  roof: num('elements.roof'),
+  roof: num('/elements/*/roof'),
 });
 /** The way in and out of a pit: a sloping cut that starts at its foot and climbs along `angle`. */
 const Ramp = object({
@@ -245,10 +236,10 @@ const Ramp = object({
   ...Common,
   /** Middle of the foot. */
   at: Point,
-  angle: num('elements.angle'),
-  width: num('elements.width'),
+  angle: num('/elements/*/angle'),
+  width: num('/elements/*/width'),
   /** Rise over run. */
-  grade: num('elements.grade'),
+  grade: num('/elements/*/grade'),
   /** The element whose bottom it comes down to. */
   serves: id,
 });
@@ -257,21 +248,28 @@ const Machine = object({
   id,
   name,
   /** Reach of the bucket's teeth from the slew centre, by depth below the tracks. */
-  reach: Type.Array(object({ depth: num('dig.machines.depth'), reach: num('dig.machines.reach') }), {
-    minItems: 2,
-    maxItems: 12,
-  }),
-  dumpHeight: num('dig.machines.dumpHeight'),
+  reach: Type.Array(
+    object({ depth: num('/dig/machines/*/reach/*/depth'), reach: num('/dig/machines/*/reach/*/reach') }),
+    {
+      minItems: 2,
+      maxItems: 12,
+    },
+  ),
+  dumpHeight: num('/dig/machines/*/dumpHeight'),
   /** Over the tracks: what it needs to pass. */
-  width: num('dig.machines.width'),
+  width: num('/dig/machines/*/width'),
   /** Heaped bucket, m³. */
-  bucket: num('dig.machines.bucket'),
+  bucket: num('/dig/machines/*/bucket'),
   /** s a cycle in common earth, and minutes worked in an hour over 60. Null: typical for the size. */
-  cycle: orNull(num('dig.machines.cycle')),
-  efficiency: orNull(num('dig.machines.efficiency')),
+  cycle: orNull(num('/dig/machines/*/cycle')),
+  efficiency: orNull(num('/dig/machines/*/efficiency')),
   /** What it did, by the crew's own log. */
   logged: Type.Array(
-    object({ when: text(40), volume: num('dig.machines.volume'), hours: num('dig.machines.hours') }),
+    object({
+      when: text(40),
+      volume: num('/dig/machines/*/logged/*/volume'),
+      hours: num('/dig/machines/*/logged/*/hours'),
+    }),
     { maxItems: 60 },
   ),
 });
@@ -288,21 +286,21 @@ export const PlanSchema = object({
   ruleSet: oneOf(RULE_SETS),
   /** What the own rule set says; read only when it is chosen. */
   ownRules: object({
-    protectFrom: num('ownRules.protectFrom'),
-    a: num('ownRules.a'),
-    b: num('ownRules.b'),
-    c: num('ownRules.c'),
-    engineerDepth: num('ownRules.engineerDepth'),
-    setback: num('ownRules.setback'),
-    ladderDepth: num('ownRules.ladderDepth'),
-    ladderTravel: num('ownRules.ladderTravel'),
+    protectFrom: num('/ownRules/protectFrom'),
+    a: num('/ownRules/a'),
+    b: num('/ownRules/b'),
+    c: num('/ownRules/c'),
+    engineerDepth: num('/ownRules/engineerDepth'),
+    setback: num('/ownRules/setback'),
+    ladderDepth: num('/ownRules/ladderDepth'),
+    ladderTravel: num('/ownRules/ladderTravel'),
   }),
   /** The reference mark, and where the job's own origin lies in the survey's coordinates. */
   datum: object({
     name: text(80),
-    level: num('datum.level'),
-    east: num('datum.east'),
-    north: num('datum.north'),
+    level: num('/datum/level'),
+    east: num('/datum/east'),
+    north: num('/datum/north'),
   }),
   ground: object({
     surface: Surface,
@@ -310,32 +308,32 @@ export const PlanSchema = object({
     soils: Type.Array(Soil, { minItems: 1, maxItems: 20 }),
     logs: Type.Array(Log, { minItems: 1, maxItems: MOST_LOGS }),
     /** Depth to which the ground is known, taken as the tight base of the water-bearing soil. */
-    base: num('ground.base'),
+    base: num('/ground/base'),
     /** Standing water level where no log measured one; null when none was found. */
-    water: orNull(num('ground.water')),
+    water: orNull(num('/ground/water')),
     /** Highest water level of the year, when known. */
-    waterHigh: orNull(num('ground.waterHigh')),
+    waterHigh: orNull(num('/ground/waterHigh')),
     hazards: Type.Array(Hazard, { maxItems: 60 }),
     frost: object({
-      local: orNull(num('ground.frost.local')),
+      local: orNull(num('/ground/frost/local')),
       climate: orNull(
         object({
           /** Null: the design winter of the record. */
-          index: orNull(num('ground.frost.climate.index')),
-          days: orNull(num('ground.frost.climate.days')),
-          mean: num('ground.frost.climate.mean'),
-          nFactor: num('ground.frost.climate.nFactor'),
+          index: orNull(num('/ground/frost/climate/index')),
+          days: orNull(num('/ground/frost/climate/days')),
+          mean: num('/ground/frost/climate/mean'),
+          nFactor: num('/ground/frost/climate/nFactor'),
           /** Winters of a climate record, in order. */
           record: Type.Array(
             object({
               winter: text(20),
-              index: num('ground.frost.climate.index'),
-              days: Type.Number({ minimum: 0, maximum: 366 }),
+              index: num('/ground/frost/climate/record/*/index'),
+              days: num('/ground/frost/climate/record/*/days'),
             }),
             { maxItems: 120 },
           ),
           /** Share of the coldest winter's index spent at equal steps from its first frost to its last. */
-          shape: Type.Array(Type.Number({ minimum: 0, maximum: 1 }), { maxItems: 60 }),
+          shape: Type.Array(num('/ground/frost/climate/shape/*'), { maxItems: 60 }),
         }),
       ),
       /** Laid over the ground before the winter, from the top down. */
@@ -343,17 +341,17 @@ export const PlanSchema = object({
         object({
           id,
           kind: oneOf(COVER_KINDS),
-          thickness: num('ground.frost.cover.thickness'),
+          thickness: num('/ground/frost/cover/*/thickness'),
           /** Null: typical for the kind. */
-          conductivity: orNull(num('ground.frost.cover.conductivity')),
+          conductivity: orNull(num('/ground/frost/cover/*/conductivity')),
         }),
         { maxItems: 6 },
       ),
-      margin: num('ground.frost.margin'),
+      margin: num('/ground/frost/margin'),
       /** Frozen ground on the day of the dig. */
       frozen: orNull(
         object({
-          depth: num('ground.frost.frozen.depth'),
+          depth: num('/ground/frost/frozen/depth'),
           from: oneOf(['typed', 'feed'] as const),
           when: text(40),
         }),
@@ -361,26 +359,26 @@ export const PlanSchema = object({
     }),
   }),
   levels: object({
-    string: num('levels.string'),
+    string: num('/levels/string'),
     floors: Type.Array(Floor, { maxItems: 8 }),
     /** The soil the footings must stand in, and how far into it. */
-    bearing: orNull(object({ soil: id, embedment: num('levels.bearing.embedment') })),
+    bearing: orNull(object({ soil: id, embedment: num('/levels/bearing/embedment') })),
     /** Least depth of a footing's underside below ground by the local code. */
-    cover: orNull(num('levels.cover')),
+    cover: orNull(num('/levels/cover')),
     /** Of stepped strips. Null: height the footing's thickness, lap and tread by rule. */
     steps: object({
-      height: orNull(num('levels.steps.height')),
-      lap: orNull(num('levels.steps.lap')),
-      tread: orNull(num('levels.steps.tread')),
+      height: orNull(num('/levels/steps/height')),
+      lap: orNull(num('/levels/steps/lap')),
+      tread: orNull(num('/levels/steps/tread')),
     }),
     /** Tangent of the line of influence under a neighbour's footing: 1 is 45°, 0.5 is 1 in 2. */
-    influence: num('levels.influence'),
+    influence: num('/levels/influence'),
     /** An engineer's word on underside or width: it overrides every rule. */
     instructions: Type.Array(
       object({
         id,
-        level: orNull(num('levels.instructions.level')),
-        width: orNull(num('levels.instructions.width')),
+        level: orNull(num('/levels/instructions/*/level')),
+        width: orNull(num('/levels/instructions/*/width')),
         who: name,
         when: text(40),
         why: text(400),
@@ -392,45 +390,48 @@ export const PlanSchema = object({
     /** The other school: a slab on a drained bed that frost cannot lift. */
     shallow: orNull(
       object({
-        length: num('levels.shallow.length'),
-        width: num('levels.shallow.width'),
-        slab: num('levels.shallow.slab'),
-        edge: num('levels.shallow.edge'),
-        edgeWidth: num('levels.shallow.edgeWidth'),
+        length: num('/levels/shallow/length'),
+        width: num('/levels/shallow/width'),
+        slab: num('/levels/shallow/slab'),
+        edge: num('/levels/shallow/edge'),
+        edgeWidth: num('/levels/shallow/edgeWidth'),
         bed: oneOf(['sand', 'gravel'] as const),
         board: orNull(
           object({
-            thickness: num('ground.frost.cover.thickness'),
-            conductivity: num('ground.frost.cover.conductivity'),
+            thickness: num('/levels/shallow/board/thickness'),
+            conductivity: num('/levels/shallow/board/conductivity'),
           }),
         ),
         /** Where the drain comes to daylight: how far off, and its level there. */
         outfall: orNull(
-          object({ distance: num('levels.shallow.distance'), level: num('levels.shallow.level') }),
+          object({
+            distance: num('/levels/shallow/outfall/distance'),
+            level: num('/levels/shallow/outfall/level'),
+          }),
         ),
-        fall: num('levels.shallow.fall'),
+        fall: num('/levels/shallow/fall'),
       }),
     ),
   }),
   setout: object({
     /** Boards stand this far beyond the dug edge. */
-    offset: num('setout.offset'),
+    offset: num('/setout/offset'),
     /** Pull on the string, N, and its mass, kg/m. */
-    tension: num('setout.tension'),
-    weight: num('setout.weight'),
+    tension: num('/setout/tension'),
+    weight: num('/setout/weight'),
     /** How far a measured distance may be off. */
-    tolerance: num('setout.tolerance'),
+    tolerance: num('/setout/tolerance'),
     /** Steel tape: its temperature; null when no correction is wanted. */
-    temperature: orNull(num('setout.temperature')),
+    temperature: orNull(num('/setout/temperature')),
     measured: Type.Array(
-      object({ from: text(20), to: text(20), distance: num('setout.measured.distance') }),
+      object({ from: text(20), to: text(20), distance: num('/setout/measured/*/distance') }),
       { maxItems: 400 },
     ),
   }),
   site: object({
     /** The plot; empty when not drawn. */
     boundary: Type.Array(Point, { maxItems: 200 }),
-    gates: Type.Array(object({ id, name, at: Point, width: num('site.gates.width') }), { maxItems: 12 }),
+    gates: Type.Array(object({ id, name, at: Point, width: num('/site/gates/*/width') }), { maxItems: 12 }),
     /** Where soil may lie. */
     areas: Type.Array(
       object({ id, name, use: oneOf(AREA_USES), points: Type.Array(Point, { minItems: 3, maxItems: 60 }) }),
@@ -441,7 +442,7 @@ export const PlanSchema = object({
       object({
         id,
         name,
-        width: num('site.paths.width'),
+        width: num('/site/paths/*/width'),
         points: Type.Array(Point, { minItems: 2, maxItems: 60 }),
       }),
       { maxItems: 40 },
@@ -449,84 +450,84 @@ export const PlanSchema = object({
   }),
   dig: object({
     corners: oneOf(['mitred', 'rounded'] as const),
-    side: num('dig.side'),
+    side: num('/dig/side'),
     /** Form and working space on each side of a formed footing. */
-    room: num('dig.room'),
+    room: num('/dig/room'),
     support: oneOf(SUPPORTS),
-    bench: object({ height: num('dig.bench.height'), width: num('dig.bench.width') }),
+    bench: object({ height: num('/dig/bench/height'), width: num('/dig/bench/width') }),
     /** Thickness of sheets or shield, each side. */
-    shore: num('dig.shore'),
+    shore: num('/dig/shore'),
     machines: Type.Array(Machine, { minItems: 1, maxItems: 6 }),
     /** The machine that digs. */
     machine: id,
     /** Order of digging typed by hand, ids; what is missing is put in by itself. */
     order: Type.Array(id, { maxItems: MOST_ELEMENTS }),
-    buckets: Type.Array(num('dig.buckets'), { minItems: 1, maxItems: 12 }),
+    buckets: Type.Array(num('/dig/buckets/*'), { minItems: 1, maxItems: 12 }),
     /** Little room to swing: between walls, fences, trees. */
     cramped: Type.Boolean(),
     /** When the machine starts in the morning, 24-hour clock, and hours it digs a day. */
-    day: object({ start: Type.String({ pattern: CLOCK }), hours: num('dig.day.hours') }),
+    day: object({ start: Type.String({ pattern: CLOCK }), hours: num('/dig/day/hours') }),
     /** Null: by soil, 150 mm where water softens it and 50 mm elsewhere. */
-    handTrim: orNull(num('dig.handTrim')),
+    handTrim: orNull(num('/dig/handTrim')),
   }),
   spoil: object({
     topsoil: oneOf(['keep', 'haul'] as const),
     keepForBackfill: Type.Boolean(),
     /** How far the swell may be off, as a share of loose volume (one standard deviation). */
-    spread: num('spoil.spread'),
+    spread: num('/spoil/spread'),
     trucks: Type.Array(
       object({
         id,
         name,
-        body: num('spoil.trucks.body'),
-        payload: num('spoil.trucks.payload'),
+        body: num('/spoil/trucks/*/body'),
+        payload: num('/spoil/trucks/*/payload'),
         /** Height of its side, which the bucket must clear. */
-        side: num('spoil.trucks.side'),
+        side: num('/spoil/trucks/*/side'),
       }),
       { minItems: 1, maxItems: 6 },
     ),
     /** Minutes a truck is away, from leaving full until it is back; and how many run. */
-    trip: num('spoil.trip'),
-    fleet: Type.Integer({ minimum: 1, maximum: MOST_FLEET }),
+    trip: num('/spoil/trip'),
+    fleet: Type.Integer({ minimum: FIELDS['/spoil/fleet'].min, maximum: FIELDS['/spoil/fleet'].max }),
   }),
   base: orNull(
     object({
       name: text(80),
-      thickness: num('base.thickness'),
-      density: num('base.density'),
-      looseFactor: num('base.looseFactor'),
-      topSize: num('base.topSize'),
+      thickness: num('/base/thickness'),
+      density: num('/base/density'),
+      looseFactor: num('/base/looseFactor'),
+      topSize: num('/base/topSize'),
       compactor: oneOf(COMPACTOR_IDS),
       /** The specification's largest lift; null when it says nothing. */
-      maxLift: orNull(num('base.maxLift')),
+      maxLift: orNull(num('/base/maxLift')),
     }),
   ),
   pour: object({
     blinding: orNull(
       object({
-        thickness: num('pour.blinding.thickness'),
-        projection: num('pour.blinding.projection'),
+        thickness: num('/pour/blinding/thickness'),
+        projection: num('/pour/blinding/projection'),
       }),
     ),
     /** Null: 20 mm over stone, 10 mm over soil. */
-    irregularity: orNull(num('pour.irregularity')),
-    waste: num('pour.waste'),
+    irregularity: orNull(num('/pour/irregularity')),
+    waste: num('/pour/waste'),
     /** The plant's order step and its truck. */
-    step: num('pour.step'),
-    truck: num('pour.truck'),
+    step: num('/pour/step'),
+    truck: num('/pour/truck'),
     /** What a bottom dug low is made up with. */
     makeUp: oneOf(['stone', 'lean', 'concrete'] as const),
   }),
   /** What things cost here, by the unit each is counted in; null when nobody has said. */
   prices: object({
     currency: text(8),
-    dig: orNull(num('prices.dig')),
-    load: orNull(num('prices.load')),
-    stone: orNull(num('prices.stone')),
-    lean: orNull(num('prices.lean')),
-    concrete: orNull(num('prices.concrete')),
+    dig: orNull(num('/prices/dig')),
+    load: orNull(num('/prices/load')),
+    stone: orNull(num('/prices/stone')),
+    lean: orNull(num('/prices/lean')),
+    concrete: orNull(num('/prices/concrete')),
     /** Shoring, by m² of face. */
-    shoring: orNull(num('prices.shoring')),
+    shoring: orNull(num('/prices/shoring')),
   }),
   elements: Type.Array(Type.Union([Strip, Pad, Raft, Pit, Ramp]), { maxItems: MOST_ELEMENTS }),
 });

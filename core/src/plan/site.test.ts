@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { named, pit, plainPlan, raft, ramp, strip } from '../testing.ts';
 import { newPit, newRaft, newRamp } from './blank.ts';
 import { checkPlan } from './check.ts';
-import { RANGES } from './ranges.ts';
+import { FIELDS } from './fields.ts';
 import type { Plan } from './schema.ts';
 import { validatePlan } from './validate.ts';
 
@@ -128,14 +128,14 @@ describe('what the site and the plant can have wrong', () => {
       }),
     );
     expect(found.map((p) => p.path)).toEqual([
-      '/dig/bench/height',
       '/setout/tension',
       '/site/gates/0/at/0',
+      '/dig/bench/height',
       '/dig/machines/0/bucket',
       '/elements/0/edge/depth',
       '/elements/1/grade',
     ]);
-    expect(found[0]).toMatchObject({ code: 'range', max: RANGES['dig.bench.height'].max });
+    expect(found[2]).toMatchObject({ code: 'range', max: FIELDS['/dig/bench/height'].max });
     expect(found[3]).toMatchObject({ code: 'notFinite', value: 'NaN' });
   });
 

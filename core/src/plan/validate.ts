@@ -3,8 +3,8 @@ import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
 import type { Problem } from '../compute/takeoff.ts';
 import { checkPlan } from './check.ts';
 import { ELEMENT_KINDS } from './kinds.ts';
+import { CLOCK, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import { migrate } from './migrate.ts';
-import { CLOCK, PLAN_FORMAT, PLAN_VERSION } from './ranges.ts';
 import { type Plan, PlanSchema } from './schema.ts';
 import { WHOLE_TEXT, wholeText } from './text.ts';
 

@@ -1,8 +1,10 @@
 /** How saving goes, in words; and what to do when two people saved at once. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { mergePlans, wholeText } from '@cimiento/core';
+import { mergePlans } from '@cimiento/core';
 import { useMemo, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { ChangeLine } from '../parts/ChangeLine.tsx';
+import { changeText } from '../parts/changes.ts';
 import { Button, Heading, Small } from '../parts/controls.tsx';
 import { fileName, saveFile } from '../parts/files.ts';
 import { useFormat } from '../parts/format.tsx';
@@ -63,17 +65,10 @@ export function SaveState() {
   );
 }
 
-const show = (value: unknown): string => {
-  if (value === undefined || value === null) return '–';
-  if (typeof value === 'number') return String(Math.round(value * 1000) / 1000);
-  if (typeof value === 'object' && 'name' in value) return String(value.name);
-  const text = typeof value === 'string' ? value : JSON.stringify(value);
-  return text.length > 40 ? `${wholeText(text, 39)}…` : text;
-};
-
 function ConflictDialog({ conflict }: { conflict: Conflict }) {
   const { t } = useTranslation();
   const store = useDeskStore();
+  const format = useFormat();
   const plan = useDesk((desk) => desk.plan);
   const base = useDesk((desk) => desk.base);
   const merge = useMemo(() => mergePlans(base.plan, conflict.plan, plan), [base.plan, conflict.plan, plan]);
@@ -95,7 +90,7 @@ function ConflictDialog({ conflict }: { conflict: Conflict }) {
         <Box as="ul" fontSize="sm" maxH="9rem" overflowY="auto">
           {merge.theirChanges.map((c) => (
             <li key={c.path}>
-              <code>{c.path.slice(1)}</code> {show(c.from)} → <strong>{show(c.to)}</strong>
+              <ChangeLine plan={conflict.plan} change={c} />
             </li>
           ))}
         </Box>
@@ -103,12 +98,17 @@ function ConflictDialog({ conflict }: { conflict: Conflict }) {
           <>
             <Heading as="h3">{t('conflict.both')}</Heading>
             <Box as="ul" fontSize="sm">
-              {merge.collisions.map((c) => (
-                <li key={c.path}>
-                  <code>{c.path.slice(1)}</code> {t('conflict.them')} <strong>{show(c.theirs)}</strong> ·{' '}
-                  {t('conflict.me')} <strong>{show(c.mine)}</strong>
-                </li>
-              ))}
+              {merge.collisions.map((c) => {
+                const { path } = c;
+                const them = changeText(t, format, conflict.plan, { path, from: c.base, to: c.theirs });
+                const me = changeText(t, format, plan, { path, from: c.base, to: c.mine });
+                return (
+                  <li key={path}>
+                    {them.what}: {t('conflict.them')} <strong>{them.to}</strong> · {t('conflict.me')}{' '}
+                    <strong>{me.to}</strong>
+                  </li>
+                );
+              })}
             </Box>
             <label>
               <input

@@ -4,14 +4,14 @@
  */
 import { Box, Flex } from '@chakra-ui/react';
 import {
+  FIELDS,
+  type FieldId,
   fromSI,
   KINDS,
   outOfRange,
   parseQuantity,
   printEntry,
   printQuantity,
-  RANGES,
-  type RangeKey,
   toSI,
 } from '@cimiento/core';
 import { memo, useCallback, useEffect, useId, useRef, useState } from 'react';
@@ -22,7 +22,8 @@ import { useFormat } from './format.tsx';
 export interface QuantityFieldProps {
   readonly label: string;
   readonly hint?: string;
-  readonly range: RangeKey;
+  /** The field of the plan it is, or is like: its kind of quantity and its limits. */
+  readonly range: FieldId;
   readonly value: number | null;
   /** Called with each value that may stand; null when an optional field is emptied. */
   readonly onCommit: (value: number | null) => void;
@@ -78,7 +79,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
   const { t } = useTranslation();
   const format = useFormat();
   const { lang, system } = format;
-  const { kind, min, max } = RANGES[range];
+  const { kind, min, max } = FIELDS[range];
   const unit = KINDS[kind][system];
   const shown = value === null ? '' : printEntry(value, kind, system, lang);
   const [text, setText] = useState(shown);
@@ -103,7 +104,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
     if (typed.trim() === '') return optional ? { value: null } : { error: t('field.empty') };
     const parsed = parseQuantity(typed, kind, system, lang);
     if (!parsed.ok) return { error: t(`field.${parsed.code}`, { text: typed.slice(0, 20) }) };
-    const bad = outOfRange(range, parsed.value);
+    const bad = outOfRange(FIELDS[range], parsed.value);
     if (bad)
       return {
         error: t('field.range', {
@@ -130,7 +131,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
     const [metric, imperial] = NUDGE[kind] ?? [1, 1];
     const step = system === 'metric' ? metric : imperial;
     const next = toSI(Math.round((fromSI(value, kind, system) + direction * step) * 1e6) / 1e6, kind, system);
-    if (outOfRange(range, next)) return;
+    if (outOfRange(FIELDS[range], next)) return;
     known.current = next;
     setText(printEntry(next, kind, system, lang));
     setError(null);
@@ -175,7 +176,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
         <Box position="relative" w={stacked ? 'full' : width} flexShrink={0}>
           <Input
             id={id}
-            data-quantity={range}
+            data-quantity={range.slice(1).replaceAll('/*', '').replaceAll('/', '.')}
             inputMode="text"
             autoComplete="off"
             spellCheck={false}

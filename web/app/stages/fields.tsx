@@ -1,6 +1,6 @@
 /** Fields bound to the plan: one way in (a recipe), problems shown where they belong. */
 import { Box, chakra, Flex, Stack } from '@chakra-ui/react';
-import { rangeOf, readNumber, writeNumber } from '@cimiento/core';
+import { FIELDS, fieldOf, readNumber, writeNumber } from '@cimiento/core';
 import { ChevronRight } from 'lucide-react';
 import { memo } from 'react';
 import { type Draft, useDesk, useDeskStore } from '../desk/store.ts';
@@ -12,7 +12,8 @@ import { QuantityField } from '../parts/QuantityField.tsx';
 import { problemText } from '../parts/words.ts';
 
 interface PlanFieldProps {
-  readonly label: string;
+  /** Its name; that of the table of fields when nothing else is given. */
+  readonly label?: string;
   readonly hint?: string;
   /** JSON pointer of the number in the plan; problems the core names there show here. */
   readonly path: string;
@@ -25,16 +26,18 @@ interface PlanFieldProps {
   readonly also?: (draft: Draft) => void;
 }
 
-export function PlanField({ path, also, ...field }: PlanFieldProps) {
+export function PlanField({ path, also, label, ...field }: PlanFieldProps) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
   const value = useDesk((desk) => readNumber(desk.plan, path));
   const problem = useTakeoff().problems.find((p) => p.path === path);
+  const range = fieldOf(path);
   return (
     <QuantityField
       {...field}
-      range={rangeOf(path)}
+      label={label ?? t(FIELDS[range].label)}
+      range={range}
       value={value}
       problem={problem && problemText(t, format, problem)}
       onSettle={store.getState().settle}

@@ -1,12 +1,13 @@
 /** The staff: a levelling rod with flags at the levels that matter. Typed ones can be dragged. */
 import {
   type Element,
+  FIELDS,
+  type FieldId,
   floorOf,
   type GroundModel,
   outOfRange,
   type Plan,
   postAt,
-  type RangeKey,
   type Section,
   type Takeoff,
 } from '@cimiento/core';
@@ -46,7 +47,7 @@ interface Flag {
   readonly colour: string;
   /** Puts a dragged level into the plan; absent when the level is computed. */
   readonly set?: (draft: Draft, level: number) => void;
-  readonly range?: RangeKey;
+  readonly range?: FieldId;
 }
 
 /** The flags of one element's section, from its plan and takeoff. */
@@ -64,7 +65,7 @@ export function flagsFor(
       name: 'string',
       level: plan.levels.string,
       colour: ink('chalk'),
-      range: 'levels.string',
+      range: '/levels/string',
       set: (draft, level) => {
         draft.levels.string = level;
       },
@@ -80,7 +81,7 @@ export function flagsFor(
       name: 'floor',
       level: stack.level,
       colour: ink('ink'),
-      range: 'levels.floors.level',
+      range: '/levels/floors/*/level',
       set: (draft, level) => {
         const target = draft.levels.floors.find((f) => f.id === id);
         if (target) target.level += level - stack.level;
@@ -94,7 +95,7 @@ export function flagsFor(
       name: 'frost',
       level: low - depth,
       colour: ink('chalk'),
-      range: 'ground.frost.local',
+      range: '/ground/frost/local',
       ...(takeoff.frost.governs === 'local' && {
         set: (draft: Draft, level: number) => {
           draft.ground.frost.local = low - level;
@@ -110,7 +111,7 @@ export function flagsFor(
         level: info.underside,
         colour: word ? ink('held') : ink('placed'),
         ...(word && {
-          range: 'levels.instructions.level',
+          range: '/levels/instructions/*/level',
           set: (draft: Draft, level: number) => {
             const target = draft.levels.instructions.find((w) => w.id === word.id);
             if (target) target.level = level;
@@ -129,7 +130,7 @@ export function flagsFor(
       level: water,
       colour: ink('water'),
       ...(takeoff.water.from === 'typed' && {
-        range: 'ground.water' as const,
+        range: '/ground/water' as const,
         set: (draft: Draft, level: number) => {
           draft.ground.water = level;
         },
@@ -170,7 +171,7 @@ export function Staff({
       set(draft, snapped);
       // A depth dragged above its own ground is not a depth.
       const { local } = draft.ground.frost;
-      if (flag.name === 'frost' && (local === null || outOfRange('ground.frost.local', local)))
+      if (flag.name === 'frost' && (local === null || outOfRange(FIELDS['/ground/frost/local'], local)))
         draft.ground.frost.local = before.l;
     }, key);
   };

@@ -64,7 +64,7 @@ export function BasePanel() {
               })
             }
           />
-          <PlanField label={t('base.maxLift')} hint={t('base.maxLiftHint')} path="/base/maxLift" optional />
+          <PlanField hint={t('base.maxLiftHint')} path="/base/maxLift" optional />
           {lifts && (
             <>
               <Fact

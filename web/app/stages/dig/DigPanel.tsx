@@ -60,13 +60,7 @@ function Numbers({ element, index }: { element: Element; index: number }) {
         />
       )}
       {element.kind !== 'ramp' && element.method === 'formed' && (
-        <PlanField
-          label={t('dig.room')}
-          hint={t('dig.eachSide')}
-          path={`${path}/room`}
-          placeholder={plan.dig.room}
-          optional
-        />
+        <PlanField hint={t('dig.eachSide')} path={`${path}/room`} placeholder={plan.dig.room} optional />
       )}
       {(element.kind === 'strip' || element.kind === 'pad') && (
         <Choice
@@ -133,9 +127,8 @@ function Numbers({ element, index }: { element: Element; index: number }) {
           {element.kind !== 'ramp' && (
             <PlanField label={t('dig.level')} hint={t('dig.levelHint')} path={`${path}/level`} optional />
           )}
-          <PlanField label={t('dig.low')} hint={t('dig.lowHint')} path={`${path}/low`} />
+          <PlanField hint={t('dig.lowHint')} path={`${path}/low`} />
           <PlanField
-            label={t('dig.handTrim')}
             hint={t('dig.handTrimHint')}
             path={`${path}/trim`}
             placeholder={plan.dig.handTrim ?? info?.trim}
@@ -211,11 +204,11 @@ export function DigJobPanel() {
           })
         }
       />
-      <PlanField label={t('dig.side')} path="/dig/side" />
-      <PlanField label={t('dig.benchHeight')} path="/dig/bench/height" />
-      <PlanField label={t('dig.benchWidth')} path="/dig/bench/width" />
-      <PlanField label={t('dig.shore')} hint={t('dig.eachSide')} path="/dig/shore" />
-      <PlanField label={t('dig.room')} hint={t('dig.eachSide')} path="/dig/room" />
+      <PlanField path="/dig/side" />
+      <PlanField path="/dig/bench/height" />
+      <PlanField path="/dig/bench/width" />
+      <PlanField hint={t('dig.eachSide')} path="/dig/shore" />
+      <PlanField hint={t('dig.eachSide')} path="/dig/room" />
       <Choice
         label={t('dig.ruleSet')}
         value={ruleSet}
@@ -238,7 +231,6 @@ export function DigJobPanel() {
         }
       />
       <PlanField
-        label={t('dig.handTrim')}
         hint={t('dig.handTrimHint')}
         path="/dig/handTrim"
         placeholder={handTrim.thickness}
@@ -342,7 +334,7 @@ function ShapeFields({
           )}
           {element.use === 'underpin' && (
             <>
-              <PlanField label={t('dig.bay')} hint={t('dig.bayHint')} path={`${path}/bay`} />
+              <PlanField hint={t('dig.bayHint')} path={`${path}/bay`} />
               <BayPasses run={axisLength(element)} longest={element.bay} />
             </>
           )}
@@ -359,8 +351,8 @@ function ShapeFields({
           )}
           {element.key && (
             <>
-              <PlanField label={t('dig.keyWidth')} path={`${path}/key/width`} />
-              <PlanField label={t('dig.keyDepth')} path={`${path}/key/depth`} />
+              <PlanField path={`${path}/key/width`} />
+              <PlanField path={`${path}/key/depth`} />
             </>
           )}
         </>
@@ -380,8 +372,8 @@ function ShapeFields({
           />
           {element.edge && (
             <>
-              <PlanField label={t('dig.edgeDepth')} path={`${path}/edge/depth`} />
-              <PlanField label={t('dig.edgeWidth')} path={`${path}/edge/width`} />
+              <PlanField path={`${path}/edge/depth`} />
+              <PlanField path={`${path}/edge/width`} />
             </>
           )}
         </>
@@ -390,16 +382,16 @@ function ShapeFields({
       return (
         <>
           <PlanField label={t('dig.boxHeight')} path={`${path}/height`} />
-          <PlanField label={t('dig.wall')} path={`${path}/wall`} />
+          <PlanField path={`${path}/wall`} />
           <PlanField label={t('dig.boxBase')} path={`${path}/thickness`} />
-          <PlanField label={t('dig.roof')} path={`${path}/roof`} />
+          <PlanField path={`${path}/roof`} />
         </>
       );
     case 'ramp':
       return (
         <>
           <PlanField label={t('dig.rampWidth')} path={`${path}/width`} />
-          <PlanField label={t('dig.grade')} hint={t('dig.gradeHint')} path={`${path}/grade`} />
+          <PlanField hint={t('dig.gradeHint')} path={`${path}/grade`} />
         </>
       );
   }

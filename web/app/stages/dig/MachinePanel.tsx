@@ -110,7 +110,7 @@ export function MachinePanel() {
       />
       {match && (
         <>
-          <PlanField label={t('machine.trip')} path="/spoil/trip" />
+          <PlanField path="/spoil/trip" />
           <Choice
             label={t('trucks.fleet')}
             value={String(fleet)}
@@ -206,28 +206,22 @@ function MachineFields({ machine, index }: { machine: Machine; index: number }) 
       />
       <PlanField label={t('machine.bucket')} path={`${path}/bucket`} />
       <PlanField label={t('machine.width')} path={`${path}/width`} />
-      <PlanField label={t('machine.dumpHeight')} path={`${path}/dumpHeight`} />
-      <PlanField label={t('machine.cycle')} path={`${path}/cycle`} placeholder={cycleOf(machine)} optional />
-      <PlanField
-        label={t('machine.efficiency')}
-        hint="US Army FM 5-434"
-        path={`${path}/efficiency`}
-        placeholder={EFFICIENCY}
-        optional
-      />
+      <PlanField path={`${path}/dumpHeight`} />
+      <PlanField path={`${path}/cycle`} placeholder={cycleOf(machine)} optional />
+      <PlanField hint="US Army FM 5-434" path={`${path}/efficiency`} placeholder={EFFICIENCY} optional />
       <ReachCurve machine={machine} />
       {machine.reach.map((at, i) => (
         <Flex key={at.depth} gap={2}>
-          <PlanField stacked label={t('machine.depth')} path={`${path}/reach/${i}/depth`} />
-          <PlanField stacked label={t('machine.reach')} path={`${path}/reach/${i}/reach`} />
+          <PlanField stacked path={`${path}/reach/${i}/depth`} />
+          <PlanField stacked path={`${path}/reach/${i}/reach`} />
         </Flex>
       ))}
       <Small>{t('machine.logNote')}</Small>
       {machine.logged.map((_day, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a day is known by its place in the log
         <Flex key={i} gap={2} align="end">
-          <PlanField stacked label={t('machine.dug')} path={`${path}/logged/${i}/volume`} />
-          <PlanField stacked label={t('machine.in')} path={`${path}/logged/${i}/hours`} />
+          <PlanField stacked path={`${path}/logged/${i}/volume`} />
+          <PlanField stacked path={`${path}/logged/${i}/hours`} />
           <Button
             look="quiet"
             px={1}
@@ -276,7 +270,7 @@ function NewDay({ onLogged }: { onLogged: (volume: number, hours: number) => voi
         stacked
         optional
         label={t('machine.dug')}
-        range="dig.machines.volume"
+        range="/dig/machines/*/logged/*/volume"
         value={volume}
         onCommit={setVolume}
       />
@@ -284,7 +278,7 @@ function NewDay({ onLogged }: { onLogged: (volume: number, hours: number) => voi
         stacked
         optional
         label={t('machine.in')}
-        range="dig.machines.hours"
+        range="/dig/machines/*/logged/*/hours"
         value={hours}
         onCommit={setHours}
       />

@@ -262,7 +262,7 @@ function Chances() {
   const { work, loads } = useTakeoff();
   return (
     <>
-      <PlanField label={t('site.spread')} hint={t('site.spreadHint')} path="/spoil/spread" />
+      <PlanField hint={t('site.spreadHint')} path="/spoil/spread" />
       {work.chances
         .filter((chance) => chance.chances.length > 0)
         .map((chance) => {

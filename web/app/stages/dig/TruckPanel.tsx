@@ -47,9 +47,9 @@ export function TruckPanel() {
                 <Trash2 size={15} aria-hidden />
               </Button>
             </Flex>
-            <PlanField label={t('input.body')} path={`/spoil/trucks/${i}/body`} />
-            <PlanField label={t('input.payload')} path={`/spoil/trucks/${i}/payload`} />
-            <PlanField label={t('input.side')} path={`/spoil/trucks/${i}/side`} />
+            <PlanField path={`/spoil/trucks/${i}/body`} />
+            <PlanField path={`/spoil/trucks/${i}/payload`} />
+            <PlanField path={`/spoil/trucks/${i}/side`} />
             {loads && (
               <Fact
                 label={t('trucks.alone', { count: loads.loads })}

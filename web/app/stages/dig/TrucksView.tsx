@@ -79,8 +79,8 @@ function Fields() {
           onBlur={store.getState().settle}
         />
       </label>
-      <PlanField stacked label={t('trucks.hours')} path="/dig/day/hours" />
-      <PlanField stacked label={t('machine.trip')} path="/spoil/trip" />
+      <PlanField stacked path="/dig/day/hours" />
+      <PlanField stacked path="/spoil/trip" />
       <Choice
         beside={false}
         label={t('trucks.fleet')}

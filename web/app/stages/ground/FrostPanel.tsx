@@ -34,13 +34,8 @@ export function FrostPanel() {
       title={t('ground.frost')}
       aside={frost.governs && t(`ground.governs.${frost.governs}`)}
     >
-      <PlanField
-        label={t('ground.frostLocal')}
-        hint={t('ground.frostLocalHint')}
-        path="/ground/frost/local"
-        optional
-      />
-      <PlanField label={t('ground.frostMargin')} path="/ground/frost/margin" />
+      <PlanField hint={t('ground.frostLocalHint')} path="/ground/frost/local" optional />
+      <PlanField path="/ground/frost/margin" />
       <SideBySide />
       {frost.depth === null && <Small>{t('ground.noFrost')}</Small>}
       {frost.group && (
@@ -188,7 +183,6 @@ function Climate() {
       {climate && (
         <>
           <PlanField
-            label={t('ground.climate.index')}
             hint={
               climate.index !== null || !frost.winter
                 ? t('origin.typed')
@@ -199,12 +193,11 @@ function Climate() {
             optional
           />
           <PlanField
-            label={t('ground.climate.days')}
             path="/ground/frost/climate/days"
             placeholder={Math.round(frost.winter?.days ?? 100)}
             optional
           />
-          <PlanField label={t('ground.climate.mean')} path="/ground/frost/climate/mean" />
+          <PlanField path="/ground/frost/climate/mean" />
           <Choice
             label={t('frost.surface')}
             value={condition}
@@ -222,11 +215,7 @@ function Climate() {
                 });
             }}
           />
-          <PlanField
-            label={t('ground.climate.nFactor')}
-            hint="UFC 3-130-06"
-            path="/ground/frost/climate/nFactor"
-          />
+          <PlanField hint="UFC 3-130-06" path="/ground/frost/climate/nFactor" />
         </>
       )}
     </>
@@ -271,7 +260,7 @@ function Covers() {
             </Select>
           </Box>
           <Box flex="1">
-            <PlanField stacked label={t('levels.thickness')} path={`/ground/frost/cover/${i}/thickness`} />
+            <PlanField stacked path={`/ground/frost/cover/${i}/thickness`} />
           </Box>
           <Button
             look="quiet"
@@ -358,7 +347,6 @@ function Frozen() {
       />
       {frozen && (
         <PlanField
-          label={t('frost.frozenDepth')}
           hint={t(`frost.from.${frozen.from}`, { when: frozen.when })}
           path="/ground/frost/frozen/depth"
           also={(draft) => {

@@ -39,19 +39,13 @@ const WaterLevels = memo(function WaterLevels() {
       aside={model.waterFrom && t(`ground.waterFrom.${model.waterFrom}`)}
     >
       <PlanField
-        label={t('ground.waterLevel')}
         hint={t(
           byLogs ? 'ground.waterByLogs' : ground.water === null ? 'ground.noWater' : 'ground.waterTyped',
         )}
         path="/ground/water"
         optional
       />
-      <PlanField
-        label={t('ground.waterHigh')}
-        hint={t('ground.waterHighHint')}
-        path="/ground/waterHigh"
-        optional
-      />
+      <PlanField hint={t('ground.waterHighHint')} path="/ground/waterHigh" optional />
       {here !== null && (
         <Fact
           label={t('ground.waterAt', { name: ground.logs[0]?.name ?? '' })}

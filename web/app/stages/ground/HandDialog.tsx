@@ -61,7 +61,6 @@ function Guide({ soil }: { soil: Soil }) {
           </Box>
         ))}
         <PlanField
-          label={t('hand.penetrometer')}
           hint={t('hand.penetrometerHint')}
           path={`/ground/soils/${index}/hand/penetrometer`}
           optional

@@ -146,7 +146,7 @@ function Picked({ hazard, index }: { hazard: Hazard; index: number }) {
           })
         }
       />
-      <PlanField label={t('hazard.keepOff')} hint={t('hazard.keepOffHint')} path={`${path}/keepOff`} />
+      <PlanField hint={t('hazard.keepOffHint')} path={`${path}/keepOff`} />
       {hazard.kind === 'service' && (
         <>
           <PlanField label={t('hazard.depth')} hint={t('hazard.depthHint')} path={`${path}/depth`} optional />

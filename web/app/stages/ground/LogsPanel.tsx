@@ -138,18 +138,8 @@ function Picked({ index }: { index: number }) {
         <PlanField stacked label={t('setout.eastOf')} path={`/ground/logs/${index}/at/0`} />
         <PlanField stacked label={t('setout.northOf')} path={`/ground/logs/${index}/at/1`} />
       </Flex>
-      <PlanField
-        label={t('logs.strike')}
-        hint={t('logs.below')}
-        path={`/ground/logs/${index}/strike`}
-        optional
-      />
-      <PlanField
-        label={t('logs.standing')}
-        hint={t('logs.below')}
-        path={`/ground/logs/${index}/standing`}
-        optional
-      />
+      <PlanField hint={t('logs.below')} path={`/ground/logs/${index}/strike`} optional />
+      <PlanField hint={t('logs.below')} path={`/ground/logs/${index}/standing`} optional />
       {(log.standing !== null || log.strike !== null) && (
         <Toggle
           label={t('logs.perched')}

@@ -341,11 +341,7 @@ function Layers({ log, index }: { log: GroundLog; index: number }) {
             {j === 0 ? (
               <Small pt={2}>{t('pit.fromSurface')}</Small>
             ) : (
-              <PlanField
-                label={t('pit.from')}
-                path={`/ground/logs/${index}/layers/${j}/top`}
-                width="5.6rem"
-              />
+              <PlanField path={`/ground/logs/${index}/layers/${j}/top`} width="5.6rem" />
             )}
           </Box>
           <Button
@@ -362,7 +358,7 @@ function Layers({ log, index }: { log: GroundLog; index: number }) {
       <Flex gap={2} align="center">
         <Button onClick={() => edit((d) => addLayer(d, index))}>{t('pit.addLayer')}</Button>
         <Box flex="1">
-          <PlanField label={t('pit.ends')} path={`/ground/logs/${index}/bottom`} width="5.6rem" />
+          <PlanField path={`/ground/logs/${index}/bottom`} width="5.6rem" />
         </Box>
       </Flex>
     </Flex>

@@ -50,7 +50,7 @@ export const SoilsPanel = memo(function SoilsPanel() {
       >
         {t('ground.addSoil')}
       </Button>
-      <PlanField label={t('ground.base')} hint={t('ground.baseHint')} path="/ground/base" />
+      <PlanField hint={t('ground.baseHint')} path="/ground/base" />
       <HandDialog soil={soils[at] ?? null} onClose={() => setHand(null)} />
     </Panel>
   );
@@ -144,17 +144,8 @@ function Entry({ soil, onHand }: { soil: Soil; onHand: () => void }) {
               />
             );
           })}
-          <PlanField
-            label={t('soils.finer')}
-            hint={t('soils.finerHint')}
-            path={`/ground/soils/${index}/values/finer`}
-            optional
-          />
-          <PlanField
-            label={t('soils.plasticity')}
-            path={`/ground/soils/${index}/values/plasticity`}
-            optional
-          />
+          <PlanField hint={t('soils.finerHint')} path={`/ground/soils/${index}/values/finer`} optional />
+          <PlanField path={`/ground/soils/${index}/values/plasticity`} optional />
           <Choice
             label={t('soils.slopeClass')}
             value={layer.values.slopeClass ?? ''}

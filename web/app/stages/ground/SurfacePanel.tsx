@@ -67,13 +67,9 @@ export const SurfacePanel = memo(function SurfacePanel() {
       />
       {surface.kind === 'plane' ? (
         <>
-          <PlanField label={t('ground.level')} path="/ground/surface/level" />
-          <PlanField
-            label={t('ground.gradeEast')}
-            hint={t('ground.gradeHint')}
-            path="/ground/surface/gradeEast"
-          />
-          <PlanField label={t('ground.gradeNorth')} path="/ground/surface/gradeNorth" />
+          <PlanField path="/ground/surface/level" />
+          <PlanField hint={t('ground.gradeHint')} path="/ground/surface/gradeEast" />
+          <PlanField path="/ground/surface/gradeNorth" />
         </>
       ) : (
         <SpotList surface={surface} />

@@ -75,18 +75,8 @@ export function InstructionsPanel() {
                 <Trash2 size={15} aria-hidden />
               </Button>
             </Flex>
-            <PlanField
-              label={t('levels.instructionLevel')}
-              hint={t('word.open')}
-              path={`/levels/instructions/${i}/level`}
-              optional
-            />
-            <PlanField
-              label={t('word.width')}
-              hint={t('word.open')}
-              path={`/levels/instructions/${i}/width`}
-              optional
-            />
+            <PlanField hint={t('word.open')} path={`/levels/instructions/${i}/level`} optional />
+            <PlanField hint={t('word.open')} path={`/levels/instructions/${i}/width`} optional />
             <Choice
               label={t('word.for')}
               value={word.elements.length > 1 ? '*' : only}

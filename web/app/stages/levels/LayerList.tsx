@@ -76,11 +76,7 @@ export function LayerList({ stack }: { stack: FloorStack }) {
             width="6.2rem"
           />
           {layer.joint !== null && (
-            <PlanField
-              label={t('stack.joint')}
-              path={`/levels/floors/${floorIndex}/layers/${i}/joint`}
-              width="6.2rem"
-            />
+            <PlanField path={`/levels/floors/${floorIndex}/layers/${i}/joint`} width="6.2rem" />
           )}
         </Box>
       ))}

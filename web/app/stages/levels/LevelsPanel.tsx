@@ -33,10 +33,9 @@ export function LevelsPanel() {
             }, 'datum-name')
           }
         />
-        <PlanField label={t('levels.datum')} path="/datum/level" />
-        <PlanField label={t('levels.stringLevel')} path="/levels/string" />
+        <PlanField path="/datum/level" />
+        <PlanField path="/levels/string" />
         <PlanField
-          label={t('levels.cover')}
           hint={t(coverAssumed ? 'levels.coverAssumed' : 'levels.coverHint')}
           path="/levels/cover"
           optional
@@ -73,7 +72,7 @@ function Bearing() {
           })
         }
       />
-      {bearing && <PlanField label={t('levels.embedment')} path="/levels/bearing/embedment" />}
+      {bearing && <PlanField path="/levels/bearing/embedment" />}
     </Panel>
   );
 }
@@ -264,25 +263,18 @@ function Carries() {
           {element.stepped && (
             <>
               <PlanField
-                label={t('carries.height')}
                 hint={t('carries.heightHint')}
                 path="/levels/steps/height"
                 placeholder={info.steps?.height}
                 optional
               />
               <PlanField
-                label={t('carries.lap')}
                 hint={t('carries.lapHint')}
                 path="/levels/steps/lap"
                 placeholder={info.steps?.lap}
                 optional
               />
-              <PlanField
-                label={t('carries.tread')}
-                path="/levels/steps/tread"
-                placeholder={info.steps?.tread}
-                optional
-              />
+              <PlanField path="/levels/steps/tread" placeholder={info.steps?.tread} optional />
               {info.steps && (
                 <Fact
                   label={t('carries.steps')}
@@ -377,8 +369,8 @@ function Prices() {
           }, 'currency')
         }
       />
-      {(['dig', 'load', 'stone', 'lean', 'concrete'] as const).map((key) => (
-        <PlanField key={key} label={t(`prices.${key}`)} path={`/prices/${key}`} optional />
+      {(['dig', 'load', 'stone', 'lean', 'concrete', 'shoring'] as const).map((key) => (
+        <PlanField key={key} path={`/prices/${key}`} optional />
       ))}
     </Panel>
   );

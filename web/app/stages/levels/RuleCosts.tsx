@@ -104,7 +104,7 @@ export function RuleCosts() {
         <Box data-rule="deeper">
           <QuantityField
             label={t('cost.deeper')}
-            range="elements.low"
+            range="/elements/*/low"
             value={deeper}
             onCommit={(next) => setDeeper(next ?? 0.15)}
           />

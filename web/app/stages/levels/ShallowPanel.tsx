@@ -67,12 +67,8 @@ export function ShallowPanel() {
           />
           {shallow.board && (
             <>
-              <PlanField label={t('levels.thickness')} path="/levels/shallow/board/thickness" />
-              <PlanField
-                label={t('shallow.conductivity')}
-                hint="W/mK · EN ISO 10456"
-                path="/levels/shallow/board/conductivity"
-              />
+              <PlanField path="/levels/shallow/board/thickness" />
+              <PlanField hint="W/mK · EN ISO 10456" path="/levels/shallow/board/conductivity" />
             </>
           )}
           <Toggle
@@ -89,9 +85,9 @@ export function ShallowPanel() {
           />
           {shallow.outfall && (
             <>
-              <PlanField label={t('shallow.distance')} path="/levels/shallow/outfall/distance" />
-              <PlanField label={t('shallow.level')} path="/levels/shallow/outfall/level" />
-              <PlanField label={t('shallow.fall')} path="/levels/shallow/fall" />
+              <PlanField path="/levels/shallow/outfall/distance" />
+              <PlanField path="/levels/shallow/outfall/level" />
+              <PlanField path="/levels/shallow/fall" />
             </>
           )}
           {found ? (

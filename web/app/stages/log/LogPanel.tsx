@@ -1,11 +1,12 @@
 /** What happened: the job's revisions, who saved what and when, and bringing one back. */
 import { Box } from '@chakra-ui/react';
-import type { Plan } from '@cimiento/core';
+import type { Plan, PlanChange } from '@cimiento/core';
 import { useEffect, useState } from 'react';
 import { When } from '../../board/When.tsx';
 import { useJobId } from '../../desk/jobId.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { ChangeLine } from '../../parts/ChangeLine.tsx';
 import { Button, FieldError, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Panel } from '../fields.tsx';
@@ -15,7 +16,7 @@ interface Revision {
   readonly at: string;
   readonly by: string | null;
   readonly why: string;
-  readonly changes: readonly { path: string; from: unknown; to: unknown }[];
+  readonly changes: readonly PlanChange[];
   readonly summary: { dig: number; stale?: boolean };
 }
 
@@ -27,6 +28,7 @@ export function LogPanel() {
   const store = useDeskStore();
   const jobId = useJobId();
   const revision = useDesk((desk) => desk.base.revision);
+  const plan = useDesk((desk) => desk.base.plan);
   const [list, setList] = useState<readonly Revision[] | null>(null);
   const [more, setMore] = useState(false);
   const [failed, setFailed] = useState(false);
@@ -97,9 +99,7 @@ export function LogPanel() {
               {item.why && ` · ${t(`log.why.${item.why}`, { defaultValue: item.why })}`}
             </Small>
             {item.changes.slice(0, MOST_SHOWN).map((change) => (
-              <Box key={change.path} fontSize="xs" overflowWrap="anywhere">
-                <code>{change.path.slice(1)}</code> {brief(change.from)} → {brief(change.to)}
-              </Box>
+              <ChangeLine key={change.path} plan={plan} change={change} />
             ))}
             {item.changes.length > MOST_SHOWN && (
               <Small>{t('log.more', { count: item.changes.length - MOST_SHOWN })}</Small>
@@ -126,12 +126,4 @@ async function pageOf(jobId: string, before?: number): Promise<Page> {
   const response = await fetch(`/jobs/${jobId}/revisions${before === undefined ? '' : `?before=${before}`}`);
   if (!response.ok) throw new Error(String(response.status));
   return (await response.json()) as Page;
-}
-
-/** A changed value in a few characters. */
-function brief(value: unknown): string {
-  if (value === null || value === undefined) return '–';
-  if (typeof value === 'number') return String(Math.round(value * 1000) / 1000);
-  const text = typeof value === 'string' ? value : JSON.stringify(value);
-  return text.length > 24 ? `${text.slice(0, 23)}…` : text;
 }

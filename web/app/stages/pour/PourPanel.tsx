@@ -29,14 +29,9 @@ export function PourPanel() {
         />
         {blinding && (
           <>
-            <PlanField label={t('pour.thickness')} path="/pour/blinding/thickness" />
+            <PlanField path="/pour/blinding/thickness" />
+            <PlanField hint={t('dig.eachSide')} path="/pour/blinding/projection" />
             <PlanField
-              label={t('pour.projection')}
-              hint={t('dig.eachSide')}
-              path="/pour/blinding/projection"
-            />
-            <PlanField
-              label={t('pour.irregularity')}
               hint={t('pour.irregularityHint')}
               path="/pour/irregularity"
               placeholder={base ? 0.02 : 0.01}
@@ -60,9 +55,9 @@ export function PourPanel() {
         <Fact label={t('pour.lean')} value={format.text(lean.volume, 'volume')} />
       </Panel>
       <Panel title={t('pour.order')}>
-        <PlanField label={t('pour.waste')} path="/pour/waste" />
-        <PlanField label={t('pour.step')} path="/pour/step" />
-        <PlanField label={t('pour.truck')} path="/pour/truck" />
+        <PlanField path="/pour/waste" />
+        <PlanField path="/pour/step" />
+        <PlanField path="/pour/truck" />
         <Fact label={t('pour.neat')} value={format.text(concrete.neat, 'volume')} />
         <Fact
           label={t('pour.orderConcrete')}

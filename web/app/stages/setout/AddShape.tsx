@@ -180,14 +180,14 @@ export function AddShape() {
       <QuantityField
         stacked
         label={t(shape === 'arc' ? 'shape.centreEast' : 'setout.eastOf')}
-        range="elements.coordinate"
+        range="/elements/*/at/0"
         value={typed.at[0]}
         onCommit={(v) => set({ at: [v ?? 0, typed.at[1]] })}
       />
       <QuantityField
         stacked
         label={t(shape === 'arc' ? 'shape.centreNorth' : 'setout.northOf')}
-        range="elements.coordinate"
+        range="/elements/*/at/0"
         value={typed.at[1]}
         onCommit={(v) => set({ at: [typed.at[0], v ?? 0] })}
       />
@@ -213,7 +213,7 @@ export function AddShape() {
             <QuantityField
               label={t('shape.away')}
               hint={t('shape.awayHint')}
-              range="elements.coordinate"
+              range="/elements/*/at/0"
               value={typed.beside}
               onCommit={(v) => set({ beside: v ?? 0 })}
             />
@@ -222,7 +222,7 @@ export function AddShape() {
             <>
               <QuantityField
                 label={t('shape.tape')}
-                range="setout.measured.distance"
+                range="/setout/measured/*/distance"
                 value={typed.from}
                 onCommit={(v) => set({ from: v ?? 0 })}
               />
@@ -230,21 +230,21 @@ export function AddShape() {
                 <QuantityField
                   stacked
                   label={t('shape.endEast')}
-                  range="elements.coordinate"
+                  range="/elements/*/at/0"
                   value={typed.end[0]}
                   onCommit={(v) => set({ end: [v ?? 0, typed.end[1]] })}
                 />
                 <QuantityField
                   stacked
                   label={t('shape.endNorth')}
-                  range="elements.coordinate"
+                  range="/elements/*/at/0"
                   value={typed.end[1]}
                   onCommit={(v) => set({ end: [typed.end[0], v ?? 0] })}
                 />
               </Flex>
               <QuantityField
                 label={t('shape.tapeTwo')}
-                range="setout.measured.distance"
+                range="/setout/measured/*/distance"
                 value={typed.to}
                 onCommit={(v) => set({ to: v ?? 0 })}
               />
@@ -254,13 +254,13 @@ export function AddShape() {
             <>
               <QuantityField
                 label={t('shape.radius')}
-                range="elements.coordinate"
+                range="/elements/*/at/0"
                 value={typed.radius}
                 onCommit={(v) => set({ radius: v ?? 0 })}
               />
               <QuantityField
                 label={t('shape.sweep')}
-                range="elements.angle"
+                range="/elements/*/angle"
                 value={typed.sweep}
                 onCommit={(v) => set({ sweep: v ?? 0 })}
               />
@@ -270,7 +270,7 @@ export function AddShape() {
             <QuantityField
               label={t(shape === 'arc' ? 'shape.start' : 'shape.climbs')}
               hint={t('shape.fromEast')}
-              range="elements.angle"
+              range="/elements/*/angle"
               value={typed.start}
               onCommit={(v) => set({ start: v ?? 0 })}
             />
@@ -279,13 +279,13 @@ export function AddShape() {
             <>
               <QuantityField
                 label={t('shape.spacing')}
-                range="setout.measured.distance"
+                range="/setout/measured/*/distance"
                 value={typed.spacing}
                 onCommit={(v) => set({ spacing: v ?? 0 })}
               />
               <QuantityField
                 label={t('shape.first')}
-                range="elements.coordinate"
+                range="/elements/*/at/0"
                 value={typed.first}
                 onCommit={(v) => set({ first: v ?? 0 })}
               />

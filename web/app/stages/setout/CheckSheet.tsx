@@ -88,7 +88,7 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
                       stacked
                       bare
                       label={t('check.measured', { name })}
-                      range="setout.measured.distance"
+                      range="/setout/measured/*/distance"
                       value={entry?.distance ?? null}
                       onCommit={(next) => type(line, next)}
                       onSettle={store.getState().settle}

@@ -1,6 +1,6 @@
 /** A drawing turned into footings: its layers picked, its unit asked when it does not say. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Element, newPit, newRaft, newStrip, type Plan, type Problem, RANGES } from '@cimiento/core';
+import { type Element, FIELDS, newPit, newRaft, newStrip, type Plan, type Problem } from '@cimiento/core';
 import { DXF_UNITS, type DxfLook, type DxfShape, type DxfUnit } from '@cimiento/formats';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
@@ -31,7 +31,7 @@ export function ImportDrawing({ file, onClose }: { file: File | null; onClose: (
 
 /** Brings shapes near the job's origin when they lie beyond what a plan holds; rounds to 0.1 mm. */
 function settled(shapes: readonly DxfShape[], origin: Point): { shapes: DxfShape[]; moved: Point | null } {
-  const { max } = RANGES['elements.coordinate'];
+  const { max } = FIELDS['/elements/*/at/0'];
   const all = shapes.flatMap((shape) => shape.points);
   const [x0, y0] = [Math.min(...all.map((p) => p[0])), Math.min(...all.map((p) => p[1]))];
   const inReach = (o: Point) => all.every(([x, y]) => Math.abs(x - o[0]) <= max && Math.abs(y - o[1]) <= max);
@@ -175,7 +175,7 @@ function Steps({ file, onClose }: { file: File; onClose: () => void }) {
           {becomes === 'trenches' && (
             <QuantityField
               label={t('drawing.width')}
-              range="elements.width"
+              range="/elements/*/width"
               value={width}
               onCommit={(next) => next !== null && setWidth(next)}
             />

@@ -1,6 +1,6 @@
 /** Where do I dig: strips by typed runs, pads by centre and size, and the list of both. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { newPad, newStrip, type Pad, parseRuns, RANGES, type Strip } from '@cimiento/core';
+import { FIELDS, newPad, newStrip, type Pad, parseRuns, type Strip } from '@cimiento/core';
 import { useId, useState } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -118,7 +118,7 @@ function PadPlace({ pad, index }: { pad: Pad; index: number }) {
         <PlanField stacked path={`/elements/${index}/at/0`} label={t('setout.eastOf')} />
         <PlanField stacked path={`/elements/${index}/at/1`} label={t('setout.northOf')} />
       </Flex>
-      <PlanField label={t('setout.angle')} path={`/elements/${index}/angle`} />
+      <PlanField path={`/elements/${index}/angle`} />
     </Panel>
   );
 }
@@ -134,7 +134,7 @@ function AddStrip() {
     event.preventDefault();
     const runs = parseRuns(text, start, system, lang);
     if (!runs.ok) return setSaid(t(`setout.run.${runs.problem.code}`, { ...runs.problem }));
-    const { max } = RANGES['elements.coordinate'];
+    const { max } = FIELDS['/elements/*/at/0'];
     if (runs.points.some((p) => Math.abs(p[0]) > max || Math.abs(p[1]) > max))
       return setSaid(t('setout.run.far'));
     const strip = newStrip(store.getState().plan, runs.points, runs.closed);
@@ -164,14 +164,14 @@ function AddStrip() {
             <QuantityField
               stacked
               label={t('setout.startEast')}
-              range="elements.coordinate"
+              range="/elements/*/at/0"
               value={start[0]}
               onCommit={(v) => setStart([v ?? 0, start[1]])}
             />
             <QuantityField
               stacked
               label={t('setout.startNorth')}
-              range="elements.coordinate"
+              range="/elements/*/at/0"
               value={start[1]}
               onCommit={(v) => setStart([start[0], v ?? 0])}
             />
@@ -212,14 +212,14 @@ function AddPad() {
             <QuantityField
               stacked
               label={t('setout.eastOf')}
-              range="elements.coordinate"
+              range="/elements/*/at/0"
               value={at[0]}
               onCommit={(v) => setAt([v ?? 0, at[1]])}
             />
             <QuantityField
               stacked
               label={t('setout.northOf')}
-              range="elements.coordinate"
+              range="/elements/*/at/0"
               value={at[1]}
               onCommit={(v) => setAt([at[0], v ?? 0])}
             />

@@ -11,16 +11,11 @@ export function StringsPanel() {
   const levels = new Set(boards.lines.map((line) => line.level.toFixed(4)));
   return (
     <Panel fold="shut" title={t('boards.panel')} aside={t('boards.count', { count: boards.lines.length })}>
-      <PlanField label={t('boards.offset')} hint={t('boards.offsetHint')} path="/setout/offset" />
-      <PlanField label={t('boards.tension')} path="/setout/tension" />
-      <PlanField label={t('boards.weight')} path="/setout/weight" />
-      <PlanField label={t('boards.tolerance')} path="/setout/tolerance" />
-      <PlanField
-        label={t('boards.temperature')}
-        hint={t('boards.temperatureHint')}
-        path="/setout/temperature"
-        optional
-      />
+      <PlanField hint={t('boards.offsetHint')} path="/setout/offset" />
+      <PlanField path="/setout/tension" />
+      <PlanField path="/setout/weight" />
+      <PlanField path="/setout/tolerance" />
+      <PlanField hint={t('boards.temperatureHint')} path="/setout/temperature" optional />
       {boards.crossings.length > 0 && (
         <Fact
           label={t('boards.crossings', { count: boards.crossings.length })}

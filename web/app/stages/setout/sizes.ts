@@ -1,5 +1,5 @@
 /** "7.2 m x 3.8 m", or one size for a square: what people write for a rectangle. */
-import { type Lang, parseQuantity, RANGES, type System } from '@cimiento/core';
+import { FIELDS, type Lang, parseQuantity, type System } from '@cimiento/core';
 
 /** @returns length and width, m; null when it is not two sizes a plan may hold */
 export function parseSizes(
@@ -13,6 +13,6 @@ export function parseSizes(
   const [length, width] = sizes.map((size) => (size.ok ? size.value : Number.NaN));
   if (length === undefined || sizes.length > 2) return null;
   const both = [length, width ?? length] as const;
-  const most = kind === 'size' ? RANGES['elements.width'].max : RANGES['elements.coordinate'].max;
-  return both.every((value) => value >= RANGES['elements.length'].min && value <= most) ? both : null;
+  const most = kind === 'size' ? FIELDS['/elements/*/width'].max : FIELDS['/elements/*/at/0'].max;
+  return both.every((value) => value >= FIELDS['/elements/*/length'].min && value <= most) ? both : null;
 }

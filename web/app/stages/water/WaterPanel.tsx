@@ -18,14 +18,9 @@ export function WaterPanel() {
         {water.from === 'logs' ? (
           <Small fontSize="sm">{t('water.fromLogs')}</Small>
         ) : (
-          <PlanField label={t('ground.waterLevel')} path="/ground/water" optional />
+          <PlanField path="/ground/water" optional />
         )}
-        <PlanField
-          label={t('ground.waterHigh')}
-          hint={t('ground.waterHighHint')}
-          path="/ground/waterHigh"
-          optional
-        />
+        <PlanField hint={t('ground.waterHighHint')} path="/ground/waterHigh" optional />
         {pits.length === 0 && (
           <Small fontSize="sm">{t(water.from === null ? 'water.none' : 'water.below')}</Small>
         )}

@@ -1,0 +1,363 @@
+/**
+ * One table of every field a plan has: its pointer with `*` for a place in a list, what kind of
+ * quantity it is, its limits and what a new job starts with (SI), and the message that names it.
+ * The schema, the fields on screen, blank plans, the checks, docs/plan-file.md and the words of the
+ * log and of a conflict all read it. Limits are wide: they stop slips of a unit or a sign, not
+ * unusual jobs.
+ */
+import { INCH, type Kind, type System } from '../units/index.ts';
+
+export interface Range {
+  readonly kind: Kind;
+  readonly min: number;
+  readonly max: number;
+}
+
+/** What a new job starts with: the same everywhere, or metric and imperial. */
+type Start = number | readonly [metric: number, imperial: number];
+
+export interface Field extends Range {
+  /** Message key of its name. */
+  readonly label: string;
+  readonly start?: Start;
+}
+
+const field = <const L extends string>(kind: Kind, min: number, max: number, label: L, start?: Start) => ({
+  kind,
+  min,
+  max,
+  label,
+  ...(start !== undefined && { start }),
+});
+const level = <const L extends string>(label: L, start?: Start) => field('level', -500, 9000, label, start);
+const size = <const L extends string>(min: number, max: number, label: L, start?: Start) =>
+  field('size', min, max, label, start);
+const length = <const L extends string>(min: number, max: number, label: L, start?: Start) =>
+  field('length', min, max, label, start);
+const price = <const L extends string>(label: L) => field('price', 0, 1e6, label);
+const east = length(-2000, 2000, 'setout.eastOf');
+const north = length(-2000, 2000, 'setout.northOf');
+const inches = (n: number) => n * INCH;
+
+export const FIELDS = {
+  '/datum/level': level('levels.datum', 100),
+  '/datum/east': length(-1e7, 1e7, 'setout.eastOf', 0),
+  '/datum/north': length(-1e7, 1e7, 'setout.northOf', 0),
+
+  '/ownRules/protectFrom': length(0, 10, 'dig.own.protectFrom', 1.2),
+  '/ownRules/a': field('slope', 0, 5, 'dig.own.a', 0.75),
+  '/ownRules/b': field('slope', 0, 5, 'dig.own.b', 1),
+  '/ownRules/c': field('slope', 0, 5, 'dig.own.c', 1.5),
+  '/ownRules/engineerDepth': length(0.5, 20, 'dig.own.engineerDepth', 6.1),
+  '/ownRules/setback': length(0, 10, 'dig.own.setback', 0.61),
+  '/ownRules/ladderDepth': length(0, 10, 'dig.own.ladderDepth', 1.22),
+  '/ownRules/ladderTravel': length(1, 60, 'dig.own.ladderTravel', 7.6),
+
+  '/ground/surface/level': level('ground.level', 100),
+  '/ground/surface/gradeEast': field('gradient', -0.5, 0.5, 'ground.gradeEast', 0),
+  '/ground/surface/gradeNorth': field('gradient', -0.5, 0.5, 'ground.gradeNorth', 0),
+  '/ground/surface/points/*/0': east,
+  '/ground/surface/points/*/1': north,
+  '/ground/surface/points/*/2': level('ground.level'),
+  '/ground/soils/*/values/density': field('density', 300, 3200, 'input.density'),
+  '/ground/soils/*/values/swell': field('percent', 0, 1, 'input.swell'),
+  '/ground/soils/*/values/shrink': field('percent', -0.6, 0.5, 'input.shrink'),
+  '/ground/soils/*/values/repose': field('angle', 10, 60, 'input.repose'),
+  '/ground/soils/*/values/permeability': field('permeability', 1e-13, 1, 'input.permeability'),
+  '/ground/soils/*/values/dryDensity': field('density', 200, 3000, 'input.dryDensity'),
+  '/ground/soils/*/values/moisture': field('percent', 0, 3, 'input.moisture'),
+  '/ground/soils/*/values/finer': field('percent', 0, 1, 'soils.finer'),
+  '/ground/soils/*/values/plasticity': field('number', 0, 200, 'soils.plasticity'),
+  '/ground/soils/*/hand/penetrometer': field('pressure', 0, 1_000_000, 'hand.penetrometer'),
+  '/ground/logs/*/at/0': east,
+  '/ground/logs/*/at/1': north,
+  '/ground/logs/*/layers/*/top': length(0, 60, 'pit.from'),
+  '/ground/logs/*/bottom': length(0.1, 100, 'pit.ends', 4),
+  '/ground/logs/*/strike': length(0, 100, 'logs.strike'),
+  '/ground/logs/*/standing': length(-5, 100, 'logs.standing'),
+  '/ground/base': length(0.1, 100, 'ground.base', 4),
+  '/ground/water': level('ground.waterLevel'),
+  '/ground/waterHigh': level('ground.waterHigh'),
+  '/ground/hazards/*/points/*/0': east,
+  '/ground/hazards/*/points/*/1': north,
+  '/ground/hazards/*/keepOff': length(0, 50, 'hazard.keepOff'),
+  '/ground/hazards/*/depth': length(0, 20, 'hazard.depth'),
+  '/ground/hazards/*/level': level('ground.level'),
+  '/ground/hazards/*/projection': size(0, 3, 'hazard.projection'),
+  '/ground/frost/local': length(0, 5, 'ground.frostLocal'),
+  '/ground/frost/margin': size(0, 1, 'ground.frostMargin', [0.1, inches(4)]),
+  '/ground/frost/climate/index': field('degreeDays', 0, 6000, 'ground.climate.index'),
+  '/ground/frost/climate/days': field('days', 1, 330, 'ground.climate.days'),
+  '/ground/frost/climate/mean': field('temperature', 0, 30, 'ground.climate.mean'),
+  '/ground/frost/climate/nFactor': field('number', 0.1, 1.2, 'ground.climate.nFactor'),
+  '/ground/frost/climate/record/*/index': field('degreeDays', 0, 6000, 'ground.climate.index'),
+  '/ground/frost/climate/record/*/days': field('days', 0, 366, 'ground.climate.days'),
+  '/ground/frost/climate/shape/*': field('percent', 0, 1, 'fields.winterShape'),
+  '/ground/frost/cover/*/thickness': size(0.005, 3, 'levels.thickness'),
+  '/ground/frost/cover/*/conductivity': field('number', 0.015, 5, 'shallow.conductivity'),
+  '/ground/frost/frozen/depth': length(0, 5, 'frost.frozenDepth'),
+
+  '/levels/string': level('levels.stringLevel', 100.5),
+  '/levels/floors/*/level': level('levels.floorLevel'),
+  '/levels/floors/*/layers/*/thickness': size(0.0001, 3, 'levels.thickness'),
+  '/levels/floors/*/layers/*/joint': size(0, 0.05, 'stack.joint'),
+  '/levels/bearing/embedment': size(0, 5, 'levels.embedment'),
+  '/levels/cover': size(0, 5, 'levels.cover', [0.45, inches(18)]),
+  '/levels/steps/height': size(0.05, 2, 'carries.height'),
+  '/levels/steps/lap': size(0, 5, 'carries.lap'),
+  '/levels/steps/tread': size(0.3, 20, 'carries.tread'),
+  '/levels/influence': field('number', 0.2, 2, 'neighbour.influence', 1),
+  '/levels/instructions/*/level': level('levels.instructionLevel'),
+  '/levels/instructions/*/width': size(0.1, 30, 'word.width'),
+  '/levels/shallow/length': length(0.5, 200, 'shallow.length'),
+  '/levels/shallow/width': length(0.5, 200, 'shallow.width'),
+  '/levels/shallow/slab': size(0.05, 1, 'shallow.slab'),
+  '/levels/shallow/edge': size(0.05, 2, 'shallow.edge'),
+  '/levels/shallow/edgeWidth': size(0.1, 3, 'shallow.edgeWidth'),
+  '/levels/shallow/board/thickness': size(0.005, 3, 'levels.thickness'),
+  '/levels/shallow/board/conductivity': field('number', 0.015, 5, 'shallow.conductivity'),
+  '/levels/shallow/outfall/distance': length(0, 500, 'shallow.distance'),
+  '/levels/shallow/outfall/level': level('shallow.level'),
+  '/levels/shallow/fall': field('gradient', 0.001, 0.2, 'shallow.fall'),
+
+  '/setout/offset': length(0.2, 10, 'boards.offset', [1, inches(36)]),
+  '/setout/tension': field('force', 5, 500, 'boards.tension', 100),
+  '/setout/weight': field('lineMass', 0.0001, 0.1, 'boards.weight', 0.002),
+  '/setout/tolerance': size(0.001, 0.1, 'boards.tolerance', [0.005, inches(0.25)]),
+  '/setout/temperature': field('temperature', -40, 60, 'boards.temperature'),
+  '/setout/measured/*/distance': field('taped', 0.01, 5000, 'fields.taped'),
+
+  '/site/boundary/*/0': east,
+  '/site/boundary/*/1': north,
+  '/site/gates/*/at/0': east,
+  '/site/gates/*/at/1': north,
+  '/site/gates/*/width': length(0.5, 50, 'fields.wide'),
+  '/site/areas/*/points/*/0': east,
+  '/site/areas/*/points/*/1': north,
+  '/site/paths/*/width': length(0.3, 30, 'fields.keptClear'),
+  '/site/paths/*/points/*/0': east,
+  '/site/paths/*/points/*/1': north,
+
+  '/dig/side': field('slope', 0, 5, 'dig.side', 1),
+  '/dig/room': size(0, 3, 'dig.room', [0.3, inches(12)]),
+  '/dig/bench/height': size(0.2, 3, 'dig.benchHeight', [1.2, inches(48)]),
+  '/dig/bench/width': size(0.2, 6, 'dig.benchWidth', [1.2, inches(48)]),
+  '/dig/shore': size(0, 0.6, 'dig.shore', [0.1, inches(4)]),
+  '/dig/machines/*/reach/*/depth': length(-5, 15, 'machine.depth'),
+  '/dig/machines/*/reach/*/reach': length(0.5, 25, 'machine.reach'),
+  '/dig/machines/*/dumpHeight': length(0.5, 12, 'machine.dumpHeight'),
+  '/dig/machines/*/width': length(0.5, 5, 'machine.width'),
+  '/dig/machines/*/bucket': field('volume', 0.01, 6, 'machine.bucket'),
+  '/dig/machines/*/cycle': field('number', 5, 120, 'machine.cycle'),
+  '/dig/machines/*/efficiency': field('percent', 0.2, 1, 'machine.efficiency'),
+  '/dig/machines/*/logged/*/volume': field('volume', 0.1, 5000, 'machine.dug'),
+  '/dig/machines/*/logged/*/hours': field('hours', 0.1, 100, 'machine.in'),
+  '/dig/buckets/*': size(0.15, 3, 'dig.bucket'),
+  '/dig/day/hours': field('hours', 1, 24, 'trucks.hours', 8),
+  '/dig/handTrim': size(0, 0.5, 'dig.handTrim'),
+
+  '/spoil/spread': field('percent', 0, 0.5, 'site.spread', 0.1),
+  '/spoil/trucks/*/body': field('volume', 0.1, 60, 'input.body', [8, 7.645548]),
+  '/spoil/trucks/*/payload': field('mass', 100, 80000, 'input.payload', 13000),
+  '/spoil/trucks/*/side': length(0.2, 5, 'input.side', [2.4, inches(96)]),
+  '/spoil/trip': field('number', 1, 600, 'machine.trip', 40),
+  '/spoil/fleet': field('count', 1, 8, 'trucks.fleet', 1),
+
+  '/base/thickness': size(0.02, 5, 'base.thickness'),
+  '/base/density': field('density', 1000, 2800, 'base.density'),
+  '/base/looseFactor': field('number', 1, 2, 'base.looseFactor'),
+  '/base/topSize': size(0.002, 0.3, 'base.topSize'),
+  '/base/maxLift': size(0.05, 1, 'base.maxLift'),
+
+  '/pour/blinding/thickness': size(0.02, 0.5, 'pour.thickness'),
+  '/pour/blinding/projection': size(0, 1, 'pour.projection'),
+  '/pour/irregularity': size(0, 0.1, 'pour.irregularity'),
+  '/pour/waste': field('percent', 0, 0.5, 'pour.waste', 0.05),
+  '/pour/step': field('volume', 0.05, 5, 'pour.step', [0.5, 0.3822774]),
+  '/pour/truck': field('volume', 0.2, 15, 'pour.truck', 6),
+
+  '/prices/dig': price('prices.dig'),
+  '/prices/load': price('prices.load'),
+  '/prices/stone': price('prices.stone'),
+  '/prices/lean': price('prices.lean'),
+  '/prices/concrete': price('prices.concrete'),
+  '/prices/shoring': price('prices.shoring'),
+
+  '/elements/*/points/*/0': east,
+  '/elements/*/points/*/1': north,
+  '/elements/*/outline/*/0': east,
+  '/elements/*/outline/*/1': north,
+  '/elements/*/at/0': east,
+  '/elements/*/at/1': north,
+  '/elements/*/width': size(0.1, 30, 'fields.width', [0.6, inches(24)]),
+  '/elements/*/length': size(0.1, 60, 'dig.length', [1, inches(48)]),
+  '/elements/*/thickness': size(0.05, 10, 'fields.thickness', [0.3, inches(12)]),
+  '/elements/*/stem': size(0, 5, 'fields.stem', 0),
+  '/elements/*/angle': field('angle', -360, 360, 'setout.angle', 0),
+  '/elements/*/side': field('slope', 0, 5, 'dig.side'),
+  '/elements/*/room': size(0, 3, 'dig.room'),
+  '/elements/*/bucket': size(0.15, 3, 'dig.bucket'),
+  '/elements/*/low': size(0, 3, 'dig.low', 0),
+  '/elements/*/trim': size(0, 0.5, 'dig.handTrim'),
+  '/elements/*/level': level('dig.level'),
+  '/elements/*/fall': field('gradient', -0.3, 0.3, 'dig.fall', 0),
+  '/elements/*/bay': size(0.3, 3, 'dig.bay', 1.2),
+  '/elements/*/key/width': size(0.05, 5, 'dig.keyWidth'),
+  '/elements/*/key/depth': size(0.05, 3, 'dig.keyDepth'),
+  '/elements/*/edge/depth': size(0.05, 3, 'dig.edgeDepth', [0.25, inches(10)]),
+  '/elements/*/edge/width': size(0.05, 5, 'dig.edgeWidth', [0.4, inches(16)]),
+  '/elements/*/wall': size(0, 2, 'dig.wall', [0.2, inches(8)]),
+  '/elements/*/height': size(0.1, 12, 'dig.boxHeight', [2.4, inches(96)]),
+  '/elements/*/roof': size(0, 2, 'dig.roof', 0),
+  '/elements/*/grade': field('gradient', 0.02, 1, 'dig.grade', 0.2),
+} as const satisfies Record<string, Field>;
+
+/** A number of a plan by its pointer, `*` for a place in a list. */
+export type FieldId = keyof typeof FIELDS;
+export type FieldLabel = (typeof FIELDS)[FieldId]['label'];
+
+/**
+ * What a new job starts with.
+ * @throws when the table has no start for it: a slip in the caller
+ */
+export function startOf(id: FieldId, system: System): number {
+  const { start }: Field = FIELDS[id];
+  if (start === undefined) throw new Error(`Nothing is known to start ${id} with.`);
+  return typeof start === 'number' ? start : start[system === 'metric' ? 0 : 1];
+}
+
+/**
+ * The rest of a plan: texts, choices, what is there or not. `choice` is where the words of its
+ * values stand; `of` names the list its value is an id of.
+ */
+export interface Wording {
+  readonly label: string;
+  readonly choice?: string;
+  readonly of?: 'soils' | 'floors' | 'machines' | 'elements';
+}
+
+export const WORDINGS = {
+  '/name': { label: 'jobs.name' },
+  '/place': { label: 'jobs.place' },
+  '/note': { label: 'logs.note' },
+  '/assumed': { label: 'fields.assumed' },
+  '/system': { label: 'prefs.system', choice: 'prefs' },
+  '/ruleSet': { label: 'dig.ruleSet', choice: 'dig.rules' },
+  '/datum/name': { label: 'fields.datumName' },
+  '/ground/surface': { label: 'fields.surface' },
+  '/ground/soils/*': { label: 'fields.soil' },
+  '/ground/soils/*/name': { label: 'dig.name' },
+  '/ground/soils/*/kind': { label: 'fields.soilKind', choice: 'soil' },
+  '/ground/soils/*/values/slopeClass': { label: 'fields.slopeClass' },
+  '/ground/soils/*/hand': { label: 'fields.hand' },
+  '/ground/logs/*': { label: 'fields.log' },
+  '/ground/logs/*/name': { label: 'dig.name' },
+  '/ground/logs/*/at': { label: 'fields.place' },
+  '/ground/logs/*/layers': { label: 'fields.layers' },
+  '/ground/logs/*/perched': { label: 'logs.perched' },
+  '/ground/logs/*/note': { label: 'logs.note' },
+  '/ground/hazards/*': { label: 'fields.hazard' },
+  '/ground/hazards/*/name': { label: 'dig.name' },
+  '/ground/hazards/*/kind': { label: 'hazard.what', choice: 'hazard.kind' },
+  '/ground/hazards/*/points': { label: 'fields.place' },
+  '/ground/hazards/*/confirmed': { label: 'hazard.confirmed' },
+  '/ground/frost/climate': { label: 'fields.climate' },
+  '/ground/frost/cover/*': { label: 'fields.cover' },
+  '/ground/frost/cover/*/kind': { label: 'fields.cover', choice: 'frost.cover' },
+  '/ground/frost/frozen': { label: 'frost.frozenDepth' },
+  '/levels/floors/*': { label: 'levels.floor' },
+  '/levels/floors/*/name': { label: 'dig.name' },
+  '/levels/floors/*/above': { label: 'fields.above', of: 'floors' },
+  '/levels/floors/*/count': { label: 'fields.count' },
+  '/levels/floors/*/landing': { label: 'fields.landing' },
+  '/levels/floors/*/layers/*': { label: 'fields.layer' },
+  '/levels/floors/*/layers/*/name': { label: 'dig.name' },
+  '/levels/floors/*/layers/*/material': { label: 'fields.material', choice: 'material' },
+  '/levels/bearing': { label: 'levels.bearing' },
+  '/levels/bearing/soil': { label: 'levels.bearing', of: 'soils' },
+  '/levels/instructions/*': { label: 'fields.instruction' },
+  '/levels/instructions/*/who': { label: 'fields.who' },
+  '/levels/instructions/*/when': { label: 'fields.when' },
+  '/levels/instructions/*/why': { label: 'fields.why' },
+  '/levels/instructions/*/elements': { label: 'fields.elements' },
+  '/levels/shallow': { label: 'fields.shallow' },
+  '/levels/shallow/bed': { label: 'shallow.bed' },
+  '/levels/shallow/board': { label: 'fields.board' },
+  '/levels/shallow/outfall': { label: 'fields.outfall' },
+  '/setout/measured': { label: 'fields.taped' },
+  '/site/boundary': { label: 'fields.boundary' },
+  '/site/gates/*': { label: 'fields.gate' },
+  '/site/gates/*/name': { label: 'dig.name' },
+  '/site/gates/*/at': { label: 'fields.place' },
+  '/site/areas/*': { label: 'fields.area' },
+  '/site/areas/*/name': { label: 'dig.name' },
+  '/site/areas/*/use': { label: 'fields.area', choice: 'site.use' },
+  '/site/areas/*/points': { label: 'fields.place' },
+  '/site/paths/*': { label: 'fields.path' },
+  '/site/paths/*/name': { label: 'dig.name' },
+  '/site/paths/*/points': { label: 'fields.place' },
+  '/dig/corners': { label: 'dig.corners', choice: 'dig' },
+  '/dig/support': { label: 'dig.support', choice: 'ways' },
+  '/dig/machines/*': { label: 'dig.machine' },
+  '/dig/machines/*/name': { label: 'dig.name' },
+  '/dig/machines/*/reach': { label: 'machine.reach' },
+  '/dig/machines/*/logged': { label: 'fields.logged' },
+  '/dig/machine': { label: 'dig.machine', of: 'machines' },
+  '/dig/order': { label: 'lower.order', of: 'elements' },
+  '/dig/buckets': { label: 'dig.bucket' },
+  '/dig/cramped': { label: 'machine.cramped' },
+  '/dig/day/start': { label: 'trucks.start' },
+  '/spoil/topsoil': { label: 'backfill.topsoil', choice: 'fields.topsoil' },
+  '/spoil/keepForBackfill': { label: 'backfill.keep' },
+  '/spoil/trucks/*': { label: 'trucks.name' },
+  '/spoil/trucks/*/name': { label: 'dig.name' },
+  '/base': { label: 'stage.base' },
+  '/base/name': { label: 'base.name' },
+  '/base/compactor': { label: 'base.compactor' },
+  '/pour/blinding': { label: 'fields.blinding' },
+  '/pour/makeUp': { label: 'pour.makeUp', choice: 'pour.with' },
+  '/prices/currency': { label: 'prices.currency' },
+  '/elements/*': { label: 'fields.element' },
+  '/elements/*/name': { label: 'dig.name' },
+  '/elements/*/group': { label: 'dig.group' },
+  '/elements/*/method': { label: 'dig.method', choice: 'dig' },
+  '/elements/*/floor': { label: 'fields.floor', of: 'floors' },
+  '/elements/*/support': { label: 'dig.support', choice: 'ways' },
+  '/elements/*/points': { label: 'fields.place' },
+  '/elements/*/outline': { label: 'fields.place' },
+  '/elements/*/at': { label: 'fields.place' },
+  '/elements/*/closed': { label: 'setout.closed' },
+  '/elements/*/stepped': { label: 'carries.stepped' },
+  '/elements/*/use': { label: 'dig.use', choice: 'dig.uses' },
+  '/elements/*/key': { label: 'dig.key' },
+  '/elements/*/edge': { label: 'dig.edge' },
+  '/elements/*/serves': { label: 'fields.serves', of: 'elements' },
+} as const satisfies Record<string, Wording>;
+
+export const isField = (pattern: string): pattern is FieldId => Object.hasOwn(FIELDS, pattern);
+
+/** A pointer of a document as the tables write it: `*` for every place in a list but a coordinate. */
+export const patternOf = (pointer: string): string => {
+  const starred = pointer.replace(/\/\d+(?=\/|$)/g, '/*');
+  const last = /\/(\d+)$/.exec(pointer);
+  const pair = last ? `${starred.slice(0, -1)}${last[1]}` : '';
+  return isField(pair) ? pair : starred;
+};
+
+/**
+ * The field a pointer's number is.
+ * @throws when the pointer is of no number of a plan: a slip in the caller
+ */
+export function fieldOf(pointer: string): FieldId {
+  const pattern = patternOf(pointer);
+  if (isField(pattern)) return pattern;
+  throw new Error(`No field is known for ${pointer}.`);
+}
+
+/** Null when the value may stand; otherwise which limit it breaks. NaN and ±Infinity never stand. */
+export function outOfRange({ min, max }: Range, value: number): 'notFinite' | 'range' | null {
+  if (!Number.isFinite(value)) return 'notFinite';
+  // A hair of tolerance: limits typed in feet do not land on the metric number exactly.
+  const slack = 1e-9 * Math.max(1, Math.abs(max));
+  return value < min - slack || value > max + slack ? 'range' : null;
+}
