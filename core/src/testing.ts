@@ -1,10 +1,14 @@
 /** Plans for tests: small, level, and with nothing left to chance. Not part of the core's door. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { SoilKind } from './ground/kinds.ts';
-import { blankPlan, newLog, newPad, newPit, newRaft, newRamp, newStrip } from './plan/blank.ts';
+import type { SoilKind } from './catalogue/soils.ts';
+import { proofsOf } from './checks/index.ts';
+import type { Takeoff } from './compute/index.ts';
+import type { RecordKindId, RecordValue, SiteRecord } from './log/index.ts';
+import { blankPlan, newBox, newLog, newPad, newRaft, newRamp, newStrip } from './plan/blank.ts';
+import type { BoxElement, Element, Pad, Raft, Ramp, Strip } from './plan/elements.ts';
 import { currentPlan } from './plan/migrate.ts';
-import type { Element, Pad, PitBox, Plan, Raft, Ramp, SoilEntry, Strip } from './plan/schema.ts';
+import type { Plan, SoilEntry } from './plan/schema.ts';
 
 /** A level metric job whose one rule is a frost depth; base and blinding off. */
 export function plainPlan(change: (plan: Plan) => void = () => {}): Plan {
@@ -25,8 +29,8 @@ export const pad = (x: number, y: number, length: number, width: number, more: P
 });
 
 type Places = readonly (readonly [number, number])[];
-export const pit = (outline: Places, more: Partial<PitBox> = {}): PitBox => ({
-  ...newPit(blankPlan('x', 'metric'), [...outline]),
+export const tank = (outline: Places, more: Partial<BoxElement> = {}): BoxElement => ({
+  ...newBox(blankPlan('x', 'metric'), [...outline]),
   ...more,
 });
 export const raft = (outline: Places, more: Partial<Raft> = {}): Raft => ({
@@ -65,7 +69,7 @@ export function soilsDown(
   }));
   plan.ground.logs = [
     {
-      ...newLog('log-1', 'TP1', [0, 0], plan.ground.base),
+      ...newLog('log-1', 'TP1', [0, 0], plan.ground.knownTo),
       layers: soils.map(([soil, , top]) => ({ soil, top, note: '' })),
     },
   ];
@@ -80,6 +84,53 @@ export function tilt(plan: Plan, gradeEast: number, gradeNorth = 0): void {
 export function instruct(plan: Plan, level: number, who = 'x'): void {
   plan.levels.instructions = [{ id: 'w', level, width: null, who, when: '', why: '', elements: [] }];
 }
+
+const SUMS = 1e-6;
+
+/**
+ * What of a takeoff does not add up: soils, elements and causes to the whole dig, what is kept and
+ * what leaves likewise; and, when its plan is given, whatever a proof of its own route says otherwise.
+ */
+export function unbalanced(takeoff: Takeoff, plan?: Plan): string[] {
+  const total = takeoff.figures.dig.value;
+  const { spoil } = takeoff;
+  const add = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0);
+  const sums = {
+    strata: add(spoil.strata.map((stratum) => stratum.bank)),
+    elements: add(takeoff.elements.map((element) => element.volume)),
+    causes: add(Object.values(takeoff.overdig)),
+    soil: spoil.keptBank + spoil.keptTopsoil + spoil.hauledBank,
+  };
+  return [
+    ...Object.entries(sums)
+      .filter(([, sum]) => Math.abs(sum - total) > SUMS * Math.max(1e-3, total))
+      .map(([what, sum]) => `${what}: ${sum} of ${total}`),
+    ...(plan ? proofsOf(plan, takeoff) : [])
+      .filter((check) => !check.ok)
+      .map(({ code, expected, found, within }) => `${code}: ${found} for ${expected} ± ${within}`),
+  ];
+}
+
+/** A record of the log, an hour after the one before. */
+export function logged<K extends RecordKindId>(
+  kind: K,
+  value: RecordValue<K> | null,
+  more: Partial<SiteRecord> = {},
+): SiteRecord {
+  count++;
+  return {
+    id: `r${count}`,
+    kind,
+    at: new Date(Date.UTC(2026, 0, 1, count)).toISOString(),
+    by: 'Ana',
+    element: null,
+    place: null,
+    corrects: null,
+    value,
+    ...more,
+  } as SiteRecord;
+}
+let count = 0;
 
 /** A small seeded generator (mulberry32), so that random cases are the same every time. */
 export function seeded(seed: number): () => number {

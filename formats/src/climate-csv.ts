@@ -1,5 +1,5 @@
 /** Mean air temperatures, daily or monthly: `date,mean`, `year,month,mean` or `year,month,day,mean`. */
-import { looksFahrenheit, type Problem, type Reading } from '@cimiento/core';
+import { looksFahrenheit, type Problem, type ProblemCode, type Reading } from '@cimiento/core';
 import { columnOf, readTable, type Table } from './table.ts';
 
 export type ReadClimate =
@@ -54,7 +54,7 @@ export function readClimateCsv(text: string, fahrenheit: boolean): ReadClimate {
   if (!read.ok) return read;
   const { table } = read;
   const { rows, number, firstLine } = table;
-  const refuse = (code: string, more: Partial<Problem> = {}): ReadClimate => ({
+  const refuse = (code: ProblemCode, more: Partial<Problem> = {}): ReadClimate => ({
     ok: false,
     problem: { code, path: '', ...more },
   });

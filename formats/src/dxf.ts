@@ -5,7 +5,7 @@
  *
  * Not covered: blocks, splines, ellipses, text; a file of nothing else says so.
  */
-import { arcPoints, DRAWN_LAYERS, type Drawn, type Problem } from '@cimiento/core';
+import { arcPoints, DRAWN_LAYERS, type Drawn, type Problem, type ProblemCode } from '@cimiento/core';
 import { DxfWriter, LWPolylineFlags, point2d, point3d, Units } from '@tarikjabiri/dxf';
 import DxfParser, { type IDxf, type IEntity } from 'dxf-parser';
 
@@ -44,7 +44,7 @@ export interface DxfLook {
 }
 type Refused = { readonly ok: false; readonly problem: Problem };
 
-const refuse = (code: string, more: Partial<Problem> = {}): Refused => ({
+const refuse = (code: ProblemCode, more: Partial<Problem> = {}): Refused => ({
   ok: false,
   problem: { code, path: '', ...more },
 });

@@ -5,7 +5,7 @@
  * Document types are refused before parsing, so no entity can expand. Not covered: contours,
  * boundaries and holes; faces marked invisible are left out.
  */
-import { flatPlan, type Problem, triangulate } from '@cimiento/core';
+import { flatPlan, type Problem, type ProblemCode, triangulate } from '@cimiento/core';
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { SURVEY_UNITS, type SurveyPoint } from './survey.ts';
 import type { ReadSurvey } from './survey-csv.ts';
@@ -77,7 +77,7 @@ export function wildXml(text: string): 'fileDeep' | 'fileWide' | null {
 
 /** Reads the first TIN of a LandXML file. */
 export function readLandXml(text: string): ReadSurvey {
-  const refuse = (code: string, more: Partial<Problem> = {}): ReadSurvey => ({
+  const refuse = (code: ProblemCode, more: Partial<Problem> = {}): ReadSurvey => ({
     ok: false,
     problem: { code, path: '', ...more },
   });

@@ -8,6 +8,7 @@ import {
   nextName,
   type Plan,
   type Problem,
+  type ProblemCode,
   SOIL_KINDS,
   type SoilEntry,
   type SoilKind,
@@ -69,7 +70,7 @@ export function readLogsCsv(text: string, known: readonly SoilEntry[]): ReadLogs
   const read = readTable(text, 4);
   if (!read.ok) return read;
   const { rows, head, number, firstLine } = read.table;
-  const refuse = (code: string, more: Partial<Problem> = {}): ReadLogs => ({
+  const refuse = (code: ProblemCode, more: Partial<Problem> = {}): ReadLogs => ({
     ok: false,
     problem: { code, path: '', ...more },
   });

@@ -1,5 +1,5 @@
 /** Delimited text of any making: comma, semicolon or tab; decimal point or comma; a head or none. */
-import type { Problem } from '@cimiento/core';
+import type { Problem, ProblemCode } from '@cimiento/core';
 import { dsvFormat } from 'd3-dsv';
 
 /** Longer files are not read: far above a survey of 100 000 points. */
@@ -31,7 +31,7 @@ function delimiterOf(lines: readonly string[]): string {
  * @param least columns every row must have
  */
 export function readTable(text: string, least: number): ReadTable {
-  const refuse = (code: string, more: Partial<Problem> = {}): ReadTable => ({
+  const refuse = (code: ProblemCode, more: Partial<Problem> = {}): ReadTable => ({
     ok: false,
     problem: { code, path: '', ...more },
   });

@@ -1,5 +1,5 @@
 /** The takeoff as CSV (RFC 4180), one row a figure, for a spreadsheet. SI throughout. */
-import { CAUSES, type Plan, type Takeoff } from '@cimiento/core';
+import type { Plan, Takeoff } from '@cimiento/core';
 import { takeoffJson } from './takeoff-json.ts';
 
 type CsvValue = string | number | null;
@@ -15,26 +15,16 @@ export function cell(value: CsvValue): string {
   return /[",\r\n]/.test(guarded) ? `"${guarded.replace(/"/g, '""')}"` : guarded;
 }
 
-const SPLIT: readonly (keyof Takeoff['overdig'])[] = ['neat', ...CAUSES];
-
 /** Rows of section, item, quantity, value and unit. */
 export function takeoffCsv(plan: Plan, takeoff: Takeoff): string {
   const json = takeoffJson(plan, takeoff);
   const rows: CsvValue[][] = [['section', 'item', 'quantity', 'value', 'unit']];
   rows.push(['job', plan.name, 'place', plan.place, '']);
-  for (const [id, figure] of Object.entries(json.figures))
-    rows.push(['figure', id, '', figure.value, figure.unit]);
-  for (const part of SPLIT) rows.push(['dig', part, 'bank', takeoff.overdig[part], 'm3']);
-  for (const s of json.strata) {
-    const name = plan.ground.soils.find((soil) => soil.id === s.id)?.name || s.id;
-    rows.push(['stratum', name, 'bank', s.bank, 'm3']);
-    rows.push(['stratum', name, 'loose', s.loose, 'm3']);
-    rows.push(['stratum', name, 'hauled', s.hauledLoose, 'm3']);
-  }
-  for (const l of takeoff.loads) rows.push(['loads', l.truck.name, 'loads', l.loads, '']);
-  rows.push(['order', 'concrete', 'order', json.concrete.order, 'm3']);
-  rows.push(['order', 'lean concrete', 'order', json.lean.order, 'm3']);
-  rows.push(['order', 'stone', 'mass', json.stone.mass, 'kg']);
+  const figures = Object.entries(json.figures);
+  for (const [id, figure] of figures) rows.push(['figure', id, '', figure.value, figure.unit]);
+  for (const [, { parts }] of figures)
+    for (const { section, item, label, quantity, value, unit } of parts)
+      rows.push([section, label ?? item, quantity, value, unit]);
   json.elements.forEach((e, i) => {
     const name = plan.elements[i]?.name ?? e.id;
     rows.push(['element', name, 'governs', e.governs ?? '', '']);

@@ -1,10 +1,11 @@
 /** The takeoff as plain JSON: SI, codes instead of words, no geometry. */
-import { FIGURE_IDS, type FigureId, type Plan, type Takeoff } from '@cimiento/core';
+import { FIGURE_IDS, type FigureId, type Kind, type Plan, proofsOf, type Takeoff } from '@cimiento/core';
 
 export const TAKEOFF_FORMAT = 'cimiento-takeoff';
 
-/** Names the SI unit each kind of figure is written in. */
-const SI_UNITS: Partial<Record<string, string>> = { volume: 'm3', mass: 'kg', flow: 'm3/s', count: '' };
+/** The SI unit each kind of figure is written in. */
+const SI_UNITS: Partial<Record<Kind, string>> = { volume: 'm3', mass: 'kg', flow: 'm3/s', count: '' };
+export const unitOf = (kind: Kind): string => SI_UNITS[kind] ?? kind;
 
 const triple = ([low, likely, high]: readonly [number, number, number]) => ({ low, likely, high });
 
@@ -14,12 +15,18 @@ const triple = ([low, likely, high]: readonly [number, number, number]) => ({ lo
  */
 export function takeoffJson(plan: Plan, takeoff: Takeoff) {
   const figure = (id: FigureId) => {
-    const { value, kind, workings } = takeoff.figures[id];
-    return { value, unit: SI_UNITS[kind] ?? kind, workings };
+    const { value, known, kind, origin, parts, workings } = takeoff.figures[id];
+    return {
+      value: known ? value : null,
+      unit: unitOf(kind),
+      origin,
+      parts: parts.map((part) => ({ ...part, unit: unitOf(part.kind) })),
+      workings,
+    };
   };
   return {
     format: TAKEOFF_FORMAT,
-    version: 1,
+    version: 2,
     units: 'SI',
     job: { name: plan.name, place: plan.place },
     figures: Object.fromEntries(FIGURE_IDS.map((id) => [id, figure(id)])) as Record<
@@ -87,6 +94,6 @@ export function takeoffJson(plan: Plan, takeoff: Takeoff) {
       values: Object.fromEntries(Object.entries(c.values ?? {}).map(([name, [value]]) => [name, value])),
     })),
     problems: takeoff.problems,
-    checks: takeoff.checks,
+    checks: proofsOf(plan, takeoff),
   };
 }

@@ -1,4 +1,4 @@
-import { compute } from '@cimiento/core';
+import { compute, proofsOf } from '@cimiento/core';
 import { validatePlan } from '@cimiento/core/validate';
 import { describe, expect, it } from 'vitest';
 import { random, simulatedJob } from './job.ts';
@@ -10,7 +10,7 @@ describe('the simulated job', () => {
     expect(validatePlan(JSON.parse(JSON.stringify(plan)))).toEqual({ ok: true, plan });
     const takeoff = compute(plan);
     expect(takeoff.problems).toEqual([]);
-    expect(takeoff.checks.filter((check) => !check.ok)).toEqual([]);
+    expect(proofsOf(plan, takeoff).filter((check) => !check.ok)).toEqual([]);
     expect(takeoff.elements.every((e) => e.live)).toBe(true);
   });
 

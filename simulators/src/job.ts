@@ -56,7 +56,7 @@ export function simulatedJob(count: number, seed = 1): Plan {
   plan.ground.logs[0]!.layers.push({ soil: 'deep', top: 1.6, note: '' });
   plan.ground.water = 98.9;
   plan.ground.frost.local = 0.9;
-  plan.base = {
+  plan.bed = {
     name: 'Stone',
     thickness: 0.2,
     density: 2000,

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
+import { moveLegacyRecords } from './legacy-records.ts';
 
 /** Any number, the same for every Cimiento server. */
 const TURN = 72_146_311;
@@ -13,6 +14,7 @@ export async function migrateDatabase(url: string): Promise<void> {
   try {
     await client.query('select pg_advisory_lock($1)', [TURN]);
     await migrate(drizzle(client), { migrationsFolder: join(import.meta.dirname, 'migrations') });
+    await moveLegacyRecords(client);
   } finally {
     await client.end();
   }

@@ -1,12 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { blankPlan, PLAN_VERSION, type Plan } from '@cimiento/core';
+import { blankPlan, PLAN_VERSION, type Plan, type SiteRecord } from '@cimiento/core';
 import { eq, sql } from 'drizzle-orm';
+import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { savingOf } from '../app/server/jobs.server.ts';
 import { closeDatabase, db, isDatabaseDown } from './client.ts';
 import { loadDemo } from './demo.ts';
 import { DEMO_PERSON } from './demo-people.ts';
+import { moveLegacyRecords } from './legacy-records.ts';
 import { archiveLines, takeArchive } from './queries/archive.ts';
 import {
   bringBack,
@@ -20,6 +22,7 @@ import {
   saveRevision,
   setSummary,
 } from './queries/jobs.ts';
+import { addRecords, listRecords } from './queries/records.ts';
 import {
   checkPassword,
   closeSession,
@@ -31,6 +34,7 @@ import {
   rememberDevice,
   setPreferences,
 } from './queries/sign-in.ts';
+import { CHANNEL } from './queries/tell.ts';
 import { crews, jobs, people, sessions } from './schema.ts';
 
 const crewOf = async (personId: string) =>
@@ -406,5 +410,113 @@ describe('a connection that goes away in the middle of a transaction', () => {
     const error = await cut.catch((e: unknown) => e);
     expect(isDatabaseDown(error)).toBe(true);
     expect((await db.execute(sql`select 1 as one`)).rows).toEqual([{ one: 1 }]);
+  });
+});
+
+describe('records', () => {
+  const note = (id: string, text = id): SiteRecord => ({
+    id,
+    kind: 'note',
+    at: '2026-05-01T07:00:00.000Z',
+    by: 'Ana',
+    element: null,
+    place: [1, 2],
+    corrects: null,
+    value: { text },
+  });
+  const job = () => createJob(ana.crew, ana.person, savingOf(plan(), null));
+
+  it('are added, sent twice kept once, and never changed by a second of the same id', async () => {
+    const id = await job();
+    expect(await addRecords(ana.crew, id, ana.person, [note('a'), note('b')])).toBe(2);
+    expect(await addRecords(ana.crew, id, ana.person, [note('b', 'other'), note('c')])).toBe(1);
+    const rows = await listRecords(ana.crew, id);
+    expect(rows.map((row) => row.record)).toEqual([note('a'), note('b'), note('c')]);
+    expect((await listRecords(ana.crew, id, rows[1]!.seq)).map((row) => row.record.id)).toEqual(['c']);
+  });
+
+  it('of another crew are not there, neither to read nor to add to, nor of a job off the board', async () => {
+    const id = await job();
+    await addRecords(ana.crew, id, ana.person, [note('a')]);
+    expect(await listRecords(other.crew, id)).toEqual([]);
+    expect(await addRecords(other.crew, id, other.person, [note('x')])).toBeNull();
+    expect(await addRecords(ana.crew, 'no-id', ana.person, [note('x')])).toBeNull();
+    await removeJob(ana.crew, id);
+    expect(await addRecords(ana.crew, id, ana.person, [note('y')])).toBeNull();
+    expect(await listRecords(ana.crew, id)).toEqual([]);
+  });
+
+  it('of one id may stand on two jobs', async () => {
+    const [one, two] = [await job(), await job()];
+    expect(await addRecords(ana.crew, one, ana.person, [note('same')])).toBe(1);
+    expect(await addRecords(ana.crew, two, ana.person, [note('same')])).toBe(1);
+  });
+
+  it('tell every server that listens, once they are there', async () => {
+    const id = await job();
+    const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+    await client.connect();
+    await client.query(`listen ${CHANNEL}`);
+    const heard: unknown[] = [];
+    client.on('notification', ({ payload }) => heard.push(JSON.parse(payload ?? '')));
+    await addRecords(ana.crew, id, ana.person, [note('a')]);
+    await addRecords(ana.crew, id, ana.person, [note('a')]);
+    await saveRevision(ana.crew, id, ana.person, 1, savingOf(plan(), plan()));
+    await client.query('select 1');
+    await client.end();
+    // What was there already is no news.
+    expect(heard).toEqual([
+      { job: id, what: 'records' },
+      { job: id, what: 'revision', number: 2 },
+    ]);
+  });
+
+  it('go along in the crew’s archive, and come in again', async () => {
+    const id = await createJob(
+      other.crew,
+      other.person,
+      savingOf({ ...plan(), name: 'Logged' }, null, 'file', undefined, [note('a'), note('b')]),
+    );
+    const lines: string[] = [];
+    for await (const line of archiveLines(other.crew)) lines.push(line);
+    async function* given() {
+      yield* lines;
+    }
+    const taken = await takeArchive(ana.crew, ana.person, given(), async () => ({
+      dig: 0,
+      elements: 0,
+      holds: [],
+    }));
+    expect(taken).toMatchObject({ ok: true });
+    const [copy] = (await listJobs(ana.crew)).filter((row) => row.name === 'Logged');
+    expect(copy!.id).not.toBe(id);
+    expect((await listRecords(ana.crew, copy!.id)).map((row) => row.record)).toEqual([note('a'), note('b')]);
+    async function* cut() {
+      yield* lines.filter((line) => !line.includes('"kind":"record"'));
+    }
+    expect(
+      await takeArchive(ana.crew, ana.person, cut(), async () => ({ dig: 0, elements: 0, holds: [] })),
+    ).toMatchObject({
+      ok: false,
+      code: 'archiveCut',
+    });
+  });
+
+  it('in a plan of version 5 are moved beside it once, however often the server starts', async () => {
+    const id = await job();
+    const old = JSON.parse(
+      readFileSync(join(import.meta.dirname, '../../core/src/plan/versions/v5-honey-house.json'), 'utf8'),
+    ) as { dig: { machines: { logged: unknown[] }[] }; ground: { hazards: { confirmed: boolean }[] } };
+    old.dig.machines[0]!.logged = [{ when: '2026-03-04', volume: 52, hours: 7 }];
+    old.ground.hazards[0]!.confirmed = true;
+    await db.execute(sql`update jobs set plan = ${JSON.stringify(old)}::jsonb where id = ${id}`);
+    const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+    await client.connect();
+    await moveLegacyRecords(client);
+    const first = await listRecords(ana.crew, id);
+    expect(first.map((row) => row.record.kind)).toEqual(['dug', 'laidBare']);
+    expect(await moveLegacyRecords(client)).toBe(0);
+    await client.end();
+    expect((await findJob(ana.crew, id))!.plan.version).toBe(PLAN_VERSION);
   });
 });

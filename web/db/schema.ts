@@ -1,6 +1,17 @@
 /** Tables. A job's plan is one document; each save is a new row of revisions, never changed. */
+import type { RecordKindId, SiteRecord } from '@cimiento/core';
 import { sql } from 'drizzle-orm';
-import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import {
+  bigserial,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import { planColumn } from './columns/plan.ts';
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
@@ -118,4 +129,35 @@ export const revisions = pgTable(
     at: at('at').notNull().defaultNow(),
   },
   (table) => [primaryKey({ columns: [table.jobId, table.number] })],
+);
+
+/** What people did or saw on a job: rows are added, never changed; a correction is a row of its own. */
+export const records = pgTable(
+  'records',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    /** Made by whoever logged it: sent twice it is kept once. */
+    id: text('id').notNull(),
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crews.id),
+    kind: text('kind').$type<RecordKindId>().notNull(),
+    /** By their clock, and by the server's. */
+    at: at('at').notNull(),
+    receivedAt: at('received_at').notNull().defaultNow(),
+    personId: uuid('person_id').references(() => people.id),
+    byName: text('by_name').notNull(),
+    element: text('element'),
+    place: jsonb('place').$type<SiteRecord['place']>(),
+    corrects: text('corrects'),
+    value: jsonb('value').$type<SiteRecord['value']>(),
+    /** In the order they came in, over all jobs: what a reader has seen already. */
+    seq: bigserial('seq', { mode: 'number' }).notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.jobId, table.id] }),
+    index('records_job_seq').on(table.jobId, table.seq),
+  ],
 );

@@ -231,11 +231,15 @@ test('a day is logged with the figures of that day, and none is made up', async 
   await expect(day.getByRole('button', { name: 'Log it' })).toBeDisabled();
   await day.locator('input').last().fill('7');
   await day.getByRole('button', { name: 'Log it' }).click();
-  await saved(page);
   await expect(page.locator('[data-side] [aria-label^="Remove day"]')).toHaveCount(1);
-  const plan = await (await page.request.get(`${page.url()}/plan.json`)).json();
-  expect(plan.dig.machines[0].logged).toHaveLength(1);
+  await expect
+    .poll(async () => (await (await page.request.get(`${page.url()}/records`)).json()).records.length)
+    .toBe(1);
+  const file = await (await page.request.get(`${page.url()}/plan.json`)).json();
+  const [logged] = file.records;
+  expect(file.records).toHaveLength(1);
+  expect(logged).toMatchObject({ kind: 'dug', by: 'Ximena Arce' });
   // The job is typed in yards and kept in metres.
-  expect(plan.dig.machines[0].logged[0].volume).toBeCloseTo(52 * 0.9144 ** 3, 6);
-  expect(plan.dig.machines[0].logged[0].hours).toBeCloseTo(7, 6);
+  expect(logged.value.volume).toBeCloseTo(52 * 0.9144 ** 3, 6);
+  expect(logged.value.hours).toBeCloseTo(7, 6);
 });

@@ -13,8 +13,7 @@ test('saves by itself as revisions that say what changed, and brings an old one 
   await type(page, 'ground.frost.local', `5'`);
   await saved(page);
   await stage(page, 'log');
-  await expect(page.getByText('ground/frost/local')).toBeVisible();
-  await expect(page.getByText('1.219 → 1.524')).toBeVisible();
+  await expect(page.getByText(`Local frost depth 4'-0" → 5'-0"`)).toBeVisible();
   await page.getByRole('button', { name: 'Bring back' }).click();
   await expect.poll(() => figure(page, 'dig')).toBe(before);
   await expect(page.getByText('rev 3 · saved')).toBeVisible();
@@ -41,9 +40,9 @@ test('the second writer is shown the difference and nothing is lost', async ({ p
   await page.unroute('**/revisions?base=*');
   const dialog = page.getByRole('alertdialog');
   await expect(dialog).toContainText('saved while you were typing');
-  await expect(dialog).toContainText('levels/string');
-  await expect(dialog).toContainText('1.524');
-  await expect(dialog).toContainText('1.372');
+  await expect(dialog).toContainText(`String level 101'-0" → 102'-0"`);
+  await expect(dialog).toContainText(`theirs 5'-0"`);
+  await expect(dialog).toContainText(`yours 4'-6"`);
   await dialog.getByRole('button', { name: 'Put my edits on top of theirs' }).click();
   await saved(page);
   const plan = await (await page.request.get(`${url}/plan.json`)).json();

@@ -2,29 +2,37 @@
  * What is worked out apart from the web server's own thread: takeoffs and paper. Runs in the pool's
  * workers; what goes in and out is plain data.
  */
-import { compute, type Lang, type Plan, type System } from '@cimiento/core';
+import { compute, type Lang, type Plan, type SiteRecord, type System } from '@cimiento/core';
 import { takeoffCsv, takeoffJson } from '@cimiento/formats';
 import { loadMessages, makeI18n } from '../app/messages/i18n.ts';
 import { wordsOf } from '../app/messages/useTranslation.ts';
 import { summaryOf } from '../app/server/summary.ts';
 
 export interface PaperTask {
-  readonly sheet: 'dig' | 'setout';
+  readonly sheet: 'dig' | 'setout' | 'record';
   readonly plan: Plan;
+  readonly records: readonly SiteRecord[];
   readonly revision: number;
   readonly savedAt: Date;
   readonly lang: Lang;
   readonly system: System;
 }
 
-export const summary = (plan: Plan) => summaryOf(plan);
-export const json = (plan: Plan) => `${JSON.stringify(takeoffJson(plan, compute(plan)), null, 2)}\n`;
-export const csv = (plan: Plan) => takeoffCsv(plan, compute(plan));
+interface Job {
+  readonly plan: Plan;
+  readonly records: readonly SiteRecord[];
+}
+export const summary = ({ plan, records }: Job) => summaryOf(plan, records);
+export const json = ({ plan, records }: Job) =>
+  `${JSON.stringify(takeoffJson(plan, compute(plan, records)), null, 2)}\n`;
+export const csv = ({ plan, records }: Job) => takeoffCsv(plan, compute(plan, records));
 
 export async function paper({ sheet, ...rest }: PaperTask): Promise<Uint8Array> {
   const t = wordsOf(makeI18n(rest.lang, await loadMessages(rest.lang)));
   // Loaded when the first sheet is asked for: a worker that only adds up needs no typesetter.
   const { digSheet } = await import('../app/paper/sheet.server.tsx');
   const { setoutPdf } = await import('../app/paper/setout-sheet.server.tsx');
-  return (sheet === 'dig' ? digSheet : setoutPdf)({ ...rest, t });
+  const { recordPdf } = await import('../app/paper/record-sheet.server.tsx');
+  const make = { dig: digSheet, setout: setoutPdf, record: recordPdf }[sheet];
+  return make({ ...rest, t });
 }

@@ -1,2 +1,1 @@
-export * from './compactors.ts';
 export * from './lifts.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { COMPACTOR_IDS } from './compactors.ts';
+import { COMPACTOR_IDS } from '../catalogue/compactors.ts';
 import { liftsOf } from './lifts.ts';
 
 const bed = (more: Partial<Parameters<typeof liftsOf>[0]> = {}) =>

@@ -1,6 +1,7 @@
 /** Stone bed in equal lifts, each thin enough for the compactor, with its passes. */
+
+import { COMPACTORS } from '../catalogue/compactors.ts';
 import type { Plan } from '../plan/schema.ts';
-import { COMPACTORS } from './compactors.ts';
 
 export interface Lifts {
   readonly count: number;
@@ -19,20 +20,20 @@ export interface Lifts {
 /**
  * n = ⌈T/t_max⌉ equal lifts of T/n, t_max the least of the specification's and the compactor's.
  */
-export function liftsOf(base: NonNullable<Plan['base']>): Lifts {
-  const compactor = COMPACTORS[base.compactor];
+export function liftsOf(bed: NonNullable<Plan['bed']>): Lifts {
+  const compactor = COMPACTORS[bed.compactor];
   const [low, high] = compactor.granular;
-  const limit = Math.min(high, base.maxLift ?? Infinity);
-  const count = Math.max(1, Math.ceil(base.thickness / limit - 1e-9));
-  const thickness = base.thickness / count;
+  const limit = Math.min(high, bed.maxLift ?? Infinity);
+  const count = Math.max(1, Math.ceil(bed.thickness / limit - 1e-9));
+  const thickness = bed.thickness / count;
   return {
     count,
     thickness,
-    loose: thickness * base.looseFactor,
+    loose: thickness * bed.looseFactor,
     limit,
-    limitBy: base.maxLift !== null && base.maxLift < high ? 'specification' : 'compactor',
+    limitBy: bed.maxLift !== null && bed.maxLift < high ? 'specification' : 'compactor',
     passes: compactor.passes,
-    stoneTooLarge: 4 * base.topSize > thickness + 1e-9,
+    stoneTooLarge: 4 * bed.topSize > thickness + 1e-9,
     thin: thickness < low / 2,
   };
 }

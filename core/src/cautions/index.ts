@@ -1,1 +1,1 @@
-export * from './cautions.ts';
+export { CAUTION_CODES, CAUTIONS, type CautionCode, cautionsFor } from './table.ts';

@@ -1,1 +1,1 @@
-export * from './balances.ts';
+export { proofsOf } from './proofs.ts';

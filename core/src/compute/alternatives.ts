@@ -1,11 +1,13 @@
 /** Slope back, bench or shore: the same dig three ways, side by side. */
+
+import { COMMON_SWELL } from '../catalogue/soils.ts';
 import { HAND_RATE, shoredFaces } from '../dig/index.ts';
 import { outsideOf } from '../geometry/index.ts';
-import { COMMON_SWELL, groundModel } from '../ground/index.ts';
+import { groundModel } from '../ground/index.ts';
 import type { Support } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { type Difference, difference } from './compare.ts';
-import { compute } from './compute.ts';
+import { computeWith } from './compute.ts';
 import type { Takeoff } from './takeoff.ts';
 
 export interface Alternative {
@@ -48,15 +50,15 @@ export function alternatives(plan: Plan, takeoff: Takeoff, index: number): Alter
     const changed: Plan = {
       ...plan,
       elements: plan.elements.map((e) =>
-        together.has(e.id) ? { ...e, support, side: support === 'slope' ? slope : e.side } : e,
+        together.has(e.id) ? { ...e, support, slope: support === 'slope' ? slope : e.slope } : e,
       ),
     };
-    const other = compute(changed);
+    const other = computeWith(changed, takeoff.facts);
     const members = plan.elements.flatMap((e, i) => (together.has(e.id) ? [i] : []));
-    const openings = members.flatMap((i) => other.shapes.openings[i]!);
+    const openings = members.flatMap((i) => other.elements[i]!.openings);
     const faces =
       support === 'shore'
-        ? shoredFaces(other.shapes.solid, model.surface, (part) => members.includes(part.owner))
+        ? shoredFaces(other.solid, model.surface, (part) => members.includes(part.owner))
         : { area: 0, length: 0 };
     const change = difference(plan, takeoff, other);
     const shoring = plan.prices.shoring;

@@ -1,7 +1,9 @@
 /** What one plan costs against another: volumes, loads, concrete and money. */
+
+import type { DepthRule } from '../levels/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import { compute } from './compute.ts';
-import type { DepthRule, Takeoff } from './takeoff.ts';
+import { computeWith } from './compute.ts';
+import type { Takeoff } from './takeoff.ts';
 
 /** Second less first, SI. */
 export interface Difference {
@@ -24,8 +26,8 @@ export function difference(plan: Plan, from: Takeoff, to: Takeoff): Difference {
     dig: to.figures.dig.value - from.figures.dig.value,
     loads: loadsIn(to) - loadsIn(from),
     stone: to.stone.mass - from.stone.mass,
-    lean: to.lean.order - from.lean.order,
-    concrete: to.concrete.order - from.concrete.order,
+    lean: to.lean.ordered - from.lean.ordered,
+    concrete: to.concrete.ordered - from.concrete.ordered,
   };
   const { prices } = plan;
   const priced = [
@@ -77,7 +79,7 @@ export function ruleCosts(plan: Plan, takeoff: Takeoff, index: number, deeper: n
   const cost = (rule: RuleCost['rule'], level: number): RuleCost => ({
     rule,
     level,
-    change: difference(plan, takeoff, compute(heldTo(plan, together, level))),
+    change: difference(plan, takeoff, computeWith(heldTo(plan, together, level), takeoff.facts)),
   });
   return [
     cost('deeper', info.underside - deeper),
@@ -89,6 +91,6 @@ export function ruleCosts(plan: Plan, takeoff: Takeoff, index: number, deeper: n
 export function instructionCost(plan: Plan, takeoff: Takeoff, id: string): Difference | null {
   const rest = plan.levels.instructions.filter((word) => word.id !== id);
   if (rest.length === plan.levels.instructions.length) return null;
-  const without = compute({ ...plan, levels: { ...plan.levels, instructions: rest } });
+  const without = computeWith({ ...plan, levels: { ...plan.levels, instructions: rest } }, takeoff.facts);
   return without.problems.length > 0 ? null : difference(plan, without, takeoff);
 }

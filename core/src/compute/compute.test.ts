@@ -1,19 +1,32 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { proofsOf } from '../checks/index.ts';
+import { FIGURE_IDS } from '../figures/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import { demo, firstStrip, instruct, named, pad, plainPlan, soilsDown, strip, tilt } from '../testing.ts';
+import {
+  demo,
+  firstStrip,
+  instruct,
+  named,
+  pad,
+  plainPlan,
+  soilsDown,
+  strip,
+  tilt,
+  unbalanced,
+} from '../testing.ts';
 import { parseQuantity, type System } from '../units/index.ts';
 import { compute } from './compute.ts';
 import { sectionThrough } from './section.ts';
-import { FIGURE_IDS, type Takeoff } from './takeoff.ts';
+import type { Takeoff } from './takeoff.ts';
 
 /** The check job: ring 14.4 × 8.4 with a cross wall on level ground, bottom 1.2 wide and 1.425 deep. */
 const ring = (change: (plan: Plan) => void = () => {}) =>
   plainPlan((p) => {
     p.ground.frost = { ...p.ground.frost, local: 0.95, margin: 0.1 };
-    p.dig.side = 0;
+    p.dig.slope = 0;
     p.dig.room = 0.3;
-    p.base = {
+    p.bed = {
       name: 'stone',
       thickness: 0.3,
       density: 2000,
@@ -99,7 +112,7 @@ describe('the check ring', () => {
     expect(takeoff.lean.volume).toBeCloseTo(39.9375 * 0.095, 9);
     expect(takeoff.concrete.neat).toBeCloseTo(32.04 * 0.3, 9);
     // 9.612 + 5 % = 10.09, in steps of 0.5: 10.5, in trucks of 6: 2.
-    expect(takeoff.concrete).toMatchObject({ order: 10.5, loads: 2 });
+    expect(takeoff.concrete).toMatchObject({ ordered: 10.5, loads: 2 });
   });
   it('is ruled by frost with 98.95 under the footing, and says how far the next rule is', () => {
     const { decision } = takeoff.elements[0]!;
@@ -108,8 +121,15 @@ describe('the check ring', () => {
     expect(takeoff.elements[0]!.fromString).toBeCloseTo(1.925, 9);
   });
   it('balances', () => {
-    expect(takeoff.checks.map((c) => c.code)).toEqual(['strata', 'elements', 'causes', 'soil', 'stack']);
-    expect(takeoff.checks.every((c) => c.ok)).toBe(true);
+    expect(proofsOf(ring(), takeoff).map((c) => c.code)).toEqual([
+      'volume',
+      'stratum',
+      'stratum',
+      'stone',
+      'causes',
+      'loads',
+    ]);
+    expect(unbalanced(takeoff)).toEqual([]);
   });
 });
 
@@ -203,7 +223,7 @@ describe('trench-fill', () => {
   it("fills the bucket's width with concrete, and the step is over-dig", () => {
     const takeoff = compute(
       plainPlan((p) => {
-        p.dig.side = 0;
+        p.dig.slope = 0;
         p.elements = named(
           strip(
             [
@@ -283,10 +303,10 @@ describe('any plan', () => {
           tilt(p, a.grade);
           p.ground.frost.local = a.frost;
           p.ground.water = a.water;
-          p.dig.side = a.side;
+          p.dig.slope = a.side;
           p.dig.corners = a.corners;
           if (a.bed !== null)
-            p.base = {
+            p.bed = {
               name: 's',
               thickness: a.bed,
               density: 2000,
@@ -302,7 +322,7 @@ describe('any plan', () => {
         });
         const takeoff = compute(plan);
         expect(finite(takeoff)).toBe(true);
-        expect(takeoff.checks.filter((c) => !c.ok)).toEqual([]);
+        expect(unbalanced(takeoff)).toEqual([]);
         for (const id of FIGURE_IDS) expect(takeoff.figures[id].value).toBeGreaterThanOrEqual(0);
         for (const cause of Object.values(takeoff.overdig)) expect(cause).toBeGreaterThan(-1e-6);
         plan.elements.forEach((_, i) => {
@@ -358,9 +378,9 @@ describe('problems', () => {
     [
       'a base above the soils',
       (p) => {
-        p.ground.base = 0.2;
+        p.ground.knownTo = 0.2;
       },
-      'baseAboveSoils /ground/base',
+      'baseAboveSoils /ground/knownTo',
     ],
     [
       'an unknown soil',
@@ -471,7 +491,7 @@ describe('cautions', () => {
   it('stop at unsupported sides, and only warn when they are laid back enough', () => {
     expect(codes()).toContain('unsupported');
     const back = codes((p) => {
-      p.dig.side = 1.5;
+      p.dig.slope = 1.5;
     });
     expect(back).not.toContain('unsupported');
     expect(back).toContain('caveIn');
@@ -491,7 +511,7 @@ describe('cautions', () => {
     expect(
       codes((p) => {
         p.ground.frost.local = 0.4;
-        p.base = null;
+        p.bed = null;
         p.pour.blinding = null;
       }),
     ).not.toContain('ladder');
@@ -504,12 +524,12 @@ describe('cautions', () => {
   it('say when the stone is too big or the specified lift too thick', () => {
     expect(
       codes((p) => {
-        p.base!.topSize = 0.06;
+        p.bed!.topSize = 0.06;
       }),
     ).toContain('stoneSize');
     expect(
       codes((p) => {
-        p.base!.maxLift = 0.4;
+        p.bed!.maxLift = 0.4;
       }),
     ).toContain('liftOverCompactor');
   });

@@ -1,7 +1,7 @@
 /** What a plan looks like as lines on layers: what leaves for another program's drawing. */
 import { unionOutlines } from '../geometry/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import { pointsOf } from '../setout/index.ts';
+import { shapeOf } from '../setout/index.ts';
 import { setoutSheet } from './setout-sheet.ts';
 import type { Takeoff } from './takeoff.ts';
 
@@ -43,16 +43,15 @@ export function drawnOf(plan: Plan, takeoff: Takeoff): Drawn[] {
   ) => out.push({ layer, name, points: line, closed, level });
   plan.elements.forEach((element, i) => {
     const info = takeoff.elements[i];
-    const closed =
-      element.kind === 'strip' ? element.closed : element.kind === 'raft' || element.kind === 'pit';
-    put('axis', element.name, pointsOf(element), closed);
+    const shape = shapeOf(element);
+    put('axis', element.name, shape.points(element), shape.closed(element));
     if (!info?.live) return;
-    for (const outline of unionOutlines(takeoff.shapes.footings[i]!))
+    for (const outline of unionOutlines(info.footings.map((piece) => piece.plan)))
       put('footing', element.name, outline, true, info.underside);
-    for (const outline of unionOutlines(takeoff.shapes.bottoms[i]!))
-      put('bottom', element.name, outline, true, info.dug);
+    for (const outline of unionOutlines(info.bottoms)) put('bottom', element.name, outline, true, info.dug);
   });
-  for (const outline of unionOutlines(takeoff.shapes.openings.flat())) put('opening', '', outline, true);
+  for (const outline of unionOutlines(takeoff.elements.flatMap((e) => e.openings)))
+    put('opening', '', outline, true);
   for (const line of boards.lines) {
     put('string', line.name, [line.boards[0].at, line.boards[1].at], false, line.level);
     for (const board of line.boards) put('board', board.name, [board.from, board.to], false, line.level);

@@ -1,7 +1,7 @@
 /** The trucks of a plan by the clock: its digs in order, what of each leaves, and at what pace. */
 import { type Haul, type Hauled, haulage, type Loads, machineOf, truckMatch } from '../dig/index.ts';
 import type { Plan, Truck } from '../plan/schema.ts';
-import { usualFill } from './site-work.ts';
+import { usualFill } from '../takeoff/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
 export interface TruckTimes extends Haul {
@@ -63,7 +63,7 @@ export function truckTimes(plan: Plan, takeoff: Takeoff, order: readonly string[
   const machine = machineOf(plan);
   const match =
     largest &&
-    truckMatch(machine, usualFill(plan, takeoff.spoil), largest.body, plan.spoil.trip, 1, largest.side);
+    truckMatch(machine, usualFill(plan, takeoff.spoil), largest.body, plan.spoil.trip, 1, largest.sideHeight);
   const run = (trucks: number) =>
     haulage(digs, {
       trucks,

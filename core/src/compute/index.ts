@@ -7,5 +7,4 @@ export * from './long-section.ts';
 export * from './order-of.ts';
 export * from './section.ts';
 export * from './setout-sheet.ts';
-export * from './site-work.ts';
-export * from './takeoff.ts';
+export type { Takeoff } from './takeoff.ts';

@@ -1,6 +1,7 @@
 /** A strip cut along its own axis, run after run, unrolled: how its bottom steps with the ground. */
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
 import type { Need } from '../levels/index.ts';
+import { isRun } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
 import { segmentsOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
@@ -44,7 +45,7 @@ export function longSection(
 ): LongSection | null {
   const element = plan.elements[index];
   const info = takeoff.elements[index];
-  if (element?.kind !== 'strip' || !info?.live) return null;
+  if (!element || !isRun(element) || !info?.live) return null;
   const runs = segmentsOf(element);
   const length = runs.reduce((sum, run) => sum + run.length, 0);
   const posts: FencePost[] = [];

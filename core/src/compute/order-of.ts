@@ -1,4 +1,6 @@
 /** The order of digging of a plan: its elements as trenches a machine meets. */
+
+import { COMMON_SWELL } from '../catalogue/soils.ts';
 import {
   checkOrder,
   deepestReach,
@@ -9,9 +11,8 @@ import {
   type Trench,
 } from '../dig/index.ts';
 import { contains, distanceToLine } from '../geometry/index.ts';
-import { COMMON_SWELL } from '../ground/index.ts';
-import type { Element, Plan } from '../plan/schema.ts';
-import { middleOf, outlineSizes, segmentsOf } from '../setout/index.ts';
+import type { Plan } from '../plan/schema.ts';
+import { shapeOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
 type Point = readonly [number, number];
@@ -20,35 +21,6 @@ type Point = readonly [number, number];
 export interface OrderProblem {
   readonly input: OrderInput;
   readonly ids: readonly string[];
-}
-
-/** The line a machine works along: a strip's axis, the longer middle line of anything else. */
-function axisOf(element: Element, depth: number): { from: Point; to: Point } {
-  if (element.kind === 'ramp') {
-    const angle = (element.angle * Math.PI) / 180;
-    const run = depth / element.grade;
-    const [x, y] = element.at;
-    return { from: element.at, to: [x + Math.cos(angle) * run, y + Math.sin(angle) * run] };
-  }
-  if (element.kind === 'strip') {
-    const runs = segmentsOf(element);
-    const longest = runs.reduce((p, q) => (q.length > p.length ? q : p));
-    // A bent trench is met along its longest run, from its first to its last point when open.
-    return element.closed || runs.length > 1
-      ? { from: longest.from, to: longest.to }
-      : { from: element.points[0]!, to: element.points.at(-1)! };
-  }
-  if (element.kind === 'pad') {
-    const angle = (element.angle * Math.PI) / 180;
-    const half = Math.max(0, element.length - element.width) / 2;
-    const [ux, uy] = [Math.cos(angle) * half, Math.sin(angle) * half];
-    return { from: [element.at[0] - ux, element.at[1] - uy], to: [element.at[0] + ux, element.at[1] + uy] };
-  }
-  const { long, short, angle } = outlineSizes(element.outline);
-  const middle = middleOf(element);
-  const half = Math.max(0, long - short) / 2;
-  const [ux, uy] = [Math.cos(angle) * half, Math.sin(angle) * half];
-  return { from: [middle[0] - ux, middle[1] - uy], to: [middle[0] + ux, middle[1] + uy] };
 }
 
 export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
@@ -60,8 +32,9 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
   const entries = plan.elements.flatMap((element, i) => {
     const info = takeoff.elements[i];
     if (!info?.live) return [];
-    const axis = axisOf(element, info.depth);
-    const openings = takeoff.shapes.openings[i]!;
+    const shape = shapeOf(element);
+    const axis = shape.worked(element, info.depth);
+    const openings = info.openings;
     const [dx, dy] = [axis.to[0] - axis.from[0], axis.to[1] - axis.from[1]];
     const length = Math.hypot(dx, dy);
     const [nx, ny] = length > 1e-6 ? [-dy / length, dx / length] : [0, 1];
@@ -79,7 +52,7 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
       .sort((p, q) => p.away - q.away)
       .map(({ index }) => index);
     const trench: Trench = {
-      outwards: element.kind === 'ramp',
+      outwards: shape.serves(element) !== null,
       id: element.id,
       openings,
       ...axis,
@@ -92,7 +65,8 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
   const ids = entries.map((entry) => entry.id);
   const trenches = entries.map(({ trench }): Trench => {
     const element = plan.elements.find((e) => e.id === trench.id);
-    const after = element?.kind === 'ramp' ? ids.indexOf(element.serves) : -1;
+    const served = element ? shapeOf(element).serves(element) : null;
+    const after = served === null ? -1 : ids.indexOf(served);
     return { ...trench, after: after < 0 ? null : after };
   });
   const overlaps = plan.site.areas.map((area) => {

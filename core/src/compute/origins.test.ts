@@ -1,9 +1,9 @@
 /** A figure says where each of its inputs comes from, and never better than the weakest of them. */
 import { describe, expect, it } from 'vitest';
+import type { FigureId } from '../figures/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { named, pad, plainPlan, soilsDown } from '../testing.ts';
 import { compute } from './compute.ts';
-import type { FigureId } from './takeoff.ts';
 
 const originOf = (figure: FigureId, name: string, change: (p: Plan) => void) => {
   const plan = plainPlan((p) => {

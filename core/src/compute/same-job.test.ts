@@ -4,8 +4,9 @@
  */
 import { describe, expect, it } from 'vitest';
 import { newLog } from '../plan/blank.ts';
-import type { Element, Plan } from '../plan/schema.ts';
-import { named, pad, pit, plainPlan, raft, ramp, seeded, strip } from '../testing.ts';
+import { type Element, isRun } from '../plan/elements.ts';
+import type { Plan } from '../plan/schema.ts';
+import { named, pad, plainPlan, raft, ramp, seeded, strip, tank } from '../testing.ts';
 import { compute } from './compute.ts';
 import type { Takeoff } from './takeoff.ts';
 
@@ -49,14 +50,14 @@ function job(seed: number): Plan {
       ],
       standing: next() < 0.6 ? 0.7 + next() : null,
     }));
-    p.ground.base = 5;
+    p.ground.knownTo = 5;
     p.ground.frost.local = 0.7 + 0.6 * next();
     if (next() < 0.3)
       p.ground.frost.climate = { index: 700, days: 110, mean: 5, nFactor: 0.8, record: [], shape: [] };
     p.dig.corners = some('mitred', 'rounded');
-    p.dig.side = some(0, 0.75, 1, 1.5);
+    p.dig.slope = some(0, 0.75, 1, 1.5);
     p.dig.support = some('slope', 'slope', 'bench', 'shore');
-    p.base = next() < 0.5 ? { ...BASE } : null;
+    p.bed = next() < 0.5 ? { ...BASE } : null;
     if (next() < 0.5) p.pour.blinding = { thickness: 0.06, projection: 0.08 };
     const at = (): Point => [2 + jitter(6), 2 + jitter(6)];
     const off = (from: Point, angle: number, by: number): Point => [
@@ -102,11 +103,11 @@ function job(seed: number): Plan {
         );
       } else if (kind < 0.7) elements.push(pad(...at(), 1 + next(), 1 + next(), { angle: 180 * next() }));
       else if (kind < 0.85) elements.push(raft(outline(), { edge: some(null, { depth: 0.25, width: 0.4 }) }));
-      else elements.push(pit(outline(), { height: 1.4, roof: 0.15 }));
+      else elements.push(tank(outline(), { height: 1.4, roof: 0.15 }));
     }
     p.elements = named(...elements);
-    const boxed = p.elements.find((e) => e.kind === 'pit');
-    if (boxed && boxed.kind === 'pit' && next() < 0.5)
+    const boxed = p.elements.find((e) => e.kind === 'box');
+    if (boxed && boxed.kind === 'box' && next() < 0.5)
       p.elements = [
         ...p.elements,
         { ...ramp(boxed.id, boxed.outline[0]!, 360 * next()), id: 'ramp', name: 'ramp' },
@@ -146,7 +147,7 @@ function placed(plan: Plan, map: (p: Point) => [number, number], turn: number, m
   for (const log of out.ground.logs) log.at = map(log.at as Point);
   for (const area of out.site.areas) area.points = list(area.points as Point[]);
   for (const element of out.elements) {
-    if (element.kind === 'strip') element.points = list(element.points as Point[]);
+    if (isRun(element)) element.points = list(element.points as Point[]);
     else if (element.kind === 'pad' || element.kind === 'ramp') {
       element.at = map(element.at as Point);
       element.angle = angle(element.angle);

@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import type { Element, Plan } from '../plan/schema.ts';
+import type { Element } from '../plan/elements.ts';
+import type { Plan } from '../plan/schema.ts';
 import { named, pad, plainPlan, strip, tilt } from '../testing.ts';
 import { compute } from './compute.ts';
 import { fillUnder, sectionThrough } from './section.ts';
 
 const cut = (elements: Element[], index = 0, change: (p: Plan) => void = () => {}, least = 0) => {
   const plan = plainPlan((p) => {
-    p.dig.side = 1;
+    p.dig.slope = 1;
     p.dig.room = 0.3;
     p.elements = named(...elements);
     change(p);

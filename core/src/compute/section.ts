@@ -2,8 +2,9 @@
 import { type ProfilePiece, profile } from '../dig/solid.ts';
 import { clipLine, edges } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
+import { isRun } from '../plan/elements.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
-import { middleOf, outlineSizes, segmentsOf, sizesOf } from '../setout/index.ts';
+import { middleOf, segmentsOf, shapeOf, sizesOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
 export interface SectionBox {
@@ -63,12 +64,9 @@ export function sectionThrough(
   let dx: number;
   let dy: number;
   let run: ReturnType<typeof segmentsOf>[number] | null = null;
-  if (element.kind !== 'strip') {
+  if (!isRun(element)) {
     [x, y] = middleOf(element);
-    const angle =
-      element.kind === 'pad' || element.kind === 'ramp'
-        ? (element.angle * Math.PI) / 180
-        : outlineSizes(element.outline).angle;
+    const angle = shapeOf(element).heading(element);
     [dx, dy] = [Math.cos(angle), Math.sin(angle)];
   } else {
     const longest = segmentsOf(element).reduce((p, q) => (q.length > p.length ? q : p));
@@ -78,7 +76,7 @@ export function sectionThrough(
     // Read west to east, or south to north: the way a plan is read.
     if (dx < -1e-9 || (Math.abs(dx) <= 1e-9 && dy < 0)) [dx, dy] = [-dx, -dy];
   }
-  const across = element.kind === 'strip' ? element.width : sizesOf(element).along;
+  const across = isRun(element) ? element.width : sizesOf(element).along;
   const back = info.support === 'bench' ? plan.dig.bench.width / plan.dig.bench.height : info.slope;
   const opening = Math.max(across, info.width.dug) / 2 + info.depth * back;
   const half = Math.max(least, opening * 1.12 + 0.6);
@@ -90,7 +88,7 @@ export function sectionThrough(
         run.from[0] + (run.to[0] - run.from[0]) * share,
         run.from[1] + (run.to[1] - run.from[1]) * share,
       ] as const;
-      return profile(takeoff.shapes.solid, at[0], at[1], dx, dy, window)
+      return profile(takeoff.solid, at[0], at[1], dx, dy, window)
         .filter((piece) => piece.owner !== index)
         .reduce((sum, piece) => sum + piece.s1 - piece.s0, 0);
     };
@@ -102,18 +100,15 @@ export function sectionThrough(
   const posts = fence(model, [x - half * dx, y - half * dy], [x + half * dx, y + half * dy], half / 24).map(
     (post) => ({ ...post, s: post.s - half }),
   );
-  const dug = profile(takeoff.shapes.solid, x, y, dx, dy, window);
+  const dug = profile(takeoff.solid, x, y, dx, dy, window);
   const boxes: SectionBox[] = [];
   const projection = plan.pour.blinding?.projection ?? 0;
-  takeoff.shapes.footings.forEach((pieces, i) => {
-    const t = takeoff.elements[i]!;
-    if (!t.live) return;
-    pieces.forEach((piece, k) => {
+  takeoff.elements.forEach(({ footings, live }, i) => {
+    if (!live) return;
+    for (const { plan: piece, underside, top } of footings) {
       const cut = clipLine(x, y, dx, dy, window, edges(piece));
-      if (!cut) return;
+      if (!cut) continue;
       const [s0, s1] = cut;
-      const underside = takeoff.shapes.undersides[i]![k]!;
-      const top = takeoff.shapes.tops[i]![k]!;
       boxes.push({ element: i, what: 'footing', s0, s1, z0: underside, z1: top });
       if (plan.pour.blinding)
         boxes.push({
@@ -125,7 +120,7 @@ export function sectionThrough(
           z1: underside,
         });
       const box = plan.elements[i]!;
-      if (box.kind === 'pit') {
+      if (box.kind === 'box') {
         // Walls and roof round the hollow; the base is the footing drawn already.
         const roof = underside + box.height;
         const wall = (from: number, to: number, low: number, high: number) =>
@@ -133,7 +128,7 @@ export function sectionThrough(
         wall(s0, s0 + box.wall, top, roof);
         wall(s1 - box.wall, s1, top, roof);
         if (box.roof > 0) wall(s0 + box.wall, s1 - box.wall, roof - box.roof, roof);
-        return;
+        continue;
       }
       const { stem } = plan.elements[i]!;
       const middle = (s0 + s1) / 2;
@@ -146,7 +141,7 @@ export function sectionThrough(
           z0: top,
           z1: Math.max(top, groundAt(middle) + 0.15),
         });
-    });
+    }
   });
   return { x, y, dx, dy, half, posts, ground: [groundAt(-half), groundAt(half)], dug, boxes };
 }
@@ -164,9 +159,9 @@ export function dugAtCut(section: Section, takeoff: Takeoff, index: number): num
 
 /** Top of the stone over the bottom a piece belongs to, m: steps have each their own. */
 export const stoneTopOver = (plan: Plan, takeoff: Takeoff, piece: ProfilePiece): number =>
-  (takeoff.shapes.solid.parts[piece.part]?.floor.c ?? 0) +
+  (takeoff.solid.parts[piece.part]?.floor.c ?? 0) +
   (plan.elements[piece.owner]?.low ?? 0) +
-  (plan.base?.thickness ?? 0);
+  (plan.bed?.thickness ?? 0);
 
 /** A neighbour's footing where a cut meets its line. */
 export interface NeighbourCut {

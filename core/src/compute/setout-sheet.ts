@@ -11,6 +11,7 @@ import {
   type SetoutPoint,
   type ShareOut,
   setoutPoints,
+  shapeOf,
   shareOuts,
   sizesOf,
 } from '../setout/index.ts';
@@ -35,7 +36,7 @@ export function setoutSheet(plan: Plan, takeoff: Takeoff): SetoutSheet {
   const widths = plan.elements.map((element, i) => {
     const info = takeoff.elements[i];
     // Sides of an outline are strung along its face; its room lies outside.
-    const face = element.kind === 'raft' || element.kind === 'pit';
+    const face = shapeOf(element).byFace;
     return {
       footing: face ? 0 : sizesOf(element).across / 2,
       dug: info?.live ? (face ? (element.room ?? plan.dig.room) : info.width.dug / 2) : 0,
@@ -45,9 +46,14 @@ export function setoutSheet(plan: Plan, takeoff: Takeoff): SetoutSheet {
   return {
     points,
     checks,
-    loops: shareOuts(checks, plan.setout),
-    adjustment: adjust(points, plan.setout.measured, plan.setout.tolerance, plan.setout.temperature),
-    boards: boardsOf(plan, widths, takeoff.shapes.openings.flat(), clear),
+    loops: shareOuts(checks, takeoff.facts.taped, plan.setout.temperature),
+    adjustment: adjust(points, takeoff.facts.taped, plan.setout.tolerance, plan.setout.temperature),
+    boards: boardsOf(
+      plan,
+      widths,
+      takeoff.elements.flatMap((e) => e.openings),
+      clear,
+    ),
   };
 }
 

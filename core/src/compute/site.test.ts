@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { demo, named, pad, pit, plainPlan, ramp, strip } from '../testing.ts';
+import { usualFill } from '../takeoff/index.ts';
+import { demo, logged, named, pad, plainPlan, ramp, strip, tank } from '../testing.ts';
 import {
   compute,
   digOrder,
@@ -8,7 +9,6 @@ import {
   sectionThrough,
   setoutSheet,
   typedOrder,
-  usualFill,
 } from './index.ts';
 
 describe('the demos’ site work', () => {
@@ -42,8 +42,8 @@ describe('the demos’ site work', () => {
   it('frozen ground takes the machine longer', () => {
     const plan = demo('honey-house');
     const before = compute(plan).work.machines[0]!.hours;
-    plan.ground.frost.frozen = { depth: 0.6, from: 'typed', when: '' };
-    expect(compute(plan).work.machines[0]!.hours).toBeGreaterThan(before);
+    const frozen = logged('frozen', { depth: 0.6, from: 'typed', when: '' });
+    expect(compute(plan, [frozen]).work.machines[0]!.hours).toBeGreaterThan(before);
   });
   it('cheese vault: one box, dug before its ramp; concrete is its shell', () => {
     const plan = demo('cheese-vault');
@@ -79,7 +79,7 @@ describe('the order’s problem', () => {
           [10, 0],
         ]),
         pad(14, 5, 1, 1),
-        pit(
+        tank(
           [
             [20, 0],
             [26, 0],

@@ -16,8 +16,19 @@ import {
   tidy,
 } from '../geometry/index.ts';
 import type { Stepped } from '../levels/steps.ts';
-import type { Element, Pad, PitBox, Plan, Raft, Ramp, Strip } from '../plan/schema.ts';
+import {
+  type Element,
+  type ElementOf,
+  isRun,
+  type OutlinedElement,
+  type Pad,
+  type Ramp,
+  type RunElement,
+} from '../plan/elements.ts';
+import type { ElementKind } from '../plan/kinds.ts';
+import type { Plan } from '../plan/schema.ts';
 import { footprints, segmentsOf } from '../setout/index.ts';
+import type { Founded } from './founded.ts';
 import { type Corners, cornerFacets } from './part.ts';
 import { splitByStretch } from './stretches.ts';
 import { bottomOf, roomOf } from './width.ts';
@@ -122,10 +133,10 @@ export function framePieces(
  * on how the inside is cut up.
  * @param by how far the outline is moved out, m
  */
-export function outlineBottoms(plan: Plan, element: PitBox | Raft, by: number): Bottom[] {
+export function outlineBottoms(plan: Plan, element: OutlinedElement, by: number): Bottom[] {
   const { corners } = plan.dig;
-  if (element.kind === 'pit' || !element.edge) return outlined(element.outline, by, corners);
-  const { edge } = element;
+  const edge = 'edge' in element ? element.edge : null;
+  if (!edge) return outlined(element.outline, by, corners);
   // The sides rise from the turned-down edge, not from the slab's underside.
   return [
     ...outlined(element.outline, by, corners, true).map((bottom) =>
@@ -139,9 +150,9 @@ export function outlineBottoms(plan: Plan, element: PitBox | Raft, by: number): 
   ];
 }
 
-/** How a falling strip's bottom stands over its lowest point, by run. */
-export function fallOf(strip: Strip): Linear[] {
-  if (strip.use !== 'drain' || strip.fall === 0) return [];
+/** How a falling drain's bottom stands over its lowest point, by run. */
+export function fallOf(strip: RunElement): Linear[] {
+  if (strip.kind !== 'strip' || strip.use !== 'drain' || strip.fall === 0) return [];
   const runs = segmentsOf(strip);
   const whole = runs.reduce((sum, run) => sum + run.length, 0);
   let before = 0;
@@ -181,20 +192,61 @@ function rampBottom(plan: Plan, ramp: Ramp, depth: number): Bottom[] {
   ];
 }
 
-/**
- * Bottoms of every element.
- * @param steps of stepped strips, by element
- * @param depths deepest cut of each element, m: how far a ramp has to climb
- */
+/** What the bottoms of one element are made from. */
+interface Making {
+  readonly plan: Plan;
+  readonly purpose: Purpose;
+  readonly steps: Stepped | null;
+  readonly reach: number;
+  /** Its footing at the size wanted, one piece a run, and its keyway likewise. */
+  readonly pieces: readonly Polygon[];
+  readonly keyway: readonly Polygon[];
+}
+
+function runBottoms(element: RunElement, { pieces, keyway, steps }: Making): Bottom[] {
+  const falls = fallOf(element);
+  const made = splitByStretch(element, pieces, steps).map((piece, run) => ({
+    ...plain(piece.plan),
+    stretch: piece.stretch,
+    risers: piece.risers,
+    rise: falls[run] ?? LEVEL,
+  }));
+  const { key } = element;
+  if (!key) return made;
+  return [
+    ...made,
+    ...splitByStretch(element, keyway, steps).map((piece) => ({
+      ...plain(piece.plan),
+      stretch: piece.stretch,
+      rise: raised(-key.depth),
+      fills: false,
+      upright: true,
+    })),
+  ];
+}
+
+const outlineMade = (element: OutlinedElement, { plan, purpose }: Making): Bottom[] =>
+  outlineBottoms(plan, element, margin(plan, element, purpose));
+
+/** How the bottom of each kind of element is made. */
+const BOTTOMS: { readonly [K in ElementKind]: (element: ElementOf[K], making: Making) => Bottom[] } = {
+  strip: runBottoms,
+  underpin: runBottoms,
+  pad: (_, { pieces }) => pieces.map(plain),
+  raft: outlineMade,
+  box: outlineMade,
+  ramp: (element, { plan, purpose, reach }) => (purpose === 'dug' ? rampBottom(plan, element, reach) : []),
+};
+
+/** Bottoms of every element. */
 export function bottomsFor(
   plan: Plan,
   purpose: Purpose,
-  steps: readonly (Stepped | null)[],
-  depths: readonly number[],
+  founded: readonly Pick<Founded, 'steps' | 'reach'>[],
 ): Bottom[][] {
   const across = (e: Element): number => {
     if (purpose === 'dug') return bottomOf(plan, e).width.dug;
-    return e.kind === 'strip' ? e.width + 2 * margin(plan, e, purpose) : 0;
+    return isRun(e) ? e.width + 2 * margin(plan, e, purpose) : 0;
   };
   const padSize = (pad: Pad): readonly [number, number] => {
     const { width, length } = bottomOf(plan, pad);
@@ -210,46 +262,19 @@ export function bottomsFor(
     (e) => ({ half: across(e) / 2, end: margin(plan, e, purpose) }),
     padSize,
   );
-  const keys = plan.elements.some((e) => e.kind === 'strip' && e.key !== null)
+  const keyOf = (e: Element) => (isRun(e) ? e.key : null);
+  const keys = plan.elements.some((e) => keyOf(e) !== null)
     ? footprints(
         plan.elements,
-        (e) => ({ half: (e.kind === 'strip' ? (e.key?.width ?? 0) : 0) / 2, end: 0 }),
+        (e) => ({ half: (keyOf(e)?.width ?? 0) / 2, end: 0 }),
         () => [0, 0],
       )
     : [];
-  const bottomsOf = (element: Element, i: number): Bottom[] => {
-    switch (element.kind) {
-      case 'pad':
-        return narrow[i]!.map(plain);
-      case 'strip': {
-        const falls = fallOf(element);
-        const pieces = splitByStretch(element, narrow[i]!, steps[i] ?? null).map((piece, run) => ({
-          ...plain(piece.plan),
-          stretch: piece.stretch,
-          risers: piece.risers,
-          rise: falls[run] ?? LEVEL,
-        }));
-        const key = element.key;
-        if (!key) return pieces;
-        return [
-          ...pieces,
-          ...splitByStretch(element, keys[i]!, steps[i] ?? null).map((piece) => ({
-            ...plain(piece.plan),
-            stretch: piece.stretch,
-            rise: raised(-key.depth),
-            fills: false,
-            upright: true,
-          })),
-        ];
-      }
-      case 'pit':
-      case 'raft':
-        return outlineBottoms(plan, element, margin(plan, element, purpose));
-      case 'ramp':
-        return purpose === 'dug' ? rampBottom(plan, element, depths[i] ?? 0) : [];
-    }
-  };
-  return plan.elements.map(bottomsOf);
+  return plan.elements.map((element, i) => {
+    const { steps, reach } = founded[i]!;
+    const make = BOTTOMS[element.kind] as (element: Element, making: Making) => Bottom[];
+    return make(element, { plan, purpose, steps, reach, pieces: narrow[i]!, keyway: keys[i] ?? [] });
+  });
 }
 
 /** A bench more than this is one too many: the face is then an engineer's. */

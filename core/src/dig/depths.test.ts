@@ -8,7 +8,7 @@ describe('the map of cut depth', () => {
   it('covers the opening once, each piece within its band', () => {
     for (const name of ['honey-house', 'cheese-vault', 'drying-barn'] as const) {
       const takeoff = compute(demo(name));
-      const { solid } = takeoff.shapes;
+      const { solid } = takeoff;
       const bands = depthBands(solid, 0.25);
       const whole = bands.flatMap((band) => band.pieces).reduce((sum, piece) => sum + area(piece), 0);
       expect(whole / takeoff.areas.opening).toBeCloseTo(1, 6);
@@ -31,13 +31,13 @@ describe('the map of cut depth', () => {
       instruct(p, 99);
       p.ground.surface = { kind: 'plane', level: 100, gradeEast: 0, gradeNorth: 0 };
       p.dig.room = 0;
-      p.dig.side = 1;
+      p.dig.slope = 1;
       p.elements = named(pad(0, 0, 4, 4));
     });
     const takeoff = compute(plan);
     const depth = takeoff.elements[0]!.depth;
     expect(depth).toBeCloseTo(1, 9);
-    const { solid } = takeoff.shapes;
+    const { solid } = takeoff;
     const sizes = depthBands(solid, 0.25).map((band) => band.pieces.reduce((sum, p) => sum + area(p), 0));
     const side = (deep: number) => (4 + 2 * (1 - deep)) ** 2;
     // The bottom lies at one metre, where a band begins.
@@ -54,16 +54,15 @@ describe('the map of cut depth', () => {
   });
 
   it('holds the volume: depth over all its pieces is what is dug', () => {
-    const { shapes, figures } = compute(demo('honey-house'));
+    const { solid, figures } = compute(demo('honey-house'));
     let volume = 0;
-    for (const { cells } of shapes.solid.cuts)
-      for (const cell of cells) volume += integral(cell.area, cell.depth);
+    for (const { cells } of solid.cuts) for (const cell of cells) volume += integral(cell.area, cell.depth);
     expect(volume).toBeCloseTo(figures.dig.value, 6);
     // A grid read with depthAt agrees within its own coarseness.
     let read = 0;
     const step = 0.2;
     for (let x = -6; x < 30; x += step)
-      for (let y = -14; y < 16; y += step) read += (depthAt(shapes.solid, x, y)?.depth ?? 0) * step * step;
+      for (let y = -14; y < 16; y += step) read += (depthAt(solid, x, y)?.depth ?? 0) * step * step;
     expect(read / volume).toBeGreaterThan(0.98);
     expect(read / volume).toBeLessThan(1.02);
   });

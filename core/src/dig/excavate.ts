@@ -5,9 +5,9 @@
  */
 import type { Linear, Polygon } from '../geometry/index.ts';
 import type { GroundModel } from '../ground/strata.ts';
-import type { Stepped } from '../levels/steps.ts';
+import { isOutlined } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
-import { outlinePieces } from '../setout/index.ts';
+import { outlinePieces, shapeOf } from '../setout/index.ts';
 import {
   type Bottom,
   benchesOver,
@@ -17,6 +17,7 @@ import {
   type Purpose,
   plain,
 } from './bottoms.ts';
+import type { Founded } from './founded.ts';
 import type { Part } from './part.ts';
 import { type Cut, type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
 import { roomOf, slopeOf, supportOf } from './width.ts';
@@ -41,46 +42,39 @@ export interface Excavation {
   readonly openArea: number;
 }
 
-/** Formation needed and dug, by element and by stretch of it, m. One stretch unless it steps. */
-export interface Formations {
-  readonly needed: readonly (readonly number[])[];
-  readonly dug: readonly (readonly number[])[];
-}
-
-/** How a stage of the dig is cut. */
-interface Stage {
+/** One way the dig is cut, to tell the causes of over-dig apart. */
+interface Cutting {
   readonly purpose: Purpose;
-  readonly floors: Formations['dug'];
+  /** Down to what is needed, or to what is dug. */
+  readonly floors: 'formations' | 'dug';
   /** False cuts every side upright. */
   readonly sides: boolean;
   /** False leaves ramps out. */
   readonly access: boolean;
 }
 
-/** Everything a stage digs, as parts of a solid, and the bottoms by element. */
+/** Everything a cutting digs, as parts of a solid, and the bottoms by element. */
 function partsOf(
   plan: Plan,
-  live: readonly boolean[],
-  steps: readonly (Stepped | null)[],
-  depths: readonly number[],
-  stage: Stage,
+  founded: readonly Founded[],
+  cutting: Cutting,
 ): { parts: Part[]; bottoms: Polygon[][] } {
-  const all = bottomsFor(plan, stage.purpose, steps, depths);
+  const all = bottomsFor(plan, cutting.purpose, founded);
   const parts: Part[] = [];
   let of = 0;
   all.forEach((list, owner) => {
-    const element = plan.elements[owner]!;
-    if (!live[owner] || (element.kind === 'ramp' && !stage.access)) return;
-    const support = stage.sides ? supportOf(plan, element) : 'upright';
+    const { element, live, reach, [cutting.floors]: floors } = founded[owner]!;
+    if (!live || (!shapeOf(element).founded && !cutting.access)) return;
+    const support = cutting.sides ? supportOf(plan, element) : 'upright';
     const slope = support === 'slope' ? slopeOf(plan, element) : 0;
     const back = support === 'shore' ? plan.dig.shore : 0;
-    const outline = element.kind === 'pit' || element.kind === 'raft' ? element : null;
-    const room = stage.purpose === 'neat' ? 0 : roomOf(plan, element);
+    const outline = isOutlined(element) ? element : null;
+    const room = cutting.purpose === 'neat' ? 0 : roomOf(plan, element);
     // An outline moves out as a whole, not piece by piece.
     const stoodBack = outline && back > 0 ? outlineBottoms(plan, outline, room + back) : list;
-    const benches = support === 'bench' ? benchesOver(depths[owner]!, plan.dig.bench) : [];
+    const benches = support === 'bench' ? benchesOver(reach, plan.dig.bench) : [];
     const cut = (bottom: Bottom, piece: Polygon, up: number, own: number): void => {
-      const floor = plus(bottom.rise, stage.floors[owner]![bottom.stretch]!);
+      const floor = plus(bottom.rise, floors[bottom.stretch]!);
       parts.push({
         owner,
         of,
@@ -132,37 +126,25 @@ function volumesBySoil(cut: Cut, model: GroundModel): readonly number[] {
   return out;
 }
 
-/**
- * Digs the job.
- * @param steps of stepped strips, by element; null where the bottom lies at one level
- * @param live elements that can be dug; the others are skipped (their problem is named elsewhere)
- * @param depths deepest cut of each element, m
- */
-export function excavate(
-  plan: Plan,
-  model: GroundModel,
-  formations: Formations,
-  steps: readonly (Stepped | null)[],
-  live: readonly boolean[],
-  depths: readonly number[],
-): Excavation {
+/** Digs the job. What cannot be dug is skipped: its problem is named elsewhere. */
+export function excavate(plan: Plan, model: GroundModel, founded: readonly Founded[]): Excavation {
   const { corners } = plan.dig;
   const { surface } = model;
-  const cut = (stage: Stage) => partsOf(plan, live, steps, depths, stage);
-  const whole: Stage = { purpose: 'dug', floors: formations.dug, sides: true, access: true };
+  const cut = (cutting: Cutting) => partsOf(plan, founded, cutting);
+  const whole: Cutting = { purpose: 'dug', floors: 'dug', sides: true, access: true };
   const { parts, bottoms } = cut(whole);
   const solid = solveSolid(parts, surface, corners);
   const total = volumeOf(solid);
-  const volume = (stage: Partial<Stage>) =>
-    volumeDug(cut({ ...whole, floors: formations.needed, access: false, ...stage }).parts, surface, corners);
+  const volume = (cutting: Partial<Cutting>) =>
+    volumeDug(cut({ ...whole, floors: 'formations', access: false, ...cutting }).parts, surface, corners);
   const upright = { sides: false } as const;
   const neat = volume({ ...upright, purpose: 'neat' });
   const withRoom = volume({ ...upright, purpose: 'needed' });
   const withBucket = volume(upright);
   // Only what there is costs another solid.
-  const anyRamp = plan.elements.some((e, i) => e.kind === 'ramp' && live[i]);
+  const anyRamp = founded.some(({ element, live }) => live && !shapeOf(element).founded);
   const anyLow = plan.elements.some((e) => e.low > 0);
-  const withLow = anyRamp ? volume({ floors: formations.dug }) : total;
+  const withLow = anyRamp ? volume({ floors: 'dug' }) : total;
   const withSides = anyLow ? volume({}) : withLow;
   const byElement = plan.elements.map(() => 0);
   const byStratum = model.soils.map(() => 0);

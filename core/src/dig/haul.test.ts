@@ -164,7 +164,7 @@ describe('what is left to hands', () => {
   const crossed = (keepOff: number, more: (plan: ReturnType<typeof plainPlan>) => void = () => {}) =>
     plainPlan((p) => {
       soilsDown(p, ['clay', 'stiffClay', 0]);
-      p.dig.side = 0;
+      p.dig.slope = 0;
       p.dig.room = 0;
       p.elements = named(
         strip(
@@ -188,7 +188,6 @@ describe('what is left to hands', () => {
           depth: 0.6,
           level: null,
           projection: null,
-          confirmed: true,
         },
       ];
       more(p);
@@ -222,7 +221,7 @@ describe('what is left to hands', () => {
       });
     });
     expect(compute(near).work.hand.services / compute(once).work.hand.services).toBeCloseTo(1.4, 9);
-    expect(handDug(compute(once).shapes.solid, [])).toBe(0);
+    expect(handDug(compute(once).solid, [])).toBe(0);
   });
 
   it('every element is trimmed by its own word, the job’s, or its own soil', () => {

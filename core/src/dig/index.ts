@@ -3,6 +3,7 @@ export * from './chance.ts';
 export * from './depths.ts';
 export * from './excavate.ts';
 export * from './faces.ts';
+export * from './founded.ts';
 export * from './hand.ts';
 export * from './haul.ts';
 export * from './lay-down.ts';

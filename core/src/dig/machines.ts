@@ -4,102 +4,9 @@
  * Output of a hydraulic hoe, US Army FM 5-434, chapter 8: Q = 3600·Vb·fill/cycle × efficiency, in
  * loose m³/h, and by the soil's swell in bank m³/h. A crew's own log replaces it from three days on.
  */
-import type { SoilKind } from '../ground/kinds.ts';
+import type { SoilKind } from '../catalogue/soils.ts';
+import type { RecordValue } from '../log/index.ts';
 import type { Machine, Plan } from '../plan/schema.ts';
-
-interface Size {
-  /** Operating mass, t. */
-  readonly mass: number;
-  readonly reach: readonly (readonly [depth: number, reach: number])[];
-  readonly dumpHeight: number;
-  readonly width: number;
-  readonly bucket: number;
-}
-
-/**
- * Hoes by size: round figures to start from, to be replaced by the sheet of the machine hired.
- * Reach is from the slew centre to the teeth, by depth below the tracks.
- */
-export const MACHINE_SIZES: readonly Size[] = [
-  {
-    mass: 2,
-    reach: [
-      [0, 3.9],
-      [0.8, 3.8],
-      [1.6, 3.2],
-      [2.3, 1.8],
-    ],
-    dumpHeight: 2.5,
-    width: 1,
-    bucket: 0.05,
-  },
-  {
-    mass: 4,
-    reach: [
-      [0, 5.4],
-      [1, 5.3],
-      [2.2, 4.5],
-      [3.2, 2.4],
-    ],
-    dumpHeight: 3.6,
-    width: 1.8,
-    bucket: 0.12,
-  },
-  {
-    mass: 8,
-    reach: [
-      [0, 6.6],
-      [1.5, 6.4],
-      [3, 5.4],
-      [4.1, 3],
-    ],
-    dumpHeight: 5,
-    width: 2.3,
-    bucket: 0.28,
-  },
-  {
-    mass: 14,
-    reach: [
-      [0, 8.3],
-      [2, 8.1],
-      [4, 6.9],
-      [5.5, 3.8],
-    ],
-    dumpHeight: 6.2,
-    width: 2.6,
-    bucket: 0.55,
-  },
-  {
-    mass: 22,
-    reach: [
-      [0, 9.8],
-      [2.5, 9.6],
-      [5, 8],
-      [6.6, 4.5],
-    ],
-    dumpHeight: 6.7,
-    width: 3,
-    bucket: 1,
-  },
-];
-
-/** A machine of about a size with typical figures. */
-export function typicalMachine(id: string, mass: number): Machine {
-  const size = MACHINE_SIZES.reduce((best, next) =>
-    Math.abs(next.mass - mass) < Math.abs(best.mass - mass) ? next : best,
-  );
-  return {
-    id,
-    name: `${size.mass} t`,
-    reach: size.reach.map(([depth, reach]) => ({ depth, reach })),
-    dumpHeight: size.dumpHeight,
-    width: size.width,
-    bucket: size.bucket,
-    cycle: null,
-    efficiency: null,
-    logged: [],
-  };
-}
 
 /** The machine that digs; the first when none of that name is left. */
 export const machineOf = (plan: Plan): Machine =>
@@ -182,12 +89,14 @@ export interface Output {
 
 /**
  * Output of a machine in one soil.
+ * @param days it was logged on this job
  * @param slowed what slows it here
  */
 export function outputIn(
   machine: Machine,
   kind: SoilKind,
   swell: number,
+  days: readonly RecordValue<'dug'>[] = [],
   frozen = false,
   slowed: readonly Slow[] = [],
 ): Output {
@@ -195,17 +104,17 @@ export function outputIn(
   const factor = slowed.reduce((product, what) => product * SLOWED[what], 1);
   const cycle = cycleOf(machine) * factor;
   const efficiency = machine.efficiency ?? EFFICIENCY;
-  const logged = loggedRate(machine);
+  const logged = loggedRate(days);
   if (logged !== null) return { rate: logged / factor, from: 'logged', cycle, fill, efficiency };
   const loose = ((3600 * machine.bucket * fill) / cycle) * efficiency;
   return { rate: loose / (1 + swell), from: 'typical', cycle, fill, efficiency };
 }
 
 /** Bank m³/h by the crew's own log; null with too few days on it. */
-export function loggedRate(machine: Machine): number | null {
-  if (machine.logged.length < ENOUGH_LOGS) return null;
-  const volume = machine.logged.reduce((sum, day) => sum + day.volume, 0);
-  const hours = machine.logged.reduce((sum, day) => sum + day.hours, 0);
+export function loggedRate(days: readonly RecordValue<'dug'>[]): number | null {
+  if (days.length < ENOUGH_LOGS) return null;
+  const volume = days.reduce((sum, day) => sum + day.volume, 0);
+  const hours = days.reduce((sum, day) => sum + day.hours, 0);
   return volume / hours;
 }
 

@@ -6,8 +6,9 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { at, boxOf, edges, unionBox } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
-import type { Element, Plan } from '../plan/schema.ts';
-import { instruct, named, pad, pit, plainPlan, seeded, strip } from '../testing.ts';
+import type { Element } from '../plan/elements.ts';
+import type { Plan } from '../plan/schema.ts';
+import { instruct, named, pad, plainPlan, seeded, strip, tank, unbalanced } from '../testing.ts';
 import type { Part } from './part.ts';
 
 const JOBS = 300;
@@ -28,7 +29,7 @@ function job(next: () => number): Plan {
           100 + 0.25 * jitter(),
         ]);
     instruct(p, 98.4 + 0.5 * next());
-    p.dig.side = [0, 0.5, 1][Math.floor(next() * 3)]!;
+    p.dig.slope = [0, 0.5, 1][Math.floor(next() * 3)]!;
     p.dig.support = (['slope', 'slope', 'bench', 'shore'] as const)[Math.floor(next() * 4)]!;
     p.dig.bench = { height: 0.7, width: 0.5 };
     p.dig.room = 0.2 * next();
@@ -59,7 +60,7 @@ function job(next: () => number): Plan {
           [a, h],
           [0, h],
         ] as const;
-        return pit(
+        return tank(
           outline.map(
             ([u, v]) =>
               [
@@ -98,12 +99,12 @@ describe('three hundred random jobs', () => {
       const plan = job(seeded(seed));
       const takeoff = compute(plan);
       expect(takeoff.problems.filter((p) => p.code !== 'zeroLength')).toEqual([]);
-      for (const check of takeoff.checks) expect(check, `seed ${seed}`).toMatchObject({ ok: true });
-      const { parts } = takeoff.shapes.solid;
+      expect(unbalanced(takeoff, plan)).toEqual([]);
+      const { parts } = takeoff.solid;
       const sides = parts.map((part) => edges(part.bottom));
       const { surface } = groundModel(plan);
       // Sampled over what opens up, a little wider: what is not dug there adds nothing.
-      const box = unionBox(takeoff.shapes.openings.flat().map(boxOf));
+      const box = unionBox(takeoff.elements.flatMap((e) => e.openings).map(boxOf));
       // Beyond these no part's face lies under the ground.
       const near = parts.map((part) => {
         const { x0, y0, x1, y1 } = boxOf(part.bottom);

@@ -3,7 +3,7 @@
  * earlier protection for "cautious". Local codes and the competent person on site decide.
  */
 
-import type { SlopeClass } from '../ground/kinds.ts';
+import type { SlopeClass } from '../catalogue/soils.ts';
 import type { Layer } from '../ground/strata.ts';
 import type { Plan } from '../plan/schema.ts';
 

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { typicalMachine } from '../catalogue/machines.ts';
 import { alternatives, compute, digOrder } from '../compute/index.ts';
-import { instruct, named, pit, plainPlan, ramp, strip } from '../testing.ts';
+import { instruct, named, plainPlan, ramp, strip, tank } from '../testing.ts';
 import { chanceOf, loadsFor, normal } from './chance.ts';
 import { shoredFaces } from './faces.ts';
 import { heapHeight, heapVolume } from './lay-down.ts';
-import { EFFICIENCY, outputIn, reachAt, truckMatch, typicalMachine } from './machines.ts';
+import { EFFICIENCY, outputIn, reachAt, truckMatch } from './machines.ts';
 import { cone } from './spoil.ts';
 
 type Points = readonly (readonly [number, number])[];
@@ -50,7 +51,7 @@ const dig = () =>
   plainPlan((p) => {
     instruct(p, 98);
     p.dig.room = 0;
-    p.dig.side = 0;
+    p.dig.slope = 0;
     p.dig.buckets = [1];
     p.elements = named(
       strip(
@@ -132,7 +133,7 @@ describe('how sure the loads are', () => {
     expect(normal(1.644854)).toBeCloseTo(0.95, 6);
     expect(normal(-1.281552)).toBeCloseTo(0.1, 6);
   });
-  const truck = { id: 't', name: 't', body: 10, payload: 1e9, side: 2.4 };
+  const truck = { id: 't', name: 't', body: 10, payload: 1e9, sideHeight: 2.4 };
   it('exactly full on the mean is an even chance', () => {
     expect(chanceOf(10, truck, 100, 0, 0.1)).toBeCloseTo(0.5, 7);
     // One more load is one standard deviation more.
@@ -140,8 +141,8 @@ describe('how sure the loads are', () => {
     expect(loadsFor(0.9, truck, 100, 0, 0.1)).toBe(12);
   });
   it('mass is sure: too few by mass never do', () => {
-    expect(chanceOf(10, { ...truck, payload: 1000, side: 2.4 }, 1, 10_500, 0.1)).toBe(0);
-    expect(loadsFor(0.5, { ...truck, payload: 1000, side: 2.4 }, 1, 10_500, 0.1)).toBe(11);
+    expect(chanceOf(10, { ...truck, payload: 1000, sideHeight: 2.4 }, 1, 10_500, 0.1)).toBe(0);
+    expect(loadsFor(0.5, { ...truck, payload: 1000, sideHeight: 2.4 }, 1, 10_500, 0.1)).toBe(11);
   });
   it('more loads are never less sure', () => {
     fc.assert(
@@ -172,19 +173,15 @@ describe('machines', () => {
   });
   it('slower frozen, on a crest, in rock; three days’ log replaces the typical figure', () => {
     const plain = outputIn(machine, 'softClay', 0.43).rate;
-    expect(outputIn(machine, 'softClay', 0.43, true).rate).toBeLessThan(plain);
-    expect(outputIn(machine, 'softClay', 0.43, false, ['crest']).rate).toBeCloseTo(plain / 2, 9);
-    const logged = {
-      ...machine,
-      logged: [
-        { when: '', volume: 90, hours: 6 },
-        { when: '', volume: 60, hours: 5 },
-        { when: '', volume: 70, hours: 4 },
-      ],
-    };
-    expect(outputIn(logged, 'softClay', 0.43)).toMatchObject({ rate: 220 / 15, from: 'logged' });
-    const two = { ...logged, logged: logged.logged.slice(0, 2) };
-    expect(outputIn(two, 'softClay', 0.43).from).toBe('typical');
+    expect(outputIn(machine, 'softClay', 0.43, [], true).rate).toBeLessThan(plain);
+    expect(outputIn(machine, 'softClay', 0.43, [], false, ['crest']).rate).toBeCloseTo(plain / 2, 9);
+    const days = [
+      { machine: 'm', when: '', volume: 90, hours: 6 },
+      { machine: 'm', when: '', volume: 60, hours: 5 },
+      { machine: 'm', when: '', volume: 70, hours: 4 },
+    ];
+    expect(outputIn(machine, 'softClay', 0.43, days)).toMatchObject({ rate: 220 / 15, from: 'logged' });
+    expect(outputIn(machine, 'softClay', 0.43, days.slice(0, 2)).from).toBe('typical');
   });
   it('trucks in balance: round trip over loading', () => {
     // 10 m³ in buckets of 0.28 × 1: 36 of 17 s are 10.2 min.
@@ -213,10 +210,10 @@ describe('shored faces', () => {
       instruct(p, 98);
       p.dig.support = 'shore';
       p.dig.shore = 0;
-      p.elements = named(pit(square(0, 0, 4), { room: 0 }));
+      p.elements = named(tank(square(0, 0, 4), { room: 0 }));
     });
-    const { shapes } = compute(plan);
-    const faces = shoredFaces(shapes.solid, { level: () => 100 }, () => true);
+    const { solid } = compute(plan);
+    const faces = shoredFaces(solid, { level: () => 100 }, () => true);
     expect(faces.area).toBeCloseTo(32, 6);
     expect(faces.length).toBeCloseTo(16, 6);
   });
@@ -225,10 +222,13 @@ describe('shored faces', () => {
       instruct(p, 98);
       p.dig.support = 'shore';
       p.dig.shore = 0;
-      p.elements = named(pit(square(0, 0, 4), { room: 0 }), ramp('E1', [4, 2], 0, { width: 2, grade: 0.25 }));
+      p.elements = named(
+        tank(square(0, 0, 4), { room: 0 }),
+        ramp('E1', [4, 2], 0, { width: 2, grade: 0.25 }),
+      );
     });
-    const { shapes } = compute(plan);
-    const faces = shoredFaces(shapes.solid, { level: () => 100 }, (part) => part.owner === 0);
+    const { solid } = compute(plan);
+    const faces = shoredFaces(solid, { level: () => 100 }, (part) => part.owner === 0);
     expect(faces.area).toBeCloseTo(32 - 2 * 2, 1);
   });
 });

@@ -7,7 +7,13 @@ import { sideRule } from './sides.ts';
 import { cone, loadsOf, mixedLoads, spoilOf, windrow } from './spoil.ts';
 import { digWidth } from './width.ts';
 
-const truck = (id: string, body: number, payload: number) => ({ id, name: id, body, payload, side: 2.4 });
+const truck = (id: string, body: number, payload: number) => ({
+  id,
+  name: id,
+  body,
+  payload,
+  sideHeight: 2.4,
+});
 
 describe('piles', () => {
   it('2.4 m³/m at 37° stands 1.345 high on 3.569; 60 m³ is a cone 3.192 high, 8.473 across', () => {

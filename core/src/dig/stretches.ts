@@ -1,7 +1,7 @@
 /** Cuts the plan pieces of a stepped strip where its bottom steps. */
 import { intersect, type Linear, type Polygon } from '../geometry/index.ts';
 import type { Stepped } from '../levels/steps.ts';
-import type { Element } from '../plan/schema.ts';
+import { type Element, isRun } from '../plan/elements.ts';
 import { segmentsOf } from '../setout/index.ts';
 
 export interface StretchPiece {
@@ -20,7 +20,7 @@ export function splitByStretch(
   pieces: readonly Polygon[],
   steps: Stepped | null,
 ): StretchPiece[] {
-  if (!steps || element.kind !== 'strip') return pieces.map((plan) => ({ plan, stretch: 0, risers: [] }));
+  if (!steps || !isRun(element)) return pieces.map((plan) => ({ plan, stretch: 0, risers: [] }));
   const runs = segmentsOf(element);
   return steps.stretches.flatMap((stretch, i): StretchPiece[] => {
     const piece = pieces[stretch.run];

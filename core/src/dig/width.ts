@@ -1,6 +1,9 @@
 /** Bottom widths: what is needed, what the bucket makes of it. */
-import type { Support } from '../plan/kinds.ts';
-import type { Element, Plan } from '../plan/schema.ts';
+
+import type { Element } from '../plan/elements.ts';
+import { FORMS, type Support } from '../plan/kinds.ts';
+import type { Plan } from '../plan/schema.ts';
+import { shapeOf } from '../setout/kinds.ts';
 import { sizesOf } from '../setout/places.ts';
 
 export interface DigWidth {
@@ -38,9 +41,9 @@ export function digWidth(
 
 /** Space beside what is built on each side: form and boots for a formed one, none for trench-fill. */
 export const roomOf = (plan: Plan, element: Element): number =>
-  element.method === 'trenchFill' || element.kind === 'ramp' ? 0 : (element.room ?? plan.dig.room);
+  element.method === 'trenchFill' || !shapeOf(element).founded ? 0 : (element.room ?? plan.dig.room);
 
-export const slopeOf = (plan: Plan, element: Element): number => element.side ?? plan.dig.side;
+export const slopeOf = (plan: Plan, element: Element): number => element.slope ?? plan.dig.slope;
 export const supportOf = (plan: Plan, element: Element): Support => element.support ?? plan.dig.support;
 
 /**
@@ -52,19 +55,20 @@ export function bottomOf(plan: Plan, element: Element): { width: DigWidth; lengt
   const size = (footing: number) =>
     digWidth(footing + 2 * room, element.method, element.bucket, plan.dig.buckets);
   const { across, along } = sizesOf(element);
-  switch (element.kind) {
-    case 'strip':
+  switch (FORMS[element.kind]) {
+    case 'run':
       return { width: size(across), length: null };
     case 'pad': {
       const width = size(across);
       return { width, length: Math.max(along + 2 * room, width.bucket) };
     }
-    default: {
+    case 'outline':
+    case 'ramp': {
       const { bucket, passes } = size(across);
       const needed = across + 2 * room;
       return {
         width: { needed, dug: needed, bucket, passes },
-        length: element.kind === 'ramp' ? null : along + 2 * room,
+        length: along > 0 ? along + 2 * room : null,
       };
     }
   }

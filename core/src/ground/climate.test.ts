@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { SOILS } from '../catalogue/soils.ts';
 import { plainPlan, seeded, soilsDown } from '../testing.ts';
 import { designWinter, looksFahrenheit, type Reading, wintersOf } from './climate.ts';
 import { designFrost, frostCurve, frozenAfter } from './design-frost.ts';
 import { frostDepth, frostLayer } from './frost.ts';
 import { heaveGroup } from './heave.ts';
-import { SOILS } from './kinds.ts';
 import { groundModel } from './strata.ts';
 
 /** Monthly means of one year, January first. */

@@ -2,11 +2,13 @@
  * The frost a job is designed for: the local figure and the one computed from the climate, side by
  * side, the larger governing; how it builds up through the winter; and ground frozen today.
  */
+
+import { type CoverKind, type FrostGroup, SOILS } from '../catalogue/soils.ts';
+import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { type DesignWinter, designWinter } from './climate.ts';
 import { type Climate, dryLayer, type FrostLayer, frostDepth, frostLayer, mergedLayers } from './frost.ts';
 import { conductedWinter } from './frost-conduction.ts';
-import { type CoverKind, type FrostGroup, SOILS } from './kinds.ts';
 import type { GroundModel, Layer } from './strata.ts';
 
 /** Declared conductivity of extruded polystyrene board, W/mK, and its heat, J/m³K (EN ISO 10456). */
@@ -151,9 +153,8 @@ export interface FrozenNow {
 }
 
 /** Ground frozen on the day of the dig; null when it is not. */
-export function frozenNow(plan: Plan): FrozenNow | null {
-  const { frozen } = plan.ground.frost;
-  return frozen && frozen.depth > 0 ? { depth: frozen.depth, rate: FILL.frozen / FILL.earth } : null;
+export function frozenNow({ frozen }: Facts): FrozenNow | null {
+  return frozen ? { depth: frozen.depth, rate: FILL.frozen / FILL.earth } : null;
 }
 
 export interface FrozenToday {

@@ -2,7 +2,7 @@
  * How badly a soil heaves when it freezes: groups of UFC 3-130-06 by the share finer than
  * 0.02 mm. What was measured replaces the kind's typical group.
  */
-import type { FrostGroup, SoilTypical } from './kinds.ts';
+import type { FrostGroup, SoilTypical } from '../catalogue/soils.ts';
 
 const isGravel = (uscs: string) => uscs.startsWith('G');
 const isSand = (uscs: string) => uscs.startsWith('S');

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { HAND } from '../catalogue/soils.ts';
 import type { Hand } from '../plan/schema.ts';
 import { plainPlan, soilsDown } from '../testing.ts';
 import { identify } from './identify.ts';
-import { HAND } from './kinds.ts';
 import { soilsOf } from './soil.ts';
 
 describe('a soil in the hand', () => {

@@ -6,8 +6,9 @@
  * Never better than the evidence: what was not tried is taken at its worst, soil by hand is never
  * put in class A, and water puts it in class C.
  */
+
+import type { BackfillUse, SlopeClass, SoilKind } from '../catalogue/soils.ts';
 import type { Hand } from '../plan/schema.ts';
-import type { BackfillUse, SlopeClass, SoilKind } from './kinds.ts';
 
 /** Unconfined strength a pocket penetrometer must show for class B, Pa (0.5 tsf). */
 export const CLASS_B_STRENGTH = 47_880;

@@ -5,7 +5,6 @@ export * from './fence.ts';
 export * from './frost.ts';
 export * from './heave.ts';
 export * from './identify.ts';
-export * from './kinds.ts';
 export * from './order.ts';
 export * from './places.ts';
 export * from './soil.ts';

@@ -1,7 +1,5 @@
 /** Soils of a job: typical values of the kind, replaced by what was given for the job. */
-import type { Plan, SoilEntry } from '../plan/schema.ts';
-import { heaveGroup } from './heave.ts';
-import { identify } from './identify.ts';
+
 import {
   type FrostGroup,
   SLOPE_CLASSES,
@@ -9,7 +7,10 @@ import {
   SOIL_SOURCES,
   SOILS,
   type SoilTypical,
-} from './kinds.ts';
+} from '../catalogue/soils.ts';
+import type { Plan, SoilEntry } from '../plan/schema.ts';
+import { heaveGroup } from './heave.ts';
+import { identify } from './identify.ts';
 
 export type SoilValue =
   | 'density'

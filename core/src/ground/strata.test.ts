@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { newLog } from '../plan/blank.ts';
 import type { Plan } from '../plan/schema.ts';
-import { named, pad, plainPlan, strip, tilt } from '../testing.ts';
+import { named, pad, plainPlan, strip, tilt, unbalanced } from '../testing.ts';
 import { fence, postAt } from './fence.ts';
 import { soilOrder } from './order.ts';
 import { depthsIn, groundModel } from './strata.ts';
@@ -122,7 +122,7 @@ describe('strata between logs', () => {
 
   it('give volumes that add up, near those of a fine grid read straight from the columns', () => {
     const plan = two((p) => {
-      p.dig.side = 0;
+      p.dig.slope = 0;
       p.elements = named(
         strip([
           [0, 0],
@@ -132,11 +132,11 @@ describe('strata between logs', () => {
       );
     });
     const takeoff = compute(plan);
-    expect(takeoff.checks.filter((check) => !check.ok)).toEqual([]);
+    expect(unbalanced(takeoff)).toEqual([]);
     const model = groundModel(plan);
     const slow = [0, 0, 0];
     const step = 0.02;
-    const cells = takeoff.shapes.solid.cuts.flatMap((cut) => cut.cells);
+    const cells = takeoff.solid.cuts.flatMap((cut) => cut.cells);
     for (const cell of cells) {
       const xs = cell.area.filter((_, i) => i % 2 === 0);
       const ys = cell.area.filter((_, i) => i % 2 === 1);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { named, pad, plainPlan, seeded, strip } from '../testing.ts';
+import { named, pad, plainPlan, seeded, strip, unbalanced } from '../testing.ts';
 import { contours } from './contours.ts';
 import { planeSurface, type Surface, spotSurface, surfaceOf } from './surface.ts';
 import { takeSurvey } from './take-survey.ts';
@@ -105,7 +105,7 @@ describe('digging under spots', () => {
         p.ground.surface = ground;
         p.ground.soils = p.ground.soils.slice(1);
         p.ground.logs[0]!.layers = [{ soil: 'subsoil', top: 0, note: '' }];
-        p.dig.side = side;
+        p.dig.slope = side;
         p.levels.instructions = [
           { id: 'w', level: 97.4, width: null, who: 'x', when: '', why: '', elements: [] },
         ];
@@ -130,7 +130,7 @@ describe('digging under spots', () => {
     const plane = digOf({ kind: 'plane', level: 100, gradeEast: -0.03, gradeNorth: 0.02 }, side);
     expect(spots.problems).toEqual([]);
     expect(spots.figures.dig.value / plane.figures.dig.value).toBeCloseTo(1, 9);
-    expect(spots.checks.filter((check) => !check.ok)).toEqual([]);
+    expect(unbalanced(spots)).toEqual([]);
   });
 
   it('of rough ground agrees with a fine grid within 0.3 %, and balances', () => {
@@ -141,9 +141,9 @@ describe('digging under spots', () => {
         (): Spot => [next() * 30 - 8, next() * 30 - 8, 99.6 + next() * 0.8],
       );
       const takeoff = digOf({ kind: 'spots', points, breaklines: [] }, 1);
-      expect(takeoff.checks.filter((check) => !check.ok)).toEqual([]);
+      expect(unbalanced(takeoff)).toEqual([]);
       const made = surface(points);
-      const { parts, cuts } = takeoff.shapes.solid;
+      const { parts, cuts } = takeoff.solid;
       expect(cuts.flatMap((cut) => cut.cells).length).toBeGreaterThan(10);
       // The envelope from its definition: E = min(f + max(0, d)/m), sampled.
       const step = 0.05;

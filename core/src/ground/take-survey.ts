@@ -1,5 +1,5 @@
 /** A survey made into a plan's surface: moved to the job's origin, cleaned, thinned when very large. */
-import type { Problem } from '../compute/takeoff.ts';
+import type { Problem, ProblemCode } from '../findings/index.ts';
 import { flatPlan, SAME_SPOT, triangulate } from '../geometry/index.ts';
 import { FIELDS, outOfRange } from '../plan/fields.ts';
 import type { SurfaceSpec } from '../plan/schema.ts';
@@ -72,7 +72,7 @@ export function takeSurvey(
   origin: readonly [number, number],
   progress: (share: number) => void = () => {},
 ): TakeSurvey {
-  const refuse = (code: string, more: Partial<Problem> = {}): TakeSurvey => ({
+  const refuse = (code: ProblemCode, more: Partial<Problem> = {}): TakeSurvey => ({
     ok: false,
     problem: { code, path: '', ...more },
   });

@@ -15,9 +15,8 @@ function worstOver(plan: Plan, asked: number, step = 0.05): number {
   expect(takeoff.problems).toEqual([]);
   const model = groundModel(plan);
   let worst = -Infinity;
-  takeoff.shapes.footings.forEach((pieces, i) => {
-    pieces.forEach((piece, k) => {
-      const underside = takeoff.shapes.undersides[i]![k]!;
+  takeoff.elements.forEach(({ footings }) => {
+    footings.forEach(({ plan: piece, underside }) => {
       const walls = edges(piece);
       const { x0, y0, x1, y1 } = boxOf(piece);
       for (let x = x0; x <= x1 + step; x += step)
@@ -61,9 +60,9 @@ describe('a footing has its cover', () => {
     // The outer corner at (8.5, −0.5): ground 100 − 0.15·8.5 + 0.15·0.5 = 98.8; asked 97.7.
     const low = (x: number, y: number) =>
       Math.min(
-        ...takeoff.shapes.footings.flatMap((pieces, i) =>
-          pieces.flatMap((piece, k) =>
-            edges(piece).every((wall) => at(wall, x, y) <= 1e-9) ? [takeoff.shapes.undersides[i]![k]!] : [],
+        ...takeoff.elements.flatMap(({ footings }) =>
+          footings.flatMap(({ plan: piece, underside }) =>
+            edges(piece).every((wall) => at(wall, x, y) <= 1e-9) ? [underside] : [],
           ),
         ),
       );

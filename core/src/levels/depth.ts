@@ -4,7 +4,8 @@
  */
 import type { Frost } from '../ground/design-frost.ts';
 import type { GroundModel } from '../ground/strata.ts';
-import type { Element, Instruction, Plan } from '../plan/schema.ts';
+import type { Element } from '../plan/elements.ts';
+import type { Instruction, Plan } from '../plan/schema.ts';
 import { type CourseFit, courseFit, type FloorStack, floorOf, floorStacks } from './floors.ts';
 
 export type DepthRule = 'frost' | 'bearing' | 'stack' | 'course' | 'cover' | 'drawn' | 'instruction';

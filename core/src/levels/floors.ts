@@ -1,5 +1,6 @@
 /** Floors and the layers under them: levels of each, and where the footing's top must stay under. */
-import type { Element, FloorLayer, FloorSpec, Plan } from '../plan/schema.ts';
+import type { Element } from '../plan/elements.ts';
+import type { FloorLayer, FloorSpec, Plan } from '../plan/schema.ts';
 
 /** Finished level of every floor by id, m. A floor that refers to itself through others has none. */
 export function floorLevels(floors: readonly FloorSpec[]): Map<string, number> {

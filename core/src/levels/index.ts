@@ -1,6 +1,6 @@
 export * from './depth.ts';
 export * from './floors.ts';
-export * from './materials.ts';
+export * from './levelled.ts';
 export * from './neighbour.ts';
 export * from './shallow.ts';
 export * from './steps.ts';

@@ -4,7 +4,7 @@ import { compute, instructionCost, longSection, ruleCosts } from '../compute/ind
 import { designFrost, groundModel } from '../ground/index.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
 import { footingPieces } from '../setout/index.ts';
-import { demo, instruct, named, pad, plainPlan, seeded, strip, tilt } from '../testing.ts';
+import { demo, instruct, named, pad, plainPlan, seeded, strip, tilt, unbalanced } from '../testing.ts';
 import { courseFit, floorLevels, floorStacks } from './floors.ts';
 import { distanceTo } from './neighbour.ts';
 import { stepRule, stepsOf } from './steps.ts';
@@ -244,13 +244,13 @@ describe('stepped strips', () => {
         const dig = (stepped: boolean) =>
           compute(
             sloped(grade, (p) => {
-              p.dig.side = side;
+              p.dig.slope = side;
               const [first] = p.elements;
               if (first?.kind === 'strip') first.stepped = stepped;
             }),
           );
         const [one, many] = [dig(false), dig(true)];
-        expect(many.checks.filter((c) => !c.ok)).toEqual([]);
+        expect(unbalanced(many)).toEqual([]);
         expect(many.figures.dig.value).toBeLessThanOrEqual(one.figures.dig.value + 1e-6);
       }),
       { numRuns: 25 },
@@ -277,7 +277,7 @@ describe('stepped strips', () => {
           [2, 6],
         ],
       };
-      p.dig.side = 0;
+      p.dig.slope = 0;
       p.dig.room = 0;
       p.dig.buckets = [0.6];
     });
@@ -356,13 +356,12 @@ describe('hazards', () => {
     depth: null,
     level: null,
     projection: null,
-    confirmed: false,
     ...more,
   });
   const clashes = (h: Hazard, change: (p: Plan) => void = () => {}) =>
     compute(
       plainPlan((p) => {
-        p.dig.side = 0;
+        p.dig.slope = 0;
         p.dig.room = 0;
         p.dig.buckets = [1];
         p.ground.hazards = [h];
@@ -381,7 +380,7 @@ describe('hazards', () => {
     // Battered back 1:1 the opening is 1.0 nearer.
     expect(
       clashes(hazard({ keepOff: 1.4 }), (p) => {
-        p.dig.side = 1;
+        p.dig.slope = 1;
       })[0]!.distance,
     ).toBeCloseTo(0.5, 9);
   });

@@ -75,7 +75,7 @@ function nearest(hazard: Hazard, polygons: readonly Polygon[]): number {
 }
 
 /** One element as dug. */
-export interface Dug {
+export interface DugNearby {
   readonly id: string;
   readonly bottoms: readonly Polygon[];
   readonly openings: readonly Polygon[];
@@ -85,7 +85,7 @@ export interface Dug {
 }
 
 /** Every hazard too near the dig, too high for it or in its way. */
-export function clashesOf(plan: Plan, dug: readonly Dug[]): Clash[] {
+export function clashesOf(plan: Plan, dug: readonly DugNearby[]): Clash[] {
   const out: Clash[] = [];
   for (const hazard of plan.ground.hazards)
     for (const element of dug) {

@@ -4,9 +4,10 @@
  * stay in the bed. It sizes the bed for frost only: bearing, uplift and reinforcement are an
  * engineer's, and the result always says so.
  */
+
+import { SOILS } from '../catalogue/soils.ts';
 import { BOARD, type Frost } from '../ground/design-frost.ts';
 import { dryLayer, frostDepth, frostLayer } from '../ground/frost.ts';
-import { SOILS } from '../ground/kinds.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import type { Plan } from '../plan/schema.ts';
 

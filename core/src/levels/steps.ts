@@ -10,7 +10,8 @@ import { boxOf, clipLine, edges, type Linear, type Polygon } from '../geometry/i
 import type { Frost } from '../ground/design-frost.ts';
 import { placesOn } from '../ground/places.ts';
 import type { GroundModel } from '../ground/strata.ts';
-import type { Plan, Strip } from '../plan/schema.ts';
+import type { RunElement } from '../plan/elements.ts';
+import type { Plan } from '../plan/schema.ts';
 import { segmentsOf } from '../setout/index.ts';
 import { type Candidate, candidatesAt, courseLevel, type DepthRule, instructionFor } from './depth.ts';
 import { floorOf, floorStacks } from './floors.ts';
@@ -64,7 +65,7 @@ export const leastLap = (height: number, thickness: number): number =>
 /** Lap and step height by rule: lap the larger of 2 × step, thickness and 0.3 m. */
 export function stepRule(
   plan: Plan,
-  strip: Strip,
+  strip: RunElement,
   module: number | null,
 ): { height: number; lap: number; tread: number } {
   const { steps } = plan.levels;
@@ -84,7 +85,7 @@ export function needsAlong(
   plan: Plan,
   model: GroundModel,
   frost: Frost,
-  strip: Strip,
+  strip: RunElement,
   pieces: readonly Polygon[],
 ): Need[] {
   const runs = segmentsOf(strip);
@@ -184,7 +185,7 @@ export function stepsOf(
   plan: Plan,
   model: GroundModel,
   frost: Frost,
-  strip: Strip,
+  strip: RunElement,
   pieces: readonly Polygon[],
 ): Stepped | null {
   if (instructionFor(plan, strip)) return null;

@@ -1,11 +1,12 @@
 /** A blank plan and new elements, with typical starting figures a person then replaces. */
 
-import { typicalMachine } from '../dig/machines.ts';
+import { typicalMachine } from '../catalogue/machines.ts';
 import type { System } from '../units/index.ts';
 import { INCH } from '../units/index.ts';
+import type { BoxElement, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
 import { type FieldId, startOf } from './fields.ts';
 import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
-import type { GroundLog, Pad, PitBox, Plan, Raft, Ramp, Strip } from './schema.ts';
+import type { GroundLog, Plan } from './schema.ts';
 
 /** The next free id or name of the form T1, T2, … */
 export function nextName(prefix: string, taken: readonly string[]): string {
@@ -81,11 +82,11 @@ export function blankPlan(name: string, system: System): Plan {
           ],
         },
       ],
-      base: start('/ground/base'),
+      knownTo: start('/ground/knownTo'),
       water: null,
       waterHigh: null,
       hazards: [],
-      frost: { local: null, climate: null, cover: [], margin: start('/ground/frost/margin'), frozen: null },
+      frost: { local: null, climate: null, cover: [], margin: start('/ground/frost/margin') },
     },
     levels: {
       string: start('/levels/string'),
@@ -103,12 +104,11 @@ export function blankPlan(name: string, system: System): Plan {
       weight: start('/setout/weight'),
       tolerance: start('/setout/tolerance'),
       temperature: null,
-      measured: [],
     },
     site: { boundary: [], gates: [], areas: [], paths: [] },
     dig: {
       corners: 'mitred',
-      side: start('/dig/side'),
+      slope: start('/dig/slope'),
       room: start('/dig/room'),
       support: 'slope',
       bench: { height: start('/dig/bench/height'), width: start('/dig/bench/width') },
@@ -131,13 +131,13 @@ export function blankPlan(name: string, system: System): Plan {
           name: metric ? '8 m³' : '10 yd³',
           body: start('/spoil/trucks/*/body'),
           payload: start('/spoil/trucks/*/payload'),
-          side: start('/spoil/trucks/*/side'),
+          sideHeight: start('/spoil/trucks/*/sideHeight'),
         },
       ],
       trip: start('/spoil/trip'),
       fleet: start('/spoil/fleet'),
     },
-    base: null,
+    bed: null,
     pour: {
       blinding: null,
       irregularity: null,
@@ -162,7 +162,7 @@ const common = (plan: Plan, id: string) => ({
   method: 'formed' as const,
   floor: null,
   stem: starts(plan, '/elements/*/stem'),
-  side: null,
+  slope: null,
   room: null,
   bucket: null,
   low: starts(plan, '/elements/*/low'),
@@ -184,8 +184,21 @@ export function newStrip(plan: Plan, points: Strip['points'], closed = false): S
     stepped: false,
     use: 'footing',
     fall: starts(plan, '/elements/*/fall'),
-    bay: starts(plan, '/elements/*/bay'),
     key: null,
+  };
+}
+
+export function newUnderpin(plan: Plan, points: Underpin['points']): Underpin {
+  const id = nextName('U', names(plan));
+  return {
+    kind: 'underpin',
+    ...common(plan, id),
+    points,
+    closed: false,
+    width: starts(plan, '/elements/*/width'),
+    stepped: false,
+    key: null,
+    bay: starts(plan, '/elements/*/bay'),
   };
 }
 
@@ -214,11 +227,11 @@ export function newRaft(plan: Plan, outline: Raft['outline']): Raft {
   };
 }
 
-export function newPit(plan: Plan, outline: PitBox['outline']): PitBox {
+export function newBox(plan: Plan, outline: BoxElement['outline']): BoxElement {
   const id = nextName('B', names(plan));
   const metric = plan.system === 'metric';
   return {
-    kind: 'pit',
+    kind: 'box',
     ...common(plan, id),
     room: metric ? 0.6 : 24 * INCH,
     outline,

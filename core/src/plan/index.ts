@@ -1,14 +1,26 @@
 export { isAssumed, settled } from './assumed.ts';
 export * from './blank.ts';
-export * from './check.ts';
 export * from './diff.ts';
+export {
+  type BoxElement,
+  type Element,
+  type ElementOf,
+  isOutlined,
+  isRun,
+  type OutlinedElement,
+  type Pad,
+  type Raft,
+  type Ramp,
+  type RunElement,
+  type Strip,
+  type Underpin,
+} from './elements.ts';
 export * from './fields.ts';
 export * from './kinds.ts';
 export * from './limits.ts';
 export * from './migrate.ts';
 export * from './path.ts';
 export type {
-  Element,
   FloorLayer,
   FloorSpec,
   Gate,
@@ -18,15 +30,10 @@ export type {
   Instruction,
   LogLayer,
   Machine,
-  Pad,
-  PitBox,
   Plan,
-  Raft,
-  Ramp,
   SiteArea,
   SitePath,
   SoilEntry,
-  Strip,
   SurfaceSpec,
   Truck,
 } from './schema.ts';

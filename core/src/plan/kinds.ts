@@ -1,7 +1,19 @@
 /** Words a plan chooses among, apart from those a stage brings itself. */
 export const SUPPORTS = ['slope', 'bench', 'shore'] as const;
 export type Support = (typeof SUPPORTS)[number];
-export const STRIP_USES = ['footing', 'drain', 'underpin'] as const;
+export const STRIP_USES = ['footing', 'drain'] as const;
 export const RULE_SETS = ['cautious', 'us', 'own'] as const;
 export const AREA_USES = ['spoil', 'topsoil', 'stone'] as const;
-export const ELEMENT_KINDS = ['strip', 'pad', 'raft', 'pit', 'ramp'] as const;
+export const ELEMENT_KINDS = ['strip', 'pad', 'raft', 'box', 'ramp', 'underpin'] as const;
+export type ElementKind = (typeof ELEMENT_KINDS)[number];
+
+/** How an element lies in plan: along an axis, about a middle, within an outline, up from a foot. */
+export type Form = 'run' | 'pad' | 'outline' | 'ramp';
+export const FORMS = {
+  strip: 'run',
+  pad: 'pad',
+  raft: 'outline',
+  box: 'outline',
+  ramp: 'ramp',
+  underpin: 'run',
+} as const satisfies Record<ElementKind, Form>;

@@ -1,10 +1,12 @@
 /** Format, version, and how many of each a plan holds. */
 export const PLAN_FORMAT = 'cimiento-plan';
-export const PLAN_VERSION = 5;
+export const PLAN_VERSION = 6;
 
 /** How many of each a plan holds. */
 export const MOST_ELEMENTS = 400;
 export const MOST_LOGS = 60;
+/** Levels this far under the ground are a slip of datum or of a digit, m (assumed). */
+export const DEEPEST_DIG = 20;
 /** A time of day as it is written. */
 export const CLOCK = '^([01][0-9]|2[0-3]):[0-5][0-9]$';
 /** Spot levels a plan keeps; an import of more is thinned to those that matter. */

@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
+import { validatePlan } from '../door/validate.ts';
 import { currentPlan } from './migrate.ts';
-import { validatePlan } from './validate.ts';
 
 /** Plans as version 1 shipped them: never changed. */
 const first = (name: string): unknown =>

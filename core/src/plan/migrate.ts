@@ -2,7 +2,7 @@
  * Old plans become new ones step by step, at every door, before validation. A step takes the
  * document of version n and returns that of version n+1; it never looks at later versions.
  */
-import type { Problem } from '../compute/takeoff.ts';
+import type { Problem, ProblemCode } from '../findings/index.ts';
 import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import type { Plan } from './schema.ts';
 import { wholeText, wholeValue } from './text.ts';
@@ -216,8 +216,94 @@ function toFifth(plan: Json): Json {
   });
 }
 
+/** What was logged in a plan of version 5 stands in records since: what was seen, not what is wanted. */
+export interface LoggedBefore {
+  readonly dug: readonly { machine: string; when: string; volume: number; hours: number }[];
+  readonly taped: readonly { from: string; to: string; distance: number }[];
+  readonly frozen: { depth: number; from: string; when: string } | null;
+  readonly laidBare: readonly string[];
+}
+
+/**
+ * What people had logged in a document of version 5 or older: it goes on as records. Shapes are
+ * taken as they are; what is not what it should be is left out.
+ */
+export function loggedBefore(document: unknown): LoggedBefore {
+  const plan = object(document);
+  const text = (value: unknown) => (typeof value === 'string' ? wholeText(value, 40) : '');
+  const number = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value);
+  const frozen = object(object(object(plan.ground).frost).frozen);
+  return {
+    dug: list(object(plan.dig).machines).flatMap((machine) =>
+      list(machine.logged).flatMap(({ when, volume, hours }) =>
+        number(volume) && number(hours)
+          ? [{ machine: text(machine.id), when: text(when), volume, hours }]
+          : [],
+      ),
+    ),
+    taped: list(object(plan.setout).measured).flatMap(({ from, to, distance }) =>
+      number(distance) ? [{ from: text(from), to: text(to), distance }] : [],
+    ),
+    frozen: number(frozen.depth)
+      ? { depth: frozen.depth, from: text(frozen.from), when: text(frozen.when) }
+      : null,
+    laidBare: list(object(plan.ground).hazards).flatMap((hazard) =>
+      hazard.confirmed === true ? [text(hazard.id)] : [],
+    ),
+  };
+}
+
+/**
+ * 5 → 6: what people did or saw leaves the plan for the records (`loggedBefore`); an underpinned run
+ * is a kind of its own, a pit is a box; the slope of sides, the height of a truck's side, the bed and
+ * how deep the ground is known have names of their own.
+ */
+function toSixth(plan: Json): Json {
+  const { base, ...rest } = plan;
+  const { base: knownTo, ...ground } = object(plan.ground);
+  const { frozen: _frozen, ...frost } = object(ground.frost);
+  const { measured: _measured, ...setout } = object(plan.setout);
+  const { side, ...dig } = object(plan.dig);
+  const spoil = object(plan.spoil);
+  const element = ({ side: slope, ...one }: Json): Json => {
+    const { use, fall, bay, ...axis } = one;
+    if (one.kind === 'pit') return { ...one, kind: 'box', slope };
+    if (one.kind !== 'strip') return { ...one, slope };
+    return use === 'underpin' ? { ...axis, kind: 'underpin', slope, bay } : { ...axis, slope, use, fall };
+  };
+  const mapped = (value: unknown, change: (one: Json) => Json) =>
+    Array.isArray(value) ? list(value).map(change) : value;
+  return {
+    ...rest,
+    bed: base,
+    ground: {
+      ...ground,
+      knownTo,
+      frost,
+      hazards: mapped(ground.hazards, ({ confirmed: _confirmed, ...hazard }) => hazard),
+    },
+    setout,
+    dig: {
+      ...dig,
+      slope: side,
+      machines: mapped(dig.machines, ({ logged: _logged, ...machine }) => machine),
+    },
+    spoil: {
+      ...spoil,
+      trucks: mapped(spoil.trucks, ({ side: sideHeight, ...truck }) => ({ ...truck, sideHeight })),
+    },
+    elements: mapped(plan.elements, element),
+  };
+}
+
 /** Steps by the version they start from. */
-export const STEPS: Readonly<Record<number, Step>> = { 1: toSecond, 2: toThird, 3: toFourth, 4: toFifth };
+export const STEPS: Readonly<Record<number, Step>> = {
+  1: toSecond,
+  2: toThird,
+  3: toFourth,
+  4: toFifth,
+  5: toSixth,
+};
 
 export type Migrated =
   | { readonly ok: true; readonly document: Record<string, unknown>; readonly from: number }
@@ -228,7 +314,7 @@ export type Migrated =
  * @param document parsed JSON of any version
  */
 export function migrate(document: unknown, current: number, format: string, steps = STEPS): Migrated {
-  const refuse = (code: string, path: string, value?: unknown): Migrated => ({
+  const refuse = (code: ProblemCode, path: string, value?: unknown): Migrated => ({
     ok: false,
     problem: {
       code,

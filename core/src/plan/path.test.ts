@@ -46,9 +46,9 @@ describe('a number by its pointer', () => {
   it('that belongs to nothing any more is not written', () => {
     const plan = demo('bell-frame');
     const before = structuredClone(plan);
-    writeNumber(plan, '/base/thickness', 0.3);
+    writeNumber(plan, '/bed/thickness', 0.3);
     writeNumber(plan, '/elements/77/width', 0.3);
     expect(plan).toEqual(before);
-    expect(readNumber(plan, '/base/thickness')).toBeNull();
+    expect(readNumber(plan, '/bed/thickness')).toBeNull();
   });
 });

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
+import { validatePlan } from '../door/validate.ts';
 import { demo, firstStrip, named, pad, plainPlan, strip } from '../testing.ts';
 import { blankPlan, newPad, newStrip, nextName } from './blank.ts';
 import { applyChanges, mergePlans, planChanges, sameValue } from './diff.ts';
+import type { Strip } from './elements.ts';
 import { FIELDS, outOfRange } from './fields.ts';
 import { migrate } from './migrate.ts';
-import type { Plan, Strip } from './schema.ts';
-import { validatePlan } from './validate.ts';
+import type { Plan } from './schema.ts';
 
 /** Honey house as parsed JSON with one place set to anything, or removed when `value` is undefined. */
 function broken(path: string, value: unknown): unknown {
@@ -44,7 +45,7 @@ describe('the door for plans', () => {
     ['an unknown field', '/extra', 1, 'unknownField'],
     ['a wrong type', '/elements/0/width', '600', 'type'],
     ['a number past its limits', '/elements/5/length', 500, 'range'],
-    ['a negative size', '/base/thickness', -0.3, 'range'],
+    ['a negative size', '/bed/thickness', -0.3, 'range'],
     ['NaN', '/levels/string', Number.NaN, 'notFinite'],
     ['1e309', '/levels/string', JSON.parse('1e309'), 'notFinite'],
     ['an unknown soil kind', '/ground/soils/0/kind', 'cheese', 'choice'],
@@ -163,7 +164,7 @@ describe('differences', () => {
     const after = edit((p) => {
       p.elements.shift();
       p.elements.push({ ...newPad(p, [1, 1]), id: 'N', name: 'N' });
-      p.base = {
+      p.bed = {
         name: 's',
         thickness: 0.2,
         density: 2000,

@@ -2,35 +2,15 @@
  * The plan: one document, SI, validated by this schema at every door. Levels are metres above
  * the job's own datum, depths metres below ground, x east and y north of the job's origin.
  */
-import Type, { type Static, type TSchema } from 'typebox';
-import { COMPACTOR_IDS } from '../base/compactors.ts';
-import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../ground/kinds.ts';
-import { MATERIAL_IDS } from '../levels/materials.ts';
-import { FIELDS, type FieldId } from './fields.ts';
-import { AREA_USES, RULE_SETS, STRIP_USES, SUPPORTS } from './kinds.ts';
+import Type, { type Static } from 'typebox';
+import { COMPACTOR_IDS } from '../catalogue/compactors.ts';
+import { MATERIAL_IDS } from '../catalogue/materials.ts';
+import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../catalogue/soils.ts';
+import { ELEMENT_SCHEMAS, type Element } from './elements.ts';
+import { FIELDS } from './fields.ts';
+import { AREA_USES, RULE_SETS, SUPPORTS } from './kinds.ts';
 import { CLOCK, MOST_ELEMENTS, MOST_LOGS, MOST_SPOTS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
-import { WHOLE_TEXT } from './text.ts';
-
-const num = (id: FieldId) => {
-  const { min, max } = FIELDS[id];
-  const slack = 1e-9 * Math.max(1, Math.abs(max));
-  return Type.Number({ minimum: min - slack, maximum: max + slack });
-};
-const text = (most: number) => Type.String({ maxLength: most, pattern: WHOLE_TEXT });
-const name = Type.String({ minLength: 1, maxLength: 80, pattern: WHOLE_TEXT });
-const id = Type.String({ pattern: '^[A-Za-z0-9_-]{1,40}$' });
-const oneOf = <const T extends readonly string[]>(values: T) =>
-  Type.Unsafe<T[number]>({ type: 'string', enum: [...values] });
-const object = <T extends Record<string, TSchema>>(fields: T) =>
-  Type.Object(fields, { additionalProperties: false });
-const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()]);
-
-export const Point = Type.Unsafe<readonly [number, number]>({
-  type: 'array',
-  prefixItems: [num('/elements/*/at/0'), num('/elements/*/at/1')],
-  minItems: 2,
-  maxItems: 2,
-});
+import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
 
 /** x, y and level of a surveyed spot. */
 export const Spot = Type.Unsafe<readonly [number, number, number]>({
@@ -130,8 +110,6 @@ const Hazard = object({
   level: orNull(num('/ground/hazards/*/level')),
   /** A neighbour's footing: how far its concrete stands out from the line, to either side. */
   projection: orNull(num('/ground/hazards/*/projection')),
-  /** A service: laid bare by hand. */
-  confirmed: Type.Boolean(),
 });
 
 const Layer = object({
@@ -157,93 +135,6 @@ const Floor = object({
   layers: Type.Array(Layer, { maxItems: 20 }),
 });
 
-const Common = {
-  id,
-  name,
-  /** Elements of one group are dug to one level: the lowest any of them needs. */
-  group: text(40),
-  thickness: num('/elements/*/thickness'),
-  method: oneOf(['formed', 'trenchFill'] as const),
-  /** The floor it carries; null: the job's first. */
-  floor: orNull(id),
-  /** Width of the wall or column that stands on it; 0 when none. */
-  stem: num('/elements/*/stem'),
-  /** Null: the job's. */
-  side: orNull(num('/elements/*/side')),
-  room: orNull(num('/elements/*/room')),
-  bucket: orNull(num('/elements/*/bucket')),
-  /** How far the bottom is dug, or found, below what is needed. */
-  low: num('/elements/*/low'),
-  /** Left for hand trim. Null: the job's, or by the soil it stands in. */
-  trim: orNull(num('/elements/*/trim')),
-  /** Underside as drawn, when the drawing gives one: a rule among the others. */
-  level: orNull(num('/elements/*/level')),
-  /** What keeps the sides up. Null: the job's. */
-  support: orNull(oneOf(SUPPORTS)),
-};
-/** A closed outline with any number of bends, the last corner joined to the first. */
-const Outline = Type.Array(Point, { minItems: 3, maxItems: 200 });
-
-const Strip = object({
-  kind: Type.Literal('strip'),
-  ...Common,
-  points: Type.Array(Point, { minItems: 2, maxItems: 200 }),
-  closed: Type.Boolean(),
-  width: num('/elements/*/width'),
-  /** Follows the ground or the rules in steps instead of lying at one level. */
-  stepped: Type.Boolean(),
-  /** A footing carries walls; a drain holds pipe and stone to a fall; an underpin run is dug in bays. */
-  use: oneOf(STRIP_USES),
-  /** Of a drain: how the bottom falls from its first point on; negative rises. */
-  fall: num('/elements/*/fall'),
-  /** Of an underpin run: longest bay. */
-  bay: num('/elements/*/bay'),
-  /** A keyway under the base, along its middle. */
-  key: orNull(object({ width: num('/elements/*/key/width'), depth: num('/elements/*/key/depth') })),
-});
-const Pad = object({
-  kind: Type.Literal('pad'),
-  ...Common,
-  at: Point,
-  length: num('/elements/*/length'),
-  width: num('/elements/*/width'),
-  /** Degrees, anticlockwise from east. */
-  angle: num('/elements/*/angle'),
-});
-
-/** A slab on the ground with an edge turned down round it. */
-const Raft = object({
-  kind: Type.Literal('raft'),
-  ...Common,
-  outline: Outline,
-  edge: orNull(object({ depth: num('/elements/*/edge/depth'), width: num('/elements/*/edge/width') })),
-});
-/** A box in the ground: tank, vault, basement. `thickness` is its base's. */
-const Pit = object({
-  kind: Type.Literal('pit'),
-  ...Common,
-  /** Outer face of the walls. */
-  outline: Outline,
-  wall: num('/elements/*/wall'),
-  /** Outside height, base and roof included. */
-  height: num('/elements/*/height'),
-  /** Roof slab; 0 when open. */
-  roof: num('/elements/*/roof'),
-});
-/** The way in and out of a pit: a sloping cut that starts at its foot and climbs along `angle`. */
-const Ramp = object({
-  kind: Type.Literal('ramp'),
-  ...Common,
-  /** Middle of the foot. */
-  at: Point,
-  angle: num('/elements/*/angle'),
-  width: num('/elements/*/width'),
-  /** Rise over run. */
-  grade: num('/elements/*/grade'),
-  /** The element whose bottom it comes down to. */
-  serves: id,
-});
-
 const Machine = object({
   id,
   name,
@@ -263,15 +154,6 @@ const Machine = object({
   /** s a cycle in common earth, and minutes worked in an hour over 60. Null: typical for the size. */
   cycle: orNull(num('/dig/machines/*/cycle')),
   efficiency: orNull(num('/dig/machines/*/efficiency')),
-  /** What it did, by the crew's own log. */
-  logged: Type.Array(
-    object({
-      when: text(40),
-      volume: num('/dig/machines/*/logged/*/volume'),
-      hours: num('/dig/machines/*/logged/*/hours'),
-    }),
-    { maxItems: 60 },
-  ),
 });
 
 export const PlanSchema = object({
@@ -308,7 +190,7 @@ export const PlanSchema = object({
     soils: Type.Array(Soil, { minItems: 1, maxItems: 20 }),
     logs: Type.Array(Log, { minItems: 1, maxItems: MOST_LOGS }),
     /** Depth to which the ground is known, taken as the tight base of the water-bearing soil. */
-    base: num('/ground/base'),
+    knownTo: num('/ground/knownTo'),
     /** Standing water level where no log measured one; null when none was found. */
     water: orNull(num('/ground/water')),
     /** Highest water level of the year, when known. */
@@ -348,14 +230,6 @@ export const PlanSchema = object({
         { maxItems: 6 },
       ),
       margin: num('/ground/frost/margin'),
-      /** Frozen ground on the day of the dig. */
-      frozen: orNull(
-        object({
-          depth: num('/ground/frost/frozen/depth'),
-          from: oneOf(['typed', 'feed'] as const),
-          when: text(40),
-        }),
-      ),
     }),
   }),
   levels: object({
@@ -423,10 +297,6 @@ export const PlanSchema = object({
     tolerance: num('/setout/tolerance'),
     /** Steel tape: its temperature; null when no correction is wanted. */
     temperature: orNull(num('/setout/temperature')),
-    measured: Type.Array(
-      object({ from: text(20), to: text(20), distance: num('/setout/measured/*/distance') }),
-      { maxItems: 400 },
-    ),
   }),
   site: object({
     /** The plot; empty when not drawn. */
@@ -450,7 +320,7 @@ export const PlanSchema = object({
   }),
   dig: object({
     corners: oneOf(['mitred', 'rounded'] as const),
-    side: num('/dig/side'),
+    slope: num('/dig/slope'),
     /** Form and working space on each side of a formed footing. */
     room: num('/dig/room'),
     support: oneOf(SUPPORTS),
@@ -482,7 +352,7 @@ export const PlanSchema = object({
         body: num('/spoil/trucks/*/body'),
         payload: num('/spoil/trucks/*/payload'),
         /** Height of its side, which the bucket must clear. */
-        side: num('/spoil/trucks/*/side'),
+        sideHeight: num('/spoil/trucks/*/sideHeight'),
       }),
       { minItems: 1, maxItems: 6 },
     ),
@@ -490,16 +360,16 @@ export const PlanSchema = object({
     trip: num('/spoil/trip'),
     fleet: Type.Integer({ minimum: FIELDS['/spoil/fleet'].min, maximum: FIELDS['/spoil/fleet'].max }),
   }),
-  base: orNull(
+  bed: orNull(
     object({
       name: text(80),
-      thickness: num('/base/thickness'),
-      density: num('/base/density'),
-      looseFactor: num('/base/looseFactor'),
-      topSize: num('/base/topSize'),
+      thickness: num('/bed/thickness'),
+      density: num('/bed/density'),
+      looseFactor: num('/bed/looseFactor'),
+      topSize: num('/bed/topSize'),
       compactor: oneOf(COMPACTOR_IDS),
       /** The specification's largest lift; null when it says nothing. */
-      maxLift: orNull(num('/base/maxLift')),
+      maxLift: orNull(num('/bed/maxLift')),
     }),
   ),
   pour: object({
@@ -529,16 +399,10 @@ export const PlanSchema = object({
     /** Shoring, by m² of face. */
     shoring: orNull(num('/prices/shoring')),
   }),
-  elements: Type.Array(Type.Union([Strip, Pad, Raft, Pit, Ramp]), { maxItems: MOST_ELEMENTS }),
+  elements: Type.Array(Type.Unsafe<Element>(Type.Union([...ELEMENT_SCHEMAS])), { maxItems: MOST_ELEMENTS }),
 });
 
 export type Plan = Static<typeof PlanSchema>;
-export type Element = Plan['elements'][number];
-export type Strip = Extract<Element, { kind: 'strip' }>;
-export type Pad = Extract<Element, { kind: 'pad' }>;
-export type Raft = Extract<Element, { kind: 'raft' }>;
-export type PitBox = Extract<Element, { kind: 'pit' }>;
-export type Ramp = Extract<Element, { kind: 'ramp' }>;
 export type Machine = Static<typeof Machine>;
 export type SiteArea = Plan['site']['areas'][number];
 export type Gate = Plan['site']['gates'][number];

@@ -1,1 +1,2 @@
+export { castOf } from './kinds.ts';
 export * from './place.ts';

@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import type { Element, Plan } from '../plan/schema.ts';
+import type { Element } from '../plan/elements.ts';
+import type { Plan } from '../plan/schema.ts';
 import { named, pad, plainPlan, strip } from '../testing.ts';
-import { orderOf } from './place.ts';
+import { deliveryOf } from './place.ts';
 
 const job = (elements: Element[], change: (p: Plan) => void = () => {}) =>
   compute(
     plainPlan((p) => {
-      p.dig.side = 0;
+      p.dig.slope = 0;
       p.dig.room = 0.3;
       p.elements = named(...elements);
       change(p);
@@ -71,7 +72,7 @@ describe('blinding', () => {
     expect(
       job([pad(0, 0, 1, 1)], (p) => {
         blinding(p);
-        p.base = base;
+        p.bed = base;
       }).lean.volume,
     ).toBeCloseTo(1.44 * 0.07, 9);
     expect(
@@ -98,12 +99,12 @@ describe('stone', () => {
   it('fills the dug bottom between the faces, in a sloped dig the wedges too', () => {
     expect(
       job([pad(0, 0, 1, 1)], (p) => {
-        p.base = base;
+        p.bed = base;
       }).stone.volume,
     ).toBeCloseTo(1.6 * 1.6 * 0.2, 9);
     const sloped = job([pad(0, 0, 1, 1)], (p) => {
-      p.base = base;
-      p.dig.side = 1;
+      p.bed = base;
+      p.dig.slope = 1;
     });
     expect(sloped.stone.volume).toBeCloseTo((0.2 / 6) * (1.6 ** 2 + 4 * 1.8 ** 2 + 2 ** 2), 9);
     expect(sloped.stone.mass).toBeCloseTo(sloped.stone.volume * 2000, 6);
@@ -124,7 +125,7 @@ describe('backfill', () => {
         ),
       ],
       (p) => {
-        p.base = base;
+        p.bed = base;
         p.pour.blinding = { thickness: 0.05, projection: 0.05 };
       },
     );
@@ -145,8 +146,8 @@ describe('an order', () => {
   ])(
     'of %d m³, %d waste, steps of %d, trucks of %d is %d in %d',
     (neat, waste, step, truck, order, loads) => {
-      const made = orderOf(neat, waste, step, truck);
-      expect(made.order).toBeCloseTo(order, 9);
+      const made = deliveryOf(neat, waste, step, truck);
+      expect(made.ordered).toBeCloseTo(order, 9);
       expect(made.loads).toBe(loads);
     },
   );

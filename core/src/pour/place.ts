@@ -3,15 +3,17 @@
  * stand in the backfill. Shared room (crossings, overlapping pads) is counted once.
  */
 
-import { framePieces } from '../dig/bottoms.ts';
+import type { Founded } from '../dig/founded.ts';
 import { type Solid, volumeUnder, volumeUnderLevel } from '../dig/solid.ts';
 import { splitByStretch } from '../dig/stretches.ts';
 import { bottomOf, roomOf } from '../dig/width.ts';
 import { boxOf, intersect, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
 import type { Surface } from '../ground/surface.ts';
 import type { Stepped } from '../levels/steps.ts';
-import type { Element, Pad, Plan } from '../plan/schema.ts';
+import { type Element, isOutlined, isRun, type Pad } from '../plan/elements.ts';
+import type { Plan } from '../plan/schema.ts';
 import { footingPieces, footprints, outlinePieces, segmentsOf, sizesOf } from '../setout/index.ts';
+import { castOf, type Piece } from './kinds.ts';
 
 /** Thickness lost to an uneven surface under the blinding, m. */
 const IRREGULARITY = { stone: 0.02, soil: 0.01 } as const;
@@ -43,17 +45,12 @@ export interface FootingPiece {
 }
 
 const lifted = (floor: Linear, by: number): Linear => ({ a: floor.a, b: floor.b, c: floor.c + by });
-/** Drains and ramps carry nothing. */
-const carries = (element: Element): boolean =>
-  element.kind === 'strip' ? element.use !== 'drain' : element.kind !== 'ramp';
-
 /** Width concrete takes: the form's, or for trench-fill what the bucket dug. */
 export const concreteWidth = (plan: Plan, element: Element): number =>
   element.method === 'trenchFill' ? bottomOf(plan, element).width.dug : sizesOf(element).across;
 
-/** From the underside to the top of what is cast: a box's whole height, else the thickness. */
-export const heightOf = (element: Element): number =>
-  element.kind === 'pit' ? element.height : element.thickness;
+/** From the underside of its slab to the top of what is cast: a box's whole height, else the thickness. */
+export const heightOf = (element: Element): number => castOf(element).height(element);
 
 const padPlan = (pad: Pad, across: number, along: number): readonly [number, number] =>
   pad.length >= pad.width ? [along, across] : [across, along];
@@ -70,7 +67,7 @@ function concretePieces(plan: Plan): Polygon[][] {
         : padPlan(pad, concreteWidth(plan, pad), bottomOf(plan, pad).length ?? pad.length),
   );
   const plain = footingPieces(plan.elements);
-  return plan.elements.map((e, i) => (e.kind === 'strip' || e.kind === 'pad' ? filled[i]! : plain[i]!));
+  return plan.elements.map((e, i) => (isOutlined(e) ? plain[i]! : filled[i]!));
 }
 
 /** Blinding in plan: the footing and its projection, never past the dug bottom. */
@@ -86,9 +83,7 @@ function blindingPieces(plan: Plan): Polygon[][] {
       return padPlan(pad, concreteWidth(plan, pad), bottomOf(plan, pad).length ?? pad.length);
     },
   );
-  return plan.elements.map((e, i) =>
-    e.kind === 'raft' || e.kind === 'pit' ? outlinePieces(e.outline, reach(e)) : narrow[i]!,
-  );
+  return plan.elements.map((e, i) => (isOutlined(e) ? outlinePieces(e.outline, reach(e)) : narrow[i]!));
 }
 
 function stemPieces(plan: Plan): Polygon[][] {
@@ -120,7 +115,7 @@ function standingOut(surface: Surface, piece: Polygon, level: number): number {
 
 /** What a higher tread lays over the lower one before it or after it: its plan and the lower underside. */
 function laps(element: Element, pieces: readonly Polygon[], steps: Stepped) {
-  if (element.kind !== 'strip') return [];
+  if (!isRun(element)) return [];
   const runs = segmentsOf(element);
   return steps.stretches.flatMap((stretch, i) => {
     const next = steps.stretches[i + 1];
@@ -141,172 +136,173 @@ function laps(element: Element, pieces: readonly Polygon[], steps: Stepped) {
   });
 }
 
-/**
- * Volumes placed.
- * @param undersides level of each footing's underside, by element and stretch, m
- * @param formations level needed under the whole stack, alike
- */
-export function place(
-  plan: Plan,
-  surface: Surface,
-  solid: Solid,
-  undersides: readonly (readonly number[])[],
-  formations: readonly (readonly number[])[],
-  steps: readonly (Stepped | null)[],
-  live: readonly boolean[],
-): Placed {
-  const bed = plan.base?.thickness ?? 0;
-  const stone = plan.elements.map(() => 0);
+/** What was cut, and for which elements: what things are placed on. */
+interface Ground {
+  readonly plan: Plan;
+  readonly surface: Surface;
+  readonly solid: Solid;
+  readonly founded: readonly Founded[];
+}
+
+/** Stone by element, and what makes up the bottoms dug low, m³. */
+function laid({ plan, solid, founded }: Ground): { stone: number[]; makeUp: number } {
+  const bed = plan.bed?.thickness ?? 0;
+  const stone = founded.map(() => 0);
   let makeUp = 0;
   // Stone and make-up follow the bottom they lie on: benches read it off the part below them.
   const floors = new Map<number, Linear>();
   for (const part of solid.parts) if (!floors.has(part.of)) floors.set(part.of, part.floor);
   solid.cuts.forEach(({ cells }, i) => {
     const part = solid.parts[i]!;
-    const element = plan.elements[part.owner]!;
+    const { element } = founded[part.owner]!;
     if (!part.fills && part.mitre === 0) return;
     const needed = lifted(floors.get(part.of)!, element.low);
-    const thick = element.kind === 'strip' && element.use === 'drain' ? element.thickness : bed;
+    const thick = castOf(element).stone(element) ?? bed;
     const under = (level: Linear) => cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, level), 0);
     const low = element.low > 0 ? under(needed) : 0;
     makeUp += low;
     if (thick > 0) stone[part.owner]! += under(lifted(needed, thick)) - low;
   });
-  const { blinding } = plan.pour;
-  const thickness = blinding?.thickness ?? 0;
-  const irregularityThickness =
-    plan.pour.irregularity ?? (plan.base ? IRREGULARITY.stone : IRREGULARITY.soil);
-  const wholeFootings = concretePieces(plan);
-  const split = (pieces: readonly Polygon[][]) =>
-    pieces.map((list, owner) => splitByStretch(plan.elements[owner]!, list, steps[owner] ?? null));
-  const footings = split(wholeFootings);
+  return { stone, makeUp };
+}
 
-  interface Placing extends Prism {
-    owner: number;
-    what: 'concrete' | 'blinding' | 'stem' | 'void';
-  }
-  const prisms: Placing[] = [];
-  const add = (
-    pieces: readonly (readonly { plan: Polygon; stretch: number }[])[],
-    what: Placing['what'],
-    span: (i: number, underside: number, piece: Polygon) => [number, number],
-  ) =>
-    pieces.forEach((list, owner) => {
-      if (!live[owner] || !carries(plan.elements[owner]!)) return;
-      for (const { plan, stretch } of list) {
-        const [bottom, top] = span(owner, undersides[owner]![stretch]!, plan);
-        prisms.push({ plan, bottom, top, owner, what });
-      }
-    });
-  // What is hollow keeps its room from the concrete round it.
-  plan.elements.forEach((element, i) => {
-    if (element.kind !== 'pit' || !live[i]) return;
-    const underside = undersides[i]![0]!;
-    for (const piece of outlinePieces(element.outline, -element.wall))
-      prisms.push({
-        plan: piece,
-        bottom: underside + element.thickness,
-        top: underside + element.height - element.roof,
-        owner: i,
-        what: 'void',
+interface Placing extends Prism {
+  readonly owner: number;
+  readonly what: 'concrete' | 'blinding' | 'stem' | 'void';
+}
+
+type Split = readonly (readonly { readonly plan: Polygon; readonly stretch: number }[])[];
+
+/** What is cast of each element beside its slab, and what stays hollow in it. */
+function besides({ plan, founded }: Ground): Placing[] {
+  return founded.flatMap(({ element, index: owner, live, undersides, formations, steps }): Placing[] => {
+    if (!live) return [];
+    const cast = castOf(element);
+    const at = (pieces: readonly Piece[], what: Placing['what']) =>
+      pieces.map(({ plan: piece, from, to }): Placing => {
+        const underside = undersides[0]!;
+        return { plan: piece, bottom: underside + from, top: underside + to, owner, what };
       });
+    // What is hollow keeps its room from the concrete round it.
+    const out = [...at(cast.hollows(element), 'void'), ...at(cast.more(element), 'concrete')];
+    const key = isRun(element) ? element.key : null;
+    if (!key) return out;
+    const pieces = footprints(
+      plan.elements,
+      (e) => ({ half: e === element ? key.width / 2 : 0.5e-6, end: 0 }),
+      () => [1e-6, 1e-6],
+    )[owner]!;
+    for (const piece of splitByStretch(element, pieces, steps))
+      out.push({
+        plan: piece.plan,
+        bottom: formations[piece.stretch]! - key.depth,
+        top: undersides[piece.stretch]!,
+        owner,
+        what: 'concrete',
+      });
+    return out;
   });
-  add(footings, 'concrete', (i, underside) => {
-    const element = plan.elements[i]!;
-    const base = element.kind === 'raft' ? underside + (element.edge?.depth ?? 0) : underside;
-    return [base, base + heightOf(element)];
-  });
-  plan.elements.forEach((element, i) => {
-    if (!live[i]) return;
-    if (element.kind === 'raft' && element.edge) {
-      const underside = undersides[i]![0]!;
-      for (const piece of framePieces(element.outline, 0, element.edge.width))
-        prisms.push({
-          plan: piece.plan,
-          bottom: underside,
-          top: underside + element.edge.depth,
-          owner: i,
-          what: 'concrete',
-        });
-    }
-    if (element.kind === 'strip' && element.key) {
-      const { width, depth } = element.key;
-      const pieces = footprints(
-        plan.elements,
-        (e) => ({ half: e === element ? width / 2 : 0.5e-6, end: 0 }),
-        () => [1e-6, 1e-6],
-      )[i]!;
-      for (const piece of splitByStretch(element, pieces, steps[i] ?? null))
-        prisms.push({
-          plan: piece.plan,
-          bottom: formations[i]![piece.stretch]! - depth,
-          top: undersides[i]![piece.stretch]!,
-          owner: i,
-          what: 'concrete',
-        });
-    }
-  });
-  steps.forEach((stepped, owner) => {
-    if (!stepped || !live[owner]) return;
-    for (const lap of laps(plan.elements[owner]!, wholeFootings[owner]!, stepped))
-      prisms.push({ ...lap, owner, what: 'concrete' });
-  });
-  if (blinding)
-    add(split(blindingPieces(plan)), 'blinding', (_, underside) => [underside - thickness, underside]);
-  add(split(stemPieces(plan)), 'stem', (i, underside, piece) => {
-    const top = underside + heightOf(plan.elements[i]!);
-    return [top, plan.elements[i]!.stem > 0 ? Math.max(top, surface.level(...centroid(piece))) : top];
-  });
+}
 
-  const concrete = plan.elements.map(() => 0);
-  let blindingVolume = 0;
-  let stems = 0;
-  let voids = 0;
+/** Everything that is cast or stands in the dig, as prisms. */
+function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings: Split): Placing[] {
+  const { plan, surface, founded } = ground;
+  const { blinding } = plan.pour;
+  const placed = (
+    pieces: Split,
+    what: Placing['what'],
+    span: (element: Element, underside: number, piece: Polygon) => [number, number],
+  ): Placing[] =>
+    pieces.flatMap((list, owner) => {
+      const { element, live, undersides } = founded[owner]!;
+      if (!live || !castOf(element).carries(element)) return [];
+      return list.map(({ plan: piece, stretch }) => {
+        const [bottom, top] = span(element, undersides[stretch]!, piece);
+        return { plan: piece, bottom, top, owner, what };
+      });
+    });
+  const more = besides(ground);
+  const thickness = blinding?.thickness ?? 0;
+  return [
+    ...more.filter(({ what }) => what === 'void'),
+    ...placed(footings, 'concrete', (element, underside) => {
+      const base = underside + castOf(element).rise(element);
+      return [base, base + heightOf(element)];
+    }),
+    ...more.filter(({ what }) => what !== 'void'),
+    ...founded.flatMap(({ element, index: owner, steps, live }): Placing[] =>
+      steps && live
+        ? laps(element, wholeFootings[owner]!, steps).map((lap) => ({ ...lap, owner, what: 'concrete' }))
+        : [],
+    ),
+    ...(blinding
+      ? placed(split(founded, blindingPieces(plan)), 'blinding', (_, underside) => [
+          underside - thickness,
+          underside,
+        ])
+      : []),
+    ...placed(split(founded, stemPieces(plan)), 'stem', (element, underside, piece) => {
+      const top = underside + heightOf(element);
+      return [top, element.stem > 0 ? Math.max(top, surface.level(...centroid(piece))) : top];
+    }),
+  ];
+}
+
+const split = (founded: readonly Founded[], pieces: readonly Polygon[][]): Split =>
+  pieces.map((list, owner) => splitByStretch(founded[owner]!.element, list, founded[owner]!.steps));
+
+/** Volumes placed in what was dug. */
+export function place(plan: Plan, surface: Surface, solid: Solid, founded: readonly Founded[]): Placed {
+  const ground: Ground = { plan, surface, solid, founded };
+  const wholeFootings = concretePieces(plan);
+  const footings = split(founded, wholeFootings);
+  const prisms = prismsOf(ground, wholeFootings, footings);
+  const concrete = founded.map(() => 0);
+  const sums = { blinding: 0, stem: 0, void: 0 };
   prismVolumes(prisms).forEach((volume, i) => {
     const { owner, what } = prisms[i]!;
     if (what === 'concrete') concrete[owner]! += volume;
-    else if (what === 'blinding') blindingVolume += volume;
-    else if (what === 'stem') stems += volume;
-    else voids += volume;
+    else sums[what] += volume;
   });
   // A box that stands out of the ground fills only what is below it.
-  plan.elements.forEach((element, i) => {
-    if (element.kind !== 'pit' || !live[i]) return;
-    const top = undersides[i]![0]! + element.height;
-    for (const piece of footings[i]!) voids -= standingOut(surface, piece.plan, top);
+  founded.forEach(({ element, live, undersides }, i) => {
+    if (!live || castOf(element).hollows(element).length === 0) return;
+    const top = undersides[0]! + heightOf(element);
+    for (const piece of footings[i]!) sums.void -= standingOut(surface, piece.plan, top);
   });
-  const blindingArea = thickness > 0 ? blindingVolume / thickness : 0;
+  const thickness = plan.pour.blinding?.thickness ?? 0;
+  const blindingArea = thickness > 0 ? sums.blinding / thickness : 0;
+  const irregularityThickness = plan.pour.irregularity ?? (plan.bed ? IRREGULARITY.stone : IRREGULARITY.soil);
   return {
-    stone,
-    makeUp,
+    ...laid(ground),
     blindingArea,
-    blinding: blindingVolume,
+    blinding: sums.blinding,
     irregularity: blindingArea * irregularityThickness,
     irregularityThickness,
     concrete,
-    stems,
-    voids,
+    stems: sums.stem,
+    voids: sums.void,
     footingPieces: footings.map((list, owner) => {
-      const element = plan.elements[owner]!;
-      if (!carries(element)) return [];
-      const up = element.kind === 'raft' ? (element.edge?.depth ?? 0) : 0;
-      return list.map(({ plan, stretch }) => {
-        const underside = undersides[owner]![stretch]! + up;
-        return { plan, underside, top: underside + element.thickness };
+      const { element, undersides } = founded[owner]!;
+      const cast = castOf(element);
+      if (!cast.carries(element)) return [];
+      return list.map(({ plan: piece, stretch }) => {
+        const underside = undersides[stretch]! + cast.rise(element);
+        return { plan: piece, underside, top: underside + element.thickness };
       });
     }),
   };
 }
 
-/** An order: neat and waste rounded up to the plant's step, and the trucks that bring it. */
-export function orderOf(
+/** A delivery: neat and waste rounded up to the plant's step, and the trucks that bring it. */
+export function deliveryOf(
   neat: number,
   waste: number,
   step: number,
   truck: number,
-): { order: number; loads: number } {
+): { ordered: number; loads: number } {
   const wanted = neat * (1 + waste);
-  if (wanted <= 0) return { order: 0, loads: 0 };
-  const order = Math.ceil(wanted / step - 1e-9) * step;
-  return { order, loads: Math.ceil(order / truck - 1e-9) };
+  if (wanted <= 0) return { ordered: 0, loads: 0 };
+  const ordered = Math.ceil(wanted / step - 1e-9) * step;
+  return { ordered, loads: Math.ceil(ordered / truck - 1e-9) };
 }

@@ -4,8 +4,9 @@
  * be; how far a string sags and where it wants a prop.
  */
 import { contains, type Polygon } from '../geometry/index.ts';
-import type { Element, Plan } from '../plan/schema.ts';
-import { segmentsOf } from './footprint.ts';
+import type { Element } from '../plan/elements.ts';
+import type { Plan } from '../plan/schema.ts';
+import { shapeOf } from './kinds.ts';
 
 type Point = readonly [number, number];
 
@@ -116,28 +117,7 @@ function axesOf(elements: readonly Element[], widths: readonly AxisWidth[]): Axi
   };
   elements.forEach((element, i) => {
     const width = widths[i]!;
-    if (element.kind === 'strip') {
-      const runs = segmentsOf(element);
-      // An arc by chords is swung from its middle, not strung.
-      if (runs.length > 12) return;
-      for (const run of runs) put(run.from, run.to, element.id, width);
-    } else if (element.kind === 'raft' || element.kind === 'pit') {
-      const n = element.outline.length;
-      if (n > 12) return;
-      element.outline.forEach((p, k) => {
-        put(p, element.outline[(k + 1) % n]!, element.id, width);
-      });
-    } else if (element.kind === 'pad') {
-      const angle = (element.angle * Math.PI) / 180;
-      const reach = element.length / 2;
-      const [ux, uy] = [Math.cos(angle) * reach, Math.sin(angle) * reach];
-      put(
-        [element.at[0] - ux, element.at[1] - uy],
-        [element.at[0] + ux, element.at[1] + uy],
-        element.id,
-        width,
-      );
-    }
+    for (const { from, to } of shapeOf(element).strung(element)) put(from, to, element.id, width);
   });
   return out;
 }
@@ -160,10 +140,7 @@ export function boardsOf(
   clear: readonly KeepClear[],
 ): Boards {
   const { offset, tension, weight } = plan.setout;
-  const axes = axesOf(
-    plan.elements.filter((e) => e.kind !== 'ramp'),
-    widths.filter((_, i) => plan.elements[i]!.kind !== 'ramp'),
-  );
+  const axes = axesOf(plan.elements, widths);
   let number = 0;
   const lines = axes.map((axis, index): Omit<Line, 'level'> => {
     const { ux, uy } = axis;

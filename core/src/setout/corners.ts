@@ -1,6 +1,8 @@
 /** The corners a job is set out by: ends and bends of axes and outlines, middles of pads, named. */
+import { isOutlined, isRun } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
 import { segmentsOf } from './footprint.ts';
+import { shapeOf } from './kinds.ts';
 import { pointsOf } from './places.ts';
 
 type Point = readonly [number, number];
@@ -28,12 +30,12 @@ export function setoutPoints(plan: Plan): SetoutPoint[] {
     out.push(name === null ? { name: letter(letters++), at, kind: 'corner' } : { name, at, kind: 'pad' });
   };
   for (const element of plan.elements) {
-    if (element.kind === 'ramp') continue;
-    if (element.kind === 'pad') {
-      put(element.at, element.name);
+    const { pegged, points: of } = shapeOf(element);
+    const points = pegged === 'none' ? [] : of(element);
+    if (pegged === 'middle') {
+      for (const p of points) put(p, element.name);
       continue;
     }
-    const points = pointsOf(element);
     const step = points.length > MOST_BENDS ? Math.ceil(points.length / 4) : 1;
     points.forEach((p, i) => {
       if (i % step === 0 || i === points.length - 1) put(p, null);
@@ -65,7 +67,7 @@ export function checkLines(plan: Plan): CheckLine[] {
   const inLine = (p: Point, q: Point) =>
     plan.elements.some(
       (element) =>
-        element.kind === 'strip' &&
+        isRun(element) &&
         segmentsOf(element).some((run) =>
           [p, q].every((r) => Math.abs((r[0] - run.from[0]) * run.uy - (r[1] - run.from[1]) * run.ux) < 1e-3),
         ),
@@ -76,9 +78,8 @@ export function checkLines(plan: Plan): CheckLine[] {
     out.push({ from, to, kind, distance: Math.hypot(from.at[0] - to.at[0], from.at[1] - to.at[1]) });
   };
   for (const element of plan.elements) {
-    if (element.kind === 'strip')
-      for (const run of segmentsOf(element)) put(at(run.from), at(run.to), 'side');
-    else if (element.kind === 'raft' || element.kind === 'pit')
+    if (isRun(element)) for (const run of segmentsOf(element)) put(at(run.from), at(run.to), 'side');
+    else if (isOutlined(element))
       element.outline.forEach((p, i) => {
         put(at(p), at(element.outline[(i + 1) % element.outline.length]!), 'side');
       });
@@ -89,7 +90,7 @@ export function checkLines(plan: Plan): CheckLine[] {
     });
   else
     for (const element of plan.elements) {
-      if (element.kind === 'pad' || element.kind === 'ramp') continue;
+      if (shapeOf(element).pegged !== 'corners') continue;
       const bends = pointsOf(element).flatMap((p) => at(p) ?? []);
       if (bends.length < 4) continue;
       const half = Math.floor(bends.length / 2);

@@ -13,12 +13,11 @@ import {
   rectangle,
   tidy,
 } from '../geometry/index.ts';
-import type { Element, Strip } from '../plan/schema.ts';
+import { type Element, isOutlined, isRun, type RunElement } from '../plan/elements.ts';
 
 type Point = readonly [number, number];
 
 interface Segment {
-  readonly strip: Strip;
   readonly from: Point;
   readonly to: Point;
   /** Unit direction from → to. */
@@ -34,7 +33,7 @@ const LEAST_MITRE_SINE = 0.3;
 /** Points closer than this (m) are one point. */
 export const SAME_POINT = 1e-6;
 
-const points = (strip: Strip): Point[] => {
+const points = (strip: RunElement): Point[] => {
   const kept: Point[] = [];
   for (const p of strip.points) {
     const last = kept[kept.length - 1];
@@ -53,8 +52,8 @@ const points = (strip: Strip): Point[] => {
   return kept;
 };
 
-/** The straight runs of a strip's axis. Empty when every point is the same. */
-export function segmentsOf(strip: Strip): Segment[] {
+/** The straight runs of an axis. Empty when every point is the same. */
+export function segmentsOf(strip: RunElement): Segment[] {
   const kept = points(strip);
   const closed = strip.closed && kept.length > 2;
   const count = closed ? kept.length : kept.length - 1;
@@ -64,7 +63,6 @@ export function segmentsOf(strip: Strip): Segment[] {
     const to = kept[(i + 1) % kept.length]!;
     const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
     out.push({
-      strip,
       from,
       to,
       length,
@@ -77,8 +75,8 @@ export function segmentsOf(strip: Strip): Segment[] {
   return out;
 }
 
-/** Length of a strip's axis, m. */
-export const axisLength = (strip: Strip): number =>
+/** Length of an axis, m. */
+export const axisLength = (strip: RunElement): number =>
   segmentsOf(strip).reduce((sum, segment) => sum + segment.length, 0);
 
 /** What a run ends against: another run's axis, and that run's half-width. */
@@ -138,15 +136,15 @@ export function footprints(
   spread: (element: Element) => Spread,
   padSize: (element: Extract<Element, { kind: 'pad' }>) => readonly [number, number],
 ): Polygon[][] {
-  const runs = elements.map((element) => (element.kind === 'strip' ? segmentsOf(element) : []));
-  const halves = elements.map((element) => (element.kind === 'strip' ? spread(element).half : 0));
+  const runs = elements.map((element) => (isRun(element) ? segmentsOf(element) : []));
+  const halves = elements.map((element) => (isRun(element) ? spread(element).half : 0));
   return elements.map((element, index) => {
     if (element.kind === 'pad') {
       const [length, width] = padSize(element);
       return [rectangle(element.at[0], element.at[1], length, width, (element.angle * Math.PI) / 180)];
     }
     // Outlined shapes and ramps have pieces of their own; see dig/bottoms.ts.
-    if (element.kind !== 'strip') return [];
+    if (!isRun(element)) return [];
     const { half, end } = spread(element);
     const segments = runs[index]!;
     const meeting = (p: Point, self: Segment): Stop | null => {
@@ -198,12 +196,10 @@ export function footprints(
 export function footingPieces(elements: readonly Element[]): Polygon[][] {
   const narrow = footprints(
     elements,
-    (e) => ({ half: e.kind === 'strip' ? e.width / 2 : 0, end: 0 }),
+    (e) => ({ half: isRun(e) ? e.width / 2 : 0, end: 0 }),
     (pad) => [pad.length, pad.width],
   );
-  return elements.map((e, i) =>
-    e.kind === 'raft' || e.kind === 'pit' ? outlinePieces(e.outline, 0) : narrow[i]!,
-  );
+  return elements.map((e, i) => (isOutlined(e) ? outlinePieces(e.outline, 0) : narrow[i]!));
 }
 
 /** Convex pieces of an outline grown by `by` m; none when it cannot be. */

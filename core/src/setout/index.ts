@@ -4,6 +4,7 @@ export * from './boards.ts';
 export * from './corners.ts';
 export * from './footprint.ts';
 export * from './in-the-way.ts';
+export { outlineSizes, shapeOf } from './kinds.ts';
 export * from './places.ts';
 export * from './points.ts';
 export * from './runs.ts';

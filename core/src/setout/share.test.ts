@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute, setoutSheet } from '../compute/index.ts';
+import type { RecordValue } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import { demo, named, pit, plainPlan, strip } from '../testing.ts';
+import { demo, named, plainPlan, strip, tank } from '../testing.ts';
 import { boardsInTheWay } from './in-the-way.ts';
 import { checkLines, setoutPoints } from './index.ts';
 import { shareOuts } from './share.ts';
@@ -25,9 +26,12 @@ const house = () =>
   });
 const name = (plan: Plan, x: number, y: number) =>
   setoutPoints(plan).find((p) => Math.hypot(p.at[0] - x, p.at[1] - y) < 1e-6)!.name;
+/** What was taped, by plan: records stand beside it. */
+const lines = new Map<Plan, RecordValue<'taped'>[]>();
+const tapedOn = (plan: Plan) => lines.get(plan) ?? [];
 const tape = (plan: Plan, from: [number, number], to: [number, number], distance: number) =>
-  plan.setout.measured.push({ from: name(plan, ...from), to: name(plan, ...to), distance });
-const loops = (plan: Plan) => shareOuts(checkLines(plan), plan.setout);
+  lines.set(plan, [...tapedOn(plan), { from: name(plan, ...from), to: name(plan, ...to), distance }]);
+const loops = (plan: Plan) => shareOuts(checkLines(plan), tapedOn(plan), plan.setout.temperature);
 
 describe('a taped loop brought to close', () => {
   it('closes by nothing when every side is as planned', () => {
@@ -46,7 +50,7 @@ describe('a taped loop brought to close', () => {
   it('one side 21 mm long: shared out by the length walked, a seventh by the first 6 m', () => {
     const plan = plainPlan((p) => {
       p.elements = named(
-        pit([
+        tank([
           [0, 0],
           [6, 0],
           [6, 15],

@@ -3,7 +3,7 @@
  * the taped lengths, what they fail to close by shared out by length (Bowditch, the compass rule).
  */
 import { area as areaOf } from '../geometry/index.ts';
-import type { Plan } from '../plan/schema.ts';
+import type { RecordValue } from '../log/index.ts';
 import type { CheckLine, SetoutPoint } from './corners.ts';
 import { bowditch, trueLength } from './points.ts';
 
@@ -85,7 +85,8 @@ function loopsOf(sides: readonly Side[]): SetoutPoint[][] {
  */
 export function shareOuts(
   lines: readonly CheckLine[],
-  { measured, temperature }: Plan['setout'],
+  measured: readonly RecordValue<'taped'>[],
+  temperature: number | null,
 ): ShareOut[] {
   const taped = lines.flatMap((line): Side[] => {
     if (line.kind !== 'side' || line.from.kind !== 'corner' || line.to.kind !== 'corner') return [];

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { smallestRectangle } from '../geometry/index.ts';
 import { named, pad, plainPlan, soilsDown, strip } from '../testing.ts';
-import { HOLD_BELOW } from './pits.ts';
+import { HOLD_BELOW } from './holes.ts';
 
 /** A pad dug to 99.0 in sand, water at a level. */
 const wet = (water: number) =>
@@ -81,7 +81,7 @@ describe('a hole', () => {
         plainPlan((p) => {
           soilsDown(p, ['s', 'sand', 0]);
           p.ground.water = 99.6;
-          p.dig.side = 0;
+          p.dig.slope = 0;
           p.dig.room = 0;
           p.dig.buckets = [0.6];
           p.elements = named(
@@ -89,7 +89,7 @@ describe('a hole', () => {
             strip([at(0, 0.6 + gap), at(8, 0.6 + gap)], { width: 0.6 }),
           );
         }),
-      ).pits.length;
+      ).holes.length;
     };
     expect(holes(1)).toBe(2);
     expect(holes(0.01)).toBe(1);

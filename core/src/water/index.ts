@@ -1,2 +1,2 @@
+export * from './holes.ts';
 export * from './inflow.ts';
-export * from './pits.ts';

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { groundModel } from '../ground/index.ts';
 import { demo, named, pad, plainPlan, soilsDown, strip } from '../testing.ts';
+import { layeredK } from './holes.ts';
 import { equivalentRadius, influence, pitInflow, trenchInflow } from './inflow.ts';
-import { layeredK } from './pits.ts';
 
 describe('inflow', () => {
   it('to a 12 × 8 pit, k 5e-5, H 4.0, h 1.2: re 5.528, R0 59.397, Q 0.9284 L/s', () => {
@@ -40,8 +40,8 @@ describe('inflow', () => {
 
 describe('pits', () => {
   it('join where openings touch, and report low ≤ likely ≤ high', () => {
-    const { pits, inflow } = compute(demo('honey-house'));
-    expect(pits.map((p) => p.elements.length).sort()).toEqual([1, 9]);
+    const { holes, inflow } = compute(demo('honey-house'));
+    expect(holes.map((p) => p.elements.length).sort()).toEqual([1, 9]);
     expect(inflow[0]).toBeGreaterThan(0);
     expect(inflow[1]).toBeGreaterThan(inflow[0]);
     expect(inflow[2]).toBeGreaterThan(inflow[1]);
@@ -49,7 +49,7 @@ describe('pits', () => {
 
   it('are none when water is lower or unknown', () => {
     const plan = demo('bell-frame');
-    expect(compute(plan).pits).toEqual([]);
+    expect(compute(plan).holes).toEqual([]);
     plan.ground.water = null;
     expect(compute(plan).inflow).toEqual([0, 0, 0]);
   });
@@ -59,10 +59,10 @@ describe('pits', () => {
       compute(
         plainPlan((p) => {
           p.ground.water = 99.6;
-          p.dig.side = 0;
+          p.dig.slope = 0;
           p.elements = named(strip(points));
         }),
-      ).pits[0]!;
+      ).holes[0]!;
     const east = wet([
       [0, 0],
       [30, 0],
@@ -78,7 +78,7 @@ describe('pits', () => {
         p.ground.water = 99.6;
         p.elements = named(pad(0, 0, 1, 1));
       }),
-    ).pits[0]!;
+    ).holes[0]!;
     expect(small.method).toBe('pit');
   });
 });

@@ -1,6 +1,13 @@
 /** The desk: column, plan, section, side and tally on one screen; stacked on a phone. */
 import { Box, Flex } from '@chakra-ui/react';
-import { groundModel, type Plan, sameValue, sectionThrough, type Takeoff } from '@cimiento/core';
+import {
+  groundModel,
+  type Plan,
+  type SiteRecord,
+  sameValue,
+  sectionThrough,
+  type Takeoff,
+} from '@cimiento/core';
 import { useEffect, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button } from '../parts/controls.tsx';
@@ -13,14 +20,29 @@ import { Keys } from './Keys.tsx';
 import { forgetKept, keptEdit } from './kept.ts';
 import { LowerView, useLowerHeight } from './LowerView.tsx';
 import { PlanView } from './plan/PlanView.tsx';
+import { useRecords } from './records.ts';
 import { Side } from './Side.tsx';
 import { DeskProvider, makeDesk, useDesk } from './store.ts';
 import { TopBar } from './TopBar.tsx';
 import { GroundProvider, LONGEST_TAKEOFF, TakeoffProvider, useTakeoffOf } from './takeoff.ts';
 import { Tally } from './tally/Tally.tsx';
 
-export function DeskPage({ jobId, plan, revision }: { jobId: string; plan: Plan; revision: number }) {
-  const [store] = useState(() => makeDesk(plan, revision));
+export function DeskPage({
+  jobId,
+  plan,
+  revision,
+  records,
+  last,
+}: {
+  jobId: string;
+  plan: Plan;
+  revision: number;
+  records: readonly SiteRecord[];
+  /** Up to which the records go. */
+  last: number;
+}) {
+  const [store] = useState(() => makeDesk(plan, revision, records));
+  useRecords(store, jobId, last);
   useEffect(() => {
     // An edit an earlier page could not save comes back as unsaved work on what it was based on.
     const kept = keptEdit(jobId);
@@ -53,7 +75,8 @@ export function DeskPage({ jobId, plan, revision }: { jobId: string; plan: Plan;
 function Desk() {
   const { t } = useTranslation();
   const plan = useDesk((desk) => desk.plan);
-  const { takeoff, calledOff } = useTakeoffOf(plan);
+  const records = useDesk((desk) => desk.records);
+  const { takeoff, calledOff } = useTakeoffOf(plan, records);
   const tooLong = t('problem.tookTooLong', { limit: `${LONGEST_TAKEOFF / 1000} s` });
   if (!takeoff) return <DeskShell name={plan.name} note={calledOff ? tooLong : t('bar.working')} />;
   return <Worktop takeoff={takeoff} calledOff={calledOff ? tooLong : null} />;

@@ -109,7 +109,7 @@ function Decides({ ranked }: { ranked: boolean }) {
   if (!info?.decision || !element) return null;
   const { decision } = info;
   const under =
-    plan.base === null
+    plan.bed === null
       ? 'decides.formationBlinding'
       : plan.pour.blinding === null
         ? 'decides.formationStone'

@@ -2,7 +2,7 @@
  * The desk's state: the plan being edited, what can be undone, what is picked, and how saving
  * goes. A change is a set of patches with their inverse (immer), so undo is exact.
  */
-import { type Plan, type Problem, settled, wholeValue } from '@cimiento/core';
+import { type Plan, type Problem, type SiteRecord, settled, wholeValue } from '@cimiento/core';
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createContext, useContext } from 'react';
 import { createStore, type StoreApi, useStore } from 'zustand';
@@ -79,6 +79,16 @@ export interface Desk {
   readonly kept: boolean;
   /** Saves without an answer: what the server has may be one of them. */
   readonly sent: readonly Sent[];
+  /** What was logged on the job, by anybody; not part of the plan, and no undo touches it. */
+  readonly records: readonly SiteRecord[];
+  /** Ids of those the server has not got yet. */
+  readonly unsent: readonly string[];
+  /** The server would not have one of them. */
+  readonly refused: boolean;
+  /** Newest revision heard of. */
+  readonly newest: number;
+  /** Sends what waits; does nothing before the page is up. */
+  send(): void;
   /** Id of the picked element. */
   readonly picked: string | null;
   readonly stage: Stage;
@@ -110,7 +120,7 @@ const changedFields = (before: Plan, after: Plan): Partial<Plan> =>
     Object.entries(after).filter(([key, value]) => value !== before[key as keyof Plan]),
   ) as Partial<Plan>;
 
-export function makeDesk(plan: Plan, revision: number): DeskStore {
+export function makeDesk(plan: Plan, revision: number, records: readonly SiteRecord[] = []): DeskStore {
   return createStore<Desk>((set, get) => ({
     plan,
     past: [],
@@ -119,6 +129,11 @@ export function makeDesk(plan: Plan, revision: number): DeskStore {
     saving: { state: 'saved' },
     kept: true,
     sent: [],
+    records,
+    unsent: [],
+    refused: false,
+    newest: revision,
+    send: () => {},
     picked: plan.elements[0]?.id ?? null,
     stage: 'dig',
     view: {

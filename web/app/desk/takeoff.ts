@@ -3,11 +3,10 @@
  * longer, or the job is large from the start, in a worker, where only the newest plan counts and
  * what takes too long is called off.
  */
-import { compute, type GroundModel, type Plan, type Takeoff } from '@cimiento/core';
-import { type Remote, wrap } from 'comlink';
+import { compute, type GroundModel, type Plan, type SiteRecord, type Takeoff } from '@cimiento/core';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
-import { within } from '../parts/limit.ts';
-import type { ComputeWorker } from './compute.worker.ts';
+import { Asker } from './ask/asker.ts';
+import type { Job } from './ask/questions.ts';
 
 /** One frame at 60 Hz, ms. */
 const FRAME = 16;
@@ -20,47 +19,6 @@ const isLarge = ({ elements, ground }: Plan): boolean =>
   elements.length > LARGE.elements ||
   (ground.surface.kind === 'spots' && ground.surface.points.length > LARGE.spots);
 
-/** One takeoff under way at a time; when it ends the newest plan asked for is next. */
-class Asker {
-  #worker: { readonly thread: Worker; readonly core: Remote<ComputeWorker> } | null = null;
-  #busy = false;
-  #next: Plan | null = null;
-  readonly #done: (plan: Plan, takeoff: Takeoff | null, took: number) => void;
-
-  /** @param done told of every answer; null when it took too long and was called off */
-  constructor(done: (plan: Plan, takeoff: Takeoff | null, took: number) => void) {
-    this.#done = done;
-  }
-
-  ask(plan: Plan): void {
-    this.#next = plan;
-    if (!this.#busy) void this.#run();
-  }
-
-  async #run(): Promise<void> {
-    const plan = this.#next;
-    this.#next = null;
-    if (!plan) return;
-    this.#busy = true;
-    if (!this.#worker) {
-      const thread = new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module' });
-      this.#worker = { thread, core: wrap<ComputeWorker>(thread) };
-    }
-    const start = performance.now();
-    const { thread, core } = this.#worker;
-    const takeoff = await within(thread, core.compute(plan), LONGEST_TAKEOFF).catch(() => null);
-    if (!takeoff) this.stop();
-    this.#busy = false;
-    this.#done(plan, takeoff, performance.now() - start);
-    if (this.#next) void this.#run();
-  }
-
-  stop(): void {
-    this.#worker?.thread.terminate();
-    this.#worker = null;
-  }
-}
-
 export interface Worked {
   /** The newest there is; null until the first one of a large job is there. */
   readonly takeoff: Takeoff | null;
@@ -68,34 +26,51 @@ export interface Worked {
   readonly calledOff: boolean;
 }
 
-export function useTakeoffOf(plan: Plan): Worked {
-  const [shown, setShown] = useState(() => ({ plan, takeoff: isLarge(plan) ? null : compute(plan) }));
+/** A job as it stands: the newest plan with what was logged. */
+interface Shown extends Job {
+  readonly takeoff: Takeoff | null;
+}
+
+export function useTakeoffOf(plan: Plan, records: readonly SiteRecord[]): Worked {
+  const [shown, setShown] = useState<Shown>(() => ({
+    plan,
+    records,
+    takeoff: isLarge(plan) ? null : compute(plan, records),
+  }));
   const [calledOff, setCalledOff] = useState<Plan | null>(null);
   const slow = useRef(shown.takeoff === null);
-  const newest = useRef(plan);
-  newest.current = plan;
-  const [asker] = useState(
-    () =>
-      new Asker((of, takeoff, took) => {
-        if (takeoff === null) return setCalledOff(of);
-        // Back to the spot once the job is small again.
-        if (newest.current === of) slow.current = took > FRAME || isLarge(of);
-        setShown({ plan: of, takeoff });
-      }),
-  );
+  const [asker] = useState(() => new Asker());
   useEffect(() => () => asker.stop(), [asker]);
 
   let current = shown;
-  if (shown.plan !== plan && !slow.current) {
+  const same = (of: Job) => of.plan === plan && of.records === records;
+  if (!same(shown) && !slow.current) {
     const start = performance.now();
-    current = { plan, takeoff: compute(plan) };
+    current = { plan, records, takeoff: compute(plan, records) };
     slow.current = performance.now() - start > FRAME;
     setShown(current);
   }
-  const wanted = current.plan !== plan || current.takeoff === null;
+  const wanted = !same(current) || current.takeoff === null;
   useEffect(() => {
-    if (wanted) asker.ask(plan);
-  }, [asker, plan, wanted]);
+    if (!wanted) return;
+    const job = { plan, records };
+    const start = performance.now();
+    let newest = true;
+    void asker.ask(job, 'takeoff', [], { topic: 'takeoff', limit: LONGEST_TAKEOFF }).then((takeoff) => {
+      const took = performance.now() - start;
+      if (takeoff === null) {
+        // A newer one took its place, or it took too long.
+        if (newest && took >= LONGEST_TAKEOFF) setCalledOff(plan);
+        return;
+      }
+      // Back to the spot once the job is small again.
+      if (newest) slow.current = took > FRAME || isLarge(plan);
+      setShown({ ...job, takeoff });
+    });
+    return () => {
+      newest = false;
+    };
+  }, [asker, plan, records, wanted]);
   return { takeoff: current.takeoff, calledOff: calledOff === plan };
 }
 

@@ -33,11 +33,11 @@ export interface Zoom {
  *   room round the dig
  */
 export function extent(plan: Plan, takeoff: Takeoff, stage: string | null = null): Box {
-  const { openings, bottoms } = takeoff.shapes;
   const points = plan.elements.flatMap((e) => pointsOf(e).flat());
-  const polygons = [...openings.flat(), ...bottoms.flat(), ...(points.length > 0 ? [points] : [])].filter(
-    (p) => p.length > 0,
-  );
+  const polygons = [
+    ...takeoff.elements.flatMap((e) => [...e.openings, ...e.bottoms]),
+    ...(points.length > 0 ? [points] : []),
+  ].filter((p) => p.length > 0);
   const job =
     polygons.length === 0
       ? { x0: -2, y0: -2, x1: 10, y1: 10 }

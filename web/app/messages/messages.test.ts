@@ -182,7 +182,7 @@ describe('what the core says', () => {
                   expect(known(`input.${input.name}`), input.name).toBe(true);
               }
           }
-          const broken = compute({ ...plan, ground: { ...plan.ground, base: 0.1 } });
+          const broken = compute({ ...plan, ground: { ...plan.ground, knownTo: 0.1 } });
           expect(problemText(t, format, broken.problems[0]!)).not.toMatch(/\{\{|problem\./);
         }
   });

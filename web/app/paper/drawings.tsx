@@ -38,13 +38,15 @@ export function KeyPlan({
   const view = viewOf(extent(plan, takeoff), width, height, { k: 1, x: 0, y: 0 }, 14);
   const join = (polygons: readonly (readonly number[])[]) =>
     polygons.map((polygon) => polygonPath(view, polygon)).join('');
-  const { openings, footings, solid } = takeoff.shapes;
+  const { solid } = takeoff;
+  const openings = takeoff.elements.flatMap((e) => e.openings);
+  const footings = takeoff.elements.flatMap((e) => e.footings.map((piece) => piece.plan));
   return (
     <Svg width={width} height={height}>
-      <Path d={join(openings.flat())} fill="#f6e3d4" stroke={EARTH} strokeWidth={0.8} />
-      <Path d={join(openings.flat())} fill="#f6e3d4" stroke="none" />
+      <Path d={join(openings)} fill="#f6e3d4" stroke={EARTH} strokeWidth={0.8} />
+      <Path d={join(openings)} fill="#f6e3d4" stroke="none" />
       <Path d={join(flatsOf(solid))} fill="#e9c4a4" stroke="#e9c4a4" strokeWidth={0.4} />
-      <Path d={join(footings.flat())} fill="#cfdad6" stroke={INK} strokeWidth={0.3} />
+      <Path d={join(footings)} fill="#cfdad6" stroke={INK} strokeWidth={0.3} />
       {plan.elements.map((element) => {
         const runs = element.kind === 'strip' ? segmentsOf(element) : [];
         const [x, y] = labelPlace(element);
@@ -161,7 +163,7 @@ export function SectionDrawing({
           strokeWidth={0.3}
         />
       ))}
-      {plan.base &&
+      {plan.bed &&
         section.dug.map((p) => {
           const fill = fillUnder(p, stoneTopOver(plan, takeoff, p));
           return (

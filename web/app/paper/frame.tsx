@@ -1,5 +1,5 @@
 /** What stands round every printed sheet: page, head with the job, what is wrong, number of the page. */
-import type { Takeoff } from '@cimiento/core';
+import type { Problem } from '@cimiento/core';
 import { Document, Page, Text, View } from '@react-pdf/renderer';
 import type { Format } from '../parts/format.tsx';
 import { problemText } from '../parts/words.ts';
@@ -17,12 +17,12 @@ export function SheetFrame({
   system,
   t,
   title,
-  takeoff,
+  problems,
   format,
   pages,
 }: SheetInput & {
   title: string;
-  takeoff: Takeoff;
+  problems: readonly Problem[];
   format: Format;
   /** What stands on each page. One that is too long runs on, but is laid out again for every page it takes. */
   pages: readonly React.ReactNode[];
@@ -46,7 +46,7 @@ export function SheetFrame({
         </View>
       </View>
       {i === 0 &&
-        takeoff.problems.map((p) => (
+        problems.map((p) => (
           <Text key={p.code + p.path} style={{ color: '#a02733', fontWeight: 600 }}>
             {problemText(t, format, p)}
           </Text>

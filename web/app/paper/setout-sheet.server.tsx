@@ -30,9 +30,19 @@ function Drawing({
     polygons.map((polygon) => polygonPath(view, polygon)).join('');
   return (
     <Svg width={width} height={height}>
-      <Path d={join(takeoff.shapes.openings.flat())} fill="#f6e3d4" stroke="none" />
-      <Path d={join(takeoff.shapes.bottoms.flat())} fill="#e9c4a4" stroke={EARTH} strokeWidth={0.4} />
-      <Path d={join(takeoff.shapes.footings.flat())} fill="#cfdad6" stroke={INK} strokeWidth={0.3} />
+      <Path d={join(takeoff.elements.flatMap((e) => e.openings))} fill="#f6e3d4" stroke="none" />
+      <Path
+        d={join(takeoff.elements.flatMap((e) => e.bottoms))}
+        fill="#e9c4a4"
+        stroke={EARTH}
+        strokeWidth={0.4}
+      />
+      <Path
+        d={join(takeoff.elements.flatMap((e) => e.footings.map((piece) => piece.plan)))}
+        fill="#cfdad6"
+        stroke={INK}
+        strokeWidth={0.3}
+      />
       {sheet.boards.lines.map((line) => (
         <G key={line.name}>
           <Line
@@ -207,8 +217,8 @@ function Checks({
 }
 
 function Sheet(input: SheetInput) {
-  const { plan, lang, system, t } = input;
-  const takeoff = compute(plan);
+  const { plan, records, lang, system, t } = input;
+  const takeoff = compute(plan, records);
   const sheet = setoutSheet(plan, takeoff);
   const format = makeFormat(lang, system);
   const { lines } = sheet.boards;
@@ -247,7 +257,15 @@ function Sheet(input: SheetInput) {
     ...checked.slice(together).map((page) => [page]),
   ];
   pages[pages.length - 1]!.push(defer);
-  return <SheetFrame {...input} title={t('drawing.sheet')} takeoff={takeoff} format={format} pages={pages} />;
+  return (
+    <SheetFrame
+      {...input}
+      title={t('drawing.sheet')}
+      problems={takeoff.problems}
+      format={format}
+      pages={pages}
+    />
+  );
 }
 
 /**

@@ -5,6 +5,7 @@ import {
   type Lang,
   longSection,
   type Plan,
+  type SiteRecord,
   type System,
   type Takeoff,
 } from '@cimiento/core';
@@ -21,6 +22,7 @@ const MANY_CAUTIONS = 11;
 
 export interface SheetInput {
   readonly plan: Plan;
+  readonly records: readonly SiteRecord[];
   readonly revision: number;
   readonly savedAt: Date;
   readonly lang: Lang;
@@ -172,18 +174,18 @@ function Lines({ title, lines }: { title: string; lines: readonly string[] }) {
 }
 
 function layerLines(plan: Plan, takeoff: Takeoff, t: TFunction, format: Format): string[] {
-  const { base, pour } = plan;
+  const { bed, pour } = plan;
   const size = (v: number) => format.text(v, 'size');
   return [
     t('sheet.trimLine', { trim: size(takeoff.handTrim.thickness) }),
-    base && takeoff.lifts
+    bed && takeoff.lifts
       ? t('sheet.stoneLine', {
-          name: base.name,
+          name: bed.name,
           n: takeoff.lifts.count,
           lift: size(takeoff.lifts.thickness),
           loose: size(takeoff.lifts.loose),
           passes: takeoff.lifts.passes.join(' – '),
-          compactor: compactorText(t, base.compactor),
+          compactor: compactorText(t, bed.compactor),
         })
       : t('sheet.noStone'),
     pour.blinding
@@ -217,21 +219,21 @@ function orderLines(takeoff: Takeoff, t: TFunction, format: Format): string[] {
   const flow = (v: number) => format.text(v, 'flow');
   return [
     t('sheet.concreteLine', {
-      order: format.text(takeoff.concrete.order, 'volume'),
+      order: format.text(takeoff.concrete.ordered, 'volume'),
       count: takeoff.concrete.loads,
     }),
-    ...(takeoff.lean.order > 0
-      ? [t('sheet.leanOrder', { order: format.text(takeoff.lean.order, 'volume') })]
+    ...(takeoff.lean.ordered > 0
+      ? [t('sheet.leanOrder', { order: format.text(takeoff.lean.ordered, 'volume') })]
       : []),
     ...(takeoff.stone.mass > 0
       ? [t('sheet.stoneOrder', { mass: format.text(takeoff.stone.mass, 'mass') })]
       : []),
-    takeoff.pits.length > 0
+    takeoff.holes.length > 0
       ? t('sheet.waterLine', {
           low: flow(takeoff.inflow[0]),
           likely: flow(takeoff.inflow[1]),
           high: flow(takeoff.inflow[2]),
-          level: format.text(Math.min(...takeoff.pits.map((pit) => pit.holdLevel)), 'level'),
+          level: format.text(Math.min(...takeoff.holes.map((pit) => pit.holdLevel)), 'level'),
         })
       : t(takeoff.water.from === null ? 'sheet.waterUnknown' : 'sheet.dry'),
   ];
@@ -286,8 +288,8 @@ function Cautions({
 }
 
 function Sheet(input: SheetInput) {
-  const { plan, lang, system, t } = input;
-  const takeoff = compute(plan);
+  const { plan, records, lang, system, t } = input;
+  const takeoff = compute(plan, records);
   const format = makeFormat(lang, system);
   const first = takeoff.elements.findIndex((e) => e.live);
   // What must be said and dug leaves the drawings the rest: the page is one.
@@ -298,7 +300,7 @@ function Sheet(input: SheetInput) {
     <SheetFrame
       {...input}
       title={t('sheet.title')}
-      takeoff={takeoff}
+      problems={takeoff.problems}
       format={format}
       pages={[
         <View key="all">

@@ -1,26 +1,46 @@
-import { blankPlan, type Plan } from '@cimiento/core';
+import { createRequire } from 'node:module';
+import { pathToFileURL } from 'node:url';
+import { blankPlan, type Lang, type Plan, type SiteRecord, type System } from '@cimiento/core';
 import { simulatedJob } from '@cimiento/simulators';
 import { describe, expect, it } from 'vitest';
 import { en } from '../messages/en.ts';
 import { es } from '../messages/es.ts';
 import { makeI18n } from '../messages/i18n.ts';
-import { demoPlan } from '../server/jobs.server.ts';
-import { digSheet } from './sheet.server.tsx';
+import { demoJob } from '../server/jobs.server.ts';
+import { recordPdf } from './record-sheet.server.tsx';
+import { digSheet, type SheetInput } from './sheet.server.tsx';
 
-const sheet = async (plan: Plan, lang: 'en' | 'es' = 'en', system = plan.system) => {
+const require = createRequire(import.meta.url);
+
+/** The words of every page, as a reader of the PDF finds them. */
+async function wordsOf(pdf: Uint8Array): Promise<string[]> {
+  const { getDocument } = (await import(
+    pathToFileURL(require.resolve('pdfjs-dist/legacy/build/pdf.mjs')).href
+  )) as typeof import('pdfjs-dist');
+  const read = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise;
+  const pages: string[] = [];
+  for (let n = 1; n <= read.numPages; n++) {
+    const { items } = await (await read.getPage(n)).getTextContent();
+    pages.push(
+      items
+        .map((item) => ('str' in item ? item.str : ''))
+        .join(' ')
+        .replace(/\s+/g, ' '),
+    );
+  }
+  return pages;
+}
+
+interface Wanted {
+  readonly records?: readonly SiteRecord[];
+  readonly lang?: Lang;
+  readonly system?: System;
+}
+function inputOf(plan: Plan, { records = [], lang = 'en', system = plan.system }: Wanted): SheetInput {
   const { t } = makeI18n(lang, lang === 'en' ? en : es);
-  const pdf = await digSheet({
-    plan,
-    revision: 3,
-    savedAt: new Date('2026-11-24T08:00:00Z'),
-    lang,
-    system,
-    t,
-  });
-  return Buffer.from(pdf).toString('latin1');
-};
-const pages = (pdf: string) =>
-  Number(/\/Type \/Pages\b[^>]*\/Count (\d+)|\/Count (\d+)/.exec(pdf)?.slice(1).find(Boolean));
+  return { plan, records, revision: 3, savedAt: new Date('2026-11-24T08:00:00Z'), lang, system, t };
+}
+const sheet = async (plan: Plan, wanted: Wanted = {}) => digSheet(inputOf(plan, wanted));
 
 describe('the dig sheet', () => {
   it.each([
@@ -29,14 +49,58 @@ describe('the dig sheet', () => {
     ['bell-frame', 'es', 'metric', '595.28'],
     ['bell-frame', 'en', 'imperial', '612'],
   ] as const)('of %s in %s, %s, is one page of its paper', async (demo, lang, system, width) => {
-    const pdf = await sheet(await demoPlan(demo), lang, system);
-    expect(pdf.startsWith('%PDF-')).toBe(true);
-    expect(pages(pdf)).toBe(1);
-    expect(pdf).toContain(`/MediaBox [0 0 ${width}`);
-    expect(pdf).toContain(lang === 'es' ? '/Lang (es)' : '/Lang (en)');
+    const pdf = await sheet((await demoJob(demo)).plan, { lang, system });
+    const bytes = Buffer.from(pdf).toString('latin1');
+    expect(bytes.startsWith('%PDF-')).toBe(true);
+    expect(bytes).toContain(`/MediaBox [0 0 ${width}`);
+    expect(bytes).toContain(lang === 'es' ? '/Lang (es)' : '/Lang (en)');
+    const pages = await wordsOf(pdf);
+    expect(pages).toHaveLength(1);
+    expect(pages[0]).toContain((lang === 'es' ? es : en).caution.defer.title);
   });
-  it('of an empty job still says who decides, and of a large one runs on', async () => {
-    expect(pages(await sheet(blankPlan('Empty', 'metric')))).toBe(1);
-    expect(pages(await sheet(simulatedJob(80)))).toBeGreaterThanOrEqual(1);
+  it('of an empty job still says who decides', async () => {
+    const pages = await wordsOf(await sheet(blankPlan('Empty', 'metric')));
+    expect(pages).toHaveLength(1);
+    expect(pages[0]).toContain(en.caution.defer.title);
+    expect(pages[0]).toContain(en.caution.defer.text.slice(0, 40));
+  });
+  it('of a large job runs on: every element is on some page, and the last still says who decides', async () => {
+    const plan = simulatedJob(80);
+    const pages = await wordsOf(await sheet(plan));
+    expect(pages.length).toBeGreaterThan(1);
+    const all = ` ${pages.join(' ')} `;
+    for (const { name } of plan.elements) expect(all).toMatch(new RegExp(`[ ,]${name}[ ,]`));
+    expect(all).toContain(en.caution.defer.title);
+  });
+});
+
+describe('the record sheet', () => {
+  const record = (n: number, more: Partial<SiteRecord> = {}): SiteRecord =>
+    ({
+      id: `r${n}`,
+      kind: 'note',
+      at: new Date(Date.UTC(2026, 4, 1, 6, n)).toISOString(),
+      by: 'Ana Sol',
+      element: null,
+      place: null,
+      corrects: null,
+      value: { text: `seen number ${n}.` },
+      ...more,
+    }) as SiteRecord;
+
+  it('prints everything in the order of time, whatever order it comes in', async () => {
+    const { plan } = await demoJob('bell-frame');
+    const records = Array.from({ length: 120 }, (_, i) => record(i));
+    const shuffled = [...records.slice(60), ...records.slice(0, 60).reverse()];
+    const pages = await wordsOf(await recordPdf(inputOf(plan, { records: shuffled })));
+    expect(pages.length).toBeGreaterThan(2);
+    const found = [...pages.join(' ').matchAll(/seen number (\d+)\./g)].map((match) => Number(match[1]));
+    expect(found).toEqual(records.map((_, i) => i));
+  });
+  it('of a job on which nothing was logged says so', async () => {
+    const { plan } = await demoJob('bell-frame');
+    const pages = await wordsOf(await recordPdf(inputOf(plan, {})));
+    expect(pages).toHaveLength(1);
+    expect(pages[0]).toContain(en.record.none);
   });
 });

@@ -5,9 +5,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
   FIELDS,
-  type FieldId,
   fromSI,
   KINDS,
+  MEASURES,
   outOfRange,
   parseQuantity,
   printEntry,
@@ -22,8 +22,8 @@ import { useFormat } from './format.tsx';
 export interface QuantityFieldProps {
   readonly label: string;
   readonly hint?: string;
-  /** The field of the plan it is, or is like: its kind of quantity and its limits. */
-  readonly range: FieldId;
+  /** The field of the plan, or what of a record it is, or is like: its kind and its limits. */
+  readonly range: RangeId;
   readonly value: number | null;
   /** Called with each value that may stand; null when an optional field is emptied. */
   readonly onCommit: (value: number | null) => void;
@@ -39,6 +39,10 @@ export interface QuantityFieldProps {
   /** Its label is only read out: what it is stands beside it already. */
   readonly bare?: boolean;
 }
+
+/** What may be typed: numbers of plans and of records. */
+const RANGES = { ...FIELDS, ...MEASURES };
+export type RangeId = keyof typeof RANGES;
 
 /** One press of an arrow key, in the shown unit, by kind. */
 const NUDGE: Partial<Record<string, readonly [metric: number, imperial: number]>> = {
@@ -79,7 +83,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
   const { t } = useTranslation();
   const format = useFormat();
   const { lang, system } = format;
-  const { kind, min, max } = FIELDS[range];
+  const { kind, min, max } = RANGES[range];
   const unit = KINDS[kind][system];
   const shown = value === null ? '' : printEntry(value, kind, system, lang);
   const [text, setText] = useState(shown);
@@ -104,7 +108,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
     if (typed.trim() === '') return optional ? { value: null } : { error: t('field.empty') };
     const parsed = parseQuantity(typed, kind, system, lang);
     if (!parsed.ok) return { error: t(`field.${parsed.code}`, { text: typed.slice(0, 20) }) };
-    const bad = outOfRange(FIELDS[range], parsed.value);
+    const bad = outOfRange(RANGES[range], parsed.value);
     if (bad)
       return {
         error: t('field.range', {
@@ -131,7 +135,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
     const [metric, imperial] = NUDGE[kind] ?? [1, 1];
     const step = system === 'metric' ? metric : imperial;
     const next = toSI(Math.round((fromSI(value, kind, system) + direction * step) * 1e6) / 1e6, kind, system);
-    if (outOfRange(FIELDS[range], next)) return;
+    if (outOfRange(RANGES[range], next)) return;
     known.current = next;
     setText(printEntry(next, kind, system, lang));
     setError(null);
@@ -176,7 +180,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
         <Box position="relative" w={stacked ? 'full' : width} flexShrink={0}>
           <Input
             id={id}
-            data-quantity={range.slice(1).replaceAll('/*', '').replaceAll('/', '.')}
+            data-quantity={range.replace(/^\//, '').replaceAll('/*', '').replaceAll('/', '.')}
             inputMode="text"
             autoComplete="off"
             spellCheck={false}

@@ -4,12 +4,12 @@ import { DeskShell } from '../desk/DeskShell.tsx';
 import { FormatProvider } from '../parts/format.tsx';
 import { useLive } from '../parts/useLive.ts';
 import type { loader as rootLoader } from '../root.tsx';
-import { jobOf } from '../server/download.server.ts';
+import { jobWithRecords } from '../server/download.server.ts';
 import type { Route } from './+types/job';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { id, plan, revision } = await jobOf(request, params.jobId);
-  return { id, plan, revision };
+  const { id, plan, revision, records, last } = await jobWithRecords(request, params.jobId);
+  return { id, plan, revision, records, last };
 }
 
 /** The desk keeps itself up to date: nothing it does should reload the job under the person. */
@@ -18,13 +18,13 @@ export const shouldRevalidate = () => false;
 export default function Job({ loaderData }: Route.ComponentProps) {
   const root = useRouteLoaderData<typeof rootLoader>('root');
   const { lang, system } = root?.preferences ?? { lang: 'en' as const, system: null };
-  const { id, plan, revision } = loaderData;
+  const { id, plan, revision, records, last } = loaderData;
   // The drawings are the page's own work: the server sends what they are made from.
   const live = useLive();
   return (
     <FormatProvider lang={lang} system={system ?? plan.system}>
       {live ? (
-        <DeskPage key={id} jobId={id} plan={plan} revision={revision} />
+        <DeskPage key={id} jobId={id} plan={plan} revision={revision} records={records} last={last} />
       ) : (
         <DeskShell name={plan.name} />
       )}

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { blankPlan, type Problem, wholeText } from '@cimiento/core';
-import { LONGEST_PLAN, readPlan } from '@cimiento/formats';
+import { LONGEST_PLAN, readJob } from '@cimiento/formats';
 import { data, Form, redirect, useRouteLoaderData } from 'react-router';
 import { takeArchive } from '../../db/queries/archive.ts';
 import { bringBack, createJob, KEPT_DAYS, listJobs, listRemoved, removeJob } from '../../db/queries/jobs.ts';
@@ -18,18 +18,20 @@ import { oneOf, SYSTEMS } from '../preferences.ts';
 import type { loader as rootLoader } from '../root.tsx';
 import { unpacked } from '../server/archive.server.ts';
 import { fieldOf, MOST_BODY } from '../server/body.server.ts';
+import { allow } from '../server/can.server.ts';
 import { formOf, requirePerson, withDatabase } from '../server/http.server.ts';
-import { DEMOS, demoPlan, savingOf } from '../server/jobs.server.ts';
+import { DEMOS, demoJob, savingOf } from '../server/jobs.server.ts';
 import { summarise } from '../server/pool.server.ts';
-import { catchUpJob } from '../server/summaries.server.ts';
+import { catchUpStale } from '../server/summaries.server.ts';
 import type { Route } from './+types/jobs';
 
 export async function loader({ request }: Route.LoaderArgs) {
   const person = await requirePerson(request);
+  allow(person, 'jobs.list');
   const [jobs, removed] = await withDatabase(() =>
     Promise.all([listJobs(person.crewId), listRemoved(person.crewId)]),
   );
-  for (const job of jobs) if (job.summary.stale) void catchUpJob(person.crewId, job.id);
+  for (const job of jobs) if (job.summary.stale) catchUpStale(person.crewId, job.id);
   return {
     person: { name: person.name, crew: person.crew },
     jobs,
@@ -41,6 +43,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ request, context }: Route.ActionArgs) {
   const person = await requirePerson(request);
+  allow(person, 'jobs.create');
   const form = await formOf(request, context, MOST_BODY.archive);
   const make = async (saving: ReturnType<typeof savingOf>) =>
     redirect(`/jobs/${await withDatabase(() => createJob(person.crewId, person.id, saving))}`);
@@ -48,7 +51,10 @@ export async function action({ request, context }: Route.ActionArgs) {
     case 'blank': {
       const name = wholeText(fieldOf(form, 'name'), 80);
       if (!name)
-        return data({ intent: 'blank', problems: [{ code: 'blank', path: '/name' }] }, { status: 400 });
+        return data(
+          { intent: 'blank', problems: [{ code: 'blank', path: '/name' }] satisfies Problem[] },
+          { status: 400 },
+        );
       const system = oneOf(SYSTEMS, form.get('system')) ?? 'metric';
       const plan = {
         ...blankPlan(name, system),
@@ -59,36 +65,51 @@ export async function action({ request, context }: Route.ActionArgs) {
     case 'demo': {
       const demo = oneOf(DEMOS, form.get('demo'));
       if (!demo)
-        return data({ intent: 'demo', problems: [{ code: 'choice', path: '/demo' }] }, { status: 400 });
-      const plan = await demoPlan(demo);
-      return make(savingOf(plan, null, 'demo', await summarise(plan)));
+        return data(
+          { intent: 'demo', problems: [{ code: 'choice', path: '/demo' }] satisfies Problem[] },
+          { status: 400 },
+        );
+      const { plan, records } = await demoJob(demo);
+      return make(savingOf(plan, null, 'demo', await summarise(plan, records), records));
     }
     case 'file': {
       const file = form.get('file');
       if (!(file instanceof File) || file.size === 0)
-        return data({ intent: 'file', problems: [{ code: 'noFile', path: '' }] }, { status: 400 });
+        return data(
+          { intent: 'file', problems: [{ code: 'noFile', path: '' }] satisfies Problem[] },
+          { status: 400 },
+        );
       if (file.size > LONGEST_PLAN)
-        return data({ intent: 'file', problems: [{ code: 'tooLong', path: '' }] }, { status: 413 });
-      const read = readPlan(await file.text());
+        return data(
+          { intent: 'file', problems: [{ code: 'tooLong', path: '' }] satisfies Problem[] },
+          { status: 413 },
+        );
+      const read = readJob(await file.text());
       if (!read.ok) return data({ intent: 'file', problems: read.problems.slice(0, 8) }, { status: 422 });
-      return make(savingOf(read.plan, null, 'file', await summarise(read.plan)));
+      const { plan, records } = read;
+      return make(savingOf(plan, null, 'file', await summarise(plan, records), records));
     }
     case 'archive': {
       const file = form.get('file');
       const refused = (problem: Problem, status: number) =>
         data({ intent: 'archive', problems: [problem] }, { status });
       if (!(file instanceof File) || file.size === 0) return refused({ code: 'noFile', path: '' }, 400);
+      allow(person, 'archive.take');
       const lines = unpacked(Buffer.from(await file.arrayBuffer()));
-      const taken = await withDatabase(() => takeArchive(person.crewId, person.id, lines, summarise));
+      const taken = await withDatabase(() =>
+        takeArchive(person.crewId, person.id, lines, (plan) => summarise(plan)),
+      );
       if (!taken.ok) return refused({ code: taken.code, path: '', params: { line: taken.line } }, 422);
       return redirect('/jobs');
     }
     case 'remove': {
+      allow(person, 'job.remove', person);
       const gone = await withDatabase(() => removeJob(person.crewId, String(form.get('job') ?? '')));
       if (!gone) throw data({ code: 'notFound' }, { status: 404 });
       return redirect('/jobs');
     }
     case 'bringBack': {
+      allow(person, 'job.bringBack', person);
       const back = await withDatabase(() => bringBack(person.crewId, String(form.get('job') ?? '')));
       if (!back) throw data({ code: 'notFound' }, { status: 404 });
       return redirect('/jobs');

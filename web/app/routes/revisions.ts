@@ -4,6 +4,8 @@ import { wholeText } from '@cimiento/core';
 import { readPlan } from '@cimiento/formats';
 import { data } from 'react-router';
 import { findJob, findRevision, listRevisions, saveRevision } from '../../db/queries/jobs.ts';
+import { allow } from '../server/can.server.ts';
+import { jobHere } from '../server/download.server.ts';
 import { notFound, requirePersonHere, textOf, withDatabase } from '../server/http.server.ts';
 import { savingOf } from '../server/jobs.server.ts';
 import { catchUp } from '../server/summaries.server.ts';
@@ -17,6 +19,7 @@ function numberIn(query: URLSearchParams, name: string): number | null {
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const person = await requirePersonHere(request);
+  await jobHere(request, params.jobId, 'job.read', person);
   const query = new URL(request.url).searchParams;
   if (query.has('number')) {
     const number = numberIn(query, 'number');
@@ -46,6 +49,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   return withDatabase(async () => {
     const job = await findJob(person.crewId, params.jobId);
     if (!job) throw data({ code: 'notFound' }, { status: 404 });
+    allow(person, 'job.save', job);
     const stale = async () => {
       const now = await findJob(person.crewId, params.jobId);
       return refuse(409, { code: 'stale', revision: now?.revision, plan: now?.plan, by: now?.updatedBy });
@@ -55,7 +59,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
     const saving = savingOf(read.plan, job.plan, wholeText(query.get('why') ?? '', 200), summary);
     const saved = await saveRevision(person.crewId, params.jobId, person.id, base, saving);
     if (saved.ok) {
-      catchUp(params.jobId, saved.revision, read.plan);
+      catchUp(person.crewId, params.jobId);
       return Response.json({ revision: saved.revision });
     }
     if (saved.code === 'gone') throw notFound();

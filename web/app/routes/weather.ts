@@ -1,6 +1,7 @@
 /** The simulated weather feed: daily means and rain up to a day. Made up, the same for everyone. */
 import { weatherFeed } from '@cimiento/simulators';
 import { data } from 'react-router';
+import { allow } from '../server/can.server.ts';
 import { requirePersonHere } from '../server/http.server.ts';
 import type { Route } from './+types/weather';
 
@@ -8,7 +9,7 @@ const MOST_DAYS = 400;
 const DAY = 86_400_000;
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requirePersonHere(request);
+  allow(await requirePersonHere(request), 'weather.read');
   const query = new URL(request.url).searchParams;
   const to = query.get('to') ?? '';
   const days = Number(query.get('days') ?? 1);

@@ -1,12 +1,30 @@
 /** Files of a job for downloading. */
 import { findJob } from '../../db/queries/jobs.ts';
-import { notFound, requirePerson, withDatabase } from './http.server.ts';
+import { listRecords } from '../../db/queries/records.ts';
+import type { Person } from '../../db/queries/sign-in.ts';
+import { type Action, allow } from './can.server.ts';
+import { notFound, requirePerson, requirePersonHere, withDatabase } from './http.server.ts';
 
-export async function jobOf(request: Request, jobId: string) {
-  const person = await requirePerson(request);
+/** A job for a page: whoever is not signed in is turned to the door. */
+const jobOf = async (request: Request, jobId: string) =>
+  found(await requirePerson(request), jobId, 'job.read');
+
+/** A job for a call a page makes in the background. */
+export const jobHere = async (request: Request, jobId: string, action: Action, person?: Person) =>
+  found(person ?? (await requirePersonHere(request)), jobId, action);
+
+async function found(person: Person, jobId: string, action: Action) {
   const job = await withDatabase(() => findJob(person.crewId, jobId));
   if (!job) throw notFound();
+  allow(person, action, job);
   return job;
+}
+
+/** A job with all that was logged on it. */
+export async function jobWithRecords(request: Request, jobId: string) {
+  const job = await jobOf(request, jobId);
+  const rows = await withDatabase(() => listRecords(job.crewId, job.id));
+  return { ...job, records: rows.map((row) => row.record), last: rows.at(-1)?.seq ?? 0 };
 }
 
 /** A file response. The name is plain ASCII with the full one beside it (RFC 6266). */

@@ -1,8 +1,8 @@
 /** Jobs between the routes and the database: validate, ask the core, keep. */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { type Plan, planChanges } from '@cimiento/core';
-import { readPlan } from '@cimiento/formats';
+import { type Plan, planChanges, type SiteRecord } from '@cimiento/core';
+import { readJob } from '@cimiento/formats';
 import type { Saving } from '../../db/queries/jobs.ts';
 import type { Change, JobSummary } from '../../db/schema.ts';
 import { summaryOf } from './summary.ts';
@@ -26,19 +26,22 @@ export function savingOf(
   before: Plan | null,
   why = '',
   summary: JobSummary = summaryOf(plan),
+  records: readonly SiteRecord[] = [],
 ): Saving {
   const changes: Change[] = before
     ? planChanges(before, plan)
         .slice(0, 200)
         .map(({ path, from, to }) => ({ path, from: brief(from), to: brief(to) }))
     : [];
-  return { plan, summary, changes, why };
+  return { plan, summary, changes, why, records };
 }
 
-/** A demo's plan file. The demo folder lies beside web/ in the source tree and in the build. */
-export async function demoPlan(demo: Demo): Promise<Plan> {
+/** A demo's job file. The demo folder lies beside web/ in the source tree and in the build. */
+export async function demoJob(
+  demo: Demo,
+): Promise<{ readonly plan: Plan; readonly records: readonly SiteRecord[] }> {
   const folder = process.env.DEMO_FOLDER ?? join(process.cwd(), 'demo');
-  const read = readPlan(await readFile(join(folder, `${demo}.json`), 'utf8'));
+  const read = readJob(await readFile(join(folder, `${demo}.json`), 'utf8'));
   if (!read.ok) throw new Error(`demo ${demo}: ${JSON.stringify(read.problems)}`);
-  return read.plan;
+  return read;
 }

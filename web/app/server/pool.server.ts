@@ -4,7 +4,7 @@
  */
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
-import type { Plan } from '@cimiento/core';
+import type { Plan, SiteRecord } from '@cimiento/core';
 import { Piscina } from 'piscina';
 import { data } from 'react-router';
 import type { JobSummary } from '../../db/schema.ts';
@@ -57,6 +57,13 @@ async function within<T>(which: 'takeoff' | 'paper', name: string, task: unknown
   }
 }
 
-export const summarise = (plan: Plan) => within<JobSummary>('takeoff', 'summary', plan);
-export const takeoffText = (plan: Plan, format: 'json' | 'csv') => within<string>('takeoff', format, plan);
+/** A job as the pool is given it. */
+interface Worked {
+  readonly plan: Plan;
+  readonly records: readonly SiteRecord[];
+}
+export const summarise = (plan: Plan, records: readonly SiteRecord[] = []) =>
+  within<JobSummary>('takeoff', 'summary', { plan, records } satisfies Worked);
+export const takeoffText = ({ plan, records }: Worked, format: 'json' | 'csv') =>
+  within<string>('takeoff', format, { plan, records });
 export const printed = (task: PaperTask) => within<Uint8Array<ArrayBuffer>>('paper', 'paper', task);

@@ -19,7 +19,7 @@ const {
 const { fieldOf } = await import('./body.server.ts');
 const { toldOf } = await import('./say.server.ts');
 const { fileOf } = await import('./download.server.ts');
-const { demoPlan, savingOf } = await import('./jobs.server.ts');
+const { demoJob, savingOf } = await import('./jobs.server.ts');
 
 const request = (headers: Record<string, string> = {}, url = 'http://site.test/jobs?x=1') =>
   new Request(url, { headers });
@@ -227,7 +227,7 @@ describe('files', () => {
 
 describe('what is kept of a save', () => {
   it('is the plan, its summary and what changed', async () => {
-    const plan = await demoPlan('bell-frame');
+    const { plan } = await demoJob('bell-frame');
     const deeper = structuredClone(plan);
     deeper.ground.frost.local = 1.6;
     const saving = savingOf(deeper, plan, 'colder');
@@ -235,12 +235,12 @@ describe('what is kept of a save', () => {
     expect(saving.summary.dig).toBeGreaterThan(savingOf(plan, null).summary.dig);
     expect(savingOf(plan, null).changes).toEqual([]);
     const broken = structuredClone(plan);
-    broken.ground.base = 0.1;
+    broken.ground.knownTo = 0.1;
     expect(savingOf(broken, plan).summary.holds[0]).toBe('problems');
   });
   it('is made up of plan files only', async () => {
     vi.stubEnv('DEMO_FOLDER', '/nowhere');
-    await expect(demoPlan('bell-frame')).rejects.toThrow();
+    await expect(demoJob('bell-frame')).rejects.toThrow();
     vi.unstubAllEnvs();
   });
 });

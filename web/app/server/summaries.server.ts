@@ -3,26 +3,24 @@
  * Until then the board shows the last figures. A server that ends in between leaves them marked
  * stale, and the next look at the board works them out.
  */
-import type { Plan } from '@cimiento/core';
 import { findJob, setSummary } from '../../db/queries/jobs.ts';
+import { recordsOf } from '../../db/queries/records.ts';
 import { summarise } from './pool.server.ts';
 import { sayError } from './say.server.ts';
 
-interface Wanted {
-  readonly number: number;
-  readonly plan: Plan;
-}
-
-/** The newest revision of each job that waits; one of a job is worked out at a time. */
-const waiting = new Map<string, Wanted>();
+/** Jobs that wait, with their crew; one of a job is worked out at a time, and then the newest there is. */
+const waiting = new Map<string, string>();
 const under = new Set<string>();
 
 async function run(jobId: string): Promise<void> {
   under.add(jobId);
   try {
-    for (let next = waiting.get(jobId); next; next = waiting.get(jobId)) {
+    for (let crewId = waiting.get(jobId); crewId !== undefined; crewId = waiting.get(jobId)) {
       waiting.delete(jobId);
-      await setSummary(jobId, next.number, await summarise(next.plan));
+      const job = await findJob(crewId, jobId);
+      if (!job) continue;
+      const records = await recordsOf(crewId, jobId);
+      await setSummary(jobId, job.revision, await summarise(job.plan, records));
     }
   } catch (error) {
     // Too long, or the database is away: it stays stale, and is tried at the next look.
@@ -32,15 +30,13 @@ async function run(jobId: string): Promise<void> {
   }
 }
 
-/** Works out the summary of a saved revision; of several in a row only the newest. */
-export function catchUp(jobId: string, number: number, plan: Plan): void {
-  waiting.set(jobId, { number, plan });
+/** Works out what the board shows of a job; of several calls in a row the last decides. */
+export function catchUp(crewId: string, jobId: string): void {
+  waiting.set(jobId, crewId);
   if (!under.has(jobId)) void run(jobId);
 }
 
-/** The same for a job whose summary was left stale. */
-export async function catchUpJob(crewId: string, jobId: string): Promise<void> {
-  if (under.has(jobId) || waiting.has(jobId)) return;
-  const job = await findJob(crewId, jobId).catch(() => null);
-  if (job) catchUp(jobId, job.revision, job.plan);
+/** The same for a job whose summary was left stale, unless that is under way. */
+export function catchUpStale(crewId: string, jobId: string): void {
+  if (!under.has(jobId) && !waiting.has(jobId)) catchUp(crewId, jobId);
 }

@@ -116,7 +116,6 @@ describe('placing on the plan', () => {
           depth: null,
           level: null,
           projection: null,
-          confirmed: false,
         },
       ];
     });

@@ -3,14 +3,17 @@
  * first on, last a line that counts them, so that a file cut short is known for one.
  */
 import { type Plan, wholeText } from '@cimiento/core';
-import { validateShape } from '@cimiento/core/validate';
+import { validateRecords, validateShape } from '@cimiento/core/validate';
 import { and, asc, eq, gt } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import { db } from '../client.ts';
+import { legacyRecords } from '../legacy-records.ts';
 import { type Change, crews, type JobSummary, jobs, people, revisions } from '../schema.ts';
+import { putRecords, recordsForArchive } from './records.ts';
 
 const ARCHIVE_FORMAT = 'cimiento-archive';
-const ARCHIVE_VERSION = 1;
+/** 2: records stand beside the revisions of a job. */
+const ARCHIVE_VERSION = 2;
 /** Revisions fetched at a time. */
 const PAGE = 40;
 const author = alias(people, 'author');
@@ -31,6 +34,7 @@ export async function* archiveLines(crewId: string): AsyncGenerator<string> {
     .where(eq(jobs.crewId, crewId))
     .orderBy(asc(jobs.updatedAt));
   let count = 0;
+  let logged = 0;
   for (const job of all) {
     yield line({ kind: 'job', ...job });
     for (let after = 0; ; ) {
@@ -57,8 +61,12 @@ export async function* archiveLines(crewId: string): AsyncGenerator<string> {
       after = page.at(-1)?.number ?? after;
       if (page.length < PAGE) break;
     }
+    for (const { record } of await recordsForArchive(crewId, job.id)) {
+      yield line({ kind: 'record', job: job.id, record });
+      logged++;
+    }
   }
-  yield line({ kind: 'end', jobs: all.length, revisions: count });
+  yield line({ kind: 'end', jobs: all.length, revisions: count, records: logged });
 }
 
 export type Taken =
@@ -117,6 +125,7 @@ export async function takeArchive(
       let headed = false;
       let ended = false;
       let count = 0;
+      let logged = 0;
       /** Their job's id to ours, with the newest revision seen and whether it was off the board. */
       const made = new Map<string, { id: string; newest: Read | null; removedAt: Date | null }>();
       for await (const one of lines) {
@@ -131,7 +140,7 @@ export async function takeArchive(
           throw new Broken(headed ? 'archiveBroken' : 'notAnArchive', at);
         }
         if (!headed) {
-          if (row.format !== ARCHIVE_FORMAT || row.version !== ARCHIVE_VERSION)
+          if (row.format !== ARCHIVE_FORMAT || !(row.version === 1 || row.version === ARCHIVE_VERSION))
             throw new Broken('notAnArchive', at);
           headed = true;
         } else if (row.kind === 'job' && typeof row.id === 'string' && !made.has(row.id)) {
@@ -161,8 +170,15 @@ export async function takeArchive(
           });
           job.newest = read;
           count++;
+        } else if (row.kind === 'record') {
+          const job = typeof row.job === 'string' ? made.get(row.job) : undefined;
+          const read = validateRecords([row.record]);
+          if (!job?.newest || !read.ok) throw new Broken('archiveBroken', at);
+          await putRecords(tx, crewId, job.id, null, read.records);
+          logged++;
         } else if (row.kind === 'end') {
-          if (row.jobs !== made.size || row.revisions !== count) throw new Broken('archiveCut', at);
+          if (row.jobs !== made.size || row.revisions !== count || (row.records ?? 0) !== logged)
+            throw new Broken('archiveCut', at);
           ended = true;
         } else throw new Broken('archiveBroken', at);
       }
@@ -171,6 +187,8 @@ export async function takeArchive(
       for (const { id, newest, removedAt } of made.values()) {
         if (!newest) continue;
         const { plan, number, row } = newest;
+        // What an old plan held of what was done goes on as records.
+        await putRecords(tx, crewId, id, null, legacyRecords(row.plan));
         await tx
           .update(jobs)
           .set({

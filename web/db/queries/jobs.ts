@@ -1,16 +1,16 @@
 /** Jobs of a crew and their revisions. Every query names the crew: no job is reachable without it. */
-import type { Plan, System } from '@cimiento/core';
+import type { Plan, SiteRecord, System } from '@cimiento/core';
 import { and, desc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import { db } from '../client.ts';
 import { type Change, type JobSummary, jobs, people, revisions } from '../schema.ts';
+import { isId } from './ids.ts';
+import { putRecords } from './records.ts';
+import { tell } from './tell.ts';
 
 const author = alias(people, 'author');
 const mine = (crewId: string, jobId: string) =>
   and(eq(jobs.id, jobId), eq(jobs.crewId, crewId), isNull(jobs.removedAt));
-
-/** PostgreSQL refuses malformed ids with an error; an unknown job is simply not found. */
-const isId = (id: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id);
 
 export const listJobs = (crewId: string) =>
   db
@@ -35,6 +35,7 @@ export async function findJob(crewId: string, jobId: string) {
   const [row] = await db
     .select({
       id: jobs.id,
+      crewId: jobs.crewId,
       plan: jobs.plan,
       summary: jobs.summary,
       revision: jobs.revision,
@@ -52,17 +53,20 @@ export interface Saving {
   readonly summary: JobSummary;
   readonly changes: Change[];
   readonly why: string;
+  /** What was logged already, of a job from a file. */
+  readonly records?: readonly SiteRecord[];
 }
 
 /** A new job with its first revision. */
 export async function createJob(crewId: string, personId: string | null, saving: Saving): Promise<string> {
-  const { plan, summary, changes, why } = saving;
+  const { plan, summary, changes, why, records = [] } = saving;
   return db.transaction(async (tx) => {
     const [job] = await tx
       .insert(jobs)
       .values({ crewId, name: plan.name, place: plan.place, plan, summary, updatedBy: personId })
       .returning({ id: jobs.id });
     await tx.insert(revisions).values({ jobId: job!.id, number: 1, plan, summary, changes, why, personId });
+    await putRecords(tx, crewId, job!.id, personId, records);
     return job!.id;
   });
 }
@@ -106,6 +110,7 @@ export async function saveRevision(
         updatedBy: personId,
       })
       .where(eq(jobs.id, jobId));
+    await tell(tx, { job: jobId, what: 'revision', number });
     return { ok: true, revision: number };
   });
 }

@@ -39,7 +39,7 @@ function answer(
         state: takeoff.frost.depth === null ? 'inWork' : 'done',
       };
     case 'setout': {
-      const { measured } = plan.setout;
+      const measured = takeoff.facts.taped;
       if (measured.length > 0) {
         const { lines, ok } = adjust(
           setoutPoints(plan),
@@ -69,7 +69,7 @@ function answer(
       };
     }
     case 'water':
-      return takeoff.pits.length > 0
+      return takeoff.holes.length > 0
         ? { text: t('column.water', { flow: format.text(takeoff.inflow[1], 'flow') }), state: 'held' }
         : takeoff.water.from === null
           ? { text: t('column.waterUnknown'), state: any ? 'inWork' : 'empty' }
@@ -86,7 +86,7 @@ function answer(
         : { text: t('column.noBase'), state: 'empty' };
     case 'pour':
       return {
-        text: any ? t('column.pour', { volume: volume(takeoff.concrete.order) }) : t('column.nothing'),
+        text: any ? t('column.pour', { volume: volume(takeoff.concrete.ordered) }) : t('column.nothing'),
         state: any ? 'inWork' : 'empty',
       };
     case 'backfill':

@@ -1,5 +1,5 @@
 /** What is drawn round the dig on the plan: grid, dimensions of what is picked, the cut, north, scale. */
-import { type Element, type Section, segmentsOf, tidy } from '@cimiento/core';
+import { type Element, isOutlined, isRun, type Section, segmentsOf, tidy } from '@cimiento/core';
 import { memo } from 'react';
 import { niceLength, type View } from '../../drawing/view.ts';
 import { useFormat } from '../../parts/format.tsx';
@@ -25,18 +25,17 @@ export const Grid = memo(function Grid({ view }: { view: View }) {
 export function PickedDimensions({ view, element }: { view: View; element: Element | undefined }) {
   const format = useFormat();
   if (!element) return null;
-  const outlined = element.kind === 'raft' || element.kind === 'pit';
-  const runs =
-    element.kind === 'strip'
-      ? segmentsOf(element).map((run) => ({ from: run.from, to: run.to, length: run.length }))
-      : element.kind === 'pad'
-        ? padSides(element)
-        : element.kind === 'ramp'
-          ? []
-          : tidy(element.outline).map((from, i, corners) => {
-              const to = corners[(i + 1) % corners.length]!;
-              return { from, to, length: Math.hypot(to[0] - from[0], to[1] - from[1]) };
-            });
+  const outlined = isOutlined(element);
+  const runs = isRun(element)
+    ? segmentsOf(element).map((run) => ({ from: run.from, to: run.to, length: run.length }))
+    : element.kind === 'pad'
+      ? padSides(element)
+      : !isOutlined(element)
+        ? []
+        : tidy(element.outline).map((from, i, corners) => {
+            const to = corners[(i + 1) % corners.length]!;
+            return { from, to, length: Math.hypot(to[0] - from[0], to[1] - from[1]) };
+          });
   return (
     <g pointerEvents="none">
       {runs
@@ -54,7 +53,7 @@ export function PickedDimensions({ view, element }: { view: View; element: Eleme
           else if (ny > 0.01 || (Math.abs(ny) <= 0.01 && nx < 0)) [nx, ny] = [-nx, -ny];
           const off = Math.max(
             26,
-            (element.kind === 'strip' || element.kind === 'pad' ? element.width / 2 : 0) * view.scale + 20,
+            (isRun(element) || element.kind === 'pad' ? element.width / 2 : 0) * view.scale + 20,
           );
           const mx = (x0 + x1) / 2 + nx * off;
           const my = (y0 + y1) / 2 + ny * off;

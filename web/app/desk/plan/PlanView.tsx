@@ -1,6 +1,16 @@
 /** The plan: to scale, with openings, footings and axes; pan, zoom, fit, pick and drag. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Element, flatsOf, labelPlace, pointsOf, type Section, withPoints } from '@cimiento/core';
+import {
+  type Element,
+  type ElementTakeoff,
+  flatsOf,
+  isOutlined,
+  isRun,
+  labelPlace,
+  pointsOf,
+  type Section,
+  withPoints,
+} from '@cimiento/core';
 import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -208,9 +218,7 @@ export function PlanView({ section }: { section: Section | null }) {
               element={element}
               view={view}
               picked={element.id === picked}
-              footings={takeoff.shapes.footings[i] ?? []}
-              bottoms={takeoff.shapes.bottoms[i] ?? []}
-              live={takeoff.elements[i]?.live ?? false}
+              info={takeoff.elements[i]}
               onDown={startDrag}
             />
           ))}
@@ -281,12 +289,12 @@ const round6 = (value: number) => Math.round(value * 1e6) / 1e6;
 
 /** Openings as one shape: outlines first, fills over them, so inner lines vanish. */
 function Dug({ view }: { view: View }) {
-  const { shapes } = useTakeoff();
-  const outlines = shapes.openings
-    .flat()
+  const { elements, solid } = useTakeoff();
+  const outlines = elements
+    .flatMap((e) => e.openings)
     .map((polygon) => polygonPath(view, polygon))
     .join('');
-  const flats = flatsOf(shapes.solid)
+  const flats = flatsOf(solid)
     .map((area) => polygonPath(view, area))
     .join('');
   return (
@@ -303,29 +311,26 @@ function Drawn({
   element,
   view,
   picked,
-  footings,
-  bottoms,
-  live,
+  info,
   onDown,
 }: {
   element: Element;
   view: View;
   picked: boolean;
-  live: boolean;
-  footings: readonly (readonly number[])[];
-  bottoms: readonly (readonly number[])[];
+  /** Absent while a worker catches up. */
+  info: ElementTakeoff | undefined;
   onDown: (event: React.PointerEvent<SVGElement>, element: Element, point: number | null) => void;
 }) {
   const { t } = useTranslation();
   const store = useDeskStore();
-  const concrete = footings.map((polygon) => polygonPath(view, polygon)).join('');
-  const bottom = bottoms.map((polygon) => polygonPath(view, polygon)).join('');
-  const axis =
-    element.kind === 'strip'
-      ? `${element.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${view.x(x)} ${view.y(y)}`).join('')}${element.closed ? 'Z' : ''}`
-      : element.kind === 'raft' || element.kind === 'pit'
-        ? polygonPath(view, element.outline.flat())
-        : `M${view.x(element.at[0]) - 8} ${view.y(element.at[1])}h16M${view.x(element.at[0])} ${view.y(element.at[1]) - 8}v16`;
+  const live = info?.live ?? false;
+  const concrete = (info?.footings ?? []).map((piece) => polygonPath(view, piece.plan)).join('');
+  const bottom = (info?.bottoms ?? []).map((polygon) => polygonPath(view, polygon)).join('');
+  const axis = isRun(element)
+    ? `${element.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${view.x(x)} ${view.y(y)}`).join('')}${element.closed ? 'Z' : ''}`
+    : isOutlined(element)
+      ? polygonPath(view, element.outline.flat())
+      : `M${view.x(element.at[0]) - 8} ${view.y(element.at[1])}h16M${view.x(element.at[0])} ${view.y(element.at[1]) - 8}v16`;
   const [east, north] = labelPlace(element);
   const [lx, ly] = [view.x(east), view.y(north)];
   const width = element.name.length * 7 + 14;
@@ -372,7 +377,7 @@ function Drawn({
         </text>
       </g>
       {picked &&
-        (element.kind === 'strip' || element.kind === 'raft' || element.kind === 'pit') &&
+        (isRun(element) || isOutlined(element)) &&
         pointsOf(element).map(([x, y], i) => (
           <circle
             // biome-ignore lint/suspicious/noArrayIndexKey: a corner is known by its place in the run

@@ -201,7 +201,7 @@ function Cut({
       .map(path)
       .join('');
   const pool = filledTo((p) => postAt(posts, (p.s0 + p.s1) / 2)?.water ?? -Infinity);
-  const stone = plan.base ? filledTo((p) => stoneTopOver(plan, takeoff, p)) : '';
+  const stone = plan.bed ? filledTo((p) => stoneTopOver(plan, takeoff, p)) : '';
   const order = { blinding: 1, footing: 2, stem: 3 };
   const fill = {
     blinding: 'url(#section-lean)',
@@ -212,7 +212,7 @@ function Cut({
   const info = takeoff.elements[index];
   // A box is cut along its longer side.
   const bottom =
-    (element?.kind === 'pit' || element?.kind === 'raft' ? info?.bottomLength : null) ?? info?.width.dug ?? 0;
+    (element?.kind === 'box' || element?.kind === 'raft' ? info?.bottomLength : null) ?? info?.width.dug ?? 0;
   const dug = dugAtCut(section, takeoff, index);
   const depth = ground(0) - dug;
   // Soil names stand where the ground is whole: on the left, or on the right when that is dug.

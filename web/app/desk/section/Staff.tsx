@@ -120,7 +120,7 @@ export function flagsFor(
       },
       { name: 'formation', level: info.dug, colour: ink('earth') },
     );
-    const pit = takeoff.pits.find((p) => p.elements.some((i) => plan.elements[i]?.id === info.id));
+    const pit = takeoff.holes.find((p) => p.elements.some((i) => plan.elements[i]?.id === info.id));
     if (pit) flags.push({ name: 'hold', level: pit.holdLevel, colour: ink('water') });
   }
   const water = middle?.water ?? model.water(...(plan.ground.logs[0]?.at ?? ([0, 0] as const)));

@@ -1,6 +1,14 @@
 /** The tally: eight figures, each opening to how it was worked out. */
 import { Box, chakra } from '@chakra-ui/react';
-import { FIGURE_IDS, type FigureId, type Plan, type Takeoff, type Working } from '@cimiento/core';
+import {
+  FIGURE_IDS,
+  FIGURES,
+  type FigureId,
+  type Plan,
+  type PrintOptions,
+  type SubLine,
+  type Working,
+} from '@cimiento/core';
 import type { TFunction } from 'i18next';
 import { memo, useState } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -10,60 +18,20 @@ import { Modal } from '../../parts/Modal.tsx';
 import { useDesk } from '../store.ts';
 import { useTakeoff } from '../takeoff.ts';
 
-/** The line under each figure: what a crew lead asks next. */
-function subline(id: FigureId, takeoff: Takeoff, t: TFunction, format: Format): string {
-  const volume = (value: number) => format.text(value, 'volume');
-  // A heap is known to the decimetre, or to the inch.
-  const rough = (value: number) =>
-    format.text(value, 'length', format.system === 'metric' ? { decimals: 1 } : { parts: 1 });
-  switch (id) {
-    case 'dig': {
-      const { neat, ...causes } = takeoff.overdig;
-      return t('tally.dig.sub', {
-        neat: format.parts(neat, 'volume').number,
-        over: format.parts(
-          Object.values(causes).reduce((p, q) => p + q, 0),
-          'volume',
-        ).number,
-      });
-    }
-    case 'spoil':
-      if (takeoff.work.layDown.areas.length > 0)
-        return t('tally.spoil.heaps', {
-          count: takeoff.work.layDown.areas.filter((a) => a.holds > 0).length,
-        });
-      return t('tally.spoil.sub', {
-        base: rough(takeoff.pile.base),
-        height: rough(takeoff.pile.height),
-      });
-    case 'keep':
-      return takeoff.spoil.shortfall > 0
-        ? t('tally.keep.short', { volume: volume(takeoff.spoil.shortfall) })
-        : t('tally.keep.sub', { volume: volume(takeoff.spoil.keptTopsoil) });
-    case 'haul':
-      return t('tally.haul.sub', { volume: volume(takeoff.spoil.hauledLoose) });
-    case 'stone':
-      return takeoff.lifts
-        ? t('tally.stone.sub', {
-            n: takeoff.lifts.count,
-            lift: format.text(takeoff.lifts.thickness, 'size'),
-            passes: takeoff.lifts.passes[1],
-          })
-        : t('tally.stone.none');
-    case 'lean':
-      return takeoff.lean.volume > 0
-        ? t('tally.order', { order: volume(takeoff.lean.order), count: takeoff.lean.loads })
-        : t('tally.lean.none');
-    case 'concrete':
-      return t('tally.order', { order: volume(takeoff.concrete.order), count: takeoff.concrete.loads });
-    case 'water':
-      return takeoff.pits.length > 0
-        ? t('tally.water.sub', {
-            low: format.parts(takeoff.inflow[0], 'flow').number,
-            high: format.text(takeoff.inflow[2], 'flow'),
-          })
-        : t(takeoff.water.from === null ? 'tally.water.unknown' : 'tally.water.dry');
+/** The line under a figure: what a crew lead asks next. */
+function subText({ key, values }: SubLine, t: TFunction, format: Format): string {
+  const said: Record<string, string | number> = {};
+  for (const [name, [value, kind, told]] of Object.entries(values)) {
+    const rough: PrintOptions = format.system === 'metric' ? { decimals: 1 } : { parts: 1 };
+    // A count decides the plural: it goes in as a number.
+    said[name] =
+      kind === 'count'
+        ? value
+        : told === 'bare'
+          ? format.parts(value, kind).number
+          : format.text(value, kind, told === 'rough' ? rough : {});
   }
+  return t(key, said);
 }
 
 const Cell = chakra('button', {
@@ -101,15 +69,15 @@ export function Tally() {
     >
       {FIGURE_IDS.map((id) => {
         const figure = takeoff.figures[id];
-        const known = id !== 'water' || takeoff.water.from !== null;
-        const shown = known ? format.parts(figure.value, figure.kind) : { number: '–', unit: '' };
+        const shown = figure.known ? format.parts(figure.value, figure.kind) : { number: '–', unit: '' };
         return (
           <FigureCell
             key={id}
             id={id}
             number={shown.number}
-            unit={id === 'haul' ? t('tally.haul.unit', { count: figure.value }) : shown.unit}
-            sub={subline(id, takeoff, t, format)}
+            unit={figure.kind === 'count' ? t('tally.haul.unit', { count: figure.value }) : shown.unit}
+            tone={FIGURES[id].tone}
+            sub={subText(figure.sub, t, format)}
             onOpen={setOpen}
           />
         );
@@ -124,12 +92,14 @@ const FigureCell = memo(function FigureCell({
   id,
   number,
   unit,
+  tone,
   sub,
   onOpen,
 }: {
   id: FigureId;
   number: string;
   unit: string;
+  tone: string;
   sub: string;
   onOpen: (id: FigureId) => void;
 }) {
@@ -159,15 +129,7 @@ const FigureCell = memo(function FigureCell({
           {unit}
         </Box>
       </Box>
-      <Box
-        as="span"
-        display="block"
-        fontSize="xs"
-        color={
-          id === 'water' ? 'water' : id === 'dig' || id === 'spoil' || id === 'haul' ? 'earth' : 'placed'
-        }
-        lineHeight={1.2}
-      >
+      <Box as="span" display="block" fontSize="xs" color={tone} lineHeight={1.2}>
         {sub}
       </Box>
     </Cell>

@@ -13,7 +13,7 @@ export function BasePanel() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const { base } = useDesk((desk) => desk.plan);
+  const { bed } = useDesk((desk) => desk.plan);
   const { lifts, stone } = useTakeoff();
   const { edit } = store.getState();
   const numbers = ['thickness', 'topSize', 'density', 'looseFactor'] as const;
@@ -21,10 +21,10 @@ export function BasePanel() {
     <Panel title={t('base.title')}>
       <Toggle
         label={t('base.has')}
-        on={base !== null}
+        on={bed !== null}
         onChange={(on) =>
           edit((d) => {
-            d.base = on
+            d.bed = on
               ? {
                   name: t('base.stone'),
                   thickness: 0.15,
@@ -38,33 +38,33 @@ export function BasePanel() {
           })
         }
       />
-      {base === null && <Small fontSize="sm">{t('base.none')}</Small>}
-      {base && (
+      {bed === null && <Small fontSize="sm">{t('base.none')}</Small>}
+      {bed && (
         <>
           <TextField
             label={t('base.name')}
-            value={base.name}
+            value={bed.name}
             maxLength={80}
             onChange={(event) =>
               edit((d) => {
-                d.base!.name = event.target.value;
+                d.bed!.name = event.target.value;
               }, 'stone-name')
             }
           />
           {numbers.map((key) => (
-            <PlanField key={key} label={t(`base.${key}`)} path={`/base/${key}`} />
+            <PlanField key={key} label={t(`base.${key}`)} path={`/bed/${key}`} />
           ))}
           <Choice
             label={t('base.compactor')}
-            value={base.compactor}
+            value={bed.compactor}
             options={COMPACTOR_IDS.map((value) => ({ value, label: compactorText(t, value) }))}
             onChange={(value) =>
               edit((d) => {
-                d.base!.compactor = value;
+                d.bed!.compactor = value;
               })
             }
           />
-          <PlanField hint={t('base.maxLiftHint')} path="/base/maxLift" optional />
+          <PlanField hint={t('base.maxLiftHint')} path="/bed/maxLift" optional />
           {lifts && (
             <>
               <Fact

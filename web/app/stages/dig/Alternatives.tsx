@@ -1,9 +1,9 @@
 /** Slope back, bench or shore: the thing picked three ways, to choose from. */
 import { Box, Flex } from '@chakra-ui/react';
 import type { Support } from '@cimiento/core';
+import { useAlternatives } from '../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
-import { useAlternatives } from '../../desk/whatif.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
@@ -26,7 +26,7 @@ export function Alternatives() {
       for (const e of d.elements)
         if (e.id === element.id || (element.group !== '' && e.group === element.group)) {
           e.support = support;
-          if (support === 'slope') e.side = slope;
+          if (support === 'slope') e.slope = slope;
         }
     });
   return (

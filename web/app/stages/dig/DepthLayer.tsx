@@ -14,11 +14,11 @@ const MOST_BANDS = 10;
 
 function useBands(): readonly DepthBand[] {
   const { system } = useFormat();
-  const { shapes, elements } = useTakeoff();
+  const { solid, elements } = useTakeoff();
   return useMemo(() => {
     const deepest = Math.max(0.1, ...elements.map((e) => e.depth));
-    return depthBands(shapes.solid, niceStep(deepest / MOST_BANDS, system));
-  }, [shapes, elements, system]);
+    return depthBands(solid, niceStep(deepest / MOST_BANDS, system));
+  }, [solid, elements, system]);
 }
 
 /** The deeper the darker; the same earth all through. */
@@ -49,7 +49,7 @@ export function DepthLegend({ at }: { at: readonly [number, number] | null }) {
   const short = metric ? { decimals: 1 } : {};
   const wide = metric ? 34 : 42;
   const string = useDesk((desk) => desk.plan.levels.string);
-  const { shapes } = useTakeoff();
+  const { solid } = useTakeoff();
   return (
     <Box
       position="absolute"
@@ -79,9 +79,7 @@ export function DepthLegend({ at }: { at: readonly [number, number] | null }) {
           </Box>
         ))}
       </Flex>
-      <Box data-depth-here>
-        {at ? <Here at={at} solid={shapes.solid} string={string} /> : t('depths.point')}
-      </Box>
+      <Box data-depth-here>{at ? <Here at={at} solid={solid} string={string} /> : t('depths.point')}</Box>
     </Box>
   );
 }

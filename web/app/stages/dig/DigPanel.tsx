@@ -1,6 +1,6 @@
 /** How wide and steep: the numbers of the thing picked, then what holds for the whole dig. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { axisLength, baysOf, type Element, INCH, RULE_SETS, STRIP_USES, SUPPORTS } from '@cimiento/core';
+import { type Element, FORMS, INCH, RULE_SETS, SUPPORTS } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -8,7 +8,8 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
-import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
+import { Fact, Panel, PlanField } from '../fields.tsx';
+import { KindFields } from './kindFields.tsx';
 
 export function DigPanel() {
   const { t } = useTranslation();
@@ -33,6 +34,8 @@ function Numbers({ element, index }: { element: Element; index: number }) {
   const info = useTakeoff().elements[index];
   const { edit } = store.getState();
   const path = `/elements/${index}`;
+  /** Narrow enough for a bucket to be chosen, and for a wall or column to stand on. */
+  const narrow = FORMS[element.kind] === 'run' || FORMS[element.kind] === 'pad';
   const put = (change: (e: Element) => void) => (d: Draft) => {
     const target = d.elements[index];
     if (target) change(target);
@@ -44,8 +47,8 @@ function Numbers({ element, index }: { element: Element; index: number }) {
       title={t(`dig.title.${element.kind}`, { name: element.name })}
       aside={info && `${format.text(info.length, 'length')} · ${format.text(info.volume, 'volume')}`}
     >
-      <ShapeFields element={element} path={path} put={(recipe) => edit(put(recipe))} />
-      {(element.kind === 'strip' || element.kind === 'pad') && (
+      <KindFields key={element.kind} element={element} index={index} />
+      {narrow && (
         <Choice
           label={t('dig.method')}
           value={element.method}
@@ -59,10 +62,10 @@ function Numbers({ element, index }: { element: Element; index: number }) {
           }
         />
       )}
-      {element.kind !== 'ramp' && element.method === 'formed' && (
+      {FORMS[element.kind] !== 'ramp' && element.method === 'formed' && (
         <PlanField hint={t('dig.eachSide')} path={`${path}/room`} placeholder={plan.dig.room} optional />
       )}
-      {(element.kind === 'strip' || element.kind === 'pad') && (
+      {narrow && (
         <Choice
           label={t('dig.bucket')}
           value={element.bucket === null ? '' : String(element.bucket)}
@@ -82,7 +85,7 @@ function Numbers({ element, index }: { element: Element; index: number }) {
       {info && (
         <Fact
           label={t('dig.bottomWidth')}
-          note={(element.kind === 'strip' || element.kind === 'pad') && passes ? passes : ''}
+          note={narrow && passes ? passes : ''}
           value={
             info.bottomLength === null
               ? format.text(info.width.dug, 'size')
@@ -116,15 +119,15 @@ function Numbers({ element, index }: { element: Element; index: number }) {
                 })
               : ''
           }
-          path={`${path}/side`}
-          placeholder={plan.dig.side}
+          path={`${path}/slope`}
+          placeholder={plan.dig.slope}
           optional
         />
       )}
       <details>
         <summary style={{ fontSize: '0.875rem', cursor: 'pointer' }}>{t('dig.more')}</summary>
         <Stack gap={2} pt={2}>
-          {element.kind !== 'ramp' && (
+          {FORMS[element.kind] !== 'ramp' && (
             <PlanField label={t('dig.level')} hint={t('dig.levelHint')} path={`${path}/level`} optional />
           )}
           <PlanField hint={t('dig.lowHint')} path={`${path}/low`} />
@@ -134,8 +137,11 @@ function Numbers({ element, index }: { element: Element; index: number }) {
             placeholder={plan.dig.handTrim ?? info?.trim}
             optional
           />
-          {(element.kind === 'strip' || element.kind === 'pad') && (
-            <PlanField label={t(`dig.stem.${element.kind}`)} path={`${path}/stem`} />
+          {narrow && (
+            <PlanField
+              label={t(`dig.stem.${FORMS[element.kind] === 'pad' ? 'pad' : 'strip'}`)}
+              path={`${path}/stem`}
+            />
           )}
           <TextField
             label={t('dig.name')}
@@ -204,7 +210,7 @@ export function DigJobPanel() {
           })
         }
       />
-      <PlanField path="/dig/side" />
+      <PlanField path="/dig/slope" />
       <PlanField path="/dig/bench/height" />
       <PlanField path="/dig/bench/width" />
       <PlanField hint={t('dig.eachSide')} path="/dig/shore" />
@@ -286,130 +292,4 @@ const OWN = [
 function OwnRules() {
   const { t } = useTranslation();
   return OWN.map((key) => <PlanField key={key} label={t(`dig.own.${key}`)} path={`/ownRules/${key}`} />);
-}
-
-/** The sizes a shape has, by its kind. */
-function ShapeFields({
-  element,
-  path,
-  put,
-}: {
-  element: Element;
-  path: string;
-  put: (recipe: (e: Element) => void) => void;
-}) {
-  const { t } = useTranslation();
-  switch (element.kind) {
-    case 'pad':
-      return (
-        <>
-          <PlanField label={t('dig.width')} path={`${path}/width`} />
-          <PlanField label={t('dig.length')} path={`${path}/length`} />
-          <PlanField label={t('dig.thickness')} path={`${path}/thickness`} />
-        </>
-      );
-    case 'strip':
-      return (
-        <>
-          <Choice
-            label={t('dig.use')}
-            value={element.use}
-            options={STRIP_USES.map((value) => ({ value, label: t(`dig.uses.${value}`) }))}
-            onChange={(use) =>
-              put((e) => {
-                if (e.kind === 'strip') e.use = use;
-              })
-            }
-          />
-          <PlanField
-            label={t(element.use === 'drain' ? 'dig.drainWidth' : 'dig.width')}
-            path={`${path}/width`}
-          />
-          <PlanField
-            label={t(element.use === 'drain' ? 'dig.surround' : 'dig.thickness')}
-            path={`${path}/thickness`}
-          />
-          {element.use === 'drain' && (
-            <PlanField label={t('dig.fall')} hint={t('dig.fallHint')} path={`${path}/fall`} />
-          )}
-          {element.use === 'underpin' && (
-            <>
-              <PlanField hint={t('dig.bayHint')} path={`${path}/bay`} />
-              <BayPasses run={axisLength(element)} longest={element.bay} />
-            </>
-          )}
-          {element.use === 'footing' && (
-            <Toggle
-              label={t('dig.key')}
-              on={element.key !== null}
-              onChange={(on) =>
-                put((e) => {
-                  if (e.kind === 'strip') e.key = on ? { width: Math.min(0.3, e.width), depth: 0.3 } : null;
-                })
-              }
-            />
-          )}
-          {element.key && (
-            <>
-              <PlanField path={`${path}/key/width`} />
-              <PlanField path={`${path}/key/depth`} />
-            </>
-          )}
-        </>
-      );
-    case 'raft':
-      return (
-        <>
-          <PlanField label={t('dig.slab')} path={`${path}/thickness`} />
-          <Toggle
-            label={t('dig.edge')}
-            on={element.edge !== null}
-            onChange={(on) =>
-              put((e) => {
-                if (e.kind === 'raft') e.edge = on ? { depth: 0.25, width: 0.4 } : null;
-              })
-            }
-          />
-          {element.edge && (
-            <>
-              <PlanField path={`${path}/edge/depth`} />
-              <PlanField path={`${path}/edge/width`} />
-            </>
-          )}
-        </>
-      );
-    case 'pit':
-      return (
-        <>
-          <PlanField label={t('dig.boxHeight')} path={`${path}/height`} />
-          <PlanField path={`${path}/wall`} />
-          <PlanField label={t('dig.boxBase')} path={`${path}/thickness`} />
-          <PlanField path={`${path}/roof`} />
-        </>
-      );
-    case 'ramp':
-      return (
-        <>
-          <PlanField label={t('dig.rampWidth')} path={`${path}/width`} />
-          <PlanField hint={t('dig.gradeHint')} path={`${path}/grade`} />
-        </>
-      );
-  }
-}
-
-/** Bays of an underpin run and the passes they are dug in. */
-function BayPasses({ run, longest }: { run: number; longest: number }) {
-  const { t } = useTranslation();
-  const format = useFormat();
-  const { count, length, passes } = baysOf(run, longest);
-  return (
-    <>
-      <Fact
-        label={t('dig.bays', { count })}
-        note={passes.map((pass) => pass.join(' ')).join(' · ')}
-        value={format.text(length, 'length')}
-      />
-      <Small>{t('dig.bayNote')}</Small>
-    </>
-  );
 }

@@ -6,12 +6,14 @@ import {
   type Machine,
   machineOf,
   nextName,
+  standing,
   truckMatch,
   typicalMachine,
   usualFill,
 } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { useLog } from '../../desk/records.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -33,7 +35,8 @@ export function MachinePanel() {
   const index = plan.dig.machines.indexOf(machine);
   const truck = plan.spoil.trucks[0];
   const { trip, fleet } = plan.spoil;
-  const match = truck && truckMatch(machine, usualFill(plan, spoil), truck.body, trip, fleet, truck.side);
+  const match =
+    truck && truckMatch(machine, usualFill(plan, spoil), truck.body, trip, fleet, truck.sideHeight);
   return (
     <Panel
       fold="shut"
@@ -137,7 +140,7 @@ export function MachinePanel() {
           </Small>
           {!match.clears && (
             <Small color="held">
-              {t('machine.sideTooHigh', { side: format.text(truck.side, 'length') })}
+              {t('machine.sideTooHigh', { side: format.text(truck.sideHeight, 'length') })}
             </Small>
           )}
         </>
@@ -217,33 +220,43 @@ function MachineFields({ machine, index }: { machine: Machine; index: number }) 
         </Flex>
       ))}
       <Small>{t('machine.logNote')}</Small>
-      {machine.logged.map((_day, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a day is known by its place in the log
-        <Flex key={i} gap={2} align="end">
-          <PlanField stacked path={`${path}/logged/${i}/volume`} />
-          <PlanField stacked path={`${path}/logged/${i}/hours`} />
+      <LoggedDays machine={machine} />
+    </Flex>
+  );
+}
+
+/** The machine's days as the crew logged them; a day is taken back, not changed. */
+function LoggedDays({ machine }: { machine: Machine }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const log = useLog();
+  const records = useDesk((desk) => desk.records);
+  const days = standing(records).flatMap((record) =>
+    record.kind === 'dug' && record.value?.machine === machine.id ? [{ id: record.id, ...record.value }] : [],
+  );
+  return (
+    <>
+      {days.map((day, i) => (
+        <Flex key={day.id} justify="space-between" align="center" gap={2} data-day>
+          <Box as="span" fontSize="sm">
+            {t('record.dugValue', {
+              machine: day.when || t('machine.dayN', { n: i + 1 }),
+              volume: format.text(day.volume, 'volume'),
+              hours: format.text(day.hours, 'hours'),
+            })}
+          </Box>
           <Button
             look="quiet"
             px={1}
             aria-label={t('machine.removeDay', { n: i + 1 })}
-            onClick={() =>
-              edit((d) => {
-                d.dig.machines[index]!.logged.splice(i, 1);
-              })
-            }
+            onClick={() => log('dug', null, { corrects: day.id })}
           >
             <Trash2 size={14} aria-hidden />
           </Button>
         </Flex>
       ))}
-      <NewDay
-        onLogged={(volume, hours) =>
-          edit((d) => {
-            d.dig.machines[index]!.logged.push({ when: '', volume, hours });
-          })
-        }
-      />
-    </Flex>
+      <NewDay onLogged={(volume, hours) => log('dug', { machine: machine.id, when: '', volume, hours })} />
+    </>
   );
 }
 
@@ -270,7 +283,7 @@ function NewDay({ onLogged }: { onLogged: (volume: number, hours: number) => voi
         stacked
         optional
         label={t('machine.dug')}
-        range="/dig/machines/*/logged/*/volume"
+        range="dugVolume"
         value={volume}
         onCommit={setVolume}
       />
@@ -278,7 +291,7 @@ function NewDay({ onLogged }: { onLogged: (volume: number, hours: number) => voi
         stacked
         optional
         label={t('machine.in')}
-        range="/dig/machines/*/logged/*/hours"
+        range="dugHours"
         value={hours}
         onCommit={setHours}
       />

@@ -11,7 +11,7 @@ const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } 
 export function OrderLayer({ view }: { view: View }) {
   const plan = useDesk((desk) => desk.plan);
   const played = useDesk((desk) => desk.view.played);
-  const { shapes } = useTakeoff();
+  const { elements } = useTakeoff();
   const order = useOrder();
   if (!order?.ok) return null;
   const { steps } = order;
@@ -23,7 +23,7 @@ export function OrderLayer({ view }: { view: View }) {
       {/* What is not dug yet is whole ground. */}
       {still.map((step) => {
         const i = plan.elements.findIndex((e) => e.id === step.id);
-        const d = unionOutlines(shapes.openings[i] ?? [])
+        const d = unionOutlines(elements[i]?.openings ?? [])
           .map((outline) => polygonPath(view, outline.flat()))
           .join('');
         return (

@@ -23,7 +23,7 @@ import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
-import { useOrder } from './useOrder.ts';
+import { useOrder, useSearched } from './useOrder.ts';
 
 /** One step while playing, ms. */
 const BEAT = 900;
@@ -31,7 +31,9 @@ const BEAT = 900;
 export function OrderView({ head }: { head: React.ReactNode }) {
   const { t } = useTranslation();
   const store = useDeskStore();
+  const format = useFormat();
   const order = useOrder();
+  const share = useSearched();
   const own = useDesk((desk) => desk.plan.dig.order.length > 0);
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('order.title')}>
@@ -63,7 +65,10 @@ export function OrderView({ head }: { head: React.ReactNode }) {
         data-order={order ? 'known' : 'asked'}
       >
         {order === null ? (
-          <Small fontSize="sm">{t('order.working')}</Small>
+          <Small fontSize="sm" role="status" data-searching>
+            {t('order.working')}
+            {share > 0.02 && ` ${format.text(share, 'percent')}`}
+          </Small>
         ) : (
           <>
             <Verdict order={order} />

@@ -49,7 +49,7 @@ export function TruckPanel() {
             </Flex>
             <PlanField path={`/spoil/trucks/${i}/body`} />
             <PlanField path={`/spoil/trucks/${i}/payload`} />
-            <PlanField path={`/spoil/trucks/${i}/side`} />
+            <PlanField path={`/spoil/trucks/${i}/sideHeight`} />
             {loads && (
               <Fact
                 label={t('trucks.alone', { count: loads.loads })}
@@ -87,7 +87,7 @@ export function TruckPanel() {
                 name: t('trucks.one'),
                 body: 8,
                 payload: 13000,
-                side: 2.4,
+                sideHeight: 2.4,
               });
             })
           }

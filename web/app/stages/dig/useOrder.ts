@@ -1,16 +1,22 @@
 /** The order of digging as it stands: asked of the worker once and shared by plan and list. */
 import type { DigOrder, Plan } from '@cimiento/core';
 import { createContext, useContext } from 'react';
+import { useDigOrder } from '../../desk/ask/whatif.ts';
 import { useDesk } from '../../desk/store.ts';
-import { useDigOrder } from '../../desk/whatif.ts';
 
-const Context = createContext<DigOrder | null>(null);
+interface Searched {
+  /** Null until it is worked out, and while nobody looks at it. */
+  readonly value: DigOrder | null;
+  /** How far the search is, 0…1. */
+  readonly share: number;
+}
+const Context = createContext<Searched>({ value: null, share: 0 });
 export const OrderProvider = Context.Provider;
-/** Null until it is worked out, and while nobody looks at it. */
-export const useOrder = (): DigOrder | null => useContext(Context);
+export const useOrder = (): DigOrder | null => useContext(Context).value;
+export const useSearched = (): number => useContext(Context).share;
 
 /** The plan's order, worked out only while it is looked at. */
-export function useOrderOf(plan: Plan): DigOrder | null {
+export function useOrderOf(plan: Plan): Searched {
   const wanted = useDesk(({ stage, view: { lower } }) =>
     stage === 'dig'
       ? lower.dig === 'order' || lower.dig === 'trucks'

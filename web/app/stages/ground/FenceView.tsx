@@ -115,7 +115,7 @@ function Drawing({ from, to, stretch }: { from: Place; to: Place; stretch: numbe
   if (posts.length === 0) return <Small p={4}>{t('fence.none')}</Small>;
   const ux = (to[0] - from[0]) / length;
   const uy = (to[1] - from[1]) / length;
-  const cuts = profile(takeoff.shapes.solid, from[0], from[1], ux, uy, [0, length]);
+  const cuts = profile(takeoff.solid, from[0], from[1], ux, uy, [0, length]);
   const deepest = Math.max(...ground.logs.map((log) => log.bottom));
   const high = Math.max(...posts.map((post) => post.ground)) + 0.25;
   const low = Math.min(

@@ -13,13 +13,16 @@ import {
 import { readClimateCsv } from '@cimiento/formats';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { useLog } from '../../desk/records.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError, Input, Select, Small } from '../../parts/controls.tsx';
 import { FilePick } from '../../parts/FilePick.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Choice } from '../../parts/TextField.tsx';
+import { useReading } from '../../parts/useReading.ts';
 import { problemText } from '../../parts/words.ts';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 
@@ -309,11 +312,14 @@ function Frozen() {
   const format = useFormat();
   const store = useDeskStore();
   const model = useGround();
-  const frozen = useDesk((desk) => desk.plan.ground.frost.frozen);
   const takeoff = useTakeoff();
+  const { frozen } = takeoff.facts;
+  const log = useLog();
   const [day, setDay] = useState(() => new Date().toISOString().slice(0, 10));
   const [said, setSaid] = useState<string | null>(null);
-  const { edit } = store.getState();
+  const reading = useReading(frozen?.depth ?? null, (depth) => {
+    if (depth !== null) log('frozen', { depth, from: 'typed', when: day });
+  });
   const ask = async () => {
     const response = await fetch(`/weather?to=${day}&days=240`).catch(() => null);
     if (!response?.ok) return setSaid(t('frost.feedAway'));
@@ -330,28 +336,21 @@ function Frozen() {
         index: format.text(now.index, 'degreeDays'),
       }),
     );
-    edit((d) => {
-      d.ground.frost.frozen = depth > 0 ? { depth, from: 'feed', when: day } : null;
-    });
+    if (depth > 0 || frozen) log('frozen', { depth, from: 'feed', when: day });
   };
   return (
     <>
       <Toggle
         label={t('frost.frozen')}
         on={frozen !== null}
-        onChange={(on) =>
-          edit((d) => {
-            d.ground.frost.frozen = on ? { depth: 0.3, from: 'typed', when: day } : null;
-          })
-        }
+        onChange={(on) => log('frozen', { depth: on ? 0.3 : 0, from: 'typed', when: day })}
       />
       {frozen && (
-        <PlanField
+        <QuantityField
+          label={t('frost.frozenDepth')}
           hint={t(`frost.from.${frozen.from}`, { when: frozen.when })}
-          path="/ground/frost/frozen/depth"
-          also={(draft) => {
-            if (draft.ground.frost.frozen) draft.ground.frost.frozen.from = 'typed';
-          }}
+          range="frozenDepth"
+          {...reading}
         />
       )}
       <Flex gap={1.5} align="center">

@@ -3,6 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { HAZARD_KINDS, type Hazard, type HazardKind } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { memo } from 'react';
+import { useLog } from '../../desk/records.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -51,7 +52,6 @@ export const HazardsPanel = memo(function HazardsPanel() {
         depth: kind === 'service' ? 0.8 : null,
         level: null,
         projection: kind === 'footing' ? 0.15 : null,
-        confirmed: false,
       });
     });
     look({ hazard: id });
@@ -105,6 +105,8 @@ export const HazardsPanel = memo(function HazardsPanel() {
 function Picked({ hazard, index }: { hazard: Hazard; index: number }) {
   const { t } = useTranslation();
   const store = useDeskStore();
+  const log = useLog();
+  const { laidBare } = useTakeoff().facts;
   const { edit, look } = store.getState();
   const path = `/ground/hazards/${index}`;
   return (
@@ -152,12 +154,8 @@ function Picked({ hazard, index }: { hazard: Hazard; index: number }) {
           <PlanField label={t('hazard.depth')} hint={t('hazard.depthHint')} path={`${path}/depth`} optional />
           <Toggle
             label={t('hazard.confirmed')}
-            on={hazard.confirmed}
-            onChange={(on) =>
-              edit((d) => {
-                d.ground.hazards[index]!.confirmed = on;
-              })
-            }
+            on={laidBare.has(hazard.id)}
+            onChange={(bare) => log('laidBare', { hazard: hazard.id, bare })}
           />
         </>
       )}

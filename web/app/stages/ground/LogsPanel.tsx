@@ -45,8 +45,8 @@ export function LogsPanel() {
     store.getState().edit((d) => {
       d.ground.soils = read.soils;
       d.ground.logs = read.logs;
-      d.ground.base = Math.max(
-        d.ground.base,
+      d.ground.knownTo = Math.max(
+        d.ground.knownTo,
         ...read.logs.flatMap((log) => log.layers.map((layer) => layer.top + 0.5)),
       );
     });

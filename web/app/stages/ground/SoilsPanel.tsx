@@ -50,7 +50,7 @@ export const SoilsPanel = memo(function SoilsPanel() {
       >
         {t('ground.addSoil')}
       </Button>
-      <PlanField hint={t('ground.baseHint')} path="/ground/base" />
+      <PlanField hint={t('ground.baseHint')} path="/ground/knownTo" />
       <HandDialog soil={soils[at] ?? null} onClose={() => setHand(null)} />
     </Panel>
   );

@@ -71,7 +71,7 @@ export function addLayer(draft: Draft, log: number): void {
   const top = round2(last.top + (room > 0.1 ? room / 2 : 0.3));
   entry.layers.push({ soil: next.id, top, note: '' });
   if (entry.bottom <= top) entry.bottom = round2(top + 0.5);
-  draft.ground.base = Math.max(draft.ground.base, entry.bottom);
+  draft.ground.knownTo = Math.max(draft.ground.knownTo, entry.bottom);
 }
 
 export function removeLayer(draft: Draft, log: number, layer: number): void {

@@ -2,9 +2,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { nextName } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
+import { useInstructionCosts } from '../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
-import { useInstructionCosts } from '../../desk/whatif.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';

@@ -65,7 +65,7 @@ export function LongSectionView({ head, index }: { head: React.ReactNode; index:
   const asked = section.needs
     .map((need, i) => `${i === 0 ? 'M' : 'L'}${x(need.s).toFixed(1)} ${y(need.level).toFixed(1)}`)
     .join('');
-  const bed = plan.base?.thickness ?? 0;
+  const bed = plan.bed?.thickness ?? 0;
   // Names stand over the longer of the end treads, where they cover least.
   const long = (stretch: (typeof stretches)[number] | undefined) => (stretch ? stretch.s1 - stretch.s0 : 0);
   const onLeft = long(stretches[0]) > long(stretches.at(-1));

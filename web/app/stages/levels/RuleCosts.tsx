@@ -2,9 +2,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Difference } from '@cimiento/core';
 import { useState } from 'react';
+import { useRuleCosts } from '../../desk/ask/whatif.ts';
 import { useDesk } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
-import { useRuleCosts } from '../../desk/whatif.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';

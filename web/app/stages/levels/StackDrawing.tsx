@@ -82,7 +82,7 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
     if (live.stoneTop - live.formation > 0.001)
       names.push({
         key: 'bed',
-        text: `${plan.base?.name || t('stack.bed')} · ${format.text(live.stoneTop - live.formation, 'size')}`,
+        text: `${plan.bed?.name || t('stack.bed')} · ${format.text(live.stoneTop - live.formation, 'size')}`,
         level: (live.stoneTop + live.formation) / 2,
       });
   }

@@ -10,6 +10,7 @@ import { ChangeLine } from '../../parts/ChangeLine.tsx';
 import { Button, FieldError, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Panel } from '../fields.tsx';
+import { RecordPanel } from './RecordPanel.tsx';
 
 interface Revision {
   readonly number: number;
@@ -23,6 +24,15 @@ interface Revision {
 const MOST_SHOWN = 4;
 
 export function LogPanel() {
+  return (
+    <>
+      <RecordPanel />
+      <Revisions />
+    </>
+  );
+}
+
+function Revisions() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();

@@ -11,7 +11,7 @@ export function PourPanel() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const { pour, base } = useDesk((desk) => desk.plan);
+  const { pour, bed } = useDesk((desk) => desk.plan);
   const { lean, concrete } = useTakeoff();
   const { edit } = store.getState();
   const { blinding } = pour;
@@ -34,7 +34,7 @@ export function PourPanel() {
             <PlanField
               hint={t('pour.irregularityHint')}
               path="/pour/irregularity"
-              placeholder={base ? 0.02 : 0.01}
+              placeholder={bed ? 0.02 : 0.01}
               optional
             />
           </>
@@ -62,13 +62,13 @@ export function PourPanel() {
         <Fact
           label={t('pour.orderConcrete')}
           note={t('pour.loads', { count: concrete.loads })}
-          value={format.text(concrete.order, 'volume')}
+          value={format.text(concrete.ordered, 'volume')}
         />
-        {lean.order > 0 && (
+        {lean.ordered > 0 && (
           <Fact
             label={t('pour.orderLean')}
             note={t('pour.loads', { count: lean.loads })}
-            value={format.text(lean.order, 'volume')}
+            value={format.text(lean.ordered, 'volume')}
           />
         )}
       </Panel>

@@ -6,8 +6,8 @@ import {
   type Element,
   FOOT,
   middleOf,
+  newBox,
   newPad,
-  newPit,
   newRaft,
   newRamp,
   newStrip,
@@ -53,7 +53,7 @@ const corners = ([x, y]: Point, [length, width]: readonly [number, number]): Poi
 
 /** A ramp's foot: the middle of an outline's side nearest to a direction, and that direction. */
 function footOf(element: Element, degrees: number): { at: Point; angle: number } {
-  if (element.kind !== 'pit' && element.kind !== 'raft') return { at: middleOf(element), angle: degrees };
+  if (element.kind !== 'box' && element.kind !== 'raft') return { at: middleOf(element), angle: degrees };
   const [mx, my] = middleOf(element);
   const sides = element.outline.map((p, i) => {
     const q = element.outline[(i + 1) % element.outline.length]!;
@@ -84,7 +84,7 @@ function made(
       return {
         elements: [
           shape === 'box'
-            ? newPit(plan, outline)
+            ? newBox(plan, outline)
             : shape === 'slab'
               ? newRaft(plan, outline)
               : newStrip(plan, outline, true),
@@ -222,7 +222,7 @@ export function AddShape() {
             <>
               <QuantityField
                 label={t('shape.tape')}
-                range="/setout/measured/*/distance"
+                range="taped"
                 value={typed.from}
                 onCommit={(v) => set({ from: v ?? 0 })}
               />
@@ -244,7 +244,7 @@ export function AddShape() {
               </Flex>
               <QuantityField
                 label={t('shape.tapeTwo')}
-                range="/setout/measured/*/distance"
+                range="taped"
                 value={typed.to}
                 onCommit={(v) => set({ to: v ?? 0 })}
               />
@@ -279,7 +279,7 @@ export function AddShape() {
             <>
               <QuantityField
                 label={t('shape.spacing')}
-                range="/setout/measured/*/distance"
+                range="taped"
                 value={typed.spacing}
                 onCommit={(v) => set({ spacing: v ?? 0 })}
               />

@@ -1,32 +1,34 @@
 /** Every side and diagonal beside a box for what the tape read; verdict and likely culprit under it. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type CheckLine, type ShareOut, threeFourFive } from '@cimiento/core';
+import { type CheckLine, type ShareOut, type SiteRecord, standing, threeFourFive } from '@cimiento/core';
 import type { TFunction } from 'i18next';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useLog } from '../../desk/records.ts';
+import { useDesk } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';
+import { useReading } from '../../parts/useReading.ts';
 import { Verdict } from '../../parts/Verdict.tsx';
 import { useSetout } from './useSetout.ts';
 
 export function CheckSheet({ head }: { head: React.ReactNode }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const store = useDeskStore();
-  const measured = useDesk((desk) => desk.plan.setout.measured);
+  const log = useLog();
+  const records = useDesk((desk) => desk.records);
+  const measured = useTakeoff().facts.taped;
   const { checks, adjustment, points, loops } = useSetout();
   const same = (line: CheckLine) => (entry: (typeof measured)[number]) =>
     (entry.from === line.from.name && entry.to === line.to.name) ||
     (entry.from === line.to.name && entry.to === line.from.name);
-  const type = (line: CheckLine, distance: number | null) =>
-    store.getState().edit((d) => {
-      const at = d.setout.measured.findIndex(same(line));
-      if (distance === null) {
-        if (at >= 0) d.setout.measured.splice(at, 1);
-      } else if (at >= 0) d.setout.measured[at]!.distance = distance;
-      else d.setout.measured.push({ from: line.from.name, to: line.to.name, distance });
-    }, `taped:${line.from.name}:${line.to.name}`);
+  const tape = (line: CheckLine, distance: number | null) => {
+    const before = lastTaped(records, line.from.name, line.to.name);
+    const corrects = before?.id ?? null;
+    if (distance !== null) log('taped', { from: line.from.name, to: line.to.name, distance }, { corrects });
+    else if (corrects) log('taped', null, { corrects });
+  };
   // Typed distances between corners that are no longer taped still count: they can be cleared.
   const stale = measured.length - checks.filter((line) => measured.some(same(line))).length;
   const first = checks.filter((line) => line.kind === 'side');
@@ -84,15 +86,10 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
                     {format.text(line.distance, 'taped')}
                   </Box>
                   <Box w="104px">
-                    <QuantityField
-                      stacked
-                      bare
+                    <TapedField
                       label={t('check.measured', { name })}
-                      range="/setout/measured/*/distance"
                       value={entry?.distance ?? null}
-                      onCommit={(next) => type(line, next)}
-                      onSettle={store.getState().settle}
-                      optional
+                      onTaped={(next) => tape(line, next)}
                     />
                   </Box>
                   <Box
@@ -123,11 +120,10 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
           {measured.length > 0 && (
             <Button
               size="sm"
-              onClick={() =>
-                store.getState().edit((d) => {
-                  d.setout.measured = [];
-                })
-              }
+              onClick={() => {
+                for (const record of standing(records))
+                  if (record.kind === 'taped') log('taped', null, { corrects: record.id });
+              }}
             >
               {t('check.clear')}
             </Button>
@@ -140,6 +136,30 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
       </Box>
     </Flex>
   );
+}
+
+/** The record that stands of the distance between two corners. */
+const lastTaped = (records: readonly SiteRecord[], p: string, q: string): SiteRecord | undefined =>
+  standing(records).findLast(
+    ({ kind, value }) =>
+      kind === 'taped' &&
+      value !== null &&
+      'distance' in value &&
+      ((value.from === p && value.to === q) || (value.from === q && value.to === p)),
+  );
+
+/** A box for one reading of the tape. */
+function TapedField({
+  label,
+  value,
+  onTaped,
+}: {
+  label: string;
+  value: number | null;
+  onTaped: (distance: number | null) => void;
+}) {
+  const reading = useReading(value, onTaped);
+  return <QuantityField stacked bare optional label={label} range="taped" {...reading} />;
 }
 
 /** A loop of taped sides: what it fails to close by, and what of that each corner takes. */

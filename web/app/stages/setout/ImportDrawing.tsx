@@ -1,6 +1,6 @@
 /** A drawing turned into footings: its layers picked, its unit asked when it does not say. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Element, FIELDS, newPit, newRaft, newStrip, type Plan, type Problem } from '@cimiento/core';
+import { type Element, FIELDS, newBox, newRaft, newStrip, type Plan, type Problem } from '@cimiento/core';
 import { DXF_UNITS, type DxfLook, type DxfShape, type DxfUnit } from '@cimiento/formats';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
@@ -56,7 +56,7 @@ function elementsOf(plan: Plan, shapes: readonly DxfShape[], becomes: Becomes, w
       becomes === 'slabs'
         ? newRaft(now, [...points])
         : becomes === 'boxes'
-          ? newPit(now, [...points])
+          ? newBox(now, [...points])
           : { ...newStrip(now, [...points], shape.closed), width };
     out.push(element);
     now = { ...now, elements: [...now.elements, element] };

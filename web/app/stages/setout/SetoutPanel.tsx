@@ -30,7 +30,7 @@ export function SetoutPanel() {
       </Panel>
       {element?.kind === 'strip' && <StripPlace strip={element} index={index} />}
       {element?.kind === 'pad' && <PadPlace pad={element} index={index} />}
-      {(element?.kind === 'raft' || element?.kind === 'pit') && (
+      {(element?.kind === 'raft' || element?.kind === 'box') && (
         <OutlinePlace shape={element} index={index} />
       )}
       {element?.kind === 'ramp' && <RampPlace ramp={element} index={index} />}

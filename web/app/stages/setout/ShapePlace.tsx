@@ -1,6 +1,6 @@
 /** Where an outlined shape or a ramp lies, and its own sizes. */
 import { Flex } from '@chakra-ui/react';
-import type { PitBox, Raft, Ramp } from '@cimiento/core';
+import { isOutlined, type OutlinedElement, type Ramp } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -11,7 +11,7 @@ import { Choice } from '../../parts/TextField.tsx';
 import { problemText } from '../../parts/words.ts';
 import { Panel, PlanField } from '../fields.tsx';
 
-export function OutlinePlace({ shape, index }: { shape: Raft | PitBox; index: number }) {
+export function OutlinePlace({ shape, index }: { shape: OutlinedElement; index: number }) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
@@ -20,7 +20,7 @@ export function OutlinePlace({ shape, index }: { shape: Raft | PitBox; index: nu
   const change = (recipe: (outline: [number, number][]) => void) =>
     store.getState().edit((d) => {
       const e = d.elements[index];
-      if (e?.kind === 'raft' || e?.kind === 'pit') recipe(e.outline as [number, number][]);
+      if (e && isOutlined(e)) recipe(e.outline as [number, number][]);
     });
   return (
     <Panel title={t('setout.points', { name: shape.name })} aside={t('setout.fromOrigin')}>

@@ -1,4 +1,4 @@
-/** Will it flood: the pits below water and the inflow to hold, low, likely and high. */
+/** Will it flood: the holes below water and the inflow to hold, low, likely and high. */
 import { Box } from '@chakra-ui/react';
 import { useDesk } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -11,7 +11,7 @@ export function WaterPanel() {
   const { t } = useTranslation();
   const format = useFormat();
   const plan = useDesk((desk) => desk.plan);
-  const { pits, water } = useTakeoff();
+  const { holes, water } = useTakeoff();
   return (
     <>
       <Panel title={t('water.title')} aside={t('water.aside')}>
@@ -21,30 +21,30 @@ export function WaterPanel() {
           <PlanField path="/ground/water" optional />
         )}
         <PlanField hint={t('ground.waterHighHint')} path="/ground/waterHigh" optional />
-        {pits.length === 0 && (
+        {holes.length === 0 && (
           <Small fontSize="sm">{t(water.from === null ? 'water.none' : 'water.below')}</Small>
         )}
       </Panel>
-      {pits.map((pit) => (
+      {holes.map((hole) => (
         <Panel
-          key={pit.elements.join()}
-          title={pit.elements.map((i) => plan.elements[i]?.name).join(', ')}
-          aside={t(`water.${pit.method}`)}
+          key={hole.elements.join()}
+          title={hole.elements.map((i) => plan.elements[i]?.name).join(', ')}
+          aside={t(`water.${hole.method}`)}
         >
-          <Fact label={t('water.likely')} value={format.text(pit.inflow[1], 'flow')} />
+          <Fact label={t('water.likely')} value={format.text(hole.inflow[1], 'flow')} />
           <Fact
             label={t('water.range')}
-            value={`${format.parts(pit.inflow[0], 'flow').number} – ${format.text(pit.inflow[2], 'flow')}`}
+            value={`${format.parts(hole.inflow[0], 'flow').number} – ${format.text(hole.inflow[2], 'flow')}`}
           />
-          <Fact label={t('water.hold')} value={format.text(pit.holdLevel, 'level')} />
+          <Fact label={t('water.hold')} value={format.text(hole.holdLevel, 'level')} />
           <Fact
             label={t('water.size')}
-            value={`${format.text(pit.a, 'length')} × ${format.text(pit.b, 'length')}`}
+            value={`${format.text(hole.a, 'length')} × ${format.text(hole.b, 'length')}`}
           />
-          <Fact label={t('input.permeability')} value={format.text(pit.k[1], 'permeability')} />
+          <Fact label={t('input.permeability')} value={format.text(hole.k[1], 'permeability')} />
         </Panel>
       ))}
-      {pits.length > 0 && (
+      {holes.length > 0 && (
         <Box pb={3}>
           <Small fontSize="sm">{t('water.note')}</Small>
         </Box>

@@ -2,15 +2,19 @@
  * What a well-formed plan can still have wrong: a number past its limits, or numbers that
  * contradict each other. No Ajv here, so the desk can run it at every keystroke.
  */
-import type { Problem } from '../compute/takeoff.ts';
+import type { Problem, ProblemCode } from '../findings/index.ts';
 import { area, crossing, flat, offset, tidy } from '../geometry/index.ts';
 import { surfaceOf } from '../ground/surface.ts';
 import { floorLevels } from '../levels/floors.ts';
+import { type Element, type ElementOf, isOutlined, isRun, type RunElement } from '../plan/elements.ts';
+import { FIELDS, outOfRange } from '../plan/fields.ts';
+import type { ElementKind } from '../plan/kinds.ts';
+import { DEEPEST_DIG } from '../plan/limits.ts';
+import { numbersOf } from '../plan/numbers.ts';
+import type { Plan } from '../plan/schema.ts';
 import { axisLength } from '../setout/footprint.ts';
+import { shapeOf } from '../setout/kinds.ts';
 import { pointsOf, sizesOf } from '../setout/places.ts';
-import { FIELDS, outOfRange } from './fields.ts';
-import { numbersOf } from './numbers.ts';
-import type { Element, Plan } from './schema.ts';
 
 /** Numbers past their limits: field, value and limits named. */
 export function rangeProblems(plan: Plan): Problem[] {
@@ -125,10 +129,16 @@ export function crossProblems(plan: Plan): Problem[] {
   const surface = surfaceProblems(plan);
   if (surface.length > 0) return surface;
   const out: Problem[] = logProblems(plan);
-  const { soils, logs, base, frost } = plan.ground;
+  const { soils, logs, knownTo, frost } = plan.ground;
   const deepest = Math.max(...logs.flatMap((log) => log.layers.map((layer) => layer.top)));
-  if (base <= deepest)
-    out.push({ code: 'baseAboveSoils', path: '/ground/base', value: base, min: deepest, kind: 'length' });
+  if (knownTo <= deepest)
+    out.push({
+      code: 'baseAboveSoils',
+      path: '/ground/knownTo',
+      value: knownTo,
+      min: deepest,
+      kind: 'length',
+    });
   const ids = (list: readonly { readonly id: string }[]) => list.map((entry) => entry.id);
   out.push(
     ...duplicates(ids(soils), '/ground/soils'),
@@ -206,59 +216,58 @@ function outlineProblems(outline: readonly (readonly [number, number])[], path: 
   return corners.length < 3 || area(flat(corners)) < 1e-4 ? [{ code: 'outlineFlat', path }] : [];
 }
 
+type Contradictions<E extends Element> = (element: E, path: string, plan: Plan) => Problem[];
+
+const runProblems = (element: RunElement, path: string): Problem[] => {
+  const [first] = element.points;
+  const long = element.points.some((p) => first && Math.hypot(p[0] - first[0], p[1] - first[1]) > 1e-3);
+  const { key, width } = element;
+  return [
+    ...(long ? [] : [{ code: 'zeroLength', path: `${path}/points` } as const]),
+    ...(key && key.width > width + 1e-9
+      ? [{ code: 'keyWider', path: `${path}/key/width`, value: key.width, max: width, kind: 'size' } as const]
+      : []),
+  ];
+};
+
+/** What contradicts itself within one element, by its kind. */
+const CONTRADICTIONS: { readonly [K in ElementKind]: Contradictions<ElementOf[K]> } = {
+  strip: runProblems,
+  underpin: runProblems,
+  pad: () => [],
+  raft: (element, path) => outlineProblems(element.outline, `${path}/outline`),
+  box: (element, path) => {
+    const out = outlineProblems(element.outline, `${path}/outline`);
+    if (out.length === 0 && offset(tidy(element.outline), -element.wall) === null)
+      out.push({ code: 'wallFills', path: `${path}/wall`, value: element.wall, kind: 'size' });
+    const { height, thickness, roof } = element;
+    const slabs = thickness + roof;
+    if (slabs >= height)
+      out.push({ code: 'boxLow', path: `${path}/height`, value: height, min: slabs, kind: 'size' });
+    return out;
+  },
+  ramp: (element, path, plan) =>
+    plan.elements.some((e) => e.id === element.serves && e.kind !== 'ramp')
+      ? []
+      : [{ code: 'unknownElement', path: `${path}/serves`, value: element.serves }],
+};
+
 /** What contradicts itself within one element. */
 function shapeProblems(plan: Plan, element: Element, path: string): Problem[] {
-  const out: Problem[] = [];
   const most = sizesOf(element).across;
-  if (element.stem > most + 1e-9)
-    out.push({ code: 'stemWider', path: `${path}/stem`, value: element.stem, max: most, kind: 'size' });
-  switch (element.kind) {
-    case 'strip': {
-      const [first] = element.points;
-      const long = element.points.some((p) => first && Math.hypot(p[0] - first[0], p[1] - first[1]) > 1e-3);
-      if (!long) out.push({ code: 'zeroLength', path: `${path}/points` });
-      if (element.key && element.key.width > element.width + 1e-9)
-        out.push({
-          code: 'keyWider',
-          path: `${path}/key/width`,
-          value: element.key.width,
-          max: element.width,
-          kind: 'size',
-        });
-      break;
-    }
-    case 'raft':
-      out.push(...outlineProblems(element.outline, `${path}/outline`));
-      break;
-    case 'pit': {
-      const wrong = outlineProblems(element.outline, `${path}/outline`);
-      out.push(...wrong);
-      if (wrong.length === 0 && offset(tidy(element.outline), -element.wall) === null)
-        out.push({ code: 'wallFills', path: `${path}/wall`, value: element.wall, kind: 'size' });
-      const slabs = element.thickness + element.roof;
-      if (slabs >= element.height)
-        out.push({
-          code: 'boxLow',
-          path: `${path}/height`,
-          value: element.height,
-          min: slabs,
-          kind: 'size',
-        });
-      break;
-    }
-    case 'ramp':
-      if (!plan.elements.some((e) => e.id === element.serves && e.kind !== 'ramp'))
-        out.push({ code: 'unknownElement', path: `${path}/serves`, value: element.serves });
-      break;
-    case 'pad':
-      break;
-  }
-  return out;
+  const { stem } = element;
+  const own = CONTRADICTIONS[element.kind] as Contradictions<Element>;
+  return [
+    ...(stem > most + 1e-9
+      ? [{ code: 'stemWider', path: `${path}/stem`, value: stem, max: most, kind: 'size' } as const]
+      : []),
+    ...own(element, path, plan),
+  ];
 }
 
 /** The plot, the places for soil, the ways, and the plant. */
 function siteProblems(plan: Plan): Problem[] {
-  const { site, dig, setout } = plan;
+  const { site, dig } = plan;
   const out: Problem[] = [
     ...duplicates(
       site.areas.map((a) => a.id),
@@ -280,7 +289,7 @@ function siteProblems(plan: Plan): Problem[] {
   if (site.boundary.length > 0)
     out.push(
       ...(site.boundary.length < 3
-        ? [{ code: 'outlineFlat', path: '/site/boundary' }]
+        ? [{ code: 'outlineFlat', path: '/site/boundary' } as const]
         : outlineProblems(site.boundary, '/site/boundary')),
     );
   site.areas.forEach((area, i) => {
@@ -297,15 +306,10 @@ function siteProblems(plan: Plan): Problem[] {
         params: { name: machine.name },
       });
   });
-  setout.measured.forEach((line, i) => {
-    if (line.from === line.to)
-      out.push({ code: 'sameCorner', path: `/setout/measured/${i}/distance`, params: { name: line.from } });
-  });
   return out;
 }
 
-/** Levels this far under the ground, or over it, are a slip of datum or of a digit, m (assumed). */
-export const DEEPEST_DIG = 20;
+/** Levels this far over the ground are a slip of datum or of a digit, m (assumed). */
 const TALLEST = 30;
 
 /** Lowest and highest ground where the job lies: what other levels are held against. */
@@ -338,12 +342,7 @@ function farPlaces(plan: Plan): Problem[] {
   };
   plan.elements.forEach((element, i) => {
     pointsOf(element).forEach((p, j) => {
-      const place =
-        element.kind === 'strip'
-          ? `points/${j}`
-          : element.kind === 'raft' || element.kind === 'pit'
-            ? `outline/${j}`
-            : 'at';
+      const place = shapeOf(element).pointer(j);
       held(`/elements/${i}/${place}/0`, p[0], 0);
       held(`/elements/${i}/${place}/1`, p[1], 1);
     });
@@ -381,11 +380,15 @@ export function workProblems(plan: Plan): Problem[] {
   for (const element of plan.elements) {
     const points = pointsOf(element);
     runs += Math.max(1, points.length);
-    if (element.kind === 'strip') length += axisLength(element);
-    else if (element.kind === 'raft' || element.kind === 'pit') plot += Math.abs(area(flat(points)));
+    if (isRun(element)) length += axisLength(element);
+    else if (isOutlined(element)) plot += Math.abs(area(flat(points)));
   }
-  const over = (code: string, value: number, max: number, kind: 'number' | 'length' | 'area'): Problem[] =>
-    value > max ? [{ code, path: '/elements', value, max, kind }] : [];
+  const over = (
+    code: ProblemCode,
+    value: number,
+    max: number,
+    kind: 'number' | 'length' | 'area',
+  ): Problem[] => (value > max ? [{ code, path: '/elements', value, max, kind }] : []);
   return [
     ...over('tooManyRuns', runs, MOST_WORK.runs, 'number'),
     ...over('trenchesTooLong', length, MOST_WORK.length, 'length'),

@@ -1,4 +1,6 @@
 /** The work round the dig: where spoil lies, how sure the loads are, how long the machine takes. */
+
+import { COMMON_SWELL } from '../catalogue/soils.ts';
 import {
   chanceOf,
   type DugElement,
@@ -15,10 +17,10 @@ import {
   type Slow,
   type Spoil,
 } from '../dig/index.ts';
-import type { Polygon } from '../geometry/index.ts';
-import { COMMON_SWELL, type Soil } from '../ground/index.ts';
+import type { Soil } from '../ground/index.ts';
+import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import type { ElementTakeoff } from './takeoff.ts';
+import type { ElementTakeoff } from './element.ts';
 
 /** How sure a number of loads is. */
 export interface LoadChance {
@@ -81,13 +83,7 @@ const SURE = 0.9;
 /** Past this share of its depth a machine is slow. */
 const DEEP = 0.9;
 
-function machineWork(
-  plan: Plan,
-  soils: readonly Soil[],
-  byStratum: readonly number[],
-  elements: readonly ElementTakeoff[],
-  shares: Shares,
-): MachineWork[] {
+function machineWork({ plan, facts, soils, byStratum, elements, shares }: Digging): MachineWork[] {
   const live = elements.filter((e) => e.live);
   return plan.dig.machines.map((machine) => {
     const deepest = deepestReach(machine);
@@ -99,8 +95,9 @@ function machineWork(
     const strata = soils.flatMap((soil, i): StratumWork[] => {
       const volume = byStratum[i]!;
       if (volume < 1e-6) return [];
-      const output = outputIn(machine, soil.layer.kind, soil.swell, false, slowed);
-      const hard = outputIn(machine, soil.layer.kind, soil.swell, true, slowed);
+      const days = facts.dug.get(machine.id) ?? [];
+      const output = outputIn(machine, soil.layer.kind, soil.swell, days, false, slowed);
+      const hard = outputIn(machine, soil.layer.kind, soil.swell, days, true, slowed);
       const byMachine = volume * (1 - shares.hand);
       const frozen = shares.frozen * byMachine;
       return [{ soil, volume, output, hours: (byMachine - frozen) / output.rate + frozen / hard.rate }];
@@ -131,39 +128,42 @@ const chancesOf = (plan: Plan, loads: readonly Loads[], loose: number, mass: num
     };
   });
 
-/** @param openings of each element, convex pieces */
-export function siteWork(
-  plan: Plan,
-  soils: readonly Soil[],
-  byStratum: readonly number[],
-  elements: readonly ElementTakeoff[],
-  openings: readonly (readonly Polygon[])[],
-  spoil: Spoil,
-  loads: readonly Loads[],
-  shares: Shares,
-  trimmed: number,
-  repose: number,
-): SiteWork {
-  const dug = elements.flatMap((e, i): DugElement[] =>
-    e.live
-      ? [
-          {
-            id: e.id,
-            name: plan.elements[i]!.name,
-            openings: openings[i]!,
-            depth: e.depth,
-            unsupported: e.support === 'slope' && e.slope < e.rule.steepest,
-          },
-        ]
-      : [],
-  );
+/** What the work round the dig is told of it. */
+export interface Digging {
+  readonly plan: Plan;
+  readonly facts: Facts;
+  readonly soils: readonly Soil[];
+  readonly byStratum: readonly number[];
+  readonly elements: readonly ElementTakeoff[];
+  readonly spoil: Spoil;
+  readonly loads: readonly Loads[];
+  readonly shares: Shares;
+  /** m³ of the bottoms left for hand trim. */
+  readonly trimmed: number;
+  /** Degrees a heap stands at. */
+  readonly repose: number;
+}
+
+export function siteWork(digging: Digging): SiteWork {
+  const { plan, byStratum, elements, spoil, loads, shares, trimmed, repose } = digging;
+  const dug = elements
+    .filter((e) => e.live)
+    .map(
+      (e): DugElement => ({
+        id: e.id,
+        name: e.element.name,
+        openings: e.openings,
+        depth: e.depth,
+        unsupported: e.support === 'slope' && e.slope < e.rule.steepest,
+      }),
+    );
   const topsoil = spoil.strata
     .filter((s) => s.soil.typical.backfill === 'topsoil')
     .reduce((sum, s) => sum + s.keptLoose, 0);
   return {
     layDown: layDown(plan, dug, { spoil: spoil.keptLoose, topsoil }, repose, rulesOf(plan).setback),
     chances: chancesOf(plan, loads, spoil.hauledLoose, spoil.hauledMass),
-    machines: machineWork(plan, soils, byStratum, elements, shares),
+    machines: machineWork(digging),
     hand: handWork(byStratum.reduce((sum, volume) => sum + volume, 0) * shares.hand, trimmed),
   };
 }

@@ -2,10 +2,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { demo, named, pad, pit, plainPlan, raft, ramp, soilsDown, strip } from '../testing.ts';
-import { blankPlan } from './blank.ts';
+import { blankPlan } from '../plan/blank.ts';
+import { isWholeText, wholeText, wholeValue } from '../plan/text.ts';
+import { demo, named, pad, plainPlan, raft, ramp, soilsDown, strip, tank } from '../testing.ts';
 import { checkPlan, workProblems } from './check.ts';
-import { isWholeText, wholeText, wholeValue } from './text.ts';
 import { validatePlan } from './validate.ts';
 
 const told = (plan: ReturnType<typeof demo>) => compute(plan).problems.map((p) => `${p.code} ${p.path}`);
@@ -58,7 +58,7 @@ describe('a level or a place with a slipped digit', () => {
   it('of a soil fifty metres down that decides the depth is named at the element, quickly', () => {
     const plan = plainPlan((p) => {
       soilsDown(p, ['a', 'sand', 0], ['b', 'gravel', 55]);
-      p.ground.base = 70;
+      p.ground.knownTo = 70;
       p.ground.logs[0]!.bottom = 60;
       p.levels.bearing = { soil: 'b', embedment: 0.1 };
       p.elements = named(pad(0, 0, 2, 2));
@@ -219,10 +219,10 @@ describe('what counted wrong', () => {
           p.dig.room = 0;
           p.dig.buckets = [0.5];
           p.ground.frost.local = 1.4;
-          p.base = { ...STONE, thickness: 0.8 };
+          p.bed = { ...STONE, thickness: 0.8 };
           p.elements = named(
             box
-              ? pit(
+              ? tank(
                   [
                     [0, 0],
                     [4, 0],
@@ -244,7 +244,7 @@ describe('what counted wrong', () => {
       compute(
         plainPlan((p) => {
           const box = {
-            ...pit([
+            ...tank([
               [0, 0],
               [5, 0],
               [5, 4],

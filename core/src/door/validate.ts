@@ -1,12 +1,13 @@
 /** The one door for plans from outside: migrate, check the shape (Ajv), then the sense. */
 import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
-import type { Problem } from '../compute/takeoff.ts';
+import type { Problem, ProblemCode } from '../findings/index.ts';
+import { MOST_RECORDS, RECORD_KIND_IDS, RECORD_SCHEMAS, type SiteRecord } from '../log/index.ts';
+import { ELEMENT_KINDS } from '../plan/kinds.ts';
+import { CLOCK, PLAN_FORMAT, PLAN_VERSION } from '../plan/limits.ts';
+import { migrate } from '../plan/migrate.ts';
+import { type Plan, PlanSchema } from '../plan/schema.ts';
+import { WHOLE_TEXT, wholeText } from '../plan/text.ts';
 import { checkPlan } from './check.ts';
-import { ELEMENT_KINDS } from './kinds.ts';
-import { CLOCK, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
-import { migrate } from './migrate.ts';
-import { type Plan, PlanSchema } from './schema.ts';
-import { WHOLE_TEXT, wholeText } from './text.ts';
 
 const MOST_PROBLEMS = 50;
 const ajv = new Ajv2020({
@@ -22,7 +23,7 @@ export type Validated =
   | { readonly ok: true; readonly plan: Plan }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
-const CODES: Record<string, string> = {
+const CODES: Record<string, ProblemCode> = {
   type: 'type',
   required: 'missing',
   additionalProperties: 'unknownField',
@@ -61,15 +62,16 @@ function meant(errors: readonly ErrorObject[], document: Record<string, unknown>
 }
 
 /** What it means to miss a pattern; any other is an id's. */
-const PATTERNS: Record<string, string> = { [CLOCK]: 'clock', [WHOLE_TEXT]: 'text' };
+const PATTERNS: Record<string, ProblemCode> = { [CLOCK]: 'clock', [WHOLE_TEXT]: 'text' };
 
-const codeOf = (error: ErrorObject): string =>
+const codeOf = (error: ErrorObject): ProblemCode =>
   PATTERNS[String(error.params.pattern)] ?? CODES[error.keyword] ?? 'shape';
 
-function toProblem(error: ErrorObject): Problem {
+function toProblem(error: ErrorObject, under = ''): Problem {
   const field = error.params.missingProperty ?? error.params.additionalProperty;
   const path =
-    field === undefined ? error.instancePath : `${error.instancePath}/${String(field).slice(0, 40)}`;
+    under +
+    (field === undefined ? error.instancePath : `${error.instancePath}/${String(field).slice(0, 40)}`);
   const value: unknown = error.data;
   const finite = typeof value !== 'number' || Number.isFinite(value);
   const schema = error.parentSchema as { minimum?: number; maximum?: number } | undefined;
@@ -92,7 +94,7 @@ export function validateShape(document: unknown): Validated {
   if (!migrated.ok) return { ok: false, problems: [migrated.problem] };
   const plan: unknown = migrated.document;
   if (valid(plan)) return { ok: true, plan };
-  const problems = meant(valid.errors ?? [], migrated.document).map(toProblem);
+  const problems = meant(valid.errors ?? [], migrated.document).map((error) => toProblem(error));
   return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) };
 }
 
@@ -106,4 +108,55 @@ export function validatePlan(document: unknown): Validated {
   if (!shape.ok) return shape;
   const problems = checkPlan(shape.plan);
   return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : shape;
+}
+
+const validRecord = Object.fromEntries(
+  RECORD_KIND_IDS.map((kind) => [kind, ajv.compile<SiteRecord>(RECORD_SCHEMAS[kind])]),
+);
+
+export type ValidatedRecords =
+  | { readonly ok: true; readonly records: readonly SiteRecord[] }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/**
+ * Reads records from anywhere: each of a known kind, within its limits, under an id of its own.
+ * @param under pointer of the list, for the problems
+ */
+export function validateRecords(list: unknown, under = '/records'): ValidatedRecords {
+  if (!Array.isArray(list)) return { ok: false, problems: [{ code: 'type', path: under }] };
+  if (list.length > MOST_RECORDS)
+    return {
+      ok: false,
+      problems: [{ code: 'tooMany', path: under, value: list.length, max: MOST_RECORDS, kind: 'count' }],
+    };
+  const problems: Problem[] = [];
+  const seen = new Set<string>();
+  list.forEach((record: unknown, i) => {
+    if (problems.length >= MOST_PROBLEMS) return;
+    const path = `${under}/${i}`;
+    const kind = typeof record === 'object' && record !== null && 'kind' in record ? record.kind : undefined;
+    const check =
+      typeof kind === 'string' && Object.hasOwn(validRecord, kind) ? validRecord[kind] : undefined;
+    if (!check) {
+      const said = typeof kind === 'string' ? { value: wholeText(kind, 40) } : {};
+      problems.push({ code: 'choice', path: `${path}/kind`, ...said });
+      return;
+    }
+    if (!check(record)) {
+      const real = (check.errors ?? []).filter(
+        (error) => error.keyword !== 'anyOf' && error.params.type !== 'null',
+      );
+      problems.push(...real.map((error) => toProblem(error, path)));
+      return;
+    }
+    if (Number.isNaN(Date.parse(record.at))) problems.push({ code: 'notADate', path: `${path}/at` });
+    else if (seen.has(record.id))
+      problems.push({ code: 'duplicateId', path: `${path}/id`, value: record.id });
+    else if (record.value === null && record.corrects === null)
+      problems.push({ code: 'missing', path: `${path}/value` });
+    seen.add(record.id);
+  });
+  return problems.length > 0
+    ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) }
+    : { ok: true, records: list as SiteRecord[] };
 }

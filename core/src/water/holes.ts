@@ -1,9 +1,10 @@
-/** The pits that water must be held in: elements whose openings touch drain as one. */
+/** The holes that water must be held in: elements whose openings touch drain as one. */
 
 import Flatbush from 'flatbush';
 import type { Solid } from '../dig/solid.ts';
 import { type Box, boxOf, gapBetween, type Polygon, smallestRectangle } from '../geometry/index.ts';
 import type { Layer } from '../ground/strata.ts';
+import { isRun } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
 import { axisLength } from '../setout/index.ts';
 import { equivalentRadius, pitInflow, trenchInflow } from './inflow.ts';
@@ -11,10 +12,10 @@ import { equivalentRadius, pitInflow, trenchInflow } from './inflow.ts';
 /** Water is held this far under formation so that the bottom can be trimmed and walked on, m. */
 export const HOLD_BELOW = 0.3;
 
-export interface Pit {
+export interface Hole {
   readonly elements: readonly number[];
   readonly method: 'pit' | 'trench';
-  /** Plan sizes of the pit, m. */
+  /** Plan sizes of the hole, m. */
   readonly a: number;
   readonly b: number;
   readonly radius: number;
@@ -106,8 +107,8 @@ export interface Standing {
  * formation, so a hole need not reach it to draw it: inflow starts where the water stands at the
  * level held, and grows from nothing.
  */
-export function pitsOf(plan: Plan, solid: Solid, standing: readonly Standing[]): Pit[] {
-  const { base } = plan.ground;
+export function holesOf(plan: Plan, solid: Solid, standing: readonly Standing[]): Hole[] {
+  const { knownTo } = plan.ground;
   const drawn = (i: number) => {
     const { water, dug } = standing[i]!;
     return water !== null && dug - HOLD_BELOW < water;
@@ -116,13 +117,13 @@ export function pitsOf(plan: Plan, solid: Solid, standing: readonly Standing[]):
     const { owner } = solid.parts[i]!;
     return drawn(owner) ? pieces.map((polygon) => ({ owner, polygon, box: boxOf(polygon) })) : [];
   });
-  return joined(plan.elements.length, openings).map((elements): Pit => {
+  return joined(plan.elements.length, openings).map((elements): Hole => {
     const first = elements[0]!;
     const water = Math.max(...elements.map((i) => standing[i]!.water ?? -Infinity));
     const [a, b] = sizesOf(openings.filter(({ owner }) => elements.includes(owner)));
     const floor = Math.min(...elements.map((i) => standing[i]!.dug));
     const surface = Math.min(...elements.map((i) => standing[i]!.groundLow));
-    const tight = Math.min(surface - base, floor - HOLD_BELOW);
+    const tight = Math.min(surface - knownTo, floor - HOLD_BELOW);
     const holdLevel = floor - HOLD_BELOW;
     const head = water - tight;
     const held = Math.max(0, holdLevel - tight);
@@ -136,7 +137,7 @@ export function pitsOf(plan: Plan, solid: Solid, standing: readonly Standing[]):
       elements.flatMap((i) => standing[i]!.columns.map((column) => layeredK(column, wetFrom, wetTo))),
     );
     const only = elements.length === 1 ? plan.elements[first]! : null;
-    const length = only?.kind === 'strip' && !only.closed ? axisLength(only) : 0;
+    const length = only && isRun(only) && !only.closed ? axisLength(only) : 0;
     const width = Math.min(a, b);
     const method = length > 5 * width ? 'trench' : 'pit';
     const radius = method === 'trench' ? width / 2 : equivalentRadius(a, b);

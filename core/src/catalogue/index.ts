@@ -1,0 +1,4 @@
+export * from './compactors.ts';
+export * from './machines.ts';
+export * from './materials.ts';
+export * from './soils.ts';

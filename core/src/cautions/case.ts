@@ -1,0 +1,59 @@
+/** What a row of the table of cautions is given, and what it gives. */
+import { type Rules, rulesOf } from '../dig/index.ts';
+import type { Caution, Weight } from '../findings/index.ts';
+import type { ElementTakeoff, Job } from '../takeoff/index.ts';
+
+export interface Case {
+  readonly job: Job;
+  readonly rules: Rules;
+  /** Elements that are dug. */
+  readonly live: readonly ElementTakeoff[];
+  /** Those deep enough for people in them to need protection. */
+  readonly needing: readonly ElementTakeoff[];
+}
+
+export const EPS = 1e-6;
+
+export function caseOf(job: Job): Case {
+  const live = job.elements.filter((element) => element.live);
+  const needing = live.filter((e) => e.rule.protectFrom !== null && e.depth >= e.rule.protectFrom - EPS);
+  return { job, rules: rulesOf(job.plan), live, needing };
+}
+
+type Values = NonNullable<Caution['values']>;
+type Names = NonNullable<Caution['names']>;
+
+/** Where a caution applies and with which numbers; `weight` when it is graver than its row says. */
+export interface Finding {
+  readonly elements: readonly string[];
+  readonly values?: Values;
+  readonly names?: Names;
+  readonly weight?: Weight;
+}
+
+export interface CautionRow {
+  readonly weight: Weight;
+  readonly find: (at: Case) => readonly Finding[];
+}
+
+/** One finding for all of some elements; none when there are none. Numbers are worked out only then. */
+export function all(elements: readonly ElementTakeoff[], values?: () => Values, names?: Names): Finding[] {
+  if (elements.length === 0) return [];
+  return [
+    {
+      elements: elements.map((element) => element.id),
+      ...(values && { values: values() }),
+      ...(names && { names }),
+    },
+  ];
+}
+
+/** One finding of the whole job. */
+export const job = (values?: Values, names?: Names): Finding[] => [
+  { elements: [], ...(values && { values }), ...(names && { names }) },
+];
+
+export const most = (elements: readonly ElementTakeoff[], of: (e: ElementTakeoff) => number): number =>
+  Math.max(...elements.map(of));
+export const least = (elements: readonly ElementTakeoff[], of: (e: ElementTakeoff) => number): number =>
+  Math.min(...elements.map(of));

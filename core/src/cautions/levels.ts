@@ -1,0 +1,86 @@
+/** Steps, an engineer's word, the shallow school and the bed: what was decided, and against which rule. */
+import { COMPACTORS } from '../catalogue/compactors.ts';
+import { leastLap, type Stepped } from '../levels/steps.ts';
+import type { Instruction } from '../plan/schema.ts';
+import { all, type Case, type CautionRow, EPS, type Finding, job } from './case.ts';
+
+/** Elements that step, with their steps. */
+const stepped = ({ live }: Case) =>
+  live.flatMap((e) => (e.steps && e.steps.count > 0 ? [{ e, steps: e.steps }] : []));
+type SteppedElement = ReturnType<typeof stepped>[number];
+const wanted = ({ e, steps }: { e: SteppedElement['e']; steps: Stepped }) =>
+  leastLap(steps.height, e.element.thickness);
+
+const instructed = (
+  { job: { plan }, live }: Case,
+  what: (word: Instruction) => NonNullable<Finding['values']> | null,
+): Finding[] =>
+  plan.levels.instructions.flatMap((word) => {
+    const values = what(word);
+    const concerned = live.filter((e) => word.elements.length === 0 || word.elements.includes(e.id));
+    return values ? all(concerned, () => values, { who: word.who }) : [];
+  });
+
+export const LEVEL_CAUTIONS = {
+  // Steps higher, or laps shorter, than the rule: typed so by someone, who must be able to say why.
+  stepHigh: {
+    weight: 'warn',
+    find: (at) => {
+      const high = stepped(at).filter(({ e, steps }) => steps.height > e.element.thickness + EPS);
+      return all(
+        high.map(({ e }) => e),
+        () => ({
+          height: [Math.max(...high.map(({ steps }) => steps.height)), 'size'],
+          thickness: [Math.min(...high.map(({ e }) => e.element.thickness)), 'size'],
+        }),
+      );
+    },
+  },
+  lapShort: {
+    weight: 'warn',
+    find: (at) => {
+      const short = stepped(at).filter((entry) => entry.steps.lap < wanted(entry) - EPS);
+      return all(
+        short.map(({ e }) => e),
+        () => ({
+          lap: [Math.min(...short.map(({ steps }) => steps.lap)), 'size'],
+          wanted: [Math.max(...short.map(wanted)), 'size'],
+        }),
+      );
+    },
+  },
+  instruction: {
+    weight: 'warn',
+    find: (at) => instructed(at, ({ level }) => (level === null ? null : { level: [level, 'level'] })),
+  },
+  instructionWidth: {
+    weight: 'warn',
+    find: (at) => instructed(at, ({ width }) => (width === null ? null : { width: [width, 'size'] })),
+  },
+  shallowSchool: {
+    weight: 'stop',
+    find: ({ job: { shallow } }) => (shallow ? job({ bed: [shallow.bed, 'size'] }) : []),
+  },
+} as const satisfies Record<string, CautionRow>;
+
+export const BED_CAUTIONS = {
+  stoneSize: {
+    weight: 'warn',
+    find: ({ live, job: { plan, lifts } }) => {
+      const { bed } = plan;
+      if (!bed || !lifts?.stoneTooLarge) return [];
+      return all(live, () => ({ stone: [bed.topSize, 'size'], lift: [lifts.thickness, 'size'] }));
+    },
+  },
+  liftOverCompactor: {
+    weight: 'warn',
+    find: ({ live, job: { plan, lifts } }) => {
+      const { bed } = plan;
+      if (!bed || !lifts || bed.maxLift === null) return [];
+      const { maxLift, compactor } = bed;
+      const high = COMPACTORS[compactor].granular[1];
+      if (maxLift <= high + EPS) return [];
+      return all(live, () => ({ specified: [maxLift, 'size'], typical: [high, 'size'] }));
+    },
+  },
+} as const satisfies Record<string, CautionRow>;

@@ -1,0 +1,59 @@
+/** What can hurt people in the hole: sides, depth, ladders, air. */
+import { all, type Case, type CautionRow, EPS, least, most } from './case.ts';
+
+/** How flat its sides stand, H:V; held ones are as good as flat. */
+const flatness = (e: Case['live'][number], { job }: Case) => {
+  const { bench } = job.plan.dig;
+  return e.support === 'shore' ? Infinity : e.support === 'bench' ? bench.width / bench.height : e.slope;
+};
+const tooSteep = (e: Case['live'][number], at: Case) => flatness(e, at) < e.rule.steepest - EPS;
+const inside = ({ live, rules }: Case) => live.filter((e) => e.depth >= rules.ladderDepth);
+
+export const SIDE_CAUTIONS = {
+  unsupported: {
+    weight: 'stop',
+    find: (at) => {
+      const steep = at.needing.filter((e) => tooSteep(e, at));
+      return all(steep, () => ({
+        depth: [most(steep, (e) => e.depth), 'length'],
+        from: [least(steep, (e) => e.rule.protectFrom ?? 0), 'length'],
+        steepest: [most(steep, (e) => e.rule.steepest), 'slope'],
+      }));
+    },
+  },
+  engineerDepth: {
+    weight: 'stop',
+    find: ({ live, rules }) => {
+      const beyond = live.filter((e) => e.depth > rules.engineerDepth);
+      return all(beyond, () => ({
+        depth: [most(beyond, (e) => e.depth), 'length'],
+        limit: [rules.engineerDepth, 'length'],
+      }));
+    },
+  },
+} as const satisfies Record<string, CautionRow>;
+
+export const PEOPLE_CAUTIONS = {
+  caveIn: {
+    weight: 'warn',
+    find: (at) =>
+      all(
+        at.needing.filter((e) => e.support !== 'shore' && !tooSteep(e, at)),
+        () => ({ depth: [most(at.needing, (e) => e.depth), 'length'] }),
+      ),
+  },
+  shored: { weight: 'warn', find: ({ live }) => all(live.filter((e) => e.support === 'shore')) },
+  ladder: {
+    weight: 'warn',
+    find: (at) =>
+      all(inside(at), () => ({
+        depth: [at.rules.ladderDepth, 'length'],
+        travel: [at.rules.ladderTravel, 'length'],
+      })),
+  },
+  gas: {
+    weight: 'note',
+    find: (at) => all(inside(at), () => ({ depth: [at.rules.ladderDepth, 'length'] })),
+  },
+  rescue: { weight: 'warn', find: (at) => all(inside(at)) },
+} as const satisfies Record<string, CautionRow>;

@@ -1,0 +1,125 @@
+/**
+ * Proofs of a takeoff by routes of their own: the whole dig, each soil and the stone by columns of a
+ * coarse grid read straight from ground and faces; the causes of over-dig by their sign; the loads by
+ * filling trucks one by one. They are worked out when asked for, not at every edit.
+ *
+ * Not covered: concrete (prisms counted once), the water, the order of digging.
+ */
+
+import type { Takeoff } from '../compute/takeoff.ts';
+import type { Check } from '../findings/index.ts';
+import { boxOf, unionBox } from '../geometry/index.ts';
+import { groundModel } from '../ground/index.ts';
+import type { Plan } from '../plan/schema.ts';
+import { castOf } from '../pour/index.ts';
+import { faces } from './face.ts';
+
+/** Columns of the grid, about. */
+const COLUMNS = 30_000;
+/** What so coarse a grid can tell: a share of what is asked, and of the whole dig. */
+const SHARE = 0.02;
+/** Differences smaller than this are nothing, m³. */
+const NOTHING = 0.02;
+
+const check = (code: string, expected: number, found: number, within: number): Check => ({
+  code,
+  expected,
+  found,
+  within,
+  ok: Math.abs(found - expected) <= within,
+});
+
+interface Columns {
+  readonly total: number;
+  readonly bySoil: readonly number[];
+  readonly stone: number;
+}
+
+/** Reads the dig column by column, m³. */
+function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
+  const model = groundModel(plan);
+  const { parts } = takeoff.solid;
+  const bySoil = model.soils.map(() => 0);
+  let total = 0;
+  let stone = 0;
+  const openings = takeoff.elements.flatMap((element) => element.openings);
+  if (openings.length === 0) return { total, bySoil, stone };
+  const box = unionBox(openings.map(boxOf));
+  const [width, height] = [box.x1 - box.x0, box.y1 - box.y0];
+  const step = Math.sqrt((width * height) / COLUMNS);
+  const [nx, ny] = [Math.max(1, Math.ceil(width / step)), Math.max(1, Math.ceil(height / step))];
+  const [dx, dy] = [width / nx, height / ny];
+  const face = faces(parts, plan.dig.corners);
+  const floors = new Map<number, number>();
+  parts.forEach((part, i) => {
+    if (!floors.has(part.of)) floors.set(part.of, i);
+  });
+  const bed = plan.bed?.thickness ?? 0;
+  const level = (i: number, x: number, y: number) => {
+    const { a, b, c } = parts[i]!.floor;
+    return a * x + b * y + c;
+  };
+  for (let i = 0; i < nx; i++)
+    for (let j = 0; j < ny; j++) {
+      // Each column is read somewhere in its square, else upright faces would fall between all of them.
+      const x = box.x0 + (i + ((j * 0.618034 + 0.5) % 1)) * dx;
+      const y = box.y0 + (j + ((i * 0.618034 + 0.5) % 1)) * dy;
+      const low = face(x, y);
+      if (!low) continue;
+      const ground = model.level(x, y);
+      if (low.level >= ground) continue;
+      total += ground - low.level;
+      const tops = model.tops(x, y);
+      tops.forEach((top, k) => {
+        bySoil[k]! += Math.max(0, Math.min(top, ground) - Math.max(tops[k + 1] ?? -Infinity, low.level));
+      });
+      const part = parts[low.part]!;
+      const { element } = takeoff.elements[part.owner]!;
+      if (!part.fills && part.mitre === 0) continue;
+      const needed = level(floors.get(part.of)!, x, y) + element.low;
+      const thick = castOf(element).stone(element) ?? bed;
+      const under = (to: number) => Math.max(0, Math.min(to, ground) - low.level);
+      stone += under(needed + thick) - under(needed);
+    }
+  const each = dx * dy;
+  return { total: total * each, bySoil: bySoil.map((volume) => volume * each), stone: stone * each };
+}
+
+/** Trucks filled one after the other until nothing is left. */
+function filled(loose: number, mass: number, body: number, payload: number): number {
+  let left = loose;
+  let loads = 0;
+  const density = loose > 0 ? mass / loose : 0;
+  while (left > 1e-9 * Math.max(1, loose) && loads < 100_000) {
+    left -= Math.min(body, density > 0 ? payload / density : body);
+    loads++;
+  }
+  return loads;
+}
+
+/** Every proof of a takeoff. @param plan it was worked out of */
+export function proofsOf(plan: Plan, takeoff: Takeoff): Check[] {
+  const columns = columnsOf(plan, takeoff);
+  const { value: total } = takeoff.figures.dig;
+  const within = (value: number) => SHARE * Math.max(Math.abs(value), 0.25 * total) + NOTHING;
+  const { neat: _neat, ...causes } = takeoff.overdig;
+  const least = Math.min(0, ...Object.values(causes));
+  const laid = takeoff.elements.reduce((sum, element) => sum + element.stone, 0);
+  return [
+    check('volume', total, columns.total, within(total)),
+    ...takeoff.spoil.strata.map((stratum) =>
+      check('stratum', stratum.bank, columns.bySoil[stratum.soil.index]!, within(stratum.bank)),
+    ),
+    check('stone', laid, columns.stone, SHARE * Math.max(laid, 0.1 * total) + NOTHING),
+    // No cause digs less: what is made larger, wider or deeper takes in what it was.
+    check('causes', 0, least, 1e-6 * Math.max(1, total)),
+    ...takeoff.loads.map(({ truck, loads }) =>
+      check(
+        'loads',
+        loads,
+        filled(takeoff.spoil.hauledLoose, takeoff.spoil.hauledMass, truck.body, truck.payload),
+        0,
+      ),
+    ),
+  ];
+}

@@ -1,0 +1,356 @@
+/**
+ * The takeoff in steps, each of which takes what the ones before it left: ground, levels, founded, dug,
+ * built, watered, then what is said of each element, of the spoil, the site and the orders.
+ */
+import { liftsOf } from '../base/index.ts';
+import {
+  bottomOf,
+  type Excavation,
+  excavate,
+  type Founded,
+  flatsOf,
+  found,
+  HEAP_HEIGHT,
+  handDug,
+  type Loads,
+  loadsOf,
+  lowestOf,
+  mixedLoads,
+  type Solid,
+  type Spoil,
+  sideRule,
+  slopeOf,
+  spoilOf,
+  supportOf,
+  volumeDeeperThan,
+  windrow,
+} from '../dig/index.ts';
+import type { Problem } from '../findings/index.ts';
+import { outsideOf, type Polygon } from '../geometry/index.ts';
+import {
+  designFrost,
+  type Frost,
+  type FrozenNow,
+  frozenNow,
+  type GroundModel,
+  groundModel,
+  groundOver,
+} from '../ground/index.ts';
+import { clashesOf, floorStacks, levelElements, shallowOf, withInstructedWidths } from '../levels/index.ts';
+import type { Facts } from '../log/index.ts';
+import type { GroundLog, Plan } from '../plan/schema.ts';
+import { deliveryOf, heightOf, type Placed, place } from '../pour/index.ts';
+import { middleOf, readPlaces, shapeOf, sizesOf } from '../setout/index.ts';
+import {
+  type Built,
+  type Dug,
+  type ElementTakeoff,
+  type Job,
+  siteWork,
+  type Watered,
+} from '../takeoff/index.ts';
+import { type Hole, holesOf } from '../water/index.ts';
+
+const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
+
+/** Hand trim left for last, m: more where water softens the bottom. */
+const TRIM = { softening: 0.15, other: 0.05 } as const;
+/** A log farther than this from everything that is dug says little of the ground there, m. */
+const FAR_LOG = 60;
+/** Angle a heap stands at when nothing is known of its soil, degrees. */
+const COMMON_REPOSE = 37;
+
+/** What a job stands on before anything is dug. */
+export interface Site {
+  /** With the widths an engineer has ordered in place of those typed. */
+  readonly plan: Plan;
+  readonly facts: Facts;
+  readonly model: GroundModel;
+  readonly frost: Frost;
+  readonly frozen: FrozenNow | null;
+  /** Told of by every step. */
+  readonly problems: Problem[];
+}
+
+export function groundStep(given: Plan, facts: Facts): Site {
+  const plan = withInstructedWidths(given);
+  const model = groundModel(plan);
+  return { plan, facts, model, frost: designFrost(plan, model), frozen: frozenNow(facts), problems: [] };
+}
+
+export const foundStep = (site: Site): Founded[] =>
+  found(site.plan, levelElements(site.plan, site.model, site.frost, site.problems), site.problems);
+
+export const digStep = ({ plan, model }: Site, founded: readonly Founded[]): Excavation =>
+  excavate(plan, model, founded);
+
+/** Deepest cut of an element, m: highest ground over each stretch less its level. */
+function depthOf({ dug, groundHigh, index, live }: Founded, solid: Solid, model: GroundModel): number {
+  if (!live) return 0;
+  if (dug.length === 1) return Math.max(0, groundHigh - dug[0]!);
+  return solid.parts.reduce(
+    (most, part) =>
+      part.owner === index ? Math.max(most, groundOver(model, [part.bottom]).high - part.floor.c) : most,
+    0,
+  );
+}
+
+/** What the dig is of each element. */
+export function shareStep({ model }: Site, founded: readonly Founded[], dig: Excavation): Dug[] {
+  const openings: Polygon[][] = founded.map(() => []);
+  dig.solid.openings.forEach((pieces, i) => {
+    openings[dig.solid.parts[i]!.owner]!.push(...pieces);
+  });
+  return founded.map((one, i): Dug => {
+    const { element, pieces } = one;
+    return {
+      ...one,
+      // What climbs out has a bottom only as far as it is under the ground.
+      bottoms: shapeOf(element).founded ? dig.bottoms[i]! : flatsOf(dig.solid, i),
+      openings: openings[i]!,
+      depth: depthOf(one, dig.solid, model),
+      volume: dig.byElement[i]!,
+      bySoil: dig.soilsOf[i]!,
+      bottomArea: dig.bottomOf[i]!,
+      columns: one.decision === null ? [] : readPlaces(element, pieces).map(([x, y]) => model.column(x, y)),
+    };
+  });
+}
+
+export const placeStep = ({ plan, model }: Site, dug: readonly Dug[], dig: Excavation): Placed =>
+  place(plan, model.surface, dig.solid, dug);
+
+export const buildStep = (dug: readonly Dug[], placed: Placed): Built[] =>
+  dug.map((one, i) => ({
+    ...one,
+    stone: placed.stone[i]!,
+    concrete: placed.concrete[i]!,
+    footings: placed.footingPieces[i]!,
+  }));
+
+/** The log nearest to a place. */
+function nearestLog({ ground }: Plan, [x, y]: readonly [number, number]): GroundLog | null {
+  const away = ({ at }: GroundLog) => Math.hypot(at[0] - x, at[1] - y);
+  return ground.logs.reduce<GroundLog | null>(
+    (best, log) => (best === null || away(log) < away(best) ? log : best),
+    null,
+  );
+}
+
+/** How wet each element is. */
+export function waterStep({ plan, model }: Site, built: readonly Built[]): Watered[] {
+  return built.map((one) => {
+    const { element, places, depth, dug, live, columns } = one;
+    const known = places.map(([x, y]) => model.water(x, y)).filter((level) => level !== null);
+    const water = known.length > 0 ? Math.max(...known) : null;
+    const log = nearestLog(plan, middleOf(element));
+    // Water hanging over a tight layer wets the face as soon as the cut goes past it.
+    const hanging = log?.perched ? (log.standing ?? log.strike) : null;
+    const bed = columns.flatMap(
+      (column) => column.find((layer) => layer.top < depth && layer.bottom >= depth - 1e-9) ?? [],
+    );
+    return {
+      ...one,
+      water,
+      wet: live && water !== null && lowestOf(dug) < water,
+      perched: hanging !== null && depth > hanging,
+      softBottom: bed.some((layer) => layer.soil.typical.softens),
+    };
+  });
+}
+
+export const holeStep = ({ plan }: Site, watered: readonly Watered[], { solid }: Excavation): Hole[] =>
+  holesOf(
+    plan,
+    solid,
+    watered.map(({ dug, groundLow, water, columns }) => ({ dug: lowestOf(dug), groundLow, water, columns })),
+  );
+
+/** All that is said of each element. */
+export function elementStep({ plan, model }: Site, watered: readonly Watered[]): ElementTakeoff[] {
+  const blinding = plan.pour.blinding?.thickness ?? 0;
+  return watered.map(({ dug: levels, pieces: _pieces, columns, reach: _reach, ...one }): ElementTakeoff => {
+    const { element, live, depth, undersides, formations, places, wet, perched, softBottom } = one;
+    const underside = lowestOf(undersides);
+    const dug = lowestOf(levels);
+    const bottom = bottomOf(plan, element);
+    return {
+      ...one,
+      id: element.id,
+      group: element.group,
+      underside,
+      top: underside + heightOf(element),
+      blindingTop: underside,
+      stoneTop: underside - blinding,
+      formation: lowestOf(formations),
+      dug,
+      fromString: plan.levels.string - dug,
+      width: bottom.width,
+      bottomLength: bottom.length,
+      slope: slopeOf(plan, element),
+      rule: sideRule(plan, columns, depth, wet || perched),
+      // A ramp's floor is driven on, not built on.
+      trim: shapeOf(element).founded
+        ? (element.trim ?? plan.dig.handTrim ?? (softBottom ? TRIM.softening : TRIM.other))
+        : 0,
+      length: sizesOf(element).along,
+      support: supportOf(plan, element),
+      surveyed: places.every(([x, y]) => model.surface.measured(x, y)),
+      outside: live ? outsideOf(plan.site.boundary, one.openings) : 0,
+    };
+  });
+}
+
+/** Problems that show only once the job is dug. */
+export function problemStep({ plan, problems }: Site, elements: readonly ElementTakeoff[]): void {
+  const { string, floors } = plan.levels;
+  for (const { live, dug, element } of elements)
+    if (live && string <= dug)
+      problems.push({
+        code: 'stringBelowFormation',
+        path: '/levels/string',
+        value: string,
+        min: dug,
+        kind: 'level',
+        params: { name: element.name },
+      });
+  const places = elements.flatMap((one) => one.places);
+  plan.ground.logs.forEach((log, i) => {
+    const far = ([x, y]: readonly [number, number]) =>
+      (x - log.at[0]) ** 2 + (y - log.at[1]) ** 2 > FAR_LOG ** 2;
+    if (places.length > 0 && places.every(far))
+      problems.push({ code: 'logFar', path: `/ground/logs/${i}/at/0`, params: { name: log.name } });
+  });
+  // A wall cannot be squeezed: a floor counted up from the formation must leave room for its layers.
+  for (const { live, decision, element } of elements)
+    if (live && decision?.closure != null && decision.closure < -1e-6)
+      problems.push({
+        code: 'stackOpen',
+        path: `/levels/floors/${floors.findIndex((f) => f.id === decision.floor)}/level`,
+        value: -decision.closure,
+        kind: 'size',
+        params: { name: element.name },
+      });
+}
+
+/** What stands in the dig in the end, m³ below ground. */
+const builtIn = (placed: Placed) =>
+  sum(placed.stone) + placed.makeUp + placed.blinding + sum(placed.concrete) + placed.stems + placed.voids;
+
+export interface Hauling {
+  readonly spoil: Spoil;
+  readonly loads: readonly Loads[];
+  readonly mixed: Job['mixed'];
+  readonly pile: Job['pile'];
+  readonly handTrim: Job['handTrim'];
+}
+
+/** What becomes of the soil. */
+export function spoilStep(
+  { plan, model }: Site,
+  elements: readonly ElementTakeoff[],
+  dig: Excavation,
+  placed: Placed,
+): Hauling {
+  const { soils } = model;
+  const { trucks } = plan.spoil;
+  const spoil = spoilOf(plan, soils, dig.byStratum, dig.total - builtIn(placed));
+  const live = elements.filter((e) => e.live);
+  const bearing = live.filter((e) => shapeOf(e.element).founded);
+  const trimmed = sum(bearing.map((e) => e.trim * e.bottomArea));
+  const trimmedArea = sum(bearing.map((e) => e.bottomArea));
+  // Spoil is banked along one long side of each opening.
+  const run = sum(live.map((e) => e.length + 2 * e.depth * (e.support === 'slope' ? e.slope : 0)));
+  const length = Math.max(1, run);
+  const repose = soils.length > 0 ? Math.min(...soils.map((soil) => soil.repose)) : COMMON_REPOSE;
+  return {
+    spoil,
+    loads: trucks.map((truck) => loadsOf(truck, spoil.hauledLoose, spoil.hauledMass)),
+    mixed: mixedLoads(trucks, spoil.hauledLoose, spoil.hauledMass).map(({ truck, loads }) => ({
+      truck: truck.id,
+      loads,
+    })),
+    pile: { ...windrow(spoil.keptLoose / length, repose, HEAP_HEIGHT), length, repose },
+    handTrim: {
+      thickness: trimmedArea > 0 ? trimmed / trimmedArea : (plan.dig.handTrim ?? TRIM.other),
+      volume: trimmed,
+    },
+  };
+}
+
+/** Bank m³ dug within the frozen crust. */
+const frozenVolume = (solid: Solid, depth: number, total: number) =>
+  total - sum(solid.cuts.flatMap(({ cells }) => cells.map((cell) => volumeDeeperThan(cell, depth))));
+
+/** The dig against what is round it: hazards, heaps, machines. */
+export function siteStep(
+  { plan, facts, model, frozen }: Site,
+  elements: readonly ElementTakeoff[],
+  dig: Excavation,
+  hauling: Hauling,
+): Pick<Job, 'clashes' | 'frozen' | 'work'> {
+  const frozenBank = frozen ? frozenVolume(dig.solid, frozen.depth, dig.total) : 0;
+  const share = (volume: number) => (dig.total > 0 ? volume / dig.total : 0);
+  return {
+    frozen: frozen && { ...frozen, volume: frozenBank },
+    clashes: clashesOf(
+      plan,
+      elements.flatMap((e) =>
+        e.live
+          ? [
+              {
+                id: e.id,
+                bottoms: dig.bottoms[e.index]!,
+                openings: e.openings,
+                formation: e.dug,
+                groundLow: e.groundLow,
+                depth: e.depth,
+              },
+            ]
+          : [],
+      ),
+    ),
+    work: siteWork({
+      plan,
+      facts,
+      soils: model.soils,
+      byStratum: dig.byStratum,
+      elements,
+      spoil: hauling.spoil,
+      loads: hauling.loads,
+      shares: { frozen: share(frozenBank), hand: share(handDug(dig.solid, plan.ground.hazards)) },
+      trimmed: hauling.handTrim.volume,
+      repose: hauling.pile.repose,
+    }),
+  };
+}
+
+/** What is ordered: stone with its lifts, lean concrete, concrete. */
+export function orderStep(
+  { plan }: Site,
+  placed: Placed,
+): Pick<Job, 'lifts' | 'stone' | 'lean' | 'concrete' | 'walls'> {
+  const { makeUp, waste, step, truck } = plan.pour;
+  const made = (what: typeof makeUp) => (makeUp === what ? placed.makeUp : 0);
+  const stone = sum(placed.stone) + made('stone');
+  const lean = placed.blinding + placed.irregularity + made('lean');
+  const concrete = sum(placed.concrete) + made('concrete');
+  const delivered = (neat: number) => deliveryOf(neat, waste, step, truck);
+  return {
+    lifts: plan.bed ? liftsOf(plan.bed) : null,
+    stone: {
+      volume: stone,
+      mass: plan.bed ? stone * plan.bed.density : 0,
+      loose: plan.bed ? stone * plan.bed.looseFactor : 0,
+    },
+    lean: { volume: lean, ...delivered(lean) },
+    concrete: { neat: concrete, ...delivered(concrete) },
+    walls: placed.stems,
+  };
+}
+
+/** The floors and the other school, which stand beside the dig. */
+export function floorStep({ plan, model, frost }: Site): Pick<Job, 'stacks' | 'shallow'> {
+  const stacks = floorStacks(plan);
+  return { stacks, shallow: shallowOf(plan, model, frost, stacks[0]?.level ?? null) };
+}

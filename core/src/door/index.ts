@@ -1,0 +1,1 @@
+export { checkPlan, crossProblems, rangeProblems, workProblems } from './check.ts';

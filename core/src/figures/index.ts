@@ -1,0 +1,1 @@
+export { FIGURE_IDS, FIGURES, type FigureId, type Figures, figuresOf } from './table.ts';

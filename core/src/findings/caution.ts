@@ -1,0 +1,16 @@
+/** What must be said where it applies: a code and its data. Words live with the interface. */
+import type { Kind } from '../units/index.ts';
+
+export const WEIGHTS = ['stop', 'warn', 'note'] as const;
+export type Weight = (typeof WEIGHTS)[number];
+
+/** @typeParam Code of the table of cautions */
+export interface Caution<Code extends string = string> {
+  readonly code: Code;
+  readonly weight: Weight;
+  /** Numbers in SI with the kind each prints as. */
+  readonly values?: Readonly<Record<string, readonly [number, Kind]>>;
+  readonly names?: Readonly<Record<string, string>>;
+  /** Elements it concerns; empty means the whole job. */
+  readonly elements: readonly string[];
+}

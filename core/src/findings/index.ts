@@ -1,0 +1,14 @@
+export { type Caution, WEIGHTS, type Weight } from './caution.ts';
+export type { Check } from './check.ts';
+export {
+  type Figure,
+  type FigurePart,
+  ORIGINS,
+  type Origin,
+  type SubLine,
+  type Told,
+  type Working,
+  type WorkingInput,
+  weakest,
+} from './figure.ts';
+export { PROBLEM_CODES, type Problem, type ProblemCode } from './problem.ts';

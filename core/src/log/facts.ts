@@ -1,0 +1,78 @@
+/** Records folded into what is known: corrections in, what was withdrawn out. */
+import type { RecordKindId, RecordValue, SiteRecord } from './kinds.ts';
+
+export interface Facts {
+  /** Days of each machine, by its id, in the order they were logged. */
+  readonly dug: ReadonlyMap<string, readonly RecordValue<'dug'>[]>;
+  /** The last distance taped between two corners, whichever way round. */
+  readonly taped: readonly RecordValue<'taped'>[];
+  /** How deep the ground was last found frozen; null when nobody looked, or it thawed. */
+  readonly frozen: RecordValue<'frozen'> | null;
+  /** Buried services laid bare, by hazard. */
+  readonly laidBare: ReadonlySet<string>;
+}
+
+/** In the order of time; those of one moment in the order of their ids, so that every reader has one. */
+export const inTime = (records: readonly SiteRecord[]): SiteRecord[] =>
+  [...records].sort((p, q) => (p.at < q.at ? -1 : p.at > q.at ? 1 : p.id < q.id ? -1 : p.id > q.id ? 1 : 0));
+
+/**
+ * The records that stand: of each chain of corrections the newest, unless it withdraws. A correction
+ * of a record that is not there stands for itself. They keep the place in time of what they correct.
+ */
+export function standing(records: readonly SiteRecord[]): SiteRecord[] {
+  const byId = new Map(records.map((record) => [record.id, record]));
+  /** The first of a chain; a circle is cut where it closes. */
+  const rootOf = (record: SiteRecord): string => {
+    const seen = new Set<string>();
+    let at = record;
+    while (at.corrects !== null && !seen.has(at.id)) {
+      seen.add(at.id);
+      const before = byId.get(at.corrects);
+      if (!before) return at.corrects;
+      if (before.kind !== at.kind) return at.id;
+      at = before;
+    }
+    return at.id;
+  };
+  const newest = new Map<string, SiteRecord>();
+  for (const record of inTime(records)) newest.set(rootOf(record), record);
+  return [...newest.values()].filter((record) => record.value !== null);
+}
+
+type Valued<K extends RecordKindId> = Extract<SiteRecord, { kind: K }>;
+const valuesOf = <K extends RecordKindId>(records: readonly SiteRecord[], kind: K): RecordValue<K>[] =>
+  records.flatMap((record) =>
+    record.kind === kind && record.value !== null ? [(record as Valued<K>).value as RecordValue<K>] : [],
+  );
+
+export const NO_RECORDS: readonly SiteRecord[] = [];
+const folded = new WeakMap<readonly SiteRecord[], Facts>();
+
+/** What some records say together. The same list gives the same object. */
+export function factsOf(records: readonly SiteRecord[]): Facts {
+  const known = folded.get(records);
+  if (known) return known;
+  const stand = standing(records);
+  const dug = new Map<string, RecordValue<'dug'>[]>();
+  for (const day of valuesOf(stand, 'dug')) dug.set(day.machine, [...(dug.get(day.machine) ?? []), day]);
+  const taped = new Map<string, RecordValue<'taped'>>();
+  for (const line of valuesOf(stand, 'taped')) taped.set([line.from, line.to].sort().join('\n'), line);
+  const laidBare = new Set<string>();
+  for (const { hazard, bare } of valuesOf(stand, 'laidBare')) {
+    if (bare) laidBare.add(hazard);
+    else laidBare.delete(hazard);
+  }
+  const frozen = valuesOf(stand, 'frozen').at(-1) ?? null;
+  const facts: Facts = {
+    dug,
+    taped: [...taped.values()],
+    frozen: frozen && frozen.depth > 0 ? frozen : null,
+    laidBare,
+  };
+  folded.set(records, facts);
+  return facts;
+}
+
+/** What is known of a job on which nothing was logged. */
+export const NO_FACTS: Facts = factsOf(NO_RECORDS);

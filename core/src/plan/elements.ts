@@ -1,0 +1,131 @@
+/** The kinds of element a plan is made of, one schema a kind. */
+import Type, { type Static, type TSchema } from 'typebox';
+import { ELEMENT_KINDS, type ElementKind, FORMS, type Form, STRIP_USES, SUPPORTS } from './kinds.ts';
+import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
+
+const Common = {
+  id,
+  name,
+  /** Elements of one group are dug to one level: the lowest any of them needs. */
+  group: text(40),
+  thickness: num('/elements/*/thickness'),
+  method: oneOf(['formed', 'trenchFill'] as const),
+  /** The floor it carries; null: the job's first. */
+  floor: orNull(id),
+  /** Width of the wall or column that stands on it; 0 when none. */
+  stem: num('/elements/*/stem'),
+  /** Null: the job's. */
+  slope: orNull(num('/elements/*/slope')),
+  room: orNull(num('/elements/*/room')),
+  bucket: orNull(num('/elements/*/bucket')),
+  /** How far the bottom is dug, or found, below what is needed. */
+  low: num('/elements/*/low'),
+  /** Left for hand trim. Null: the job's, or by the soil it stands in. */
+  trim: orNull(num('/elements/*/trim')),
+  /** Underside as drawn, when the drawing gives one: a rule among the others. */
+  level: orNull(num('/elements/*/level')),
+  /** What keeps the sides up. Null: the job's. */
+  support: orNull(oneOf(SUPPORTS)),
+};
+/** A closed outline with any number of bends, the last corner joined to the first. */
+const Outline = Type.Array(Point, { minItems: 3, maxItems: 200 });
+
+/** What has an axis: a trench along a line of straight runs. */
+const Run = {
+  ...Common,
+  points: Type.Array(Point, { minItems: 2, maxItems: 200 }),
+  closed: Type.Boolean(),
+  width: num('/elements/*/width'),
+  /** Follows the ground or the rules in steps instead of lying at one level. */
+  stepped: Type.Boolean(),
+  /** A keyway under the base, along its middle. */
+  key: orNull(object({ width: num('/elements/*/key/width'), depth: num('/elements/*/key/depth') })),
+};
+const Strip = object({
+  kind: Type.Literal('strip'),
+  ...Run,
+  /** A footing carries walls; a drain holds pipe and stone to a fall. */
+  use: oneOf(STRIP_USES),
+  /** Of a drain: how the bottom falls from its first point on; negative rises. */
+  fall: num('/elements/*/fall'),
+});
+/** New footing under an old wall, dug and cast in short bays. */
+const Underpin = object({
+  kind: Type.Literal('underpin'),
+  ...Run,
+  /** Longest bay the engineer allows. */
+  bay: num('/elements/*/bay'),
+});
+const Pad = object({
+  kind: Type.Literal('pad'),
+  ...Common,
+  at: Point,
+  length: num('/elements/*/length'),
+  width: num('/elements/*/width'),
+  /** Degrees, anticlockwise from east. */
+  angle: num('/elements/*/angle'),
+});
+
+/** A slab on the ground with an edge turned down round it. */
+const Raft = object({
+  kind: Type.Literal('raft'),
+  ...Common,
+  outline: Outline,
+  edge: orNull(object({ depth: num('/elements/*/edge/depth'), width: num('/elements/*/edge/width') })),
+});
+/** A box in the ground: tank, vault, basement. `thickness` is its base's. */
+const Box = object({
+  kind: Type.Literal('box'),
+  ...Common,
+  /** Outer face of the walls. */
+  outline: Outline,
+  wall: num('/elements/*/wall'),
+  /** Outside height, base and roof included. */
+  height: num('/elements/*/height'),
+  /** Roof slab; 0 when open. */
+  roof: num('/elements/*/roof'),
+});
+/** The way in and out of a pit: a sloping cut that starts at its foot and climbs along `angle`. */
+const Ramp = object({
+  kind: Type.Literal('ramp'),
+  ...Common,
+  /** Middle of the foot. */
+  at: Point,
+  angle: num('/elements/*/angle'),
+  width: num('/elements/*/width'),
+  /** Rise over run. */
+  grade: num('/elements/*/grade'),
+  /** The element whose bottom it comes down to. */
+  serves: id,
+});
+
+const SCHEMAS = {
+  strip: Strip,
+  pad: Pad,
+  raft: Raft,
+  box: Box,
+  ramp: Ramp,
+  underpin: Underpin,
+} as const satisfies Record<ElementKind, TSchema>;
+
+/** In the order of the kinds: the checks tell by it which kind a wrong element was meant to be. */
+export const ELEMENT_SCHEMAS = ELEMENT_KINDS.map((kind) => SCHEMAS[kind]);
+
+export type Strip = Static<typeof Strip>;
+export type Pad = Static<typeof Pad>;
+export type Raft = Static<typeof Raft>;
+export type BoxElement = Static<typeof Box>;
+export type Ramp = Static<typeof Ramp>;
+export type Underpin = Static<typeof Underpin>;
+export type ElementOf = { [K in ElementKind]: Static<(typeof SCHEMAS)[K]> };
+export type Element = ElementOf[ElementKind];
+
+/** Elements of one form: what has an axis, what has an outline. */
+type OfForm<F extends Form> = Extract<
+  Element,
+  { kind: { [K in ElementKind]: (typeof FORMS)[K] extends F ? K : never }[ElementKind] }
+>;
+export type RunElement = OfForm<'run'>;
+export type OutlinedElement = OfForm<'outline'>;
+export const isRun = (element: Element): element is RunElement => FORMS[element.kind] === 'run';
+export const isOutlined = (element: Element): element is OutlinedElement => FORMS[element.kind] === 'outline';

@@ -1,0 +1,65 @@
+/** What is cast on every kind of element: one row a kind. Levels in m over the element's underside. */
+import { framePieces } from '../dig/bottoms.ts';
+import type { Polygon } from '../geometry/index.ts';
+import type { Element, ElementOf, RunElement } from '../plan/elements.ts';
+import type { ElementKind } from '../plan/kinds.ts';
+import { outlinePieces } from '../setout/index.ts';
+
+/** A piece of plan between two levels over the underside. */
+export interface Piece {
+  readonly plan: Polygon;
+  readonly from: number;
+  readonly to: number;
+}
+
+interface Cast<E extends Element> {
+  /** A footing is cast on it. Drains and ramps carry nothing. */
+  readonly carries: (element: E) => boolean;
+  /** From the underside of its slab to the top of what is cast: a box's whole height. */
+  readonly height: (element: E) => number;
+  /** How far its slab lies over the underside: an edge is turned down under it. */
+  readonly rise: (element: E) => number;
+  /** Stone laid on its bottom instead of the bed, m; null: the bed's. */
+  readonly stone: (element: E) => number | null;
+  /** What is left hollow in what is cast. */
+  readonly hollows: (element: E) => readonly Piece[];
+  /** What is cast beside the slab. */
+  readonly more: (element: E) => readonly Piece[];
+}
+
+const plain = <E extends Element>(): Cast<E> => ({
+  carries: () => true,
+  height: (e) => e.thickness,
+  rise: () => 0,
+  stone: () => null,
+  hollows: () => [],
+  more: () => [],
+});
+
+const CASTS: { readonly [K in ElementKind]: Cast<ElementOf[K]> } = {
+  strip: {
+    ...plain<RunElement>(),
+    carries: (e) => e.use !== 'drain',
+    stone: (e) => (e.use === 'drain' ? e.thickness : null),
+  },
+  underpin: plain(),
+  pad: plain(),
+  ramp: { ...plain(), carries: () => false },
+  raft: {
+    ...plain(),
+    rise: (e) => e.edge?.depth ?? 0,
+    more: ({ outline, edge }) =>
+      edge ? framePieces(outline, 0, edge.width).map(({ plan }) => ({ plan, from: 0, to: edge.depth })) : [],
+  },
+  box: {
+    ...plain(),
+    height: (e) => e.height,
+    hollows: (e) =>
+      outlinePieces(e.outline, -e.wall).map((plan) => ({ plan, from: e.thickness, to: e.height - e.roof })),
+  },
+};
+
+/** The row of an element's kind. */
+export const castOf = <E extends Element>(element: E): Cast<E> =>
+  // A row takes elements of its own kind only; which one that is the compiler cannot follow.
+  CASTS[element.kind] as unknown as Cast<E>;

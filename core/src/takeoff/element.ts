@@ -1,0 +1,74 @@
+/**
+ * One record an element on its way through the takeoff: each step takes what the step before left and
+ * adds its own. Levels and depths in m, volumes in m³, bank unless said.
+ */
+import type { DigWidth, Founded, SideRule } from '../dig/index.ts';
+import type { Polygon } from '../geometry/index.ts';
+import type { Layer } from '../ground/index.ts';
+import type { Support } from '../plan/kinds.ts';
+import type { FootingPiece } from '../pour/index.ts';
+
+/** After the dig: what it opens, and what of it is whose. */
+export interface Dug extends Founded {
+  /** In plan, convex pieces, flat [x, y, …]: its flat bottom and its opening at the ground. */
+  readonly bottoms: readonly Polygon[];
+  readonly openings: readonly Polygon[];
+  /** Deepest cut. */
+  readonly depth: number;
+  /** Soil shared with others is given to one of them. */
+  readonly volume: number;
+  /** Volume by soil, by position in the plan's list. */
+  readonly bySoil: readonly number[];
+  /** The bottom that is its own, m². */
+  readonly bottomArea: number;
+  /** The soils from the surface down at places of it. */
+  readonly columns: readonly (readonly Layer[])[];
+}
+
+/** After placing: what stands in it. */
+export interface Built extends Dug {
+  readonly stone: number;
+  readonly concrete: number;
+  readonly footings: readonly FootingPiece[];
+}
+
+/** After the water: how wet it is. */
+export interface Watered extends Built {
+  /** Water level about it; null when none is known. */
+  readonly water: number | null;
+  readonly wet: boolean;
+  /** Cuts through water that hangs over a tight layer. */
+  readonly perched: boolean;
+  /** Its bottom is in soil that water softens. */
+  readonly softBottom: boolean;
+}
+
+/** All that is said of an element. */
+export interface ElementTakeoff extends Omit<Watered, 'dug' | 'pieces' | 'columns' | 'reach'> {
+  readonly id: string;
+  readonly group: string;
+  /** Lowest of its stretches. */
+  readonly underside: number;
+  readonly top: number;
+  readonly blindingTop: number;
+  readonly stoneTop: number;
+  /** Level needed under the whole stack, and level dug. */
+  readonly formation: number;
+  readonly dug: number;
+  readonly fromString: number;
+  readonly width: DigWidth;
+  /** A pad's other bottom size; null for a strip. */
+  readonly bottomLength: number | null;
+  /** What keeps the sides up; the slope counts only when it is a slope. */
+  readonly support: Support;
+  readonly slope: number;
+  readonly rule: SideRule;
+  /** Left of its bottom for hand trim. */
+  readonly trim: number;
+  /** Axis length of a strip; long side of a pad. */
+  readonly length: number;
+  /** m² of its opening outside the plot; 0 when no plot is drawn. */
+  readonly outside: number;
+  /** Wholly within the survey. */
+  readonly surveyed: boolean;
+}

@@ -1,0 +1,3 @@
+export type { Built, Dug, ElementTakeoff, Watered } from './element.ts';
+export type { Job } from './job.ts';
+export * from './site-work.ts';

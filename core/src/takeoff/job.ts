@@ -1,0 +1,58 @@
+/**
+ * What is worked out of a job before anything is said about it. Codes and data only; words live with
+ * the interface. SI throughout; no NaN, no Infinity.
+ */
+import type { Lifts } from '../base/index.ts';
+import type { Cause, Excavation, Loads, Solid, Spoil } from '../dig/index.ts';
+import type { Problem } from '../findings/index.ts';
+import type { Frost, FrozenNow, GroundModel, Soil } from '../ground/index.ts';
+import type { Clash, FloorStack, Shallow } from '../levels/index.ts';
+import type { Facts } from '../log/index.ts';
+import type { Plan } from '../plan/schema.ts';
+import type { Placed } from '../pour/index.ts';
+import type { Hole } from '../water/index.ts';
+import type { ElementTakeoff } from './element.ts';
+import type { SiteWork } from './site-work.ts';
+
+/** Everything worked out of a job; figures, cautions and checks are made from it. */
+export interface Job {
+  readonly plan: Plan;
+  /** What the crew logged, as it was known. */
+  readonly facts: Facts;
+  readonly elements: readonly ElementTakeoff[];
+  readonly overdig: { readonly neat: number } & Readonly<Record<Cause, number>>;
+  readonly frost: Frost;
+  readonly frozen: (FrozenNow & { readonly volume: number }) | null;
+  /** Every floor's layers with their levels. */
+  readonly stacks: readonly FloorStack[];
+  readonly clashes: readonly Clash[];
+  readonly shallow: Shallow | null;
+  readonly water: { readonly from: GroundModel['waterFrom'] };
+  readonly soils: readonly Soil[];
+  readonly spoil: Spoil;
+  readonly work: SiteWork;
+  readonly loads: readonly Loads[];
+  readonly mixed: readonly { readonly truck: string; readonly loads: number }[];
+  readonly pile: {
+    readonly base: number;
+    readonly height: number;
+    readonly length: number;
+    readonly repose: number;
+  };
+  readonly lifts: Lifts | null;
+  readonly stone: { readonly volume: number; readonly mass: number; readonly loose: number };
+  readonly lean: { readonly volume: number; readonly ordered: number; readonly loads: number };
+  readonly concrete: { readonly neat: number; readonly ordered: number; readonly loads: number };
+  /** Walls and columns that stand in the backfill, m³ below ground. */
+  readonly walls: number;
+  /** m³ left of the bottoms for hand trim, and how thick it is on the whole. */
+  readonly handTrim: { readonly thickness: number; readonly volume: number };
+  readonly holes: readonly Hole[];
+  readonly inflow: readonly [number, number, number];
+  readonly areas: { readonly bottom: number; readonly opening: number };
+  readonly placed: Placed;
+  /** Bank m³ of the whole dig and of its parts. */
+  readonly dig: Excavation;
+  readonly solid: Solid;
+  readonly problems: readonly Problem[];
+}

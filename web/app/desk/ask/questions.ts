@@ -1,0 +1,84 @@
+/** Every long question that is asked of a job apart from the page's own thread: one row a question. */
+import {
+  alternatives,
+  compute,
+  digOrder,
+  instructionCost,
+  type Plan,
+  ruleCosts,
+  type SiteRecord,
+  type Takeoff,
+} from '@cimiento/core';
+
+export interface Job {
+  readonly plan: Plan;
+  readonly records: readonly SiteRecord[];
+}
+
+/** What a question is given beside what was asked. */
+export interface Asked extends Job {
+  /** The job's takeoff: worked out once for all questions about it. */
+  readonly takeoff: () => Takeoff;
+  /** Tells how far it is, 0…1. */
+  readonly progress: (share: number) => void;
+  /** ms since it began. */
+  readonly since: () => number;
+}
+
+/** A search for a better order ends after this, ms. */
+const LONGEST_SEARCH = 4000;
+
+const QUESTIONS = {
+  takeoff: (job: Asked) => job.takeoff(),
+  ruleCosts: (job: Asked, index: number, deeper: number) => ruleCosts(job.plan, job.takeoff(), index, deeper),
+  instructionCosts: ({ plan, takeoff, progress }: Asked) =>
+    plan.levels.instructions.map(({ id }, i, all) => {
+      progress(i / all.length);
+      return { id, change: instructionCost(plan, takeoff(), id) };
+    }),
+  alternatives: (job: Asked, index: number) => alternatives(job.plan, job.takeoff(), index),
+  digOrder: (job: Asked) =>
+    digOrder(job.plan, job.takeoff(), () => {
+      job.progress(job.since() / LONGEST_SEARCH);
+      return job.since() < LONGEST_SEARCH;
+    }),
+} as const;
+
+export type Question = keyof typeof QUESTIONS;
+type Rest<T> = T extends (job: Asked, ...rest: infer R) => unknown ? R : never;
+export type ArgsOf<Q extends Question> = Rest<(typeof QUESTIONS)[Q]>;
+export type AnswerOf<Q extends Question> = ReturnType<(typeof QUESTIONS)[Q]>;
+
+/** A job and what was worked out of it: kept while questions about it come. */
+export class Desk {
+  #job: Job | null = null;
+  #takeoff: Takeoff | null = null;
+
+  /** Another job, or another state of it. */
+  job(job: Job): void {
+    this.#job = job;
+    this.#takeoff = null;
+  }
+
+  ask<Q extends Question>(
+    question: Q,
+    args: ArgsOf<Q>,
+    progress: (share: number) => void,
+    clock: () => number,
+  ): AnswerOf<Q> {
+    const job = this.#job;
+    if (!job) throw new Error('A question was asked before there was a job.');
+    const start = clock();
+    const asked: Asked = {
+      ...job,
+      takeoff: () => {
+        this.#takeoff ??= compute(job.plan, job.records);
+        return this.#takeoff;
+      },
+      progress,
+      since: () => clock() - start,
+    };
+    const answer = QUESTIONS[question] as (asked: Asked, ...rest: unknown[]) => AnswerOf<Q>;
+    return answer(asked, ...args);
+  }
+}

@@ -1,0 +1,75 @@
+/** What-ifs in the background: whole takeoffs of changed plans, so never on the page's own thread. */
+import type { Alternative, Difference, DigOrder, Plan, RuleCost, SiteRecord } from '@cimiento/core';
+import { useEffect, useMemo, useState } from 'react';
+import { useDesk } from '../store.ts';
+import { Asker } from './asker.ts';
+import type { AnswerOf, ArgsOf, Job, Question } from './questions.ts';
+
+let asker: Asker | null = null;
+/** One worker for all what-ifs, apart from the one that keeps the takeoff up to date. */
+const what = (): Asker => {
+  asker ??= new Asker({ endStale: true });
+  return asker;
+};
+
+/** Jobs as they are asked about: one object a plan and its records, so that it is sent once. */
+const jobs = new WeakMap<Plan, Job>();
+function jobOf(plan: Plan, records: readonly SiteRecord[]): Job {
+  const known = jobs.get(plan);
+  if (known?.records === records) return known;
+  const job = { plan, records };
+  jobs.set(plan, job);
+  return job;
+}
+
+/** Quiet time before a what-if is asked: typing asks once, not at every key, ms. */
+const QUIET = 250;
+
+interface Asked<T> {
+  readonly value: T | null;
+  /** How far it is while there is no answer, 0…1. */
+  readonly share: number;
+}
+
+function useAsked<Q extends Question>(plan: Plan | null, question: Q, args: ArgsOf<Q>): Asked<AnswerOf<Q>> {
+  const records = useDesk((desk) => desk.records);
+  const key = args.join();
+  const [answer, setAnswer] = useState<{ readonly key: string; readonly value: AnswerOf<Q> } | null>(null);
+  const [share, setShare] = useState(0);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the question is the plan and the key
+  useEffect(() => {
+    if (plan === null) return setAnswer(null);
+    let stale = false;
+    const timer = setTimeout(() => {
+      setShare(0);
+      void what()
+        .ask(jobOf(plan, records), question, args, { topic: question, onProgress: setShare })
+        .then((value) => {
+          if (!stale) setAnswer(value === null ? null : { key, value });
+        });
+    }, QUIET);
+    return () => {
+      stale = true;
+      clearTimeout(timer);
+    };
+  }, [plan, records, key]);
+  const value = answer?.key === key ? answer.value : null;
+  return useMemo(() => ({ value, share }), [value, share]);
+}
+
+/** What each depth rule would cost if it decided; null until the answer is there. */
+export const useRuleCosts = (plan: Plan, index: number, deeper: number): RuleCost[] | null =>
+  useAsked(plan, 'ruleCosts', [index, deeper]).value;
+
+/** What each of the engineer's instructions changes. */
+export const useInstructionCosts = (
+  plan: Plan,
+): { readonly id: string; readonly change: Difference | null }[] | null =>
+  useAsked(plan, 'instructionCosts', []).value;
+
+/** An element's sides sloped back, benched and shored. */
+export const useAlternatives = (plan: Plan, index: number): Alternative[] | null =>
+  useAsked(plan, 'alternatives', [index]).value;
+
+/** The order of digging: the person's own, or the best found; and how far the search is. */
+export const useDigOrder = (plan: Plan | null): Asked<DigOrder> => useAsked(plan, 'digOrder', []);

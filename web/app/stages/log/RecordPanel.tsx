@@ -1,0 +1,138 @@
+/** What was done and seen on the job, newest first; a note to add; and what still waits to be sent. */
+import { Box, Flex } from '@chakra-ui/react';
+import { inTime, type SiteRecord, standing } from '@cimiento/core';
+import { useMemo, useState } from 'react';
+import { When } from '../../board/When.tsx';
+import { useJobId } from '../../desk/jobId.ts';
+import { useLog } from '../../desk/records.ts';
+import { useDesk } from '../../desk/store.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
+import { Button, FieldError, Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { recordText } from '../../parts/records.ts';
+import { TextField } from '../../parts/TextField.tsx';
+import { Panel } from '../fields.tsx';
+
+const SHOWN = 12;
+
+export function RecordPanel() {
+  const { t } = useTranslation();
+  const jobId = useJobId();
+  const records = useDesk((desk) => desk.records);
+  const unsent = useDesk((desk) => desk.unsent);
+  const refused = useDesk((desk) => desk.refused);
+  const [all, setAll] = useState(false);
+  const rows = useMemo(() => inTime(records).reverse(), [records]);
+  const stand = useMemo(() => new Set(standing(records)), [records]);
+  const shown = all ? rows : rows.slice(0, SHOWN);
+  return (
+    <Panel title={t('record.title')} aside={t('record.aside')}>
+      <NewNote />
+      {unsent.length > 0 && (
+        <Small role="status" data-unsent>
+          {t('record.waiting', { count: unsent.length })}
+        </Small>
+      )}
+      {refused && <FieldError role="alert">{t('record.refused')}</FieldError>}
+      {rows.length === 0 && <Small fontSize="sm">{t('record.none')}</Small>}
+      <Box as="ol" data-records>
+        {shown.map((record) => (
+          <Line key={record.id} record={record} stands={stand.has(record)} />
+        ))}
+      </Box>
+      {rows.length > shown.length && (
+        <Button size="sm" onClick={() => setAll(true)}>
+          {t('record.older', { count: rows.length - shown.length })}
+        </Button>
+      )}
+      {rows.length > 0 && (
+        <a href={`/jobs/${jobId}/record.pdf`} target="_blank" rel="noreferrer">
+          {t('record.print')}
+        </a>
+      )}
+    </Panel>
+  );
+}
+
+function NewNote() {
+  const { t } = useTranslation();
+  const log = useLog();
+  const element = useDesk((desk) => desk.picked);
+  const [text, setText] = useState('');
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        const said = text.trim();
+        if (!said) return;
+        log('note', { text: said }, { element });
+        setText('');
+      }}
+    >
+      <Flex gap={2} align="end">
+        <Box flex="1">
+          <TextField
+            label={t('record.noteLabel')}
+            value={text}
+            maxLength={2000}
+            onChange={(event) => setText(event.target.value)}
+          />
+        </Box>
+        <Button type="submit" disabled={text.trim() === ''}>
+          {t('record.add')}
+        </Button>
+      </Flex>
+    </form>
+  );
+}
+
+function Line({ record, stands }: { record: SiteRecord; stands: boolean }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const log = useLog();
+  const plan = useDesk((desk) => desk.plan);
+  const waits = useDesk((desk) => desk.unsent.includes(record.id));
+  const { what, value } = recordText(t, format, plan, record);
+  return (
+    <Box
+      as="li"
+      py={1.5}
+      borderBottomWidth="1px"
+      borderStyle="solid"
+      borderColor="rule"
+      data-record={record.kind}
+      data-waits={waits}
+    >
+      <Flex justify="space-between" gap={2} align="baseline">
+        <Box
+          as="span"
+          fontSize="sm"
+          textDecoration={stands || record.value === null ? 'none' : 'line-through'}
+          overflowWrap="anywhere"
+        >
+          {what}: <strong>{value}</strong>
+        </Box>
+        {stands && (
+          <Button
+            size="sm"
+            look="quiet"
+            aria-label={t('record.takeBackNamed', { what: `${what} ${value}` })}
+            onClick={() => log(record.kind, null, { corrects: record.id, element: record.element })}
+          >
+            {t('record.takeBack')}
+          </Button>
+        )}
+      </Flex>
+      <Small>
+        {record.id.startsWith('old-') ? (
+          t('record.unknownBy')
+        ) : (
+          <>
+            <When at={new Date(record.at)} />
+            {record.by && ` · ${record.by}`}
+          </>
+        )}
+      </Small>
+    </Box>
+  );
+}
