@@ -1,10 +1,10 @@
 /**
- * Performance: compute() on the demos and a simulated 60-element job, first-load script of the
- * desk, and edit-to-tally latency in the real browser. Prints medians and spread; asserts nothing.
+ * Performance: compute() on the demos and simulated jobs, step by step; surveys; then the desk in a real
+ * browser. Prints medians and spread; asserts nothing. `--compute` leaves the browser out, `--desk` all
+ * but it.
  */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
 import {
   compute,
   digInputs,
@@ -18,21 +18,9 @@ import {
 } from '@cimiento/core';
 import { readLandXml, readPlan, readSurveyCsv, writeSurveyCsv } from '@cimiento/formats';
 import { random, simulatedJob, simulatedSurvey } from '@cimiento/simulators';
-import { chromium } from '@playwright/test';
-import { newJob, signIn, stage } from '../web/e2e/helpers.ts';
-import serve from '../web/e2e/serve.ts';
-import { CHROMIUM } from './chromium.ts';
-import { load } from './load.ts';
+import { deskBench } from './bench-desk.ts';
 import { ROOT } from './postgres.ts';
-
-const sorted = (values: readonly number[]) => [...values].sort((a, b) => a - b);
-const share = (values: readonly number[], part: number) =>
-  sorted(values)[Math.min(values.length - 1, Math.floor(values.length * part))] ?? 0;
-const ms = (value: number) => value.toFixed(1).padStart(7);
-const row = (name: string, values: readonly number[]) =>
-  console.log(
-    `${name.padEnd(34)} median ${ms(share(values, 0.5))}  p95 ${ms(share(values, 0.95))}  min ${ms(share(values, 0))}  max ${ms(share(values, 1))} ms  (n ${values.length})`,
-  );
+import { repeat, row } from './rows.ts';
 
 function time(plan: Plan, runs: number): number[] {
   for (let i = 0; i < 3; i++) compute(plan);
@@ -43,25 +31,38 @@ function time(plan: Plan, runs: number): number[] {
   });
 }
 
-const repeat = (runs: number, work: () => unknown) =>
-  Array.from({ length: runs }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  });
-
 const demo = (name: string): Plan => {
   const read = readPlan(readFileSync(join(ROOT, 'demo', `${name}.json`), 'utf8'));
   if (!read.ok) throw new Error(name);
   return read.plan;
 };
 
+if (process.argv.includes('--desk')) {
+  await deskBench();
+  process.exit(0);
+}
 console.log(`node ${process.version}\n\ncompute(plan)`);
 row('Honey house', time(demo('honey-house'), 60));
 row('Bell frame', time(demo('bell-frame'), 60));
 for (const count of [15, 30, 60, 120, 240])
   row(`simulated job, ${count} elements`, time(simulatedJob(count), count > 100 ? 10 : 40));
 row('Drying barn, stepped', time(demo('drying-barn'), 40));
+
+/** Each step of a takeoff by itself, in the order they run. */
+function steps(plan: Plan, runs: number): Map<string, number[]> {
+  const taken = new Map<string, number[]>();
+  for (let i = 0; i < runs; i++)
+    compute(plan, [], (step, run) => {
+      const start = performance.now();
+      const made = run();
+      taken.set(step, [...(taken.get(step) ?? []), performance.now() - start]);
+      return made;
+    });
+  return taken;
+}
+console.log('\nits steps, Honey house');
+steps(demo('honey-house'), 5);
+for (const [step, taken] of steps(demo('honey-house'), 40)) row(`  ${step}`, taken);
 
 /** The plan on ground nobody has seen: the hundredth spot a hair higher each time, so that nothing is remembered. */
 let hair = 0;
@@ -187,51 +188,4 @@ row(
 );
 if (process.argv.includes('--compute')) process.exit(0);
 
-const stop = await serve();
-const browser = await chromium.launch(CHROMIUM);
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-await signIn(page);
-const url = await newJob(page, 'honey-house');
-// A fresh load of the desk alone, with nothing cached.
-const scripts = new Map<string, number>();
-const fresh = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-await fresh.addCookies(await page.context().cookies());
-const desk = await fresh.newPage();
-desk.on('response', async (response) => {
-  if (!response.url().endsWith('.js')) return;
-  const body = await response.body().catch(() => Buffer.alloc(0));
-  scripts.set(response.url(), gzipSync(body, { level: 9 }).length);
-});
-await desk.goto(url);
-await desk.waitForLoadState('networkidle');
-const bytes = [...scripts.values()].reduce((sum, size) => sum + size, 0);
-console.log(
-  `\nfirst load of the desk: ${(bytes / 1000).toFixed(1)} kB of script, gzip, in ${scripts.size} files`,
-);
-
-// From the input event to the frame that shows the new tally.
-await stage(desk, 'ground');
-const latencies = (await desk.evaluate(`(async () => {
-  const input = document.querySelector('[data-side] [data-quantity="ground.frost.local"]');
-  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
-  const shown = () => document.querySelector('[data-figure=dig] [data-value]').textContent;
-  const out = [];
-  for (let i = 0; i < 80; i++) {
-    const before = shown();
-    const start = performance.now();
-    set.call(input, (0.8 + (i % 40) / 50 + (i >= 40 ? 0.01 : 0)).toFixed(2));
-    input.dispatchEvent(new Event('input', { bubbles: true }));
-    await new Promise((done) => {
-      const look = () => (shown() !== before || performance.now() - start > 2000 ? requestAnimationFrame(() => done()) : requestAnimationFrame(look));
-      look();
-    });
-    out.push(performance.now() - start);
-    await new Promise((done) => setTimeout(done, 30));
-  }
-  return out;
-})()`)) as number[];
-console.log('\nedit to tally, Honey house, in the browser');
-row('typed frost depth', latencies.slice(5));
-await browser.close();
-await load(process.env.BASE_URL ?? '');
-await stop();
+await deskBench();

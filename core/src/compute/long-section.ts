@@ -1,7 +1,7 @@
 /** A strip cut along its own axis, run after run, unrolled: how its bottom steps with the ground. */
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
 import type { Need } from '../levels/index.ts';
-import { isRun } from '../plan/elements.ts';
+import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { segmentsOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';

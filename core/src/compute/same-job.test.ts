@@ -4,7 +4,8 @@
  */
 import { describe, expect, it } from 'vitest';
 import { newLog } from '../plan/blank.ts';
-import { type Element, isRun } from '../plan/elements.ts';
+import type { Element } from '../plan/elements.ts';
+import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { named, pad, plainPlan, raft, ramp, seeded, strip, tank } from '../testing.ts';
 import { compute } from './compute.ts';

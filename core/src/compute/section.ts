@@ -2,7 +2,7 @@
 import { type ProfilePiece, profile } from '../dig/solid.ts';
 import { clipLine, edges } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
-import { isRun } from '../plan/elements.ts';
+import { isRun } from '../plan/forms.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
 import { middleOf, segmentsOf, shapeOf, sizesOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';

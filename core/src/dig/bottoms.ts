@@ -16,15 +16,8 @@ import {
   tidy,
 } from '../geometry/index.ts';
 import type { Stepped } from '../levels/steps.ts';
-import {
-  type Element,
-  type ElementOf,
-  isRun,
-  type OutlinedElement,
-  type Pad,
-  type Ramp,
-  type RunElement,
-} from '../plan/elements.ts';
+import type { Element, ElementOf, Pad, Ramp } from '../plan/elements.ts';
+import { isRun, type OutlinedElement, type RunElement } from '../plan/forms.ts';
 import type { ElementKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { footprints, segmentsOf } from '../setout/index.ts';

@@ -5,7 +5,7 @@
  */
 import type { Linear, Polygon } from '../geometry/index.ts';
 import type { GroundModel } from '../ground/strata.ts';
-import { isOutlined } from '../plan/elements.ts';
+import { isOutlined } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { outlinePieces, shapeOf } from '../setout/index.ts';
 import {

@@ -1,7 +1,8 @@
 /** Cuts the plan pieces of a stepped strip where its bottom steps. */
 import { intersect, type Linear, type Polygon } from '../geometry/index.ts';
 import type { Stepped } from '../levels/steps.ts';
-import { type Element, isRun } from '../plan/elements.ts';
+import type { Element } from '../plan/elements.ts';
+import { isRun } from '../plan/forms.ts';
 import { segmentsOf } from '../setout/index.ts';
 
 export interface StretchPiece {

@@ -1,7 +1,8 @@
 /** The one door for plans from outside: migrate, check the shape (Ajv), then the sense. */
 import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
 import type { Problem, ProblemCode } from '../findings/index.ts';
-import { MOST_RECORDS, RECORD_KIND_IDS, RECORD_SCHEMAS, type SiteRecord } from '../log/index.ts';
+import { MOST_RECORDS, RECORD_KIND_IDS, type SiteRecord } from '../log/index.ts';
+import { RECORD_SCHEMAS } from '../log/schema.ts';
 import { ELEMENT_KINDS } from '../plan/kinds.ts';
 import { CLOCK, PLAN_FORMAT, PLAN_VERSION } from '../plan/limits.ts';
 import { migrate } from '../plan/migrate.ts';

@@ -2,7 +2,8 @@
 import type { Problem } from '../findings/index.ts';
 import type { Polygon } from '../geometry/index.ts';
 import { type Frost, type GroundModel, groundAt, placesOn } from '../ground/index.ts';
-import { type Element, isRun } from '../plan/elements.ts';
+import type { Element } from '../plan/elements.ts';
+import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { footingPieces, shapeOf } from '../setout/index.ts';
 import { type DepthDecision, decideDepth, type Places } from './depth.ts';

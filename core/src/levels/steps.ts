@@ -10,7 +10,7 @@ import { boxOf, clipLine, edges, type Linear, type Polygon } from '../geometry/i
 import type { Frost } from '../ground/design-frost.ts';
 import { placesOn } from '../ground/places.ts';
 import type { GroundModel } from '../ground/strata.ts';
-import type { RunElement } from '../plan/elements.ts';
+import type { RunElement } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { segmentsOf } from '../setout/index.ts';
 import { type Candidate, candidatesAt, courseLevel, type DepthRule, instructionFor } from './depth.ts';

@@ -4,7 +4,6 @@ export {
   MOST_RECORDS,
   RECORD_KIND_IDS,
   RECORD_KINDS,
-  RECORD_SCHEMAS,
   type RecordKindId,
   type RecordValue,
   type SiteRecord,

@@ -1,6 +1,6 @@
 /** The kinds of element a plan is made of, one schema a kind. */
 import Type, { type Static, type TSchema } from 'typebox';
-import { ELEMENT_KINDS, type ElementKind, FORMS, type Form, STRIP_USES, SUPPORTS } from './kinds.ts';
+import { ELEMENT_KINDS, type ElementKind, STRIP_USES, SUPPORTS } from './kinds.ts';
 import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
 
 const Common = {
@@ -119,13 +119,3 @@ export type Ramp = Static<typeof Ramp>;
 export type Underpin = Static<typeof Underpin>;
 export type ElementOf = { [K in ElementKind]: Static<(typeof SCHEMAS)[K]> };
 export type Element = ElementOf[ElementKind];
-
-/** Elements of one form: what has an axis, what has an outline. */
-type OfForm<F extends Form> = Extract<
-  Element,
-  { kind: { [K in ElementKind]: (typeof FORMS)[K] extends F ? K : never }[ElementKind] }
->;
-export type RunElement = OfForm<'run'>;
-export type OutlinedElement = OfForm<'outline'>;
-export const isRun = (element: Element): element is RunElement => FORMS[element.kind] === 'run';
-export const isOutlined = (element: Element): element is OutlinedElement => FORMS[element.kind] === 'outline';

@@ -1,21 +1,9 @@
 export { isAssumed, settled } from './assumed.ts';
 export * from './blank.ts';
 export * from './diff.ts';
-export {
-  type BoxElement,
-  type Element,
-  type ElementOf,
-  isOutlined,
-  isRun,
-  type OutlinedElement,
-  type Pad,
-  type Raft,
-  type Ramp,
-  type RunElement,
-  type Strip,
-  type Underpin,
-} from './elements.ts';
+export type { BoxElement, Element, ElementOf, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
 export * from './fields.ts';
+export { isOutlined, isRun, type OutlinedElement, type RunElement } from './forms.ts';
 export * from './kinds.ts';
 export * from './limits.ts';
 export * from './migrate.ts';

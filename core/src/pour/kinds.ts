@@ -1,7 +1,8 @@
 /** What is cast on every kind of element: one row a kind. Levels in m over the element's underside. */
 import { framePieces } from '../dig/bottoms.ts';
 import type { Polygon } from '../geometry/index.ts';
-import type { Element, ElementOf, RunElement } from '../plan/elements.ts';
+import type { Element, ElementOf } from '../plan/elements.ts';
+import type { RunElement } from '../plan/forms.ts';
 import type { ElementKind } from '../plan/kinds.ts';
 import { outlinePieces } from '../setout/index.ts';
 

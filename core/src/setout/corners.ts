@@ -1,5 +1,5 @@
 /** The corners a job is set out by: ends and bends of axes and outlines, middles of pads, named. */
-import { isOutlined, isRun } from '../plan/elements.ts';
+import { isOutlined, isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { segmentsOf } from './footprint.ts';
 import { shapeOf } from './kinds.ts';

@@ -13,7 +13,8 @@ import {
   rectangle,
   tidy,
 } from '../geometry/index.ts';
-import { type Element, isOutlined, isRun, type RunElement } from '../plan/elements.ts';
+import type { Element } from '../plan/elements.ts';
+import { isOutlined, isRun, type RunElement } from '../plan/forms.ts';
 
 type Point = readonly [number, number];
 

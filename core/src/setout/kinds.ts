@@ -3,7 +3,8 @@
  * row here, one in dig/kinds.ts and one in pour/kinds.ts; the compiler names each that is missing.
  */
 import type { Polygon } from '../geometry/index.ts';
-import type { Element, ElementOf, OutlinedElement, Pad, Ramp, RunElement } from '../plan/elements.ts';
+import type { Element, ElementOf, Pad, Ramp } from '../plan/elements.ts';
+import type { OutlinedElement, RunElement } from '../plan/forms.ts';
 import type { ElementKind } from '../plan/kinds.ts';
 import { axisLength, segmentsOf } from './footprint.ts';
 

@@ -4,7 +4,7 @@ import Flatbush from 'flatbush';
 import type { Solid } from '../dig/solid.ts';
 import { type Box, boxOf, gapBetween, type Polygon, smallestRectangle } from '../geometry/index.ts';
 import type { Layer } from '../ground/strata.ts';
-import { isRun } from '../plan/elements.ts';
+import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { axisLength } from '../setout/index.ts';
 import { equivalentRadius, pitInflow, trenchInflow } from './inflow.ts';

@@ -8,9 +8,10 @@ import {
   sectionThrough,
   type Takeoff,
 } from '@cimiento/core';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button } from '../parts/controls.tsx';
+import { openAll } from '../parts/later.tsx';
 import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
 import { useAutosave } from './autosave.ts';
 import { GroundColumn } from './column/GroundColumn.tsx';
@@ -24,8 +25,17 @@ import { useRecords } from './records.ts';
 import { Side } from './Side.tsx';
 import { DeskProvider, makeDesk, useDesk } from './store.ts';
 import { TopBar } from './TopBar.tsx';
-import { GroundProvider, LONGEST_TAKEOFF, TakeoffProvider, useTakeoffOf } from './takeoff.ts';
+import {
+  GroundProvider,
+  LONGEST_TAKEOFF,
+  ShownPlanProvider,
+  TakeoffProvider,
+  useTakeoffOf,
+} from './takeoff.ts';
 import { Tally } from './tally/Tally.tsx';
+
+/** After the desk is up nothing else is fetched for so long, ms. */
+const QUIET_FIRST = 5000;
 
 export function DeskPage({
   jobId,
@@ -61,6 +71,11 @@ export function DeskPage({
         saving: { state: 'conflict', conflict: { revision, plan, by: null } },
       });
   }, [store, jobId, plan, revision]);
+  // The other stages are fetched while nothing else is to do.
+  useEffect(() => {
+    const timer = setTimeout(() => void openAll(), QUIET_FIRST);
+    return () => clearTimeout(timer);
+  }, []);
   // After what was kept is back: saving it starts from there.
   useAutosave(store, jobId);
   return (
@@ -76,15 +91,23 @@ function Desk() {
   const { t } = useTranslation();
   const plan = useDesk((desk) => desk.plan);
   const records = useDesk((desk) => desk.records);
-  const { takeoff, calledOff } = useTakeoffOf(plan, records);
+  const { takeoff, plan: shown, calledOff } = useTakeoffOf(plan, records);
   const tooLong = t('problem.tookTooLong', { limit: `${LONGEST_TAKEOFF / 1000} s` });
   if (!takeoff) return <DeskShell name={plan.name} note={calledOff ? tooLong : t('bar.working')} />;
-  return <Worktop takeoff={takeoff} calledOff={calledOff ? tooLong : null} />;
+  return <Worktop takeoff={takeoff} plan={shown} calledOff={calledOff ? tooLong : null} />;
 }
 
-function Worktop({ takeoff, calledOff }: { takeoff: Takeoff; calledOff: string | null }) {
+const Worktop = memo(function Worktop({
+  takeoff,
+  plan,
+  calledOff,
+}: {
+  takeoff: Takeoff;
+  /** What the takeoff is of. */
+  plan: Plan;
+  calledOff: string | null;
+}) {
   const { t } = useTranslation();
-  const plan = useDesk((desk) => desk.plan);
   const picked = useDesk((desk) => desk.picked);
   const model = groundModel(plan);
   const order = useOrderOf(plan);
@@ -98,107 +121,109 @@ function Worktop({ takeoff, calledOff }: { takeoff: Takeoff; calledOff: string |
   return (
     <GroundProvider value={model}>
       <TakeoffProvider value={takeoff}>
-        <OrderProvider value={order}>
-          <Box
-            data-desk="live"
-            display={{ base: 'flex', lg: 'grid' }}
-            flexDirection="column"
-            h={{ lg: '100vh' }}
-            minH="100vh"
-            gridTemplateColumns="164px minmax(0, 1fr) 300px"
-            gridTemplateRows="auto minmax(0, 1fr) auto"
-          >
-            <title>{`${plan.name} · Cimiento`}</title>
-            <Box gridColumn="1 / -1" order={0}>
-              <TopBar />
-              {calledOff && (
-                <Box role="alert" bg="heldWash" color="held" px={3} py={1.5} fontSize="sm" data-called-off>
-                  {calledOff}
-                </Box>
-              )}
-            </Box>
+        <ShownPlanProvider value={plan}>
+          <OrderProvider value={order}>
             <Box
-              gridRow={{ lg: '2 / 4' }}
-              gridColumn={{ lg: '1' }}
-              display={{ base: 'none', lg: 'block' }}
-              minH={0}
-              overflowY="auto"
+              data-desk="live"
+              display={{ base: 'flex', lg: 'grid' }}
+              flexDirection="column"
+              h={{ lg: '100vh' }}
+              minH="100vh"
+              gridTemplateColumns="164px minmax(0, 1fr) 300px"
+              gridTemplateRows="auto minmax(0, 1fr) auto"
             >
-              <GroundColumn />
-            </Box>
-            <Flex as="main" direction="column" minH={0} gridColumn={{ lg: '2' }} order={{ base: 2, lg: 0 }}>
-              <Box
-                flex={{ lg: '1.16' }}
-                minH={0}
-                h={{ base: '330px', lg: 'auto' }}
-                order={{ base: 2, lg: 0 }}
-              >
-                <PlanView section={section} />
+              <title>{`${plan.name} · Cimiento`}</title>
+              <Box gridColumn="1 / -1" order={0}>
+                <TopBar />
+                {calledOff && (
+                  <Box role="alert" bg="heldWash" color="held" px={3} py={1.5} fontSize="sm" data-called-off>
+                    {calledOff}
+                  </Box>
+                )}
               </Box>
               <Box
-                flex={{ lg: '1' }}
+                gridRow={{ lg: '2 / 4' }}
+                gridColumn={{ lg: '1' }}
+                display={{ base: 'none', lg: 'block' }}
                 minH={0}
-                h={{ base: lowerHeight, lg: 'auto' }}
-                borderTopWidth={{ lg: '1px' }}
+                overflowY="auto"
+              >
+                <GroundColumn />
+              </Box>
+              <Flex as="main" direction="column" minH={0} gridColumn={{ lg: '2' }} order={{ base: 2, lg: 0 }}>
+                <Box
+                  flex={{ lg: '1.16' }}
+                  minH={0}
+                  h={{ base: '330px', lg: 'auto' }}
+                  order={{ base: 2, lg: 0 }}
+                >
+                  <PlanView section={section} />
+                </Box>
+                <Box
+                  flex={{ lg: '1' }}
+                  minH={0}
+                  h={{ base: lowerHeight, lg: 'auto' }}
+                  borderTopWidth={{ lg: '1px' }}
+                  borderStyle="solid"
+                  borderColor="edge"
+                >
+                  <LowerView
+                    element={matched >= 0 ? plan.elements[matched] : undefined}
+                    index={matched}
+                    near={section}
+                  />
+                </Box>
+              </Flex>
+              <Box
+                gridColumn={{ lg: '3' }}
+                minH={0}
+                borderLeftWidth={{ lg: '1px' }}
                 borderStyle="solid"
                 borderColor="edge"
+                order={{ base: 3, lg: 0 }}
+                pb={{ base: 16, lg: 0 }}
               >
-                <LowerView
-                  element={matched >= 0 ? plan.elements[matched] : undefined}
-                  index={matched}
-                  near={section}
-                />
+                <Side />
               </Box>
-            </Flex>
-            <Box
-              gridColumn={{ lg: '3' }}
-              minH={0}
-              borderLeftWidth={{ lg: '1px' }}
-              borderStyle="solid"
-              borderColor="edge"
-              order={{ base: 3, lg: 0 }}
-              pb={{ base: 16, lg: 0 }}
-            >
-              <Side />
-            </Box>
-            <Box gridColumn={{ lg: '2 / 4' }} order={{ base: 1, lg: 0 }}>
-              <Tally />
-            </Box>
-            <Box
-              display={{ base: 'block', lg: 'none' }}
-              position="fixed"
-              left={0}
-              right={0}
-              bottom={0}
-              zIndex={10}
-              bg="sheet"
-              borderTopWidth="2px"
-              borderStyle="solid"
-              borderColor="ink"
-              className="no-print"
-            >
-              {sheet && (
-                <Box maxH="62vh" overflowY="auto">
-                  <GroundColumn onPick={() => setSheet(false)} />
-                </Box>
-              )}
-              <Button
-                w="full"
-                look="main"
-                borderRadius={0}
-                aria-expanded={sheet}
-                onClick={() => setSheet(!sheet)}
+              <Box gridColumn={{ lg: '2 / 4' }} order={{ base: 1, lg: 0 }}>
+                <Tally />
+              </Box>
+              <Box
+                display={{ base: 'block', lg: 'none' }}
+                position="fixed"
+                left={0}
+                right={0}
+                bottom={0}
+                zIndex={10}
+                bg="sheet"
+                borderTopWidth="2px"
+                borderStyle="solid"
+                borderColor="ink"
+                className="no-print"
               >
-                {t(sheet ? 'column.close' : 'column.open')} · <StageName />
-              </Button>
+                {sheet && (
+                  <Box maxH="62vh" overflowY="auto">
+                    <GroundColumn onPick={() => setSheet(false)} />
+                  </Box>
+                )}
+                <Button
+                  w="full"
+                  look="main"
+                  borderRadius={0}
+                  aria-expanded={sheet}
+                  onClick={() => setSheet(!sheet)}
+                >
+                  {t(sheet ? 'column.close' : 'column.open')} · <StageName />
+                </Button>
+              </Box>
+              <Keys />
             </Box>
-            <Keys />
-          </Box>
-        </OrderProvider>
+          </OrderProvider>
+        </ShownPlanProvider>
       </TakeoffProvider>
     </GroundProvider>
   );
-}
+});
 
 function StageName() {
   const { t } = useTranslation();

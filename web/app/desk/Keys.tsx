@@ -1,6 +1,6 @@
 /** The keyboard: digits jump between stages, / finds a trench or pad, ? shows the keys. */
 import { Box } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Input } from '../parts/controls.tsx';
 import { Modal } from '../parts/Modal.tsx';
@@ -11,7 +11,7 @@ const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
-export function Keys() {
+export const Keys = memo(function Keys() {
   const { t } = useTranslation();
   const store = useDeskStore();
   const [open, setOpen] = useState<'keys' | 'find' | null>(null);
@@ -60,7 +60,7 @@ export function Keys() {
       {open === 'find' ? <Find onDone={() => setOpen(null)} /> : <KeyList />}
     </Modal>
   );
-}
+});
 
 function KeyList() {
   const { t } = useTranslation();

@@ -1,21 +1,28 @@
 /** The drawing under the plan: the section, or what the stage has of its own to draw. */
 import { chakra } from '@chakra-ui/react';
 import type { Element, Section } from '@cimiento/core';
+import { Suspense, useMemo } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Heading } from '../parts/controls.tsx';
-import { OrderView } from '../stages/dig/OrderView.tsx';
-import { PilesView } from '../stages/dig/PilesView.tsx';
-import { TrucksView } from '../stages/dig/TrucksView.tsx';
-import { FenceView } from '../stages/ground/FenceView.tsx';
-import { FrostCharts } from '../stages/ground/FrostCharts.tsx';
-import { PitFace } from '../stages/ground/PitFace.tsx';
-import { LongSectionView } from '../stages/levels/LongSectionView.tsx';
-import { StackView } from '../stages/levels/StackView.tsx';
-import { BoardsTable } from '../stages/setout/BoardsTable.tsx';
-import { CheckSheet } from '../stages/setout/CheckSheet.tsx';
+import { later } from '../parts/later.tsx';
 import { SectionView } from './section/SectionView.tsx';
 import type { Stage } from './stages.ts';
 import { type Lower, useDesk, useDeskStore } from './store.ts';
+
+const ground = () => import('../stages/ground/index.ts');
+const levels = () => import('../stages/levels/index.ts');
+const setout = () => import('../stages/setout/index.ts');
+const dig = () => import('../stages/dig/views.ts');
+const PitFace = later(ground, 'PitFace');
+const FenceView = later(ground, 'FenceView');
+const FrostCharts = later(ground, 'FrostCharts');
+const StackView = later(levels, 'StackView');
+const LongSectionView = later(levels, 'LongSectionView');
+const CheckSheet = later(setout, 'CheckSheet');
+const BoardsTable = later(setout, 'BoardsTable');
+const OrderView = later(dig, 'OrderView');
+const TrucksView = later(dig, 'TrucksView');
+const PilesView = later(dig, 'PilesView');
 
 /** The first stands there until another is chosen. */
 const DRAWINGS: Partial<Record<Stage, readonly Lower[]>> = {
@@ -25,11 +32,13 @@ const DRAWINGS: Partial<Record<Stage, readonly Lower[]>> = {
   dig: ['section', 'order', 'trucks', 'piles', 'long'],
 };
 
+const ONLY: readonly Lower[] = ['section'];
+
 /** The drawing that stands there now, and those there are. */
 function useShown(): { shown: Lower; drawings: readonly Lower[] } {
   const stage = useDesk((desk) => desk.stage);
   const chosen = useDesk((desk) => desk.view.lower[desk.stage]);
-  const drawings = DRAWINGS[stage] ?? ['section'];
+  const drawings = DRAWINGS[stage] ?? ONLY;
   return { drawings, shown: chosen && drawings.includes(chosen) ? chosen : drawings[0]! };
 }
 
@@ -49,34 +58,71 @@ export function LowerView({
   index: number;
   near: Section | null;
 }) {
-  const { t } = useTranslation();
-  const store = useDeskStore();
   const stage = useDesk((desk) => desk.stage);
   const { shown, drawings } = useShown();
+  const head = useMemo(
+    () => <Head stage={stage} drawings={drawings} shown={shown} name={element?.name ?? null} />,
+    [stage, drawings, shown, element?.name],
+  );
+  return (
+    <Suspense fallback={head}>
+      <Shown shown={shown} head={head} element={element} index={index} near={near} />
+    </Suspense>
+  );
+}
+
+/** Names of the drawings there are, or of the only one. */
+function Head({
+  stage,
+  drawings,
+  shown,
+  name,
+}: {
+  stage: Stage;
+  drawings: readonly Lower[];
+  shown: Lower;
+  /** Of the element cut through. */
+  name: string | null;
+}) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
   const choose = (lower: Lower) => {
     const { look, view } = store.getState();
     look({ lower: { ...view.lower, [stage]: lower } });
   };
   const title = (lower: Lower) =>
-    lower === 'section' && element ? t('section.through', { name: element.name }) : t(`lower.${lower}`);
-  const head =
-    drawings.length > 1 ? (
-      <Tabs className="no-print" role="group" aria-label={t('lower.title')}>
-        {drawings.map((lower) => (
-          <Tab
-            key={lower}
-            type="button"
-            aria-pressed={lower === shown}
-            data-lower={lower}
-            onClick={() => choose(lower)}
-          >
-            {title(lower)}
-          </Tab>
-        ))}
-      </Tabs>
-    ) : (
-      <Heading>{title('section')}</Heading>
-    );
+    lower === 'section' && name !== null ? t('section.through', { name }) : t(`lower.${lower}`);
+  if (drawings.length < 2) return <Heading>{title('section')}</Heading>;
+  return (
+    <Tabs className="no-print" role="group" aria-label={t('lower.title')}>
+      {drawings.map((lower) => (
+        <Tab
+          key={lower}
+          type="button"
+          aria-pressed={lower === shown}
+          data-lower={lower}
+          onClick={() => choose(lower)}
+        >
+          {title(lower)}
+        </Tab>
+      ))}
+    </Tabs>
+  );
+}
+
+function Shown({
+  shown,
+  head,
+  element,
+  index,
+  near,
+}: {
+  shown: Lower;
+  head: React.ReactNode;
+  element: Element | undefined;
+  index: number;
+  near: Section | null;
+}) {
   switch (shown) {
     case 'pit':
       return <PitFace head={head} />;

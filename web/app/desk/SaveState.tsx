@@ -1,6 +1,7 @@
 /** How saving goes, in words; and what to do when two people saved at once. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { mergePlans } from '@cimiento/core';
+import { writeJob } from '@cimiento/formats';
 import { useMemo, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { ChangeLine } from '../parts/ChangeLine.tsx';
@@ -16,7 +17,7 @@ export function SaveState() {
   const { t } = useTranslation();
   const saving = useDesk((desk) => desk.saving);
   const revision = useDesk((desk) => desk.base.revision);
-  const plan = useDesk((desk) => desk.plan);
+  const store = useDeskStore();
   const kept = useDesk((desk) => desk.kept);
   const format = useFormat();
   const alarming = saving.state !== 'saved' && saving.state !== 'saving' && saving.state !== 'unsaved';
@@ -43,9 +44,10 @@ export function SaveState() {
             {' '}
             <Button
               size="sm"
-              onClick={() =>
-                saveFile(`${fileName(plan.name)}.json`, JSON.stringify(plan, null, 2), 'application/json')
-              }
+              onClick={() => {
+                const { plan, records } = store.getState();
+                saveFile(`${fileName(plan.name)}.json`, writeJob(plan, records), 'application/json');
+              }}
             >
               {t('saving.asFile')}
             </Button>

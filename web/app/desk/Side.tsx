@@ -1,42 +1,37 @@
 /** The right side: the numbers of the stage, what decides the depth, and the cautions that apply. */
 import { Box, Stack } from '@chakra-ui/react';
 import type { Weight } from '@cimiento/core';
-import { memo } from 'react';
+import { memo, Suspense } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Th } from '../parts/controls.tsx';
+import { Small } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
+import { later } from '../parts/later.tsx';
 import { cautionText, concerns, problemText } from '../parts/words.ts';
-import { BackfillPanel } from '../stages/backfill/BackfillPanel.tsx';
-import { BasePanel } from '../stages/base/BasePanel.tsx';
 import { Alternatives } from '../stages/dig/Alternatives.tsx';
 import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
 import { MachinePanel } from '../stages/dig/MachinePanel.tsx';
 import { SpoilPanel } from '../stages/dig/SpoilPanel.tsx';
 import { TruckPanel } from '../stages/dig/TruckPanel.tsx';
 import { Panel } from '../stages/fields.tsx';
-import { GroundPanel } from '../stages/ground/GroundPanel.tsx';
-import { LevelsPanel } from '../stages/levels/LevelsPanel.tsx';
-import { LogPanel } from '../stages/log/LogPanel.tsx';
-import { PourPanel } from '../stages/pour/PourPanel.tsx';
-import { SetoutPanel } from '../stages/setout/SetoutPanel.tsx';
-import { WaterPanel } from '../stages/water/WaterPanel.tsx';
 import type { Stage } from './stages.ts';
 import { useDesk } from './store.ts';
-import { useTakeoff } from './takeoff.ts';
+import { useShownPlan, useTakeoff } from './takeoff.ts';
 
+/** The dig is what a desk opens with; the other stages come when they are first looked at. */
 const PANELS: Record<Stage, React.ComponentType> = {
-  ground: GroundPanel,
-  setout: SetoutPanel,
-  levels: LevelsPanel,
+  ground: later(() => import('../stages/ground/index.ts'), 'GroundPanel'),
+  setout: later(() => import('../stages/setout/index.ts'), 'SetoutPanel'),
+  levels: later(() => import('../stages/levels/index.ts'), 'LevelsPanel'),
   dig: DigPanel,
-  water: WaterPanel,
-  base: BasePanel,
-  pour: PourPanel,
-  backfill: BackfillPanel,
-  log: LogPanel,
+  water: later(() => import('../stages/water/WaterPanel.tsx'), 'WaterPanel'),
+  base: later(() => import('../stages/base/BasePanel.tsx'), 'BasePanel'),
+  pour: later(() => import('../stages/pour/PourPanel.tsx'), 'PourPanel'),
+  backfill: later(() => import('../stages/backfill/BackfillPanel.tsx'), 'BackfillPanel'),
+  log: later(() => import('../stages/log/LogPanel.tsx'), 'LogPanel'),
 };
 
 export function Side() {
+  const { t } = useTranslation();
   const stage = useDesk((desk) => desk.stage);
   const Numbers = PANELS[stage];
   const long = stage === 'levels' || stage === 'ground';
@@ -54,7 +49,9 @@ export function Side() {
       <Problems />
       {/* Under ground and levels much can be typed: what it all comes to stands first. */}
       {long && <Decides ranked={stage === 'levels'} />}
-      <Numbers />
+      <Suspense fallback={<Small>{t('bar.opening')}</Small>}>
+        <Numbers />
+      </Suspense>
       {stage === 'dig' && <Decides ranked={false} />}
       {stage === 'dig' && <Alternatives />}
       {stage !== 'log' && <Cautions />}
@@ -101,7 +98,7 @@ function Problems() {
 function Decides({ ranked }: { ranked: boolean }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const picked = useDesk((desk) => desk.picked);
   const takeoff = useTakeoff();
   const info = takeoff.elements.find((e) => e.id === picked) ?? takeoff.elements.find((e) => e.live);
@@ -116,18 +113,8 @@ function Decides({ ranked }: { ranked: boolean }) {
         : 'decides.formation';
   return (
     <Panel title={t('decides.title')} aside={t('decides.of', { name: element.name })}>
-      <Box
-        borderLeftWidth="4px"
-        borderStyle="solid"
-        borderColor="chalk"
-        bg="chalkWash"
-        p={2.5}
-        fontSize="sm"
-        data-decides
-      >
-        <Box as="strong" display="block">
-          {decision.governs && t(`decides.${decision.governs}`)}
-        </Box>
+      <div className="decides" data-decides>
+        <strong>{decision.governs && t(`decides.${decision.governs}`)}</strong>
         <p>
           {t('decides.underside', { level: format.text(info.underside, 'level') })}{' '}
           {decision.next &&
@@ -142,41 +129,27 @@ function Decides({ ranked }: { ranked: boolean }) {
             ? t(under, { level: format.text(info.formation, 'level') })
             : t('decides.bare')}
         </p>
-      </Box>
-      <Box as="table" fontSize="sm" w="full" display={ranked ? 'none' : undefined}>
-        <tbody>
-          {decision.candidates.map((candidate, i) => (
-            <tr key={candidate.rule}>
-              <Th scope="row" fontWeight={i === 0 ? 600 : 400}>
-                {t(`rule.${candidate.rule}`)}
-              </Th>
-              <Box
-                as="td"
-                textAlign="right"
-                fontFamily="figure"
-                fontSize="md"
-                fontWeight={i === 0 ? 600 : 500}
-              >
-                {format.text(candidate.level, 'level')}
-              </Box>
-            </tr>
-          ))}
-        </tbody>
-      </Box>
+      </div>
+      {!ranked && (
+        <table className="ranked">
+          <tbody>
+            {decision.candidates.map((candidate) => (
+              <tr key={candidate.rule}>
+                <th scope="row">{t(`rule.${candidate.rule}`)}</th>
+                <td>{format.text(candidate.level, 'level')}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
     </Panel>
   );
 }
 
-const LOOK = {
-  stop: { borderColor: 'held', bg: 'heldWash' },
-  warn: { borderColor: 'note', bg: 'noteWash' },
-  note: { borderColor: 'edge', bg: 'paper' },
-} as const;
-
 function Cautions() {
   const { t } = useTranslation();
   const format = useFormat();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const { cautions } = useTakeoff();
   return (
     <Panel
@@ -215,20 +188,12 @@ const CautionItem = memo(function CautionItem({
 }) {
   const { t } = useTranslation();
   return (
-    <Box
-      as="li"
-      data-caution={code}
-      borderLeftWidth="4px"
-      borderStyle="solid"
-      p={2}
-      fontSize="sm"
-      {...LOOK[weight]}
-    >
+    <li className="caution" data-caution={code} data-weight={weight}>
       <strong>
         {weight === 'stop' && `${t('caution.stop')} · `}
         {title}
       </strong>{' '}
       {text}
-    </Box>
+    </li>
   );
 });

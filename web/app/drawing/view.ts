@@ -42,7 +42,7 @@ export function extent(plan: Plan, takeoff: Takeoff, stage: string | null = null
     polygons.length === 0
       ? { x0: -2, y0: -2, x1: 10, y1: 10 }
       : unionBox(polygons.map((polygon) => boxOf(polygon)));
-  if (stage !== 'ground' && stage !== 'dig' && stage !== 'setout') return job;
+  if (stage !== 'ground' && stage !== 'dig' && stage !== 'setout') return whole(job);
   // Hazards and logs far off would shrink the job to a dot.
   const reach = Math.max(6, job.x1 - job.x0, job.y1 - job.y0) * (stage === 'ground' ? 0.5 : 1.5);
   const near = ([x, y]: readonly [number, number]) =>
@@ -59,8 +59,17 @@ export function extent(plan: Plan, takeoff: Takeoff, stage: string | null = null
             ...site.boundary,
           ];
   const places = about.filter(near);
-  return unionBox([job, ...places.map(([x, y]) => ({ x0: x, y0: y, x1: x, y1: y }))]);
+  return whole(unionBox([job, ...places.map(([x, y]) => ({ x0: x, y0: y, x1: x, y1: y }))]));
 }
+
+/** A window moves in steps: a dig a hand wider does not draw everything anew. */
+const WINDOW_STEP = 0.5;
+const whole = ({ x0, y0, x1, y1 }: Box): Box => ({
+  x0: Math.floor(x0 / WINDOW_STEP) * WINDOW_STEP,
+  y0: Math.floor(y0 / WINDOW_STEP) * WINDOW_STEP,
+  x1: Math.ceil(x1 / WINDOW_STEP) * WINDOW_STEP,
+  y1: Math.ceil(y1 / WINDOW_STEP) * WINDOW_STEP,
+});
 
 /** Corners of the room boards take up round a job. */
 function reachOfBoards(job: Box, offset: number): [number, number][] {

@@ -2,7 +2,7 @@
 import { Box, chakra, Flex, Stack } from '@chakra-ui/react';
 import { FIELDS, fieldOf, readNumber, writeNumber } from '@cimiento/core';
 import { ChevronRight } from 'lucide-react';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { type Draft, useDesk, useDeskStore } from '../desk/store.ts';
 import { useTakeoff } from '../desk/takeoff.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
@@ -84,14 +84,34 @@ export function Panel({
       </Stack>
     );
   return (
-    <Fold open={fold === 'open'}>
+    <Folded open={fold === 'open'} head={head}>
+      {children}
+    </Folded>
+  );
+}
+
+/** What is folded away is not there: a desk has dozens of panels, and every edit would pass by them. */
+function Folded({
+  open,
+  head,
+  children,
+}: {
+  open: boolean;
+  head: React.ReactNode;
+  children: React.ReactNode;
+}) {
+  const [shown, setShown] = useState(open);
+  return (
+    <Fold open={open} onToggle={(event) => setShown((event.currentTarget as HTMLDetailsElement).open)}>
       <summary>
         <ChevronRight size={16} aria-hidden />
         {head}
       </summary>
-      <Stack gap={2} pt={2}>
-        {children}
-      </Stack>
+      {shown && (
+        <Stack gap={2} pt={2}>
+          {children}
+        </Stack>
+      )}
     </Fold>
   );
 }

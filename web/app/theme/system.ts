@@ -4,6 +4,7 @@
  * Three themes by the data-theme of <html>: light, night, and sun (contrast ≥ 7:1).
  */
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import { DESK_LOOKS } from './desk.ts';
 
 const rem = (steps: readonly number[]) =>
   Object.fromEntries(steps.map((step) => [String(step), { value: `${step / 4}rem` }]));
@@ -36,6 +37,7 @@ const config = defineConfig({
     a: { color: 'chalk' },
     ':focus-visible': { outline: '2px solid', outlineColor: 'chalk', outlineOffset: '2px' },
     '.no-print': { '@media print': { display: 'none' } },
+    ...DESK_LOOKS,
   },
   theme: {
     breakpoints: { sm: '480px', md: '760px', lg: '1020px', xl: '1400px' },

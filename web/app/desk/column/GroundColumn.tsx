@@ -9,7 +9,7 @@ import { countText } from '../../parts/words.ts';
 import { Hatches, ink } from '../hatches.tsx';
 import { STAGES, type Stage } from '../stages.ts';
 import { useDesk, useDeskStore } from '../store.ts';
-import { useTakeoff } from '../takeoff.ts';
+import { useShownPlan, useTakeoff } from '../takeoff.ts';
 
 type State = 'empty' | 'inWork' | 'held' | 'done';
 
@@ -136,7 +136,7 @@ export function GroundColumn({ onPick }: { onPick?: () => void }) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const stage = useDesk((desk) => desk.stage);
   const revision = useDesk((desk) => desk.base.revision);
   const takeoff = useTakeoff();
@@ -215,43 +215,16 @@ const StageLayer = memo(function StageLayer({
           <rect width="100%" height="100%" fill={LAYER[stage]} />
         </svg>
       )}
-      <Box as="span" position="relative" display="block" pl={here ? 1.5 : 0}>
-        <Box as="span" display="flex" justifyContent="space-between" alignItems="baseline">
-          <Box
-            as="span"
-            fontFamily="figure"
-            fontWeight={600}
-            fontSize="lg"
-            bg={here ? 'transparent' : 'sheet'}
-            px={here ? 0 : 1}
-            borderRadius="sm"
-            lineHeight={1.25}
-          >
-            {t(`stage.${stage}`)}
-          </Box>
-          <Box as="span" fontSize="xs" bg="sheet" px={1} borderRadius="sm">
-            {index + 1}
-          </Box>
-        </Box>
-        <Box
-          as="span"
-          display="inline-block"
-          fontSize="xs"
-          mt={0.5}
-          bg={here ? 'transparent' : 'sheet'}
-          px={here ? 0 : 1}
-          borderRadius="sm"
-          fontWeight={500}
-        >
+      <span className="layer-words">
+        <span className="layer-head">
+          <span className="layer-name">{t(`stage.${stage}`)}</span>
+          <span className="layer-number">{index + 1}</span>
+        </span>
+        <span className="layer-answer">
           {text}
-          {held && (
-            <Box as="span" color="held" fontWeight={600}>
-              {' '}
-              · {t('column.held')}
-            </Box>
-          )}
-        </Box>
-      </Box>
+          {held && <span className="layer-held"> · {t('column.held')}</span>}
+        </span>
+      </span>
     </Layer>
   );
 });

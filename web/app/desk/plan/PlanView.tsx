@@ -9,29 +9,35 @@ import {
   labelPlace,
   pointsOf,
   type Section,
+  sizesOf,
   withPoints,
 } from '@cimiento/core';
 import { select } from 'd3-selection';
 import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { namesShown } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { extent, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { later } from '../../parts/later.tsx';
 import { countText } from '../../parts/words.ts';
-import { DepthLayer, DepthLegend } from '../../stages/dig/DepthLayer.tsx';
-import { OrderLayer } from '../../stages/dig/OrderLayer.tsx';
 import { SiteWorkLayer } from '../../stages/dig/SiteWorkLayer.tsx';
 import { placeAt } from '../../stages/ground/placing.ts';
 import { SiteLayer, SurfaceLayer } from '../../stages/ground/SiteLayer.tsx';
-import { SetoutLayer } from '../../stages/setout/SetoutLayer.tsx';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk, useDeskStore } from '../store.ts';
 import { useGround, useTakeoff } from '../takeoff.ts';
 import { useSize } from '../useSize.ts';
 import { Compass, CutMark, Grid, label, PickedDimensions, ScaleBar } from './Marks.tsx';
 import { snapPoint } from './snap.ts';
+
+const digLayers = () => import('../../stages/dig/layers.ts');
+const DepthLayer = later(digLayers, 'DepthLayer');
+const DepthLegend = later(digLayers, 'DepthLegend');
+const OrderLayer = later(digLayers, 'OrderLayer');
+const SetoutLayer = later(() => import('../../stages/setout/index.ts'), 'SetoutLayer');
 
 const STILL: Zoom = { k: 1, x: 0, y: 0 };
 /** How near in pixels a dragged point must come to be attracted. */
@@ -47,7 +53,7 @@ export function PlanView({ section }: { section: Section | null }) {
   const { system } = useFormat();
   const [frame, { width, height }] = useSize(808, 364);
   const svg = useRef<SVGSVGElement>(null);
-  const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
+  const behaviour = useRef<ZoomBehavior<HTMLDivElement, unknown> | null>(null);
   const [zoom, setZoom] = useState<Zoom>(STILL);
   // While something is dragged the window must not move under it.
   const held = useRef<ReturnType<typeof extent> | null>(null);
@@ -59,17 +65,36 @@ export function PlanView({ section }: { section: Section | null }) {
   const [over, setOver] = useState<readonly [number, number] | null>(null);
   const model = useGround();
   const box = held.current ?? extent(plan, takeoff, stage);
-  const view = useMemo(() => viewOf(box, width, height, zoom), [box, width, height, zoom]);
+  const { x0, y0, x1, y1 } = box;
+  // The same window while nothing of it moves: what did not change is not drawn again.
+  const view = useMemo(
+    () => viewOf({ x0, y0, x1, y1 }, width, height, zoom),
+    [x0, y0, x1, y1, width, height, zoom],
+  );
+  const pane = useRef<HTMLDivElement>(null);
+  const settled = useRef(zoom);
+  useLayoutEffect(() => {
+    settled.current = zoom;
+    svg.current?.style.removeProperty('transform');
+  }, [zoom]);
 
   useEffect(() => {
-    const node = svg.current;
+    const node = pane.current;
     if (!node) return;
-    const made = d3Zoom<SVGSVGElement, unknown>()
+    const made = d3Zoom<HTMLDivElement, unknown>()
       .scaleExtent([0.2, 40])
       .filter((event: Event) => !(event.target instanceof Element_ && event.target.closest('[data-drag]')))
-      .on('zoom', (event: { transform: Zoom }) =>
-        setZoom({ k: event.transform.k, x: event.transform.x, y: event.transform.y }),
-      );
+      // Under the hand the drawing is only moved; it is drawn anew where it comes to rest.
+      .on('zoom', ({ transform: { k, x, y } }: { transform: Zoom }) => {
+        const was = settled.current;
+        const by = k / was.k;
+        const moved = `translate(${x - by * was.x}px, ${y - by * was.y}px) scale(${by})`;
+        svg.current?.style.setProperty('transform', moved);
+      })
+      .on('end', ({ transform: { k, x, y } }: { transform: Zoom }) => {
+        const was = settled.current;
+        if (k !== was.k || x !== was.x || y !== was.y) setZoom({ k, x, y });
+      });
     behaviour.current = made;
     select(node).call(made).on('dblclick.zoom', null);
     return () => {
@@ -77,13 +102,13 @@ export function PlanView({ section }: { section: Section | null }) {
     };
   }, []);
 
-  const run = (how: 'in' | 'out' | 'fit') => {
-    const node = svg.current;
+  const run = useCallback((how: 'in' | 'out' | 'fit') => {
+    const node = pane.current;
     const made = behaviour.current;
     if (!node || !made) return;
     if (how === 'fit') made.transform(select(node), zoomIdentity);
     else made.scaleBy(select(node), how === 'in' ? 1.4 : 1 / 1.4);
-  };
+  }, []);
 
   const [armed, setArmed] = useState<string | null>(null);
   const startDrag = (event: React.PointerEvent<SVGElement>, element: Element, point: number | null) => {
@@ -126,6 +151,12 @@ export function PlanView({ section }: { section: Section | null }) {
     });
   };
 
+  // One function for all that is drawn, whatever it does now: an element alike is not drawn again.
+  const newest = useRef(startDrag);
+  newest.current = startDrag;
+  const onDown = useCallback<typeof startDrag>((...args) => newest.current(...args), []);
+  const names = useMemo(() => namesOf(plan.elements, view, picked), [plan.elements, view, picked]);
+
   const hold = (still: boolean) => {
     held.current = still ? box : null;
     setArmed(still ? '' : null);
@@ -155,81 +186,76 @@ export function PlanView({ section }: { section: Section | null }) {
 
   return (
     <Flex direction="column" h="full" minH={0} as="section" aria-label={t('plan.title')}>
-      <Flex justify="space-between" align="center" px={3} pt={1.5} gap={2}>
-        <Heading>
-          {t('plan.title')} · {countText(t, plan.elements)}
-        </Heading>
-        <Flex gap={1} className="no-print">
-          {stage === 'dig' && (
-            <Button
-              size="sm"
-              look={depths ? 'main' : 'plain'}
-              aria-pressed={depths}
-              onClick={() => store.getState().look({ depths: !depths })}
-            >
-              {t('depths.show')}
-            </Button>
-          )}
-          <Button size="sm" onClick={() => run('out')} aria-label={t('plan.zoomOut')}>
-            −
-          </Button>
-          <Button size="sm" onClick={() => run('in')} aria-label={t('plan.zoomIn')}>
-            +
-          </Button>
-          <Button size="sm" onClick={() => run('fit')}>
-            {t('plan.fit')}
-          </Button>
-        </Flex>
-      </Flex>
-      <Box ref={frame} flex="1" minH={0} position="relative">
-        <svg
-          ref={svg}
-          viewBox={`0 0 ${width} ${height}`}
-          role="application"
-          aria-label={t('plan.help')}
-          // biome-ignore lint/a11y/noNoninteractiveTabindex: the drawing takes the keyboard: arrows move what is picked
-          tabIndex={0}
-          style={{
-            width: '100%',
-            height: '100%',
-            position: 'absolute',
-            inset: 0,
-            touchAction: 'none',
-            cursor: placing ? 'crosshair' : armed !== null ? 'grabbing' : 'default',
-          }}
-          onKeyDown={nudge}
-          onPointerMove={(event) => depths && svg.current && setOver(worldAt(svg.current, view, event))}
-          onPointerLeave={() => setOver(null)}
-          onClick={(event) => {
-            if (placing && svg.current) placeAt(store, worldAt(svg.current, view, event), model.level);
-            else if (event.target === svg.current) store.getState().pick(null);
-          }}
-        >
-          <Hatches prefix="plan" soils={[]} />
-          <Grid view={view} />
-          <SurfaceLayer view={view} />
-          {depths ? <DepthLayer view={view} /> : <Dug view={view} />}
-          {!site && <SiteLayer view={view} hold={hold} />}
-          {!site && <SiteWorkLayer view={view} hold={hold} />}
-          {section && <CutMark view={view} section={section} />}
-          {plan.elements.map((element, i) => (
-            <Drawn
-              key={element.id}
-              element={element}
-              view={view}
-              picked={element.id === picked}
-              info={takeoff.elements[i]}
-              onDown={startDrag}
-            />
-          ))}
-          {site && <SiteLayer view={view} hold={hold} />}
-          {stage === 'setout' && <SetoutLayer view={view} />}
-          {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
-          <PickedDimensions view={view} element={pickedElement} />
-          <Compass width={width} />
-          <ScaleBar view={view} />
-        </svg>
-        {depths && <DepthLegend at={over ?? (pickedElement ? labelPlace(pickedElement) : null)} />}
+      <PlanHead counted={countText(t, plan.elements)} depths={depths} offered={stage === 'dig'} run={run} />
+      <Box ref={frame} flex="1" minH={0} position="relative" overflow="hidden">
+        <div ref={pane} className="plan-pane">
+          <svg
+            data-plan
+            ref={svg}
+            viewBox={`0 0 ${width} ${height}`}
+            role="application"
+            aria-label={t('plan.help')}
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: the drawing takes the keyboard: arrows move what is picked
+            tabIndex={0}
+            style={{
+              width: '100%',
+              height: '100%',
+              position: 'absolute',
+              inset: 0,
+              touchAction: 'none',
+              transformOrigin: '0 0',
+              willChange: 'transform',
+              cursor: placing ? 'crosshair' : armed !== null ? 'grabbing' : 'default',
+            }}
+            onKeyDown={nudge}
+            onPointerMove={(event) => depths && svg.current && setOver(worldAt(svg.current, view, event))}
+            onPointerLeave={() => setOver(null)}
+            onClick={(event) => {
+              if (placing && svg.current) placeAt(store, worldAt(svg.current, view, event), model.level);
+              else if (event.target === svg.current) store.getState().pick(null);
+            }}
+          >
+            <Hatches prefix="plan" soils={[]} />
+            <Grid view={view} />
+            <SurfaceLayer view={view} />
+            {depths ? (
+              <Suspense fallback={<Dug view={view} />}>
+                <DepthLayer view={view} />
+              </Suspense>
+            ) : (
+              <Dug view={view} />
+            )}
+            {!site && <SiteLayer view={view} hold={hold} />}
+            {!site && <SiteWorkLayer view={view} hold={hold} />}
+            {section && <CutMark view={view} section={section} />}
+            {plan.elements.map((element, i) => (
+              <Drawn
+                key={element.id}
+                element={element}
+                view={view}
+                picked={element.id === picked}
+                named={names.has(element.id)}
+                info={takeoff.elements[i]}
+                onDown={onDown}
+              />
+            ))}
+            {site && <SiteLayer view={view} hold={hold} />}
+            <Suspense fallback={null}>
+              {stage === 'setout' && <SetoutLayer view={view} />}
+              {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
+            </Suspense>
+            <PickedDimensions view={view} element={pickedElement} />
+          </svg>
+          <svg viewBox={`0 0 ${width} ${height}`} className="plan-still" aria-hidden>
+            <Compass width={width} />
+            <ScaleBar view={view} />
+          </svg>
+        </div>
+        {depths && (
+          <Suspense fallback={null}>
+            <DepthLegend at={over ?? (pickedElement ? labelPlace(pickedElement) : null)} />
+          </Suspense>
+        )}
         {placing && <PlacingBar />}
         {plan.elements.length === 0 && !site && (
           <Flex position="absolute" inset={0} align="center" justify="center" pointerEvents="none">
@@ -250,6 +276,51 @@ export function PlanView({ section }: { section: Section | null }) {
     </Flex>
   );
 }
+
+/** Title and buttons of the plan: drawn again only when they change. */
+const PlanHead = memo(function PlanHead({
+  counted,
+  depths,
+  offered,
+  run,
+}: {
+  counted: string;
+  depths: boolean;
+  /** The map of depths is offered. */
+  offered: boolean;
+  run: (how: 'in' | 'out' | 'fit') => void;
+}) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  return (
+    <Flex justify="space-between" align="center" px={3} pt={1.5} gap={2}>
+      <Heading>
+        {t('plan.title')} · {counted}
+      </Heading>
+      <Flex gap={1} className="no-print">
+        {offered && (
+          <Button
+            size="sm"
+            look={depths ? 'main' : 'plain'}
+            aria-pressed={depths}
+            onClick={() => store.getState().look({ depths: !depths })}
+          >
+            {t('depths.show')}
+          </Button>
+        )}
+        <Button size="sm" onClick={() => run('out')} aria-label={t('plan.zoomOut')}>
+          −
+        </Button>
+        <Button size="sm" onClick={() => run('in')} aria-label={t('plan.zoomIn')}>
+          +
+        </Button>
+        <Button size="sm" onClick={() => run('fit')}>
+          {t('plan.fit')}
+        </Button>
+      </Flex>
+    </Flex>
+  );
+});
 
 /** Says what the next press on the plan does, and how to stop. */
 function PlacingBar() {
@@ -307,16 +378,39 @@ function Dug({ view }: { view: View }) {
   );
 }
 
-function Drawn({
+/** Names that cover no other at this scale. */
+function namesOf(elements: readonly Element[], view: View, picked: string | null): ReadonlySet<string> {
+  return namesShown(
+    elements.map((element) => {
+      const [east, north] = labelPlace(element);
+      return {
+        id: element.id,
+        x: view.x(east),
+        y: view.y(north),
+        width: tagWidth(element),
+        height: 20,
+        length: Math.max(sizesOf(element).along, sizesOf(element).across) * view.scale,
+      };
+    }),
+    picked,
+  );
+}
+
+const tagWidth = (element: Element) => element.name.length * 7 + 14;
+
+const Drawn = memo(function Drawn({
   element,
   view,
   picked,
+  named,
   info,
   onDown,
 }: {
   element: Element;
   view: View;
   picked: boolean;
+  /** Its name is shown. */
+  named: boolean;
   /** Absent while a worker catches up. */
   info: ElementTakeoff | undefined;
   onDown: (event: React.PointerEvent<SVGElement>, element: Element, point: number | null) => void;
@@ -333,7 +427,7 @@ function Drawn({
       : `M${view.x(element.at[0]) - 8} ${view.y(element.at[1])}h16M${view.x(element.at[0])} ${view.y(element.at[1]) - 8}v16`;
   const [east, north] = labelPlace(element);
   const [lx, ly] = [view.x(east), view.y(north)];
-  const width = element.name.length * 7 + 14;
+  const width = tagWidth(element);
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawn shape cannot be a button element
     <g
@@ -361,7 +455,7 @@ function Drawn({
       />
       <path d={concrete} fill="url(#plan-concrete)" />
       <path d={axis} fill="none" stroke={ink('chalk')} strokeWidth={1.2} strokeDasharray="12 4 2 4" />
-      <g transform={`translate(${lx} ${ly})`}>
+      <g transform={`translate(${lx} ${ly})`} visibility={named ? undefined : 'hidden'} data-name={named}>
         <rect
           x={-width / 2}
           y={-10}
@@ -394,4 +488,4 @@ function Drawn({
         ))}
     </g>
   );
-}
+});

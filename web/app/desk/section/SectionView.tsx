@@ -19,7 +19,7 @@ import { useFormat } from '../../parts/format.tsx';
 import { soilName } from '../../parts/words.ts';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk } from '../store.ts';
-import { groundAtFirstLog, useGround, useTakeoff } from '../takeoff.ts';
+import { groundAtFirstLog, useGround, useShownPlan, useTakeoff } from '../takeoff.ts';
 import { useSize } from '../useSize.ts';
 import { flagsFor, Staff, staffShape } from './Staff.tsx';
 import { GroundLines, SoilName, SoilNames, Soils } from './Strata.tsx';
@@ -39,7 +39,7 @@ export function SectionView({
   near: Section | null;
 }) {
   const { t } = useTranslation();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const takeoff = useTakeoff();
   const model = useGround();
   const [frame, { width, height }] = useSize(808, 290);
@@ -134,7 +134,7 @@ function Ground({
   y: (level: number) => number;
   height: number;
 }) {
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const model = useGround();
   const { t } = useTranslation();
   const at = plan.ground.logs[0]?.at ?? [0, 0];
@@ -182,7 +182,7 @@ function Cut({
 }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const takeoff = useTakeoff();
   const { half, posts } = section;
   const scale = { x, y };

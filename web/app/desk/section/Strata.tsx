@@ -4,8 +4,7 @@ import { groundPath, type Scale, soilPaths, waterPath } from '../../drawing/stra
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { soilName } from '../../parts/words.ts';
 import { ink } from '../hatches.tsx';
-import { useDesk } from '../store.ts';
-import { useGround } from '../takeoff.ts';
+import { useGround, useShownPlan } from '../takeoff.ts';
 
 const words = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 13 } as const;
 
@@ -74,7 +73,7 @@ export function SoilNames({
 }) {
   const { t } = useTranslation();
   const { soils } = useGround();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   if (!post) return null;
   return (
     <g pointerEvents="none">

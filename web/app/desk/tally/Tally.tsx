@@ -1,5 +1,5 @@
 /** The tally: eight figures, each opening to how it was worked out. */
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import {
   FIGURE_IDS,
   FIGURES,
@@ -15,8 +15,7 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { Modal } from '../../parts/Modal.tsx';
-import { useDesk } from '../store.ts';
-import { useTakeoff } from '../takeoff.ts';
+import { useShownPlan, useTakeoff } from '../takeoff.ts';
 
 /** The line under a figure: what a crew lead asks next. */
 function subText({ key, values }: SubLine, t: TFunction, format: Format): string {
@@ -33,23 +32,6 @@ function subText({ key, values }: SubLine, t: TFunction, format: Format): string
   }
   return t(key, said);
 }
-
-const Cell = chakra('button', {
-  base: {
-    textAlign: 'left',
-    px: 2.5,
-    py: 1.5,
-    bg: 'transparent',
-    border: 'none',
-    borderRightWidth: '1px',
-    borderRightStyle: 'solid',
-    borderColor: 'rule',
-    minW: { base: '9.2rem', lg: 0 },
-    flex: 1,
-    cursor: 'pointer',
-    _hover: { bg: 'chalkWash' },
-  },
-});
 
 export function Tally() {
   const { t } = useTranslation();
@@ -105,34 +87,21 @@ const FigureCell = memo(function FigureCell({
 }) {
   const { t } = useTranslation();
   return (
-    <Cell
+    <button
       type="button"
+      className="tally-cell"
       data-figure={id}
       onClick={() => onOpen(id)}
       aria-label={`${t(`tally.${id}.name`)}: ${number} ${unit}. ${t('tally.open')}`}
     >
-      <Box as="span" display="block" fontSize="xs" color="soft" whiteSpace="nowrap">
-        {t(`tally.${id}.name`)}
-      </Box>
-      <Box
-        as="span"
-        display="block"
-        fontFamily="figure"
-        fontWeight={600}
-        fontSize="2xl"
-        lineHeight={1.05}
-        fontVariantNumeric="tabular-nums"
-        data-value
-      >
-        {number}{' '}
-        <Box as="span" fontSize="md" color="soft">
-          {unit}
-        </Box>
-      </Box>
-      <Box as="span" display="block" fontSize="xs" color={tone} lineHeight={1.2}>
+      <span className="tally-name">{t(`tally.${id}.name`)}</span>
+      <span className="tally-value" data-value>
+        {number} <span className="tally-unit">{unit}</span>
+      </span>
+      <span className="tally-sub" data-tone={tone}>
         {sub}
-      </Box>
-    </Cell>
+      </span>
+    </button>
   );
 });
 
@@ -147,7 +116,7 @@ function Workings({ id, onClose }: { id: FigureId | null; onClose: () => void })
   const { t } = useTranslation();
   const format = useFormat();
   const takeoff = useTakeoff();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const figure = id ? takeoff.figures[id] : null;
   return (
     <Modal

@@ -2,14 +2,14 @@
 import { labelPlace, machineOf, unionOutlines } from '@cimiento/core';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { useOrder } from './useOrder.ts';
 
 const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;
 
 export function OrderLayer({ view }: { view: View }) {
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const played = useDesk((desk) => desk.view.played);
   const { elements } = useTakeoff();
   const order = useOrder();

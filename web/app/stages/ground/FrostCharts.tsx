@@ -6,7 +6,7 @@ import { area, line } from 'd3-shape';
 import { useMemo } from 'react';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk } from '../../desk/store.ts';
-import { useGround, useTakeoff } from '../../desk/takeoff.ts';
+import { useGround, useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { niceStep } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -53,7 +53,7 @@ function DepthChart() {
   const { frost } = useTakeoff();
   const [frame, { width, height }] = useSize(400, 220);
   const model = useGround();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const curve = useMemo(() => frostCurve(plan, model, frost), [plan, model, frost]);
   const last = curve[curve.length - 1];
   if (!last) return null;

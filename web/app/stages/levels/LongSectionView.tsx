@@ -5,8 +5,7 @@ import { useState } from 'react';
 import { Hatches, ink } from '../../desk/hatches.tsx';
 import { LevelRuler, RULER } from '../../desk/section/LevelRuler.tsx';
 import { GroundLines, SoilNames, Soils } from '../../desk/section/Strata.tsx';
-import { useDesk } from '../../desk/store.ts';
-import { useGround, useTakeoff } from '../../desk/takeoff.ts';
+import { useGround, useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { closedPath, groundBetween } from '../../drawing/strata.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -19,7 +18,7 @@ const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 }
 export function LongSectionView({ head, index }: { head: React.ReactNode; index: number }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const takeoff = useTakeoff();
   const model = useGround();
   const [stretch, setStretch] = useState<(typeof STRETCHES)[number]>(1);

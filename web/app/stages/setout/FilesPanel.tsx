@@ -1,7 +1,6 @@
 /** Drawings in and out, and the sheet to print. */
 import { Flex } from '@chakra-ui/react';
 import { DRAWN_LAYERS, drawnOf, setoutSheet } from '@cimiento/core';
-import { writeDxf, writeGeoJson, writeSetoutCsv } from '@cimiento/formats';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useJobId } from '../../desk/jobId.ts';
@@ -21,7 +20,9 @@ export function FilesPanel() {
   const takeoff = useTakeoff();
   const jobId = useJobId();
   const [file, setFile] = useState<File | null>(null);
-  const save = (what: 'dxf' | 'geojson' | 'csv') => {
+  const save = async (what: 'dxf' | 'geojson' | 'csv') => {
+    // The writers are fetched when somebody wants a file.
+    const { writeDxf, writeGeoJson, writeSetoutCsv } = await import('./drawingsOut.ts');
     const { plan } = store.getState();
     const origin = [plan.datum.east, plan.datum.north] as const;
     const name = fileName(plan.name, t('drawing.fileName'), '');
@@ -43,7 +44,7 @@ export function FilesPanel() {
           {t('drawing.import')}
         </FilePick>
         {(['dxf', 'geojson', 'csv'] as const).map((what) => (
-          <Button key={what} onClick={() => save(what)}>
+          <Button key={what} onClick={() => void save(what)}>
             {t(`drawing.save.${what}`)}
           </Button>
         ))}

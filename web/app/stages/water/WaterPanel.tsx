@@ -1,7 +1,6 @@
 /** Will it flood: the holes below water and the inflow to hold, low, likely and high. */
 import { Box } from '@chakra-ui/react';
-import { useDesk } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
@@ -10,7 +9,7 @@ import { Fact, Panel, PlanField } from '../fields.tsx';
 export function WaterPanel() {
   const { t } = useTranslation();
   const format = useFormat();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const { holes, water } = useTakeoff();
   return (
     <>

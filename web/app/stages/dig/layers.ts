@@ -1,0 +1,3 @@
+/** What the dig draws over the plan when it is asked for. */
+export { DepthLayer, DepthLegend } from './DepthLayer.tsx';
+export { OrderLayer } from './OrderLayer.tsx';
