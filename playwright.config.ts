@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './scripts/chromium.ts';
 
@@ -9,9 +10,9 @@ export default defineConfig({
     { name: 'away', testMatch: '**/database-away.spec.ts', dependencies: ['desk'] },
   ],
   globalSetup: './web/e2e/serve.ts',
-  // Every test makes jobs of its own: two files run side by side while the other waits for a save.
-  workers: 2,
-  fullyParallel: false,
+  // Every test makes jobs of its own and waits most of its time: for saves, frames, quiet.
+  workers: Math.max(2, availableParallelism() + 1),
+  fullyParallel: true,
   // Wide: a busy machine is slow, and speed is the bench's business.
   timeout: 240_000,
   // On a loaded machine a browser test may be tried a second time; the check names those it was.

@@ -1,5 +1,8 @@
-/** Everything that must hold before a change lands. The last line counts what the runners ran. */
-import { spawnSync } from 'node:child_process';
+/**
+ * Everything that must hold before a change lands, side by side where one does not wait for another.
+ * The last line counts what the runners ran.
+ */
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildWhenStale } from './build.ts';
@@ -8,83 +11,124 @@ import { DATA, ROOT } from './postgres.ts';
 const OUT = join(DATA, 'check');
 rmSync(OUT, { recursive: true, force: true });
 mkdirSync(OUT, { recursive: true });
-const UNIT = join(OUT, 'vitest.json');
+const UNIT = join(OUT, 'unit.json');
+const STORE = join(OUT, 'database.json');
 const BROWSER = join(OUT, 'playwright.json');
 
 const began = Date.now();
 const failures: string[] = [];
+const seconds = (since: number) => ((Date.now() - since) / 1000).toFixed(1);
 
+/** Runs a step; what it says is shown when it ends, so that steps side by side do not mix. */
 function step(
   name: string,
   command: string,
   args: readonly string[],
   env: Record<string, string> = {},
-): void {
+): Promise<void> {
   const start = Date.now();
-  console.log(`\n── ${name}`);
-  const done = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
-  console.log(
-    `── ${name}: ${done.status === 0 ? 'ok' : 'FAILED'} (${((Date.now() - start) / 1000).toFixed(1)} s)`,
-  );
-  if (done.status !== 0) failures.push(name);
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env } });
+    const said: Buffer[] = [];
+    child.stdout.on('data', (chunk: Buffer) => said.push(chunk));
+    child.stderr.on('data', (chunk: Buffer) => said.push(chunk));
+    const end = (ok: boolean) => {
+      console.log(`\n── ${name}\n${Buffer.concat(said).toString().trimEnd()}`);
+      console.log(`── ${name}: ${ok ? 'ok' : 'FAILED'} (${seconds(start)} s)`);
+      if (!ok) failures.push(name);
+      done();
+    };
+    child.on('error', (error) => {
+      said.push(Buffer.from(`${error.message}\n`));
+      end(false);
+    });
+    child.on('close', (code) => end(code === 0));
+  });
 }
 
 const run = (name: string, script: string) => step(name, 'npm', ['run', '--silent', script]);
+const vitest = (name: string, project: string, file: string) =>
+  step(name, 'npx', [
+    'vitest',
+    'run',
+    '--project',
+    project,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+  ]);
 
-run('lint', 'lint');
-run('types', 'types');
-run('share of tests', 'test:share');
-console.log('\n── build');
-try {
-  console.log(buildWhenStale() ? '── build: ok' : '── build: up to date');
-} catch (error) {
-  console.error(error instanceof Error ? error.message : error);
-  failures.push('build');
-}
-step('unit and database tests', 'npx', [
-  'vitest',
-  'run',
-  '--reporter=default',
-  '--reporter=json',
-  `--outputFile.json=${UNIT}`,
-]);
-step('browser tests', 'npx', ['playwright', 'test'], { PLAYWRIGHT_JSON: BROWSER });
-
-/** Counts out of the runners' own reports; a report that is missing counts as one failure. */
-function counts(): { passed: number; failed: number; skipped: number } {
-  const total = { passed: 0, failed: 0, skipped: 0 };
+/** The build, and what needs it or its database. */
+async function builds(): Promise<void> {
+  const start = Date.now();
   try {
-    const unit = JSON.parse(readFileSync(UNIT, 'utf8')) as {
-      numPassedTests: number;
-      numFailedTests: number;
-      numPendingTests: number;
-      numFailedTestSuites: number;
-    };
-    total.passed += unit.numPassedTests;
-    // A suite that did not load has no tests to fail.
-    total.failed += unit.numFailedTests || (unit.numFailedTestSuites > 0 ? unit.numFailedTestSuites : 0);
-    total.skipped += unit.numPendingTests;
+    const made = buildWhenStale();
+    console.log(`── build: ${made ? 'ok' : 'up to date'} (${seconds(start)} s)`);
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : error);
+    failures.push('build');
+    return;
+  }
+  await run('script of the desk', 'bytes');
+  await vitest('database tests', 'database', STORE);
+}
+
+// Types of the routes are made first: lint and the compiler both read them.
+await step('types of the routes', 'npm', ['run', '--silent', 'typegen', '-w', 'web']);
+await Promise.all([
+  run('types', 'types'),
+  run('lint', 'lint').then(() => run('share of tests', 'test:share')),
+  builds(),
+]);
+await Promise.all([
+  vitest('unit tests', 'unit', UNIT),
+  step('browser tests', 'npx', ['playwright', 'test'], { PLAYWRIGHT_JSON: BROWSER }),
+]);
+
+interface Counts {
+  passed: number;
+  failed: number;
+  skipped: number;
+}
+
+/** Counts out of a runner's own report; one that is missing counts as one failure. */
+function count(total: Counts, file: string, add: (report: never) => void): void {
+  try {
+    add(JSON.parse(readFileSync(file, 'utf8')) as never);
   } catch {
     total.failed += 1;
   }
-  try {
-    const { stats } = JSON.parse(readFileSync(BROWSER, 'utf8')) as {
-      stats: { expected: number; unexpected: number; flaky: number; skipped: number };
-    };
+}
+
+function counts(): Counts {
+  const total: Counts = { passed: 0, failed: 0, skipped: 0 };
+  interface Vitest {
+    readonly numPassedTests: number;
+    readonly numFailedTests: number;
+    readonly numPendingTests: number;
+    readonly numFailedTestSuites: number;
+  }
+  for (const file of [UNIT, STORE])
+    count(total, file, (unit: Vitest) => {
+      total.passed += unit.numPassedTests;
+      // A suite that did not load has no tests to fail.
+      total.failed += unit.numFailedTests || (unit.numFailedTestSuites > 0 ? unit.numFailedTestSuites : 0);
+      total.skipped += unit.numPendingTests;
+    });
+  interface Playwright {
+    readonly stats: { expected: number; unexpected: number; flaky: number; skipped: number };
+  }
+  count(total, BROWSER, ({ stats }: Playwright) => {
     total.passed += stats.expected + stats.flaky;
     total.failed += stats.unexpected;
     if (stats.flaky > 0)
       console.log(`${stats.flaky} browser tests passed only when tried again: see “flaky” above`);
     total.skipped += stats.skipped;
-  } catch {
-    total.failed += 1;
-  }
+  });
   return total;
 }
 
 const { passed, failed, skipped } = counts();
-console.log(
-  `\n${((Date.now() - began) / 1000).toFixed(0)} s in all.${failures.length > 0 ? ` Failed: ${failures.join(', ')}.` : ''}`,
-);
+console.log(`\n${seconds(began)} s in all.${failures.length > 0 ? ` Failed: ${failures.join(', ')}.` : ''}`);
 console.log(`${passed} passed, ${failed} failed${skipped > 0 ? `, ${skipped} skipped` : ''}`);
 process.exitCode = failures.length > 0 || failed > 0 || passed === 0 ? 1 : 0;

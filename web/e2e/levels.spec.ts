@@ -66,7 +66,7 @@ test('the build-up is added to, dragged, reordered and typed beside the staff', 
       .evaluateAll((all) =>
         all.map((e) => (e as unknown as { dataset: { layerRow: string } }).dataset.layerRow),
       );
-  expect(await rows()).toEqual(['slab', 'insulation', 'membrane', 'sand', 'hardcore']);
+  await expect.poll(rows).toEqual(['slab', 'insulation', 'membrane', 'sand', 'hardcore']);
   await expect(flag(page, 'formation')).toBeVisible();
   await expect(page.getByText('973 mm left for the wall')).toBeVisible();
 
@@ -89,6 +89,8 @@ test('the build-up is added to, dragged, reordered and typed beside the staff', 
   // An edge dragged makes it thicker, to what the material comes in.
   const thickness = list.locator('[data-quantity="levels.floors.layers.thickness"]').first();
   await expect(thickness).toHaveValue('120');
+  // Once the drawing has come to rest.
+  await page.locator('[data-layer-edge=slab]').hover();
   await dragBy(page, '[data-layer-edge=slab]', 0, 3);
   await expect.poll(async () => Number(await thickness.inputValue())).toBeGreaterThan(120);
   await thickness.fill('200');

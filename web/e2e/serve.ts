@@ -4,6 +4,7 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { buildWhenStale } from '../../scripts/build.ts';
 import { postgres, ROOT } from '../../scripts/postgres.ts';
+import { DEMO_PERSON } from '../db/demo-people.ts';
 import { dropDatabase, ensureDatabase, migrateDatabase } from '../db/migrate.ts';
 
 const DATABASE = 'cimiento_browser';
@@ -15,6 +16,18 @@ const freePort = () =>
       probe.close(() => done(typeof address === 'object' && address ? address.port : 0));
     });
   });
+
+/** The lead's session, made once: a password is slow to check on purpose. */
+async function signedIn(base: string): Promise<string> {
+  const answer = await fetch(`${base}/sign-in`, {
+    method: 'POST',
+    body: new URLSearchParams({ ...DEMO_PERSON }),
+    redirect: 'manual',
+  });
+  const cookie = answer.headers.getSetCookie().find((one) => one.startsWith('cimiento_session='));
+  if (!cookie) throw new Error(`the lead could not sign in: ${answer.status}`);
+  return cookie.slice(cookie.indexOf('=') + 1, cookie.indexOf(';'));
+}
 
 export default async function serve(): Promise<() => Promise<void>> {
   const server = await postgres('test');
@@ -39,6 +52,7 @@ export default async function serve(): Promise<() => Promise<void>> {
     web.once('message', () => ready());
     web.once('exit', (code) => fail(new Error(`the web server ended with ${code}`)));
   });
+  process.env.SIGNED_IN = await signedIn(process.env.BASE_URL);
   return async () => {
     web.removeAllListeners('exit');
     const gone = new Promise((done) => web.once('exit', done));

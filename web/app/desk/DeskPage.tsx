@@ -35,7 +35,7 @@ import {
 import { Tally } from './tally/Tally.tsx';
 
 /** After the desk is up nothing else is fetched for so long, ms. */
-const QUIET_FIRST = 5000;
+const QUIET_FIRST = 1000;
 
 export function DeskPage({
   jobId,

@@ -65,7 +65,8 @@ export function LowerView({
     [stage, drawings, shown, element?.name],
   );
   return (
-    <Suspense fallback={head}>
+    // Of another drawing nothing is left standing while this one comes.
+    <Suspense key={shown} fallback={head}>
       <Shown shown={shown} head={head} element={element} index={index} near={near} />
     </Suspense>
   );

@@ -49,7 +49,7 @@ export function Side() {
       <Problems />
       {/* Under ground and levels much can be typed: what it all comes to stands first. */}
       {long && <Decides ranked={stage === 'levels'} />}
-      <Suspense fallback={<Small>{t('bar.opening')}</Small>}>
+      <Suspense key={stage} fallback={<Small>{t('bar.opening')}</Small>}>
         <Numbers />
       </Suspense>
       {stage === 'dig' && <Decides ranked={false} />}

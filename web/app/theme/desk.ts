@@ -6,7 +6,8 @@ import type { SystemStyleObject } from '@chakra-ui/react';
 
 export const DESK_LOOKS: Record<string, SystemStyleObject> = {
   '.plan-pane': { position: 'absolute', inset: 0, overflow: 'hidden' },
-  '.plan-still': { position: 'absolute', inset: 0, w: '100%', h: '100%', pointerEvents: 'none' },
+  /** Stands over the plan, and does not move with it. */
+  '.plan-still': { position: 'absolute', left: 0, bottom: 0, pointerEvents: 'none' },
 
   '.tally-cell': {
     textAlign: 'left',

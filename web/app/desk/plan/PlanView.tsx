@@ -185,95 +185,97 @@ export function PlanView({ section }: { section: Section | null }) {
   };
 
   return (
-    <Flex direction="column" h="full" minH={0} as="section" aria-label={t('plan.title')}>
-      <PlanHead counted={countText(t, plan.elements)} depths={depths} offered={stage === 'dig'} run={run} />
-      <Box ref={frame} flex="1" minH={0} position="relative" overflow="hidden">
-        <div ref={pane} className="plan-pane">
-          <svg
-            data-plan
-            ref={svg}
-            viewBox={`0 0 ${width} ${height}`}
-            role="application"
-            aria-label={t('plan.help')}
-            // biome-ignore lint/a11y/noNoninteractiveTabindex: the drawing takes the keyboard: arrows move what is picked
-            tabIndex={0}
-            style={{
-              width: '100%',
-              height: '100%',
-              position: 'absolute',
-              inset: 0,
-              touchAction: 'none',
-              transformOrigin: '0 0',
-              willChange: 'transform',
-              cursor: placing ? 'crosshair' : armed !== null ? 'grabbing' : 'default',
-            }}
-            onKeyDown={nudge}
-            onPointerMove={(event) => depths && svg.current && setOver(worldAt(svg.current, view, event))}
-            onPointerLeave={() => setOver(null)}
-            onClick={(event) => {
-              if (placing && svg.current) placeAt(store, worldAt(svg.current, view, event), model.level);
-              else if (event.target === svg.current) store.getState().pick(null);
-            }}
-          >
-            <Hatches prefix="plan" soils={[]} />
-            <Grid view={view} />
-            <SurfaceLayer view={view} />
-            {depths ? (
-              <Suspense fallback={<Dug view={view} />}>
-                <DepthLayer view={view} />
-              </Suspense>
-            ) : (
-              <Dug view={view} />
-            )}
-            {!site && <SiteLayer view={view} hold={hold} />}
-            {!site && <SiteWorkLayer view={view} hold={hold} />}
-            {section && <CutMark view={view} section={section} />}
-            {plan.elements.map((element, i) => (
-              <Drawn
-                key={element.id}
-                element={element}
-                view={view}
-                picked={element.id === picked}
-                named={names.has(element.id)}
-                info={takeoff.elements[i]}
-                onDown={onDown}
-              />
-            ))}
-            {site && <SiteLayer view={view} hold={hold} />}
-            <Suspense fallback={null}>
-              {stage === 'setout' && <SetoutLayer view={view} />}
-              {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
-            </Suspense>
-            <PickedDimensions view={view} element={pickedElement} />
-          </svg>
-          <svg viewBox={`0 0 ${width} ${height}`} className="plan-still" aria-hidden>
-            <Compass width={width} />
-            <ScaleBar view={view} />
-          </svg>
-        </div>
-        {depths && (
-          <Suspense fallback={null}>
-            <DepthLegend at={over ?? (pickedElement ? labelPlace(pickedElement) : null)} />
-          </Suspense>
-        )}
-        {placing && <PlacingBar />}
-        {plan.elements.length === 0 && !site && (
-          <Flex position="absolute" inset={0} align="center" justify="center" pointerEvents="none">
-            <Box
-              bg="sheet"
-              borderWidth="1px"
-              borderStyle="dashed"
-              borderColor="edge"
-              p={4}
-              maxW="24rem"
-              textAlign="center"
+    <Box position="relative" h="full" minH={0}>
+      <Flex direction="column" h="full" minH={0} as="section" aria-label={t('plan.title')}>
+        <PlanHead counted={countText(t, plan.elements)} depths={depths} offered={stage === 'dig'} run={run} />
+        <Box ref={frame} flex="1" minH={0} position="relative" overflow="hidden">
+          <div ref={pane} className="plan-pane">
+            <svg
+              data-plan
+              ref={svg}
+              viewBox={`0 0 ${width} ${height}`}
+              role="application"
+              aria-label={t('plan.help')}
+              // biome-ignore lint/a11y/noNoninteractiveTabindex: the drawing takes the keyboard: arrows move what is picked
+              tabIndex={0}
+              style={{
+                width: '100%',
+                height: '100%',
+                position: 'absolute',
+                inset: 0,
+                touchAction: 'none',
+                transformOrigin: '0 0',
+                willChange: 'transform',
+                cursor: placing ? 'crosshair' : armed !== null ? 'grabbing' : 'default',
+              }}
+              onKeyDown={nudge}
+              onPointerMove={(event) => depths && svg.current && setOver(worldAt(svg.current, view, event))}
+              onPointerLeave={() => setOver(null)}
+              onClick={(event) => {
+                if (placing && svg.current) placeAt(store, worldAt(svg.current, view, event), model.level);
+                else if (event.target === svg.current) store.getState().pick(null);
+              }}
             >
-              {t('plan.empty')}
-            </Box>
-          </Flex>
-        )}
-      </Box>
-    </Flex>
+              <Hatches prefix="plan" soils={[]} />
+              <Grid view={view} />
+              <SurfaceLayer view={view} />
+              {depths ? (
+                <Suspense fallback={<Dug view={view} />}>
+                  <DepthLayer view={view} />
+                </Suspense>
+              ) : (
+                <Dug view={view} />
+              )}
+              {!site && <SiteLayer view={view} hold={hold} />}
+              {!site && <SiteWorkLayer view={view} hold={hold} />}
+              {section && <CutMark view={view} section={section} />}
+              {plan.elements.map((element, i) => (
+                <Drawn
+                  key={element.id}
+                  element={element}
+                  view={view}
+                  picked={element.id === picked}
+                  named={names.has(element.id)}
+                  info={takeoff.elements[i]}
+                  onDown={onDown}
+                />
+              ))}
+              {site && <SiteLayer view={view} hold={hold} />}
+              <Suspense fallback={null}>
+                {stage === 'setout' && <SetoutLayer view={view} />}
+                {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
+              </Suspense>
+              <PickedDimensions view={view} element={pickedElement} />
+            </svg>
+          </div>
+          {depths && (
+            <Suspense fallback={null}>
+              <DepthLegend at={over ?? (pickedElement ? labelPlace(pickedElement) : null)} />
+            </Suspense>
+          )}
+          {placing && <PlacingBar />}
+          {plan.elements.length === 0 && !site && (
+            <Flex position="absolute" inset={0} align="center" justify="center" pointerEvents="none">
+              <Box
+                bg="sheet"
+                borderWidth="1px"
+                borderStyle="dashed"
+                borderColor="edge"
+                p={4}
+                maxW="24rem"
+                textAlign="center"
+              >
+                {t('plan.empty')}
+              </Box>
+            </Flex>
+          )}
+        </Box>
+      </Flex>
+      <svg width={width} height={height} className="plan-still" aria-hidden>
+        <Compass width={width} />
+        <ScaleBar view={view} />
+      </svg>
+    </Box>
   );
 }
 
