@@ -1,14 +1,17 @@
 #!/usr/bin/env -S npx tsx
-/** The command line: the same core on plan files. */
+/** The command line: the same core on plan and job files. */
 import { readFile } from 'node:fs/promises';
 import { pathToFileURL } from 'node:url';
 import { compute } from '@cimiento/core';
-import { readPlan, takeoffCsv, takeoffJson } from '@cimiento/formats';
+import { readJob, takeoffCsv, takeoffJson, writeRecordCsv } from '@cimiento/formats';
 
 const USAGE = `usage: cimiento takeoff FILE.json [--csv]   the takeoff as JSON (SI) or CSV
        cimiento validate FILE.json          problems with their paths; exit 1 when any
+       cimiento record FILE.json            what was logged on the job as CSV, in the order of time
 exit 0 done, 1 the plan has problems, 2 unreadable input or wrong usage
 `;
+
+const COMMANDS = ['takeoff', 'validate', 'record'];
 
 interface Out {
   out(text: string): void;
@@ -18,7 +21,7 @@ interface Out {
 /** Runs one command; returns the exit status. */
 export async function run(args: readonly string[], io: Out): Promise<number> {
   const [command, file, ...flags] = args;
-  if ((command !== 'takeoff' && command !== 'validate') || !file || flags.some((flag) => flag !== '--csv')) {
+  if (!COMMANDS.includes(command ?? '') || !file || flags.some((flag) => flag !== '--csv')) {
     io.err(USAGE);
     return 2;
   }
@@ -29,7 +32,7 @@ export async function run(args: readonly string[], io: Out): Promise<number> {
     io.err(`cannot read ${file}: ${error instanceof Error ? error.message : String(error)}\n`);
     return 2;
   }
-  const read = readPlan(text);
+  const read = readJob(text);
   const json = (value: unknown) => io.out(`${JSON.stringify(value, null, 2)}\n`);
   if (!read.ok) {
     const unreadable = 'unreadable' in read;
@@ -37,7 +40,11 @@ export async function run(args: readonly string[], io: Out): Promise<number> {
     else io.err(`${JSON.stringify({ ok: false, problems: read.problems }, null, 2)}\n`);
     return unreadable ? 2 : 1;
   }
-  const takeoff = compute(read.plan);
+  if (command === 'record') {
+    io.out(writeRecordCsv(read.plan, read.records));
+    return 0;
+  }
+  const takeoff = compute(read.plan, read.records);
   if (command === 'validate') {
     json({ ok: takeoff.problems.length === 0, problems: takeoff.problems });
     return takeoff.problems.length > 0 ? 1 : 0;

@@ -1,20 +1,219 @@
-/** The core's door. Pure TypeScript: no I/O, no clock, no randomness. */
-export * from './base/index.ts';
-export * from './catalogue/index.ts';
-export * from './cautions/index.ts';
-export * from './checks/index.ts';
-export * from './compute/index.ts';
-export * from './dig/index.ts';
-export * from './door/index.ts';
-export * from './figures/index.ts';
-export * from './findings/index.ts';
-export * from './geometry/index.ts';
-export * from './ground/index.ts';
-export * from './levels/index.ts';
-export * from './log/index.ts';
-export * from './plan/index.ts';
-export * from './pour/index.ts';
-export * from './setout/index.ts';
-export * from './takeoff/index.ts';
-export * from './units/index.ts';
-export * from './water/index.ts';
+/**
+ * The core's door: what is public, name by name, in the order the work is done. Pure TypeScript: no I/O,
+ * no clock, no randomness.
+ */
+
+export {
+  COMPACTOR_IDS,
+  COMPACTORS,
+  COVER_KINDS,
+  type CompactorId,
+  type CoverKind,
+  HAND,
+  HAZARD_KINDS,
+  type HazardKind,
+  MATERIAL_IDS,
+  MATERIALS,
+  type MaterialId,
+  SLOPE_CLASSES,
+  SOIL_KINDS,
+  SOILS,
+  type SoilKind,
+  typicalMachine,
+} from './catalogue/index.ts';
+export { proofsOf } from './checks/index.ts';
+export {
+  type Alternative,
+  alternatives,
+  compute,
+  type Difference,
+  type DigOrder,
+  DRAWN_LAYERS,
+  type Drawn,
+  digInputs,
+  digOrder,
+  drawnOf,
+  dugAtCut,
+  fillUnder,
+  instructionCost,
+  longSection,
+  neighboursAlong,
+  type RuleCost,
+  ruleCosts,
+  type Section,
+  type SetoutSheet,
+  sectionThrough,
+  setoutSheet,
+  stoneTopOver,
+  type Takeoff,
+  type TruckTimes,
+  truckTimes,
+} from './compute/index.ts';
+export {
+  CAUSES,
+  clockAfter,
+  cycleOf,
+  type DepthBand,
+  depthAt,
+  depthBands,
+  EFFICIENCY,
+  excavate,
+  flatsOf,
+  machineOf,
+  minutesOf,
+  type ProfilePiece,
+  profile,
+  rulesOf,
+  SLOWED,
+  type Solid,
+  truckMatch,
+} from './dig/index.ts';
+export { checkPlan } from './door/index.ts';
+export { FIGURE_IDS, FIGURES, type FigureId } from './figures/index.ts';
+export type { Caution, Problem, ProblemCode, SubLine, Weight, Working } from './findings/index.ts';
+export {
+  type Box,
+  boxOf,
+  clipLine,
+  edges,
+  flatPlan,
+  tidy,
+  triangulate,
+  unionBox,
+  unionOutlines,
+} from './geometry/index.ts';
+export {
+  BOARD,
+  contours,
+  type FencePost,
+  fence,
+  frostCurve,
+  frozenAfter,
+  type GroundModel,
+  groundModel,
+  identify,
+  looksFahrenheit,
+  N_FACTORS,
+  postAt,
+  type Reading,
+  type Soil,
+  type SoilValue,
+  type SurfaceCondition,
+  soilOrder,
+  soilOrigin,
+  spotSurface,
+  type TakenSurvey,
+  type TakeSurvey,
+  takeSurvey,
+  wintersOf,
+} from './ground/index.ts';
+export { type FloorStack, floorOf } from './levels/index.ts';
+export {
+  inTime,
+  MEASURES,
+  RECORD_KINDS,
+  type RecordKindId,
+  type RecordValue,
+  recordsBefore,
+  type SiteRecord,
+  standing,
+} from './log/index.ts';
+export {
+  AREA_USES,
+  blankPlan,
+  currentPlan,
+  ELEMENT_KINDS,
+  type Element,
+  type ElementKind,
+  type ElementOf,
+  FIELDS,
+  type Field,
+  type FieldId,
+  type FloorLayer,
+  FORMS,
+  fieldOf,
+  type GroundLog,
+  type Hand,
+  type Hazard,
+  isAssumed,
+  isField,
+  isOutlined,
+  isRun,
+  isWholeText,
+  type Machine,
+  mergePlans,
+  newBox,
+  newLog,
+  newPad,
+  newRaft,
+  newRamp,
+  newStrip,
+  newUnderpin,
+  nextName,
+  type OutlinedElement,
+  outOfRange,
+  type Pad,
+  PLAN_VERSION,
+  type Plan,
+  type PlanChange,
+  planChanges,
+  type Ramp,
+  RULE_SETS,
+  readNumber,
+  type SiteArea,
+  type SoilEntry,
+  STRIP_USES,
+  type Strip,
+  SUPPORTS,
+  type Support,
+  type SurfaceSpec,
+  sameValue,
+  settled,
+  startOf,
+  type Underpin,
+  WORDINGS,
+  type Wording,
+  wholeText,
+  wholeValue,
+  writeNumber,
+} from './plan/index.ts';
+export {
+  adjust,
+  arcPoints,
+  axisLength,
+  baysOf,
+  beside,
+  boardsInTheWay,
+  type CheckLine,
+  labelPlace,
+  middleOf,
+  outlineSizes,
+  parseRuns,
+  pointsAlong,
+  pointsOf,
+  type ShareOut,
+  segmentsOf,
+  setoutPoints,
+  sizesOf,
+  threeFourFive,
+  twoTape,
+  withPoints,
+} from './setout/index.ts';
+export { type ElementTakeoff, usualFill } from './takeoff/index.ts';
+export {
+  FOOT,
+  fromSI,
+  INCH,
+  KINDS,
+  type Kind,
+  type Lang,
+  type Printed,
+  type PrintOptions,
+  parseQuantity,
+  printEntry,
+  printParts,
+  printQuantity,
+  type System,
+  toSI,
+  WRITTEN,
+} from './units/index.ts';

@@ -3,6 +3,7 @@ export * from './dxf.ts';
 export * from './landxml.ts';
 export * from './logs-csv.ts';
 export * from './plan-file.ts';
+export * from './record-csv.ts';
 export * from './setout-files.ts';
 export * from './survey.ts';
 export * from './survey-csv.ts';

@@ -1,5 +1,13 @@
 /** The takeoff as plain JSON: SI, codes instead of words, no geometry. */
-import { FIGURE_IDS, type FigureId, type Kind, type Plan, proofsOf, type Takeoff } from '@cimiento/core';
+import {
+  type ElementTakeoff,
+  FIGURE_IDS,
+  type FigureId,
+  type Kind,
+  type Plan,
+  proofsOf,
+  type Takeoff,
+} from '@cimiento/core';
 
 export const TAKEOFF_FORMAT = 'cimiento-takeoff';
 
@@ -8,6 +16,32 @@ const SI_UNITS: Partial<Record<Kind, string>> = { volume: 'm3', mass: 'kg', flow
 export const unitOf = (kind: Kind): string => SI_UNITS[kind] ?? kind;
 
 const triple = ([low, likely, high]: readonly [number, number, number]) => ({ low, likely, high });
+
+const elementJson = (e: ElementTakeoff) => ({
+  id: e.id,
+  governs: e.decision?.governs ?? null,
+  margin: e.decision?.margin ?? null,
+  candidates: e.decision?.candidates ?? [],
+  underside: e.underside,
+  steps:
+    e.steps?.stretches.map(({ run, s0, s1, underside }) => ({ run, from: s0, to: s1, underside })) ?? null,
+  closure: e.decision?.closure ?? null,
+  water: e.water,
+  formation: e.formation,
+  dug: e.dug,
+  depth: e.depth,
+  fromString: e.fromString,
+  bottomWidth: e.width.dug,
+  bottomLength: e.bottomLength,
+  neededWidth: e.width.needed,
+  bucket: e.width.bucket,
+  passes: e.width.passes,
+  sides: e.slope,
+  slopeClass: e.rule.slopeClass,
+  volume: e.volume,
+  stone: e.stone,
+  concrete: e.concrete,
+});
 
 /**
  * @param plan the plan that was computed
@@ -61,32 +95,7 @@ export function takeoffJson(plan: Plan, takeoff: Takeoff) {
     concrete: takeoff.concrete,
     handTrim: takeoff.handTrim,
     inflow: triple(takeoff.inflow),
-    elements: takeoff.elements.map((e) => ({
-      id: e.id,
-      governs: e.decision?.governs ?? null,
-      margin: e.decision?.margin ?? null,
-      candidates: e.decision?.candidates ?? [],
-      underside: e.underside,
-      steps:
-        e.steps?.stretches.map(({ run, s0, s1, underside }) => ({ run, from: s0, to: s1, underside })) ??
-        null,
-      closure: e.decision?.closure ?? null,
-      water: e.water,
-      formation: e.formation,
-      dug: e.dug,
-      depth: e.depth,
-      fromString: e.fromString,
-      bottomWidth: e.width.dug,
-      bottomLength: e.bottomLength,
-      neededWidth: e.width.needed,
-      bucket: e.width.bucket,
-      passes: e.width.passes,
-      sides: e.slope,
-      slopeClass: e.rule.slopeClass,
-      volume: e.volume,
-      stone: e.stone,
-      concrete: e.concrete,
-    })),
+    elements: takeoff.elements.map(elementJson),
     cautions: takeoff.cautions.map((c) => ({
       code: c.code,
       weight: c.weight,

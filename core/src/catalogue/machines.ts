@@ -13,7 +13,7 @@ interface Size {
  * Hoes by size: round figures to start from, to be replaced by the sheet of the machine hired.
  * Reach is from the slew centre to the teeth, by depth below the tracks.
  */
-export const MACHINE_SIZES: readonly Size[] = [
+const MACHINE_SIZES: readonly Size[] = [
   {
     mass: 2,
     reach: [

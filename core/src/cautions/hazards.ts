@@ -40,12 +40,14 @@ const keepOff = (kind: HazardKind): CautionRow => ({
   find: (at) => clashes(at, 'keepOff', 'length', 'length', (own) => own === kind),
 });
 
-type KeepOffCode = `keepOff.${HazardKind}`;
+/** A neighbour's footing has rules of its own: its line, and what stands out of it. */
+const KEPT_OFF = HAZARD_KINDS.filter((kind): kind is Exclude<HazardKind, 'footing'> => kind !== 'footing');
+type KeepOffCode = `keepOff.${(typeof KEPT_OFF)[number]}`;
 
 export const HAZARD_CAUTIONS = {
   influence: { weight: 'stop', find: (at) => clashes(at, 'influence', 'level', 'size') },
   flood: { weight: 'stop', find: (at) => clashes(at, 'flood', 'level', 'size') },
-  ...(Object.fromEntries(HAZARD_KINDS.map((kind) => [`keepOff.${kind}`, keepOff(kind)])) as Record<
+  ...(Object.fromEntries(KEPT_OFF.map((kind) => [`keepOff.${kind}`, keepOff(kind)])) as Record<
     KeepOffCode,
     CautionRow
   >),

@@ -1,1 +1,1 @@
-export { CAUTION_CODES, CAUTIONS, type CautionCode, cautionsFor } from './table.ts';
+export { type CautionCode, cautionsFor } from './table.ts';

@@ -12,7 +12,7 @@ import { PEOPLE_CAUTIONS, SIDE_CAUTIONS } from './people.ts';
 import { SITE_CAUTIONS } from './site.ts';
 
 /** In the order they are said within one weight. */
-export const CAUTIONS = {
+const CAUTIONS = {
   ...SIDE_CAUTIONS,
   ...HAZARD_CAUTIONS,
   ...WATER_CAUTIONS,

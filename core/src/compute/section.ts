@@ -4,6 +4,7 @@ import { clipLine, edges } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
+import type { FootingPiece } from '../pour/index.ts';
 import { middleOf, segmentsOf, shapeOf, sizesOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
@@ -44,6 +45,89 @@ export function fillUnder(piece: ProfilePiece, level: number): number[] | null {
 /** Shares of a run where it may be cut, the middle first. */
 const CUTS = [0.5, 0.35, 0.65, 0.25, 0.75, 0.15, 0.85];
 
+/** A wall is drawn up to this far over the ground, m. */
+const STEM_OVER = 0.15;
+
+/** Where a cut stands in plan, its unit direction, and how far it goes to either side. */
+interface Line {
+  readonly x: number;
+  readonly y: number;
+  readonly dx: number;
+  readonly dy: number;
+  readonly half: number;
+}
+
+/** The line an element is cut along: square to its longest run, or along its long side. */
+function lineThrough(plan: Plan, takeoff: Takeoff, index: number, least: number): Line {
+  const element = plan.elements[index]!;
+  const info = takeoff.elements[index]!;
+  const across = isRun(element) ? element.width : sizesOf(element).along;
+  const back = info.support === 'bench' ? plan.dig.bench.width / plan.dig.bench.height : info.slope;
+  const opening = Math.max(across, info.width.dug) / 2 + info.depth * back;
+  const half = Math.max(least, opening * 1.12 + 0.6);
+  if (!isRun(element)) {
+    const [x, y] = middleOf(element);
+    const angle = shapeOf(element).heading(element);
+    return { x, y, dx: Math.cos(angle), dy: Math.sin(angle), half };
+  }
+  const run = segmentsOf(element).reduce((p, q) => (q.length > p.length ? q : p));
+  let [dx, dy] = [run.uy, -run.ux];
+  // Read west to east, or south to north: the way a plan is read.
+  if (dx < -1e-9 || (Math.abs(dx) <= 1e-9 && dy < 0)) [dx, dy] = [-dx, -dy];
+  const at = (share: number) =>
+    [
+      run.from[0] + (run.to[0] - run.from[0]) * share,
+      run.from[1] + (run.to[1] - run.from[1]) * share,
+    ] as const;
+  // Where along the run other trenches show least, so that the cut reads as this one.
+  const crowd = (share: number) => {
+    const [x, y] = at(share);
+    return profile(takeoff.solid, x, y, dx, dy, [-half, half])
+      .filter((piece) => piece.owner !== index)
+      .reduce((sum, piece) => sum + piece.s1 - piece.s0, 0);
+  };
+  const share = CUTS.reduce((best, next) => (crowd(next) < crowd(best) - 0.01 ? next : best));
+  const [x, y] = at(share);
+  return { x, y, dx, dy, half };
+}
+
+/** What is built of one footing where it is cut: itself, what lies under it, what stands on it. */
+function builtAt(
+  plan: Plan,
+  element: number,
+  { underside, top }: FootingPiece,
+  [s0, s1]: readonly [number, number],
+  /** Where the wall or column on it ends; null: it is not drawn. */
+  stemTop: number | null,
+): SectionBox[] {
+  const { blinding } = plan.pour;
+  const out: SectionBox[] = [{ element, what: 'footing', s0, s1, z0: underside, z1: top }];
+  if (blinding)
+    out.push({
+      element,
+      what: 'blinding',
+      s0: s0 - blinding.projection,
+      s1: s1 + blinding.projection,
+      z0: underside - blinding.thickness,
+      z1: underside,
+    });
+  const own = plan.elements[element]!;
+  const stem = (from: number, to: number, z0: number, z1: number) =>
+    out.push({ element, what: 'stem', s0: from, s1: to, z0, z1 });
+  if (own.kind === 'box') {
+    // Walls and roof round the hollow; the base is the footing drawn already.
+    const roof = underside + own.height;
+    stem(s0, s0 + own.wall, top, roof);
+    stem(s1 - own.wall, s1, top, roof);
+    if (own.roof > 0) stem(s0 + own.wall, s1 - own.wall, roof - own.roof, roof);
+    return out;
+  }
+  const middle = (s0 + s1) / 2;
+  if (own.stem > 0 && stemTop !== null)
+    stem(middle - own.stem / 2, middle + own.stem / 2, top, Math.max(top, stemTop));
+  return out;
+}
+
 /**
  * The cut across an element: near the middle of a strip's longest run, along a pad.
  * @param least least half-length of the cut, m; it is longer when the opening needs it
@@ -56,94 +140,24 @@ export function sectionThrough(
   least = 0,
   model: GroundModel = groundModel(plan),
 ): Section | null {
-  const element = plan.elements[index];
-  const info = takeoff.elements[index];
-  if (!element || !info?.live) return null;
-  let x: number;
-  let y: number;
-  let dx: number;
-  let dy: number;
-  let run: ReturnType<typeof segmentsOf>[number] | null = null;
-  if (!isRun(element)) {
-    [x, y] = middleOf(element);
-    const angle = shapeOf(element).heading(element);
-    [dx, dy] = [Math.cos(angle), Math.sin(angle)];
-  } else {
-    const longest = segmentsOf(element).reduce((p, q) => (q.length > p.length ? q : p));
-    run = longest;
-    [x, y] = longest.from;
-    [dx, dy] = [longest.uy, -longest.ux];
-    // Read west to east, or south to north: the way a plan is read.
-    if (dx < -1e-9 || (Math.abs(dx) <= 1e-9 && dy < 0)) [dx, dy] = [-dx, -dy];
-  }
-  const across = isRun(element) ? element.width : sizesOf(element).along;
-  const back = info.support === 'bench' ? plan.dig.bench.width / plan.dig.bench.height : info.slope;
-  const opening = Math.max(across, info.width.dug) / 2 + info.depth * back;
-  const half = Math.max(least, opening * 1.12 + 0.6);
+  if (!plan.elements[index] || !takeoff.elements[index]?.live) return null;
+  const line = lineThrough(plan, takeoff, index, least);
+  const { x, y, dx, dy, half } = line;
   const window: [number, number] = [-half, half];
-  if (run) {
-    // Where along the run other trenches show least, so that the cut reads as this one.
-    const crowd = (share: number) => {
-      const at = [
-        run.from[0] + (run.to[0] - run.from[0]) * share,
-        run.from[1] + (run.to[1] - run.from[1]) * share,
-      ] as const;
-      return profile(takeoff.solid, at[0], at[1], dx, dy, window)
-        .filter((piece) => piece.owner !== index)
-        .reduce((sum, piece) => sum + piece.s1 - piece.s0, 0);
-    };
-    const share = CUTS.reduce((best, next) => (crowd(next) < crowd(best) - 0.01 ? next : best));
-    x = run.from[0] + (run.to[0] - run.from[0]) * share;
-    y = run.from[1] + (run.to[1] - run.from[1]) * share;
-  }
   const groundAt = (s: number) => model.level(x + s * dx, y + s * dy);
   const posts = fence(model, [x - half * dx, y - half * dy], [x + half * dx, y + half * dy], half / 24).map(
     (post) => ({ ...post, s: post.s - half }),
   );
+  const boxes = takeoff.elements.flatMap(({ footings, live }, i) =>
+    (live ? footings : []).flatMap((piece): SectionBox[] => {
+      const cut = clipLine(x, y, dx, dy, window, edges(piece.plan));
+      if (!cut) return [];
+      const stemTop = i === index ? groundAt((cut[0] + cut[1]) / 2) + STEM_OVER : null;
+      return builtAt(plan, i, piece, [cut[0], cut[1]], stemTop);
+    }),
+  );
   const dug = profile(takeoff.solid, x, y, dx, dy, window);
-  const boxes: SectionBox[] = [];
-  const projection = plan.pour.blinding?.projection ?? 0;
-  takeoff.elements.forEach(({ footings, live }, i) => {
-    if (!live) return;
-    for (const { plan: piece, underside, top } of footings) {
-      const cut = clipLine(x, y, dx, dy, window, edges(piece));
-      if (!cut) continue;
-      const [s0, s1] = cut;
-      boxes.push({ element: i, what: 'footing', s0, s1, z0: underside, z1: top });
-      if (plan.pour.blinding)
-        boxes.push({
-          element: i,
-          what: 'blinding',
-          s0: s0 - projection,
-          s1: s1 + projection,
-          z0: underside - plan.pour.blinding.thickness,
-          z1: underside,
-        });
-      const box = plan.elements[i]!;
-      if (box.kind === 'box') {
-        // Walls and roof round the hollow; the base is the footing drawn already.
-        const roof = underside + box.height;
-        const wall = (from: number, to: number, low: number, high: number) =>
-          boxes.push({ element: i, what: 'stem', s0: from, s1: to, z0: low, z1: high });
-        wall(s0, s0 + box.wall, top, roof);
-        wall(s1 - box.wall, s1, top, roof);
-        if (box.roof > 0) wall(s0 + box.wall, s1 - box.wall, roof - box.roof, roof);
-        continue;
-      }
-      const { stem } = plan.elements[i]!;
-      const middle = (s0 + s1) / 2;
-      if (stem > 0 && i === index)
-        boxes.push({
-          element: i,
-          what: 'stem',
-          s0: middle - stem / 2,
-          s1: middle + stem / 2,
-          z0: top,
-          z1: Math.max(top, groundAt(middle) + 0.15),
-        });
-    }
-  });
-  return { x, y, dx, dy, half, posts, ground: [groundAt(-half), groundAt(half)], dug, boxes };
+  return { ...line, posts, ground: [groundAt(-half), groundAt(half)], dug, boxes };
 }
 
 /** Level of the element's own bottom where the cut stands; the lowest where the cut misses it. */

@@ -144,7 +144,7 @@ export function outlineBottoms(plan: Plan, element: OutlinedElement, by: number)
 }
 
 /** How a falling drain's bottom stands over its lowest point, by run. */
-export function fallOf(strip: RunElement): Linear[] {
+function fallOf(strip: RunElement): Linear[] {
   if (strip.kind !== 'strip' || strip.use !== 'drain' || strip.fall === 0) return [];
   const runs = segmentsOf(strip);
   const whole = runs.reduce((sum, run) => sum + run.length, 0);

@@ -154,7 +154,7 @@ function shared(pieces: readonly Polygon[], others: readonly Polygon[]): number 
 }
 
 /** A path as one piece a run, its width about its line. */
-export const pathPieces = ({ points, width }: Plan['site']['paths'][number]): Polygon[] =>
+const pathPieces = ({ points, width }: Plan['site']['paths'][number]): Polygon[] =>
   points.slice(1).flatMap((q, i): Polygon[] => {
     const p = points[i]!;
     return Math.hypot(q[0] - p[0], q[1] - p[1]) < 1e-6 ? [] : [alongside(p, q, width / 2)];

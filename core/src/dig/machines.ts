@@ -76,7 +76,7 @@ export type Slow = keyof typeof SLOWED;
 export const HAND_RATE = 0.6;
 
 /** How many days' logs replace the typical output. */
-export const ENOUGH_LOGS = 3;
+const ENOUGH_LOGS = 3;
 
 export interface Output {
   /** Bank m³/h. */
@@ -111,7 +111,7 @@ export function outputIn(
 }
 
 /** Bank m³/h by the crew's own log; null with too few days on it. */
-export function loggedRate(days: readonly RecordValue<'dug'>[]): number | null {
+function loggedRate(days: readonly RecordValue<'dug'>[]): number | null {
   if (days.length < ENOUGH_LOGS) return null;
   const volume = days.reduce((sum, day) => sum + day.volume, 0);
   const hours = days.reduce((sum, day) => sum + day.hours, 0);

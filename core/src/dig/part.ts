@@ -156,7 +156,7 @@ function windowOnFall(shape: Shape, ground: Ground): { box: Box; patches: readon
 
 export const rectangleOf = ({ x0, y0, x1, y1 }: Box): Polygon => [x0, y0, x1, y0, x1, y1, x0, y1];
 
-export const NOWHERE: Box = { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -Infinity };
+const NOWHERE: Box = { x0: Infinity, y0: Infinity, x1: -Infinity, y1: -Infinity };
 
 /** The face of a part under a ground. */
 export function faceOf(shape: Shape, ground: Ground, corners: Corners): Face {

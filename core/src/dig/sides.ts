@@ -8,11 +8,11 @@ import type { Layer } from '../ground/strata.ts';
 import type { Plan } from '../plan/schema.ts';
 
 /** Steepest side allowed, H:V, to the engineer's limit below. */
-export const STEEPEST: Record<SlopeClass, number> = { rock: 0, A: 0.75, B: 1, C: 1.5 };
-export const ENGINEER_DEPTH = 6.1;
-export const LADDER_DEPTH = 1.22;
-export const LADDER_TRAVEL = 7.6;
-export const SPOIL_SETBACK = 0.61;
+const STEEPEST: Record<SlopeClass, number> = { rock: 0, A: 0.75, B: 1, C: 1.5 };
+const ENGINEER_DEPTH = 6.1;
+const LADDER_DEPTH = 1.22;
+const LADDER_TRAVEL = 7.6;
+const SPOIL_SETBACK = 0.61;
 
 /** What a rule set says: when to protect, how steep, how far off. */
 export interface Rules {

@@ -125,8 +125,27 @@ function surfaceProblems(plan: Plan): Problem[] {
   }
 }
 
+/** Floors that count from nothing or in a circle; layers in an order that cannot be built. */
+function floorProblems({ levels: { floors } }: Plan, near: (path: string, level: number) => void): Problem[] {
+  const out: Problem[] = [];
+  const levels = floorLevels(floors);
+  floors.forEach((floor, i) => {
+    const level = levels.get(floor.id);
+    const above = `/levels/floors/${i}/above`;
+    if (floor.above !== null && !floors.some((other) => other.id === floor.above))
+      out.push({ code: 'unknownFloor', path: above, value: floor.above });
+    else if (level === undefined) out.push({ code: 'circular', path: above, params: { name: floor.name } });
+    else near(`/levels/floors/${i}/level`, level);
+    floor.layers.forEach(({ joint, name }, j) => {
+      if (joint !== null && j < floor.layers.length - 1)
+        out.push({ code: 'coursesLast', path: `/levels/floors/${i}/layers/${j}/joint`, params: { name } });
+    });
+  });
+  return out;
+}
+
 /** Numbers that are each in range but contradict one another, and ids that point nowhere. */
-export function crossProblems(plan: Plan): Problem[] {
+function crossProblems(plan: Plan): Problem[] {
   const surface = surfaceProblems(plan);
   if (surface.length > 0) return surface;
   const out: Problem[] = logProblems(plan);
@@ -174,24 +193,7 @@ export function crossProblems(plan: Plan): Problem[] {
   plan.ground.hazards.forEach((hazard, i) => {
     near(`/ground/hazards/${i}/level`, hazard.level);
   });
-  out.push(...farPlaces(plan));
-  const levels = floorLevels(floors);
-  floors.forEach((floor, i) => {
-    const level = levels.get(floor.id);
-    if (floor.above !== null && !floors.some((other) => other.id === floor.above))
-      out.push({ code: 'unknownFloor', path: `/levels/floors/${i}/above`, value: floor.above });
-    else if (level === undefined)
-      out.push({ code: 'circular', path: `/levels/floors/${i}/above`, params: { name: floor.name } });
-    else near(`/levels/floors/${i}/level`, level);
-    floor.layers.forEach((layer, j) => {
-      if (layer.joint !== null && j < floor.layers.length - 1)
-        out.push({
-          code: 'coursesLast',
-          path: `/levels/floors/${i}/layers/${j}/joint`,
-          params: { name: layer.name },
-        });
-    });
-  });
+  out.push(...farPlaces(plan), ...floorProblems(plan, near));
   instructions.forEach((word, i) => {
     if (word.level !== null) near(`/levels/instructions/${i}/level`, word.level);
     word.elements.forEach((id, j) => {

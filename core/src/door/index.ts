@@ -1,1 +1,1 @@
-export { checkPlan, crossProblems, rangeProblems, workProblems } from './check.ts';
+export { checkPlan } from './check.ts';

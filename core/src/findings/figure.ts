@@ -5,7 +5,7 @@ import type { Kind } from '../units/index.ts';
  * How a value came about, best first: seen or weighed on the job, typed by someone, typical for its
  * kind, put there and not yet settled. Computed: it is no better than what it is worked out from.
  */
-export const ORIGINS = ['computed', 'measured', 'typed', 'typical', 'assumed'] as const;
+const ORIGINS = ['computed', 'measured', 'typed', 'typical', 'assumed'] as const;
 export type Origin = (typeof ORIGINS)[number];
 
 /** The weakest of some origins. */

@@ -3,7 +3,6 @@ export type { Check } from './check.ts';
 export {
   type Figure,
   type FigurePart,
-  ORIGINS,
   type Origin,
   type SubLine,
   type Told,
@@ -11,4 +10,4 @@ export {
   type WorkingInput,
   weakest,
 } from './figure.ts';
-export { PROBLEM_CODES, type Problem, type ProblemCode } from './problem.ts';
+export type { Problem, ProblemCode } from './problem.ts';

@@ -1,7 +1,7 @@
 /** What is wrong with a plan, a file or a request: a code and its data. Words live with the interface. */
 import type { Kind } from '../units/index.ts';
 
-export const PROBLEM_CODES = [
+const PROBLEM_CODES = [
   'archiveBroken',
   'archiveCut',
   'baseAboveSoils',

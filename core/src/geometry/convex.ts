@@ -16,7 +16,7 @@ export interface Linear {
 }
 
 /** Plan area in m² below which a piece is dropped: a square tenth of a millimetre. */
-export const SLIVER = 1e-8;
+const SLIVER = 1e-8;
 /** Two planes closer than this everywhere near the job (m) are taken as the same plane. */
 export const SAME_PLANE = 1e-9;
 

@@ -204,6 +204,7 @@ function settleTies(work: Work, levels: ArrayLike<number>): void {
   }
 }
 
+// biome-ignore lint/complexity/noExcessiveLinesPerFunction: one algorithm, whose steps share their work arrays
 function forceLines(work: Work, breaklines: readonly (readonly number[])[]): MeshFault | null {
   const { coords, triangles, halfedges } = work;
   const count = coords.length / 2;

@@ -33,7 +33,7 @@ export interface Record {
 }
 
 /** Years a record should have for the three coldest to be taken. */
-export const LONG_RECORD = 30;
+const LONG_RECORD = 30;
 /** Days a winter may miss and still count: a bad battery, not a lost January. */
 const MOST_MISSING = 7;
 const SHAPE_STEPS = 24;
@@ -161,7 +161,7 @@ export function designWinter(winters: readonly Winter[]): DesignWinter | null {
 }
 
 /** A record this warm throughout is °F, or of a place that needs no frost depth. */
-export const LOOKS_FAHRENHEIT = 30;
+const LOOKS_FAHRENHEIT = 30;
 /** Warmest month above this, °C, was never measured anywhere: °F. */
 const NEVER_CELSIUS = 45;
 

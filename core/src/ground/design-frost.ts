@@ -26,10 +26,7 @@ const coverLayer = (kind: CoverKind, thickness: number, conductivity: number | n
 };
 
 /** Thermal layers of a column of ground under what is laid over it. */
-export function frostLayersOf(
-  column: readonly Layer[],
-  cover: Plan['ground']['frost']['cover'] = [],
-): FrostLayer[] {
+function frostLayersOf(column: readonly Layer[], cover: Plan['ground']['frost']['cover'] = []): FrostLayer[] {
   return [
     ...cover.map(({ kind, thickness, conductivity }) => coverLayer(kind, thickness, conductivity)),
     ...column.map(({ soil, top, bottom }) =>
@@ -61,7 +58,7 @@ export interface Frost {
 }
 
 /** What is laid over the ground, m. */
-export const coverThickness = (plan: Plan): number =>
+const coverThickness = (plan: Plan): number =>
   plan.ground.frost.cover.reduce((sum, layer) => sum + layer.thickness, 0);
 
 /** Cumulative share of a winter that cools and warms as half a sine. */

@@ -8,7 +8,7 @@
  *
  * Not covered: heat from the sides, moving water, a surface that warms and cools within the winter.
  */
-import type { Climate, FrostLayer } from './frost.ts';
+import type { Climate, FrostLayer } from './winter.ts';
 
 /** Size of the cell at a depth, m: a few millimetres under the surface, a thirtieth of the depth below. */
 const cellAt = (depth: number) => 0.0035 + depth / 30;

@@ -11,6 +11,9 @@
  */
 import { LRUCache } from 'lru-cache';
 import { conductedFrost } from './frost-conduction.ts';
+import type { Climate, FrostLayer } from './winter.ts';
+
+export type { Climate, FrostLayer } from './winter.ts';
 
 /** Heat to freeze a kilogram of water, J/kg. */
 const LATENT = 334_000;
@@ -89,26 +92,6 @@ export function kersten(
       ? 0.001442 * 10 ** (1.373 * rho) + 0.01226 * w * 10 ** (0.4994 * rho)
       : 0.01096 * 10 ** (0.8116 * rho) + 0.00461 * w * 10 ** (0.9115 * rho);
   return { frozen, thawed, mean: (frozen + thawed) / 2, held: w > water * 100 + 1e-12 };
-}
-
-export interface FrostLayer {
-  /** m; the last layer runs on down. */
-  readonly thickness: number;
-  /** W/mK. */
-  readonly conductivity: number;
-  /** J/m³K, mean of frozen and thawed. */
-  readonly heat: number;
-  /** J/m³. */
-  readonly latent: number;
-}
-
-export interface Climate {
-  /** Air freezing index, °C·days. */
-  readonly index: number;
-  readonly days: number;
-  /** Mean annual temperature, °C, ≥ 0. */
-  readonly mean: number;
-  readonly nFactor: number;
 }
 
 /** Thermal figures of a soil: L = 334 000·w·ρd, C = ρd·(710 + 0.75·4187·w). */

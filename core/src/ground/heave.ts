@@ -35,6 +35,3 @@ export function heaveGroup(
   }
   return typical.frostGroup;
 }
-
-/** Whether frost in the soil lifts what stands on it. */
-export const heaves = (group: FrostGroup): boolean => group !== 'NFS';

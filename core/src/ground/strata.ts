@@ -50,7 +50,7 @@ export interface GroundModel {
 }
 
 /** Layers thinner than this (m) are not there. */
-export const NO_LAYER = 1e-6;
+const NO_LAYER = 1e-6;
 /**
  * Depth of every soil's top in a log, by position in the list; null where the log did not reach.
  * A soil absent between two others has the top of the next one below.

@@ -7,7 +7,7 @@ import { spotSurface } from './surface.ts';
 import { type SurveySpot, thinSurvey } from './thin.ts';
 
 /** Spots a plan is given at the most; more are thinned to those that make the shape. */
-export const SPOTS_KEPT = 8000;
+const SPOTS_KEPT = 8000;
 /** How far a spot left out may lie from the surface kept, m. */
 const THIN_TOLERANCE = 0.01;
 /** Two spots in one place whose levels differ by less are one measured twice, m. */

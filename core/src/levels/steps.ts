@@ -81,7 +81,7 @@ export function stepRule(
  * asks at the end.
  * @param pieces of the footing in plan, one a run
  */
-export function needsAlong(
+function needsAlong(
   plan: Plan,
   model: GroundModel,
   frost: Frost,

@@ -73,6 +73,3 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
   folded.set(records, facts);
   return facts;
 }
-
-/** What is known of a job on which nothing was logged. */
-export const NO_FACTS: Facts = factsOf(NO_RECORDS);

@@ -1,4 +1,4 @@
-export { type Facts, factsOf, inTime, NO_FACTS, NO_RECORDS, standing } from './facts.ts';
+export { type Facts, factsOf, inTime, NO_RECORDS, standing } from './facts.ts';
 export {
   MEASURES,
   MOST_RECORDS,

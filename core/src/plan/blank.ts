@@ -33,6 +33,69 @@ export const newLog = (
   note: '',
 });
 
+type Start = (id: FieldId) => number;
+
+/** A level place with topsoil over clay: assumed, until someone looks. */
+const blankGround = (metric: boolean, start: Start): Plan['ground'] => ({
+  surface: {
+    kind: 'plane',
+    level: start('/ground/surface/level'),
+    gradeEast: start('/ground/surface/gradeEast'),
+    gradeNorth: start('/ground/surface/gradeNorth'),
+  },
+  soils: [
+    { id: 'topsoil', name: '', kind: 'topsoil', values: {}, hand: null },
+    { id: 'subsoil', name: '', kind: 'stiffClay', values: {}, hand: null },
+  ],
+  logs: [
+    {
+      ...newLog('log-1', 'TP1', [0, 0], start('/ground/logs/*/bottom')),
+      layers: [
+        { soil: 'topsoil', top: 0, note: '' },
+        { soil: 'subsoil', top: metric ? 0.25 : 10 * INCH, note: '' },
+      ],
+    },
+  ],
+  knownTo: start('/ground/knownTo'),
+  water: null,
+  waterHigh: null,
+  hazards: [],
+  frost: { local: null, climate: null, cover: [], margin: start('/ground/frost/margin') },
+});
+
+const blankDig = (metric: boolean, start: Start): Plan['dig'] => ({
+  corners: 'mitred',
+  slope: start('/dig/slope'),
+  room: start('/dig/room'),
+  support: 'slope',
+  bench: { height: start('/dig/bench/height'), width: start('/dig/bench/width') },
+  shore: start('/dig/shore'),
+  machines: [typicalMachine('machine-1', 8)],
+  machine: 'machine-1',
+  order: [],
+  buckets: metric ? [0.45, 0.6, 0.9] : [18 * INCH, 24 * INCH, 36 * INCH],
+  cramped: false,
+  day: { start: '07:30', hours: start('/dig/day/hours') },
+  handTrim: null,
+});
+
+const blankSpoil = (metric: boolean, start: Start): Plan['spoil'] => ({
+  topsoil: 'keep',
+  keepForBackfill: true,
+  spread: start('/spoil/spread'),
+  trucks: [
+    {
+      id: 'tipper',
+      name: metric ? '8 m³' : '10 yd³',
+      body: start('/spoil/trucks/*/body'),
+      payload: start('/spoil/trucks/*/payload'),
+      sideHeight: start('/spoil/trucks/*/sideHeight'),
+    },
+  ],
+  trip: start('/spoil/trip'),
+  fleet: start('/spoil/fleet'),
+});
+
 /** A plan with ground and levels but nothing dug yet. Frost is left open: nobody may guess it. */
 export function blankPlan(name: string, system: System): Plan {
   const metric = system === 'metric';
@@ -62,32 +125,7 @@ export function blankPlan(name: string, system: System): Plan {
       east: start('/datum/east'),
       north: start('/datum/north'),
     },
-    ground: {
-      surface: {
-        kind: 'plane',
-        level: start('/ground/surface/level'),
-        gradeEast: start('/ground/surface/gradeEast'),
-        gradeNorth: start('/ground/surface/gradeNorth'),
-      },
-      soils: [
-        { id: 'topsoil', name: '', kind: 'topsoil', values: {}, hand: null },
-        { id: 'subsoil', name: '', kind: 'stiffClay', values: {}, hand: null },
-      ],
-      logs: [
-        {
-          ...newLog('log-1', 'TP1', [0, 0], start('/ground/logs/*/bottom')),
-          layers: [
-            { soil: 'topsoil', top: 0, note: '' },
-            { soil: 'subsoil', top: metric ? 0.25 : 10 * INCH, note: '' },
-          ],
-        },
-      ],
-      knownTo: start('/ground/knownTo'),
-      water: null,
-      waterHigh: null,
-      hazards: [],
-      frost: { local: null, climate: null, cover: [], margin: start('/ground/frost/margin') },
-    },
+    ground: blankGround(metric, start),
     levels: {
       string: start('/levels/string'),
       floors: [],
@@ -106,37 +144,8 @@ export function blankPlan(name: string, system: System): Plan {
       temperature: null,
     },
     site: { boundary: [], gates: [], areas: [], paths: [] },
-    dig: {
-      corners: 'mitred',
-      slope: start('/dig/slope'),
-      room: start('/dig/room'),
-      support: 'slope',
-      bench: { height: start('/dig/bench/height'), width: start('/dig/bench/width') },
-      shore: start('/dig/shore'),
-      machines: [typicalMachine('machine-1', 8)],
-      machine: 'machine-1',
-      order: [],
-      buckets: metric ? [0.45, 0.6, 0.9] : [18 * INCH, 24 * INCH, 36 * INCH],
-      cramped: false,
-      day: { start: '07:30', hours: start('/dig/day/hours') },
-      handTrim: null,
-    },
-    spoil: {
-      topsoil: 'keep',
-      keepForBackfill: true,
-      spread: start('/spoil/spread'),
-      trucks: [
-        {
-          id: 'tipper',
-          name: metric ? '8 m³' : '10 yd³',
-          body: start('/spoil/trucks/*/body'),
-          payload: start('/spoil/trucks/*/payload'),
-          sideHeight: start('/spoil/trucks/*/sideHeight'),
-        },
-      ],
-      trip: start('/spoil/trip'),
-      fleet: start('/spoil/fleet'),
-    },
+    dig: blankDig(metric, start),
+    spoil: blankSpoil(metric, start),
     bed: null,
     pour: {
       blinding: null,

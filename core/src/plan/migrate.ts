@@ -297,7 +297,7 @@ function toSixth(plan: Json): Json {
 }
 
 /** Steps by the version they start from. */
-export const STEPS: Readonly<Record<number, Step>> = {
+const STEPS: Readonly<Record<number, Step>> = {
   1: toSecond,
   2: toThird,
   3: toFourth,

@@ -47,7 +47,7 @@ export interface FootingPiece {
 
 const lifted = (floor: Linear, by: number): Linear => ({ a: floor.a, b: floor.b, c: floor.c + by });
 /** Width concrete takes: the form's, or for trench-fill what the bucket dug. */
-export const concreteWidth = (plan: Plan, element: Element): number =>
+const concreteWidth = (plan: Plan, element: Element): number =>
   element.method === 'trenchFill' ? bottomOf(plan, element).width.dug : sizesOf(element).across;
 
 /** From the underside of its slab to the top of what is cast: a box's whole height, else the thickness. */

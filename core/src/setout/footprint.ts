@@ -32,7 +32,7 @@ interface Segment {
 /** Sine of the angle between two axes below which a mitre would run away; cut square instead. */
 const LEAST_MITRE_SINE = 0.3;
 /** Points closer than this (m) are one point. */
-export const SAME_POINT = 1e-6;
+const SAME_POINT = 1e-6;
 
 const points = (strip: RunElement): Point[] => {
   const kept: Point[] = [];

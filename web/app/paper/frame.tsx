@@ -1,10 +1,21 @@
 /** What stands round every printed sheet: page, head with the job, what is wrong, number of the page. */
-import type { Problem } from '@cimiento/core';
+import type { Lang, Plan, Problem, SiteRecord, System } from '@cimiento/core';
 import { Document, Page, Text, View } from '@react-pdf/renderer';
+import type { TFunction } from 'i18next';
 import type { Format } from '../parts/format.tsx';
 import { problemText } from '../parts/words.ts';
-import type { SheetInput } from './sheet.server.tsx';
 import { dateText, s } from './style.server.ts';
+
+/** What every sheet is made from. */
+export interface SheetInput {
+  readonly plan: Plan;
+  readonly records: readonly SiteRecord[];
+  readonly revision: number;
+  readonly savedAt: Date;
+  readonly lang: Lang;
+  readonly system: System;
+  readonly t: TFunction;
+}
 
 /** Pages beyond which a sheet counts on having been cut up rightly. */
 const MANY = 3;

@@ -3,8 +3,7 @@ import { inTime, standing } from '@cimiento/core';
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import { makeFormat } from '../parts/format.tsx';
 import { recordText } from '../parts/records.ts';
-import { SheetFrame } from './frame.tsx';
-import type { SheetInput } from './sheet.server.tsx';
+import { SheetFrame, type SheetInput } from './frame.tsx';
 import { dateText, s } from './style.server.ts';
 
 /** Rows a page takes. */

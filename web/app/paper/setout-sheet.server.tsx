@@ -3,8 +3,7 @@ import { compute, type SetoutSheet, setoutSheet } from '@cimiento/core';
 import { Circle, G, Line, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer';
 import { extent, polygonPath, viewOf } from '../drawing/view.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
-import { SheetFrame } from './frame.tsx';
-import type { SheetInput } from './sheet.server.tsx';
+import { SheetFrame, type SheetInput } from './frame.tsx';
 import { s } from './style.server.ts';
 
 const INK = '#162329';

@@ -1,34 +1,15 @@
 /** The dig sheet as PDF: one A4 or Letter page a job, readable when wet and dirty. */
-import {
-  compute,
-  type ElementTakeoff,
-  type Lang,
-  longSection,
-  type Plan,
-  type SiteRecord,
-  type System,
-  type Takeoff,
-} from '@cimiento/core';
+import { compute, type ElementTakeoff, longSection, type Plan, type Takeoff } from '@cimiento/core';
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import type { TFunction } from 'i18next';
 import { type Format, makeFormat } from '../parts/format.tsx';
 import { cautionText, compactorText, concerns } from '../parts/words.ts';
 import { KeyPlan, SectionDrawing } from './drawings.tsx';
-import { SheetFrame } from './frame.tsx';
+import { SheetFrame, type SheetInput } from './frame.tsx';
 import { s } from './style.server.ts';
 
 /** More cautions than this are set a little closer, so that the page stays one. */
 const MANY_CAUTIONS = 11;
-
-export interface SheetInput {
-  readonly plan: Plan;
-  readonly records: readonly SiteRecord[];
-  readonly revision: number;
-  readonly savedAt: Date;
-  readonly lang: Lang;
-  readonly system: System;
-  readonly t: TFunction;
-}
 
 /** Elements dug alike share a row of the table; every tread of a stepped strip has its own. */
 interface Row {

@@ -7,8 +7,9 @@ import { en } from '../messages/en.ts';
 import { es } from '../messages/es.ts';
 import { makeI18n } from '../messages/i18n.ts';
 import { demoJob } from '../server/jobs.server.ts';
+import type { SheetInput } from './frame.tsx';
 import { recordPdf } from './record-sheet.server.tsx';
-import { digSheet, type SheetInput } from './sheet.server.tsx';
+import { digSheet } from './sheet.server.tsx';
 
 const require = createRequire(import.meta.url);
 

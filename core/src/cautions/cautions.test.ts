@@ -1,0 +1,272 @@
+/** Every caution of the table is raised by some plan, and by none of its opposite. */
+import { describe, expect, it } from 'vitest';
+import { HAZARD_KINDS } from '../catalogue/soils.ts';
+import { compute } from '../compute/index.ts';
+import { WEIGHTS } from '../findings/index.ts';
+import type { SiteRecord } from '../log/index.ts';
+import { newLog } from '../plan/blank.ts';
+import type { Hazard, Plan } from '../plan/schema.ts';
+import { instruct, logged, named, pad, plainPlan, soilsDown, strip, tilt } from '../testing.ts';
+import { CAUTION_CODES, type CautionCode } from './table.ts';
+
+type Change = (plan: Plan) => void;
+
+/** A strip a metre and a half deep beside a pad, in clay, water far below, all settled. */
+function site(change: Change): Plan {
+  return plainPlan((p) => {
+    soilsDown(p, ['top', 'topsoil', 0], ['clay', 'stiffClay', 0.3]);
+    p.assumed = [];
+    p.ground.water = 90;
+    p.ground.frost.local = 1.3;
+    p.elements = named(
+      strip([
+        [0, 0],
+        [8, 0],
+      ]),
+      pad(4, 6, 2, 2),
+    );
+    change(p);
+  });
+}
+const hazard = (kind: Hazard['kind'], more: Partial<Hazard> = {}): Hazard => ({
+  id: 'h',
+  name: 'H',
+  kind,
+  points: [
+    [0, 0.8],
+    [8, 0.8],
+  ],
+  keepOff: 3,
+  depth: null,
+  level: null,
+  projection: null,
+  ...more,
+});
+const with_ =
+  (...hazards: Hazard[]): Change =>
+  (p) => {
+    p.ground.hazards = hazards;
+  };
+const square = (x: number, y: number, size: number): [number, number][] => [
+  [x, y],
+  [x + size, y],
+  [x + size, y + size],
+  [x, y + size],
+];
+const area = (x: number, y: number, size: number) => ({
+  id: 'a',
+  name: 'A',
+  use: 'spoil' as const,
+  points: square(x, y, size),
+});
+const bed =
+  (more: Partial<NonNullable<Plan['bed']>>): Change =>
+  (p) => {
+    p.bed = {
+      name: 'Stone',
+      thickness: 0.3,
+      density: 2000,
+      looseFactor: 1.2,
+      topSize: 0.03,
+      compactor: 'plateLight',
+      maxLift: null,
+      ...more,
+    };
+  };
+const stepped: Change = (p) => {
+  tilt(p, 0.12);
+  const [first] = p.elements;
+  if (first?.kind === 'strip') first.stepped = true;
+};
+
+/** What raises each caution. */
+const RAISED: Record<CautionCode, Change> = {
+  unsupported: (p) => Object.assign(p.dig, { slope: 0 }),
+  engineerDepth: (p) => instruct(p, 93),
+  influence: with_(hazard('footing', { level: 100.2 })),
+  flood: with_(hazard('stream', { level: 101 })),
+  ...(Object.fromEntries(
+    HAZARD_KINDS.filter((kind) => kind !== 'footing').map((kind) => [`keepOff.${kind}`, with_(hazard(kind))]),
+  ) as Record<Extract<CautionCode, `keepOff.${string}`>, Change>),
+  cutBack: with_(hazard('footing', { level: 96, projection: 1.5 })),
+  water: (p) => Object.assign(p.ground, { water: 99.2 }),
+  waterNear: (p) => Object.assign(p.ground, { water: 98.4 }),
+  perched: (p) => Object.assign(p.ground.logs[0]!, { standing: 0.6, perched: true }),
+  waterClass: (p) => {
+    // Class C is the lowest there is: only a better soil can be brought down by water.
+    soilsDown(p, ['clay', 'stiffClay', 0]);
+    Object.assign(p.ground.soils[0]!.values, { slopeClass: 'B' });
+    p.ground.water = 99.2;
+  },
+  caveIn: (p) => Object.assign(p.dig, { slope: 2 }),
+  shored: (p) => Object.assign(p.dig, { support: 'shore' }),
+  ladder: () => {},
+  gas: () => {},
+  rescue: () => {},
+  frostUnknown: (p) => {
+    p.ground.frost.local = null;
+    p.levels.cover = 1;
+  },
+  waterUnknown: (p) => Object.assign(p.ground, { water: null }),
+  soilAssumed: (p) => {
+    p.assumed = ['/ground/logs/0'];
+  },
+  coverAssumed: (p) => {
+    p.levels.cover = 0.5;
+    p.assumed = ['/levels/cover'];
+  },
+  edge: () => {},
+  services: () => {},
+  servicesMarked: with_(hazard('service')),
+  frozenFace: () => {},
+  thaw: () => {},
+  softening: () => {},
+  beyondSurvey: (p) => {
+    p.ground.surface = {
+      kind: 'spots',
+      points: [
+        [0, 0, 100],
+        [4, 0, 100],
+        [0, 4, 100],
+      ],
+      breaklines: [],
+    };
+  },
+  aboveFrost: (p) => instruct(p, 99.4),
+  stepHigh: (p) => {
+    stepped(p);
+    p.levels.steps.height = 0.5;
+  },
+  lapShort: (p) => {
+    stepped(p);
+    p.levels.steps.lap = 0.05;
+  },
+  instruction: (p) => instruct(p, 98),
+  instructionWidth: (p) => {
+    p.levels.instructions = [
+      { id: 'w', level: null, width: 0.9, who: 'Eng.', when: '', why: '', elements: [] },
+    ];
+  },
+  shallowSchool: (p) => {
+    p.ground.frost.climate = { index: 700, days: 110, mean: 5, nFactor: 0.8, record: [], shape: [] };
+    p.levels.shallow = {
+      length: 8,
+      width: 6,
+      slab: 0.15,
+      edge: 0.3,
+      edgeWidth: 0.4,
+      bed: 'gravel',
+      board: null,
+      outfall: null,
+      fall: 0.01,
+    };
+  },
+  stoneSize: bed({ topSize: 0.2 }),
+  liftOverCompactor: bed({ maxLift: 0.6 }),
+  doubled: (p) => {
+    p.elements = named(pad(0, 0, 6, 6, { level: 97 }), pad(0, 0, 1, 1));
+  },
+  spoilNear: (p) => {
+    p.dig.slope = 0;
+    p.site.areas = [area(-1, 0.8, 5)];
+  },
+  rehandle: (p) => {
+    p.site.areas = [area(0, -1, 4)];
+  },
+  areaOutside: (p) => {
+    p.site.boundary = square(-6, -6, 20);
+    p.site.areas = [area(12, 0, 6)];
+  },
+  noRoom: (p) => {
+    p.site.areas = [area(0, 20, 0.5)];
+  },
+  reach: (p) => instruct(p, 93.5),
+  gate: (p) => {
+    p.site.gates = [{ id: 'g', name: 'Gate', at: [0, -6], width: 1 }];
+  },
+  outsidePlot: (p) => {
+    p.site.boundary = square(0, 0, 5);
+  },
+  shortfall: (p) => {
+    p.spoil.keepForBackfill = true;
+    soilsDown(p, ['top', 'topsoil', 0], ['peat', 'rock', 0.3]);
+  },
+  defer: (p) => {
+    p.elements = [];
+  },
+};
+const RECORDS: Partial<Record<CautionCode, SiteRecord>> = {
+  frozenFace: logged('frozen', { depth: 0.4, from: 'typed', when: '' }),
+};
+
+const raisedBy = (code: CautionCode) => {
+  const record = RECORDS[code];
+  return compute(site(RAISED[code]), record ? [record] : []);
+};
+
+describe('the table of cautions', () => {
+  it.each(CAUTION_CODES)('%s is raised, with numbers that are numbers', (code) => {
+    const { cautions, problems } = raisedBy(code);
+    expect(problems).toEqual([]);
+    const found = cautions.filter((caution) => caution.code === code);
+    expect(found.length).toBeGreaterThan(0);
+    for (const { values } of found)
+      for (const [value] of Object.values(values ?? {})) expect(Number.isFinite(value)).toBe(true);
+  });
+
+  it('is said gravest first, and to defer is said last and always', () => {
+    for (const code of CAUTION_CODES) {
+      const weights = raisedBy(code).cautions.map((caution) => WEIGHTS.indexOf(caution.weight));
+      expect(weights).toEqual([...weights].sort((p, q) => p - q));
+      expect(raisedBy(code).cautions.at(-1)!.code).toBe('defer');
+    }
+  });
+
+  it('raises nothing but the standing ones on a dig that keeps to everything', () => {
+    const codes = compute(site((p) => Object.assign(p.dig, { slope: 2 }))).cautions.map((c) => c.code);
+    const standing: CautionCode[] = [
+      'caveIn',
+      'ladder',
+      'gas',
+      'rescue',
+      'edge',
+      'services',
+      'thaw',
+      'softening',
+      'shortfall',
+    ];
+    expect(codes.filter((code) => !standing.includes(code))).toEqual(['defer']);
+  });
+
+  it('a service laid bare is warned of, one that is not stops the work', () => {
+    const plan = site(with_(hazard('service')));
+    const weight = (records: SiteRecord[]) =>
+      compute(plan, records).cautions.find((c) => c.code === 'keepOff.service')!.weight;
+    expect(weight([])).toBe('stop');
+    expect(weight([logged('laidBare', { hazard: 'h', bare: true })])).toBe('warn');
+    expect(
+      weight([
+        logged('laidBare', { hazard: 'h', bare: true }),
+        logged('laidBare', { hazard: 'h', bare: false }),
+      ]),
+    ).toBe('stop');
+  });
+
+  it('is of the elements concerned only', () => {
+    const plan = site((p) => {
+      p.ground.logs = [newLog('log-1', 'TP1', [0, 0], 4), newLog('log-2', 'TP2', [4, 6], 4)].map(
+        (log, i) => ({
+          ...log,
+          layers: [
+            { soil: 'top', top: 0, note: '' },
+            { soil: 'clay', top: 0.3, note: '' },
+          ],
+          standing: i === 0 ? 3.5 : 0.5,
+        }),
+      );
+      p.ground.water = null;
+    });
+    const wet = compute(plan).cautions.find((caution) => caution.code === 'water')!;
+    expect(wet.elements).toEqual(['E2']);
+  });
+});
