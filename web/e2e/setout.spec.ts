@@ -264,6 +264,28 @@ test('four taped sides are brought to close: a little is shared out, a mistake i
   await expect(loop).toContainText('That is a mistake, not the tape');
 });
 
+test('a distance taped stays in its box while the record takes it', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'setout');
+  const box = page.locator('[data-check="A–B"]').getByRole('textbox');
+  await box.fill('14.402');
+  // Looked at in every frame: it used to empty and fill again, over what was typed on.
+  await page.evaluate(`(() => {
+    const box = document.querySelector('[data-check="A–B"] input');
+    window.seen = [];
+    const look = () => { window.seen.push(box.value); requestAnimationFrame(look); };
+    look();
+  })()`);
+  await expect(page.locator('[data-check="A–B"]')).toContainText('+2 mm');
+  await page.keyboard.press('Tab');
+  await expect(box).toHaveValue('14.402');
+  expect([...new Set(await page.evaluate<string[]>('window.seen'))]).toEqual(['14.402']);
+  await box.fill('');
+  await page.keyboard.press('Tab');
+  await expect(page.locator('[data-check="A–B"]')).not.toContainText('mm');
+  await expect(box).toHaveValue('');
+});
+
 test('boards the machine drives over are told, with the dig it is at', async ({ page }) => {
   await newJob(page, 'honey-house');
   await stage(page, 'setout');

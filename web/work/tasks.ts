@@ -16,6 +16,7 @@ export interface PaperTask {
   readonly savedAt: Date;
   readonly lang: Lang;
   readonly system: System;
+  readonly zone: string;
 }
 
 interface Job {

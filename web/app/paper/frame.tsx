@@ -14,6 +14,8 @@ export interface SheetInput {
   readonly savedAt: Date;
   readonly lang: Lang;
   readonly system: System;
+  /** Where the reader's clock is, by its IANA name. */
+  readonly zone: string;
   readonly t: TFunction;
 }
 

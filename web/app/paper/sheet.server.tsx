@@ -184,7 +184,9 @@ function loadLines(plan: Plan, takeoff: Takeoff, t: TFunction, format: Format): 
   const { spoil } = takeoff;
   const hauls = takeoff.loads
     .filter((l) => l.loads > 0)
-    .map((l) => t('sheet.haulLine', { loads: l.loads, truck: l.truck.name }));
+    .map((l, i) =>
+      t(i === 0 ? 'sheet.haulLine' : 'sheet.orHaulLine', { loads: l.loads, truck: l.truck.name }),
+    );
   const mixed = takeoff.mixed
     .map((m) => `${m.loads} × ${plan.spoil.trucks.find((truck) => truck.id === m.truck)?.name}`)
     .join(' + ');

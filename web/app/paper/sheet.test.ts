@@ -39,7 +39,16 @@ interface Wanted {
 }
 function inputOf(plan: Plan, { records = [], lang = 'en', system = plan.system }: Wanted): SheetInput {
   const { t } = makeI18n(lang, lang === 'en' ? en : es);
-  return { plan, records, revision: 3, savedAt: new Date('2026-11-24T08:00:00Z'), lang, system, t };
+  return {
+    plan,
+    records,
+    revision: 3,
+    savedAt: new Date('2026-11-24T08:00:00Z'),
+    lang,
+    system,
+    zone: 'UTC',
+    t,
+  };
 }
 const sheet = async (plan: Plan, wanted: Wanted = {}) => digSheet(inputOf(plan, wanted));
 
@@ -88,6 +97,16 @@ describe('the record sheet', () => {
       value: { text: `seen number ${n}.` },
       ...more,
     }) as SiteRecord;
+
+  it('tells the time by the reader’s clock, and what was taken back', async () => {
+    const { plan } = await demoJob('bell-frame');
+    const at = '2026-05-01T03:30:00.000Z';
+    const records = [record(1, { at }), record(2, { corrects: 'r1', value: null })];
+    const [page] = await wordsOf(await recordPdf({ ...inputOf(plan, { records }), zone: 'America/Denver' }));
+    expect(page).toMatch(/30 Apr 2026\s+21:30/);
+    expect(page).toContain('America/Denver');
+    expect(page).toMatch(/taken back: seen number\s+1/);
+  });
 
   it('prints everything in the order of time, whatever order it comes in', async () => {
     const { plan } = await demoJob('bell-frame');

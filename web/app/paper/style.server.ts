@@ -44,7 +44,9 @@ export const s = StyleSheet.create({
 });
 
 /** A day as people write it; sheets are dated by the revision, not by the clock of the reader. */
-export const dateText = (date: Date, lang: Lang): string =>
-  new Intl.DateTimeFormat(lang === 'es' ? 'es-ES' : 'en-GB', { dateStyle: 'medium', timeZone: 'UTC' }).format(
-    date,
-  );
+export const dateText = (date: Date, lang: Lang, timeZone = 'UTC'): string =>
+  new Intl.DateTimeFormat(lang === 'es' ? 'es-ES' : 'en-GB', { dateStyle: 'medium', timeZone }).format(date);
+
+/** A time of day by a clock in the zone, 24 h. */
+export const timeText = (date: Date, timeZone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { timeStyle: 'short', timeZone }).format(date);

@@ -1,4 +1,4 @@
-/** A record in words: what it is of, and what was seen or done. */
+/** A record in words: what it is of, and what was seen or done; of one that takes another back, which. */
 import { type Plan, RECORD_KINDS, type SiteRecord } from '@cimiento/core';
 import type { TFunction } from 'i18next';
 import type { Format } from './format.tsx';
@@ -11,13 +11,26 @@ export function recordText(
   format: Format,
   plan: Plan,
   record: SiteRecord,
+  corrected?: SiteRecord,
 ): { what: string; value: string } {
   const element = plan.elements.find((one) => one.id === record.element);
   const label = t(RECORD_KINDS[record.kind].label);
   return {
-    what: element ? t('fields.named', { names: element.name, what: label }) : label,
-    value: record.value === null ? t('record.withdrawn') : valueText(t, format, plan, record),
+    what: element ? `${element.name} · ${label}` : label,
+    value: saidIn(t, format, plan, record, corrected),
   };
+}
+
+function saidIn(
+  t: TFunction,
+  format: Format,
+  plan: Plan,
+  record: SiteRecord,
+  corrected?: SiteRecord,
+): string {
+  if (record.value !== null) return valueText(t, format, plan, record);
+  if (!corrected || corrected.value === null) return t('record.withdrawn');
+  return t('record.withdrawnWhat', { what: valueText(t, format, plan, corrected) });
 }
 
 function valueText(t: TFunction, format: Format, plan: Plan, record: SiteRecord): string {

@@ -5,6 +5,16 @@ import { fileOf, jobWithRecords } from './download.server.ts';
 import { preferencesOf } from './http.server.ts';
 import { printed } from './pool.server.ts';
 
+/** The time zone a page asks for, by its IANA name; one that is none is UTC. */
+function zoneOf(request: Request): string {
+  const asked = new URL(request.url).searchParams.get('zone') ?? 'UTC';
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: asked }).resolvedOptions().timeZone;
+  } catch {
+    return 'UTC';
+  }
+}
+
 /** Sheets made lately. */
 const made = new LRUCache<string, Promise<Uint8Array<ArrayBuffer>>>({ max: 24 });
 
@@ -12,8 +22,18 @@ export async function sheetOf(request: Request, jobId: string, sheet: PaperTask[
   const { plan, revision, updatedAt, records, last } = await jobWithRecords(request, jobId);
   const { lang, system } = preferencesOf(request);
   // Neither a revision nor a record changes, so a sheet of them does not either: made once, also for several who wait.
-  const key = [jobId, revision, last, sheet, lang, system].join();
-  const task = { sheet, plan, records, revision, savedAt: updatedAt, lang, system: system ?? plan.system };
+  const zone = zoneOf(request);
+  const key = [jobId, revision, last, sheet, lang, system, zone].join();
+  const task = {
+    sheet,
+    plan,
+    records,
+    revision,
+    savedAt: updatedAt,
+    lang,
+    system: system ?? plan.system,
+    zone,
+  };
   let making = made.get(key);
   if (!making) {
     making = printed(task);

@@ -14,6 +14,8 @@ import { TextField } from '../../parts/TextField.tsx';
 import { Panel } from '../fields.tsx';
 
 const SHOWN = 12;
+/** Where this browser's clock is. */
+const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 export function RecordPanel() {
   const { t } = useTranslation();
@@ -46,7 +48,11 @@ export function RecordPanel() {
         </Button>
       )}
       {rows.length > 0 && (
-        <a href={`/jobs/${jobId}/record.pdf`} target="_blank" rel="noreferrer">
+        <a
+          href={`/jobs/${jobId}/record.pdf?zone=${encodeURIComponent(ZONE)}`}
+          target="_blank"
+          rel="noreferrer"
+        >
           {t('record.print')}
         </a>
       )}
@@ -58,6 +64,7 @@ function NewNote() {
   const { t } = useTranslation();
   const log = useLog();
   const element = useDesk((desk) => desk.picked);
+  const name = useDesk((desk) => desk.plan.elements.find((one) => one.id === desk.picked)?.name);
   const [text, setText] = useState('');
   return (
     <form
@@ -72,7 +79,7 @@ function NewNote() {
       <Flex gap={2} align="end">
         <Box flex="1">
           <TextField
-            label={t('record.noteLabel')}
+            label={name === undefined ? t('record.noteLabel') : t('record.noteOn', { name })}
             value={text}
             maxLength={2000}
             onChange={(event) => setText(event.target.value)}
@@ -92,7 +99,8 @@ function Line({ record, stands }: { record: SiteRecord; stands: boolean }) {
   const log = useLog();
   const plan = useDesk((desk) => desk.plan);
   const waits = useDesk((desk) => desk.unsent.includes(record.id));
-  const { what, value } = recordText(t, format, plan, record);
+  const corrected = useDesk((desk) => desk.records.find((one) => one.id === record.corrects));
+  const { what, value } = recordText(t, format, plan, record, corrected);
   return (
     <Box
       as="li"
