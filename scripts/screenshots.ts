@@ -137,6 +137,18 @@ const SHOTS: readonly Shot[] = [
       await page.locator('[data-verdict]').waitFor();
     }),
   },
+  {
+    name: 'log',
+    job: 'Honey house',
+    act: then(stage('log'), async (page) => {
+      for (const text of ['Pump on site by noon', 'Water at the north corner, a bucket a minute']) {
+        await page.getByLabel('A note for the record').fill(text);
+        await page.getByRole('button', { name: 'Log it' }).click();
+      }
+      await page.getByRole('button', { name: /^Take back: .*noon/ }).click();
+      await page.locator('[data-unsent]').waitFor({ state: 'detached' });
+    }),
+  },
 ];
 
 async function openJob(page: Page, name: string): Promise<string> {

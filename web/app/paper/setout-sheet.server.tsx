@@ -1,6 +1,6 @@
 /** The set-out sheet as PDF: boards and strings, corners, and a check sheet with boxes to fill in. */
 import { compute, type SetoutSheet, setoutSheet } from '@cimiento/core';
-import { Circle, G, Line, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer';
+import { Circle, G, Line, Path, Rect, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer';
 import { extent, polygonPath, viewOf } from '../drawing/view.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
 import { SheetFrame, type SheetInput } from './frame.tsx';
@@ -77,9 +77,16 @@ function Drawing({
       {sheet.points.map((point) => (
         <G key={point.name}>
           <Circle cx={view.x(point.at[0])} cy={view.y(point.at[1])} r={2.2} fill="#ffffff" stroke={HELD} />
+          <Rect
+            x={view.x(point.at[0]) + 3.5}
+            y={view.y(point.at[1]) + 3}
+            width={nameWidth(point.name)}
+            height={9}
+            fill="#ffffff"
+          />
           <Text
-            x={view.x(point.at[0]) + 3}
-            y={view.y(point.at[1]) + 8}
+            x={view.x(point.at[0]) + 5}
+            y={view.y(point.at[1]) + 10.5}
             style={{ fontSize: 8, fontFamily: 'Figures' }}
             fill={HELD}
           >
@@ -90,6 +97,9 @@ function Drawing({
     </Svg>
   );
 }
+
+/** About how wide a corner's name is at its size, with room beside it; in the figures' narrow face. */
+const nameWidth = (name: string) => 3.6 * name.length + 3;
 
 const taped = (format: Format, value: number) => format.text(value, 'taped');
 
