@@ -54,6 +54,15 @@ describe('messages', () => {
     for (const [key, text] of english) expect([key, holes(spanish.get(key)!)]).toEqual([key, holes(text)]);
   });
 
+  it.each(['en', 'es'])('of %s are in one file each: none writes over another’s', async (lang) => {
+    const folder = join(import.meta.dirname, lang);
+    const files: Record<string, object>[] = await Promise.all(
+      readdirSync(folder).map((name) => import(join(folder, name))),
+    );
+    const keys = files.flatMap((file) => Object.values(file).flatMap((words) => Object.keys(words)));
+    expect(keys.sort()).toEqual(Object.keys(lang === 'en' ? en : es).sort());
+  });
+
   it('say something different in Spanish unless the word is the same', () => {
     const same = [...english].filter(
       ([key, text]) =>

@@ -1,0 +1,32 @@
+/** The stone bed. */
+export const base = {
+  base: {
+    title: 'Stone bed',
+    has: 'There is a stone bed',
+    none: 'No stone bed: the footing stands on trimmed ground or blinding.',
+    stone: 'Crushed stone',
+    name: 'Stone',
+    thickness: 'Bed thickness',
+    topSize: 'Largest stone',
+    density: 'Density, compacted',
+    looseFactor: 'Loose / compacted',
+    compactor: 'Compactor',
+    maxLift: 'Thickest lift allowed',
+    maxLiftHint: 'by the specification',
+    lifts: 'Lifts',
+    spread: 'Spread loose at',
+    passes: 'Passes, low – typical – high',
+    trial: 'a trial strip settles it',
+    volume: 'Stone, compacted',
+    mass: 'Stone, by mass',
+  },
+  compactor: {
+    plateLight: 'plate {{low}}–{{high}} kg',
+    plateMedium: 'plate {{low}}–{{high}} kg',
+    plateReversible: 'reversible plate {{low}}–{{high}} kg',
+    plateHeavy: 'reversible plate {{low}}–{{high}} kg',
+    rammer: 'rammer {{low}}–{{high}} kg',
+    trenchRoller: 'trench roller {{low}}–{{high}} kg',
+    handTamper: 'hand tamper',
+  },
+};

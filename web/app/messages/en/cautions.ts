@@ -1,0 +1,202 @@
+/** What the core warns of. */
+export const cautions = {
+  caution: {
+    heading: 'Cautions',
+    stop: 'Hold',
+    count_zero: 'nothing holds',
+    count_one: '{{count}} hold',
+    count_other: '{{count}} holds',
+    unsupported: {
+      title: 'Deeper than {{from}} and steeper than {{steepest}}.',
+      text: 'Nobody enters an unsupported face. Slope it, bench it or shore it; follow the local code and the competent person’s word.',
+    },
+    engineerDepth: {
+      title: '{{depth}} deep.',
+      text: 'Past {{limit}} the sides are for an engineer to design.',
+    },
+    waterNear: {
+      title: 'Water only {{under}} under formation.',
+      text: 'Hold it {{hold}} under formation, or the bottom softens and water comes up as it is trimmed.',
+    },
+    frostUnknown: {
+      title: 'Frost depth not known.',
+      text: 'Without it nobody can say whether the footings stand below frost. Ask the local code or give the climate; type 0 where the ground never freezes.',
+    },
+    waterUnknown: {
+      title: 'Water not known.',
+      text: 'Nobody has given a level. Look in the nearest hole, or dig a pit and wait, before counting on a dry bottom.',
+    },
+    soilAssumed: {
+      title: 'The soil is assumed: nobody has dug {{name}}.',
+      text: 'Dig a trial pit or feel the soil by hand: slopes, swell and water depend on it.',
+    },
+    coverAssumed: {
+      title: 'The least cover of {{cover}} is assumed.',
+      text: 'Nobody has given the local code’s: ask for it and type it.',
+    },
+    water: {
+      title: 'Water {{above}} above formation.',
+      text: 'Draw down to {{hold}} before the last cut is trimmed. Never work under a face that weeps.',
+    },
+    aboveFrost: {
+      title: 'Footing above the frost line.',
+      text: 'The level set leaves frost-prone ground under the footing. Get the engineer’s reason in writing.',
+    },
+    waterClass: {
+      title: 'Water lowers the soil to class C.',
+      text: 'Sides that stood dry may not stand wet.',
+    },
+    caveIn: {
+      title: 'Sides can still cave in at {{depth}}.',
+      text: 'Inspect every day, after rain and after a thaw, before anyone goes down.',
+    },
+    ladder: { title: 'Ladder within {{travel}} of anyone', text: 'wherever it is deeper than {{depth}}.' },
+    gas: {
+      title: 'Deeper than {{depth}}: think of gas.',
+      text: 'Test the air first where it could be bad: tanks, made ground, marsh, near a drain.',
+    },
+    doubled: {
+      title: 'Nothing of its own to dig.',
+      text: 'It lies wholly within another dig: drawn twice, or meant to be deeper? Its soil is counted once.',
+    },
+    rescue: {
+      title: 'Rescue alone is not a plan.',
+      text: 'Nobody works in the dig alone, and nobody jumps in after a collapse. Know who to ring.',
+    },
+    edge: {
+      title: 'Keep spoil and machine off the edge.',
+      text: 'At least {{setback}} from the edge, further when the pile is tall or the side stands steep.',
+    },
+    services: {
+      title: 'No services are on this plan.',
+      text: 'Have them located and marked, and dig by hand to prove them, before the machine does.',
+    },
+    thaw: { title: 'Frozen faces thaw.', text: 'A face that stands frozen in the morning can fall at noon.' },
+    softening: {
+      title: 'The bottom softens when wet.',
+      text: 'Leave the last cut until just before it is covered; keep boots and rain off it.',
+    },
+    instruction: {
+      title: 'Level set by {{who}}: {{level}}.',
+      text: 'It overrides the rules; keep the instruction with the job.',
+    },
+    stoneSize: {
+      title: 'Stone of {{stone}} is too big for lifts of {{lift}}.',
+      text: 'A lift should be at least four times the largest stone.',
+    },
+    liftOverCompactor: {
+      title: 'Specified lift {{specified}} is more than this compactor’s usual {{typical}}.',
+      text: 'Prove it with a trial strip, or keep to the thinner lift.',
+    },
+    shortfall: {
+      title: 'Not enough fit soil to backfill: {{volume}} short.',
+      text: 'Bring it in, or dry and keep more of what is dug.',
+    },
+    defer: {
+      title: 'Who decides.',
+      text: 'Local codes, the competent person on site and the licensed engineer decide. This plan never says an excavation is safe.',
+    },
+    keepOff: {
+      service: {
+        title: '{{hazard}} is {{distance}} from the opening.',
+        text: 'Keep {{limit}} off, or lay it bare by hand first and ask its owner.',
+      },
+      crest: {
+        title: '{{hazard}} is {{distance}} away.',
+        text: 'Within {{limit}} of a slope’s edge the machine can tip and the edge can go.',
+      },
+      tree: {
+        title: '{{hazard}} is {{distance}} away.',
+        text: 'Roots hold it up: keep {{limit}} off, or it may fall.',
+      },
+      rock: {
+        title: '{{hazard}} is {{distance}} away.',
+        text: 'Undermined rock rolls: {{limit}} clear, or break it first.',
+      },
+      stream: {
+        title: '{{hazard}} is {{distance}} away.',
+        text: 'Within {{limit}} it can break in; permits and fish are someone’s call.',
+      },
+      overhead: {
+        title: '{{hazard}} is {{distance}} away.',
+        text: 'Boom and tipper bodies reach it: keep {{limit}}, or have it switched off.',
+      },
+    },
+    influence: {
+      title: 'Below the line of {{hazard}}.',
+      text: '{{by}} too deep beside it: stay above {{limit}}, or ask the engineer about underpinning.',
+    },
+    flood: {
+      title: '{{hazard}} can flood the dig.',
+      text: 'Flood level {{limit}} is {{by}} above the ground there.',
+    },
+    cutBack: {
+      title: 'Old concrete of {{hazard}} is in the way.',
+      text: 'It stands {{by}} into the trench. The engineer says whether it may be cut back.',
+    },
+    perched: {
+      title: 'Perched water is cut.',
+      text: 'It runs in over the tight layer at once, wherever the water table lies.',
+    },
+    frozenFace: {
+      title: 'Frozen to {{depth}} today.',
+      text: 'The crust digs like rock, {{longer}} × as long; once it thaws the face falls without warning.',
+    },
+    beyondSurvey: {
+      title: 'Dug beyond the survey.',
+      text: 'The ground there is held level from the nearest spots: take more levels.',
+    },
+    stepHigh: {
+      title: 'Steps of {{height}} are higher than the footing is thick, {{thickness}}.',
+      text: 'The rule is no higher than the footing; the engineer may say otherwise.',
+    },
+    lapShort: {
+      title: 'Laps of {{lap}} are shorter than {{wanted}}.',
+      text: 'Twice the step, the thickness or 0.3 m, whichever is most; the engineer may say otherwise.',
+    },
+    instructionWidth: {
+      title: 'Width set by {{who}}: {{width}}.',
+      text: 'It overrides the plan; keep the instruction with the job.',
+    },
+    shallowSchool: {
+      title: 'Shallow bed of {{bed}}: an engineer’s call.',
+      text: 'It is worked out for frost alone. Do not build it without a licensed engineer’s word.',
+    },
+    servicesMarked: {
+      title: 'Services on this plan are what someone knew.',
+      text: 'Have the rest located and marked, and dig by hand to prove them.',
+    },
+    shored: {
+      title: 'Held sides are someone’s design.',
+      text: 'Sheets, struts or shield by a competent person; nobody goes beyond them, they go in from the top and come out from the bottom.',
+    },
+    spoilNear: {
+      title: '{{area}}: the heap stands too near the edge.',
+      text: 'Its toe is {{edge}} from a dig. Move it off, or hold that side up.',
+    },
+    rehandle: {
+      title: '{{area}} lies in the way: {{volume}} moved twice.',
+      text: 'It lies on {{what}}. Dig that first, or put the spoil elsewhere.',
+    },
+    areaOutside: {
+      title: '{{area}} reaches over the plot’s boundary.',
+      text: 'Ask the neighbour, or draw it back.',
+    },
+    noRoom: {
+      title: '{{volume}} of kept soil have no room.',
+      text: 'Draw more lay-down area, or haul it and bring it back.',
+    },
+    reach: {
+      title: '{{machine}} does not reach the bottom.',
+      text: 'It is {{short}} short. A larger machine, a ramp, or a lower stand for it.',
+    },
+    gate: {
+      title: '{{gate}} is too narrow for {{machine}}.',
+      text: 'It is {{width}} over the tracks and wants room on both sides.',
+    },
+    outsidePlot: {
+      title: 'The dig reaches {{area}} outside the plot.',
+      text: 'Not without the neighbour and an engineer: steeper held sides, or move it.',
+    },
+  },
+};

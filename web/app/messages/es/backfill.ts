@@ -1,0 +1,18 @@
+/** Filling back. */
+import type { backfill as english } from '../en/backfill.ts';
+import type { Words } from '../words.ts';
+
+export const backfill: Words<typeof english> = {
+  backfill: {
+    spoil: 'Tierra por suelo',
+    soil: 'Suelo',
+    bank: 'banco',
+    loose: 'suelta',
+    kept: 'queda',
+    hauled: 'sale',
+    topsoil: 'Tierra negra',
+    topsoil_keep: 'guardar aparte',
+    topsoil_haul: 'sacar',
+    keep: 'Guardar lo apto para relleno',
+  },
+};

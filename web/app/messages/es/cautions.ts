@@ -1,0 +1,211 @@
+/** What the core warns of. */
+import type { cautions as english } from '../en/cautions.ts';
+import type { Words } from '../words.ts';
+
+export const cautions: Words<typeof english> = {
+  caution: {
+    heading: 'Cuidados',
+    stop: 'Espera',
+    count_zero: 'nada la detiene',
+    count_one: '{{count}} espera',
+    count_other: '{{count}} esperas',
+    unsupported: {
+      title: 'Más hondo que {{from}} y más parado que {{steepest}}.',
+      text: 'Nadie entra frente a una cara sin sostén. Dele talud, hágale bermas o entíbela; valen la norma local y la palabra del responsable en obra.',
+    },
+    engineerDepth: {
+      title: '{{depth}} de hondo.',
+      text: 'Pasados {{limit}} los taludes los calcula un ingeniero.',
+    },
+    waterNear: {
+      title: 'Agua a solo {{under}} bajo el fondo.',
+      text: 'Téngala {{hold}} bajo el fondo: si no, el fondo se ablanda y sube agua al perfilar.',
+    },
+    frostUnknown: {
+      title: 'No se conoce la helada.',
+      text: 'Sin ella nadie puede decir si las zapatas quedan bajo la helada. Pregunte a la norma local o dé el clima; escriba 0 donde el suelo nunca se hiela.',
+    },
+    waterUnknown: {
+      title: 'No se conoce el agua.',
+      text: 'Nadie dio un nivel. Mire el hoyo más cercano, o abra una calicata y espere, antes de contar con un fondo seco.',
+    },
+    soilAssumed: {
+      title: 'El suelo es supuesto: nadie abrió {{name}}.',
+      text: 'Abra una calicata o toque el suelo con la mano; taludes, esponjamiento y agua dependen de él.',
+    },
+    coverAssumed: {
+      title: 'La tapada mínima de {{cover}} es supuesta.',
+      text: 'Nadie dio la de la norma local: pregúntela y escríbala.',
+    },
+    water: {
+      title: 'Agua {{above}} sobre el fondo.',
+      text: 'Abatir a {{hold}} antes de perfilar el último corte. Nunca se trabaja bajo una cara que llora.',
+    },
+    aboveFrost: {
+      title: 'Zapata por encima de la helada.',
+      text: 'El nivel fijado deja suelo heladizo bajo la zapata. Pida la razón del ingeniero por escrito.',
+    },
+    waterClass: {
+      title: 'El agua baja el suelo a clase C.',
+      text: 'Lo que seco se sostenía, mojado puede no sostenerse.',
+    },
+    caveIn: {
+      title: 'A {{depth}} los taludes todavía pueden caer.',
+      text: 'Revisar cada día, tras la lluvia y tras el deshielo, antes de que baje nadie.',
+    },
+    ladder: {
+      title: 'Escalera a menos de {{travel}} de cualquiera',
+      text: 'donde sea más hondo que {{depth}}.',
+    },
+    gas: {
+      title: 'Más hondo que {{depth}}: piense en gases.',
+      text: 'Mida el aire antes donde pueda ser malo: tanques, rellenos, bañados, cerca de un desagüe.',
+    },
+    doubled: {
+      title: 'No excava nada propio.',
+      text: 'Queda entera dentro de otra: ¿dibujada dos veces o debía ir más honda? Su tierra se cuenta una vez.',
+    },
+    rescue: {
+      title: 'Rescatar no es un plan.',
+      text: 'Nadie trabaja solo en la zanja, y nadie salta adentro tras un derrumbe. Sepa a quién llamar.',
+    },
+    edge: {
+      title: 'Tierra y máquina lejos del borde.',
+      text: 'Al menos {{setback}} del borde, más si el montón es alto o la cara está parada.',
+    },
+    services: {
+      title: 'No hay servicios en este plano.',
+      text: 'Hágalos ubicar y marcar, y descúbralos a mano, antes que la máquina.',
+    },
+    thaw: {
+      title: 'Las caras heladas se deshielan.',
+      text: 'La cara que a la mañana está dura puede caer al mediodía.',
+    },
+    softening: {
+      title: 'El fondo se ablanda con agua.',
+      text: 'Deje el último corte hasta justo antes de tapar; sin botas ni lluvia encima.',
+    },
+    instruction: {
+      title: 'Nivel fijado por {{who}}: {{level}}.',
+      text: 'Manda sobre las reglas; guarde la orden con la obra.',
+    },
+    stoneSize: {
+      title: 'Piedra de {{stone}} es grande para capas de {{lift}}.',
+      text: 'La capa debe ser al menos cuatro veces la piedra más grande.',
+    },
+    liftOverCompactor: {
+      title: 'La capa del pliego, {{specified}}, pasa lo usual de este equipo, {{typical}}.',
+      text: 'Demuéstrelo con una franja de prueba, o vaya con la capa más fina.',
+    },
+    shortfall: {
+      title: 'No alcanza el suelo apto para rellenar: faltan {{volume}}.',
+      text: 'Tráigalo, o seque y guarde más de lo excavado.',
+    },
+    defer: {
+      title: 'Quién decide.',
+      text: 'Deciden la norma local, el responsable en obra y el ingeniero habilitado. Este plan nunca dice que una excavación sea segura.',
+    },
+    keepOff: {
+      service: {
+        title: '{{hazard}} está a {{distance}} de la abertura.',
+        text: 'Manténgase a {{limit}}, o descúbralo a mano antes y pregunte a su dueño.',
+      },
+      crest: {
+        title: '{{hazard}} está a {{distance}}.',
+        text: 'A menos de {{limit}} del borde la máquina puede volcar y el borde ceder.',
+      },
+      tree: {
+        title: '{{hazard}} está a {{distance}}.',
+        text: 'Las raíces lo sostienen: manténgase a {{limit}}, o puede caer.',
+      },
+      rock: {
+        title: '{{hazard}} está a {{distance}}.',
+        text: 'Una roca descalzada rueda: {{limit}} libres, o rómpala antes.',
+      },
+      stream: {
+        title: '{{hazard}} está a {{distance}}.',
+        text: 'A menos de {{limit}} puede entrar; los permisos son cosa de otro.',
+      },
+      overhead: {
+        title: '{{hazard}} está a {{distance}}.',
+        text: 'La pluma y la caja la alcanzan: manténgase a {{limit}}, o que la corten.',
+      },
+    },
+    influence: {
+      title: 'Por debajo de la línea de {{hazard}}.',
+      text: '{{by}} de más a su lado: quede sobre {{limit}}, o consulte un recalce al ingeniero.',
+    },
+    flood: {
+      title: '{{hazard}} puede inundar la excavación.',
+      text: 'La crecida, {{limit}}, está {{by}} sobre el terreno ahí.',
+    },
+    cutBack: {
+      title: 'El hormigón viejo de {{hazard}} estorba.',
+      text: 'Entra {{by}} en la zanja. El ingeniero dice si se puede cortar.',
+    },
+    perched: {
+      title: 'Se corta agua colgada.',
+      text: 'Entra en seguida sobre la capa cerrada, esté donde esté el nivel.',
+    },
+    frozenFace: {
+      title: 'Hoy helado hasta {{depth}}.',
+      text: 'La costra se cava como roca, {{longer}} × el tiempo; al deshelar la cara cae sin aviso.',
+    },
+    beyondSurvey: {
+      title: 'Se excava fuera del levantamiento.',
+      text: 'Ahí el terreno se supone a nivel del punto más cercano: tome más cotas.',
+    },
+    stepHigh: {
+      title: 'Los escalones de {{height}} superan el canto de la zapata, {{thickness}}.',
+      text: 'La regla es no más que el canto; el ingeniero puede decir otra cosa.',
+    },
+    lapShort: {
+      title: 'Los solapes de {{lap}} son menores que {{wanted}}.',
+      text: 'Dos veces el escalón, el canto o 0,3 m, lo que más sea; el ingeniero puede decir otra cosa.',
+    },
+    instructionWidth: {
+      title: 'Ancho fijado por {{who}}: {{width}}.',
+      text: 'Manda sobre el plan; guarde la orden con la obra.',
+    },
+    shallowSchool: {
+      title: 'Cama superficial de {{bed}}: lo decide un ingeniero.',
+      text: 'Está calculada solo por la helada. No la haga sin la orden de un ingeniero.',
+    },
+    servicesMarked: {
+      title: 'Los servicios de este plan son los que alguien sabía.',
+      text: 'Haga localizar y marcar el resto, y cave a mano para probarlos.',
+    },
+    shored: {
+      title: 'La entibación la calcula alguien.',
+      text: 'Tablas, codales o escudo por persona competente; nadie pasa de ellos, se ponen desde arriba y se quitan desde abajo.',
+    },
+    spoilNear: {
+      title: '{{area}}: el montón está demasiado cerca del borde.',
+      text: 'Su pie está a {{edge}} de una excavación. Apártalo o sostén ese lado.',
+    },
+    rehandle: {
+      title: '{{area}} estorba: {{volume}} movidos dos veces.',
+      text: 'Está sobre {{what}}. Excava eso antes o pon la tierra en otro sitio.',
+    },
+    areaOutside: {
+      title: '{{area}} se sale de la parcela.',
+      text: 'Pregunta al vecino o retírala.',
+    },
+    noRoom: {
+      title: '{{volume}} de tierra guardada no tienen sitio.',
+      text: 'Dibuja más acopio, o llévala y tráela.',
+    },
+    reach: {
+      title: '{{machine}} no llega al fondo.',
+      text: 'Le faltan {{short}}. Máquina mayor, rampa o ponerla más abajo.',
+    },
+    gate: {
+      title: '{{gate}} es estrecha para {{machine}}.',
+      text: 'Mide {{width}} entre orugas y quiere hueco a los dos lados.',
+    },
+    outsidePlot: {
+      title: 'La excavación se sale {{area}} de la parcela.',
+      text: 'No sin el vecino y un ingeniero: lados sostenidos más verticales, o muévela.',
+    },
+  },
+};

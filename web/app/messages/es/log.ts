@@ -1,0 +1,47 @@
+/** Revisions and records. */
+import type { log as english } from '../en/log.ts';
+import type { Words } from '../words.ts';
+
+export const log: Words<typeof english> = {
+  log: {
+    title: 'Revisiones',
+    aside: 'se guardan solas',
+    failed: 'No se pudo traer la lista.',
+    older: 'Revisiones anteriores',
+    bring: 'Traer de vuelta',
+    more_one: 'y {{count}} más',
+    more_other: 'y {{count}} más',
+    why: { new: 'obra nueva', demo: 'muestra', file: 'de un archivo' },
+    word: 'orden del ingeniero',
+  },
+  record: {
+    title: 'Registro de obra',
+    aside: 'lo hecho y lo visto',
+    sheet: 'Registro de obra',
+    sheetNote: 'En orden de tiempo, con relojes en {{zone}}. Lo corregido o retirado después va tachado.',
+    print: 'Imprimir el registro',
+    none: 'Todavía no hay nada anotado.',
+    dug: 'Día de excavación',
+    dugValue: '{{machine}}: {{volume}} en {{hours}}',
+    taped: 'Medido con cinta',
+    frozen: 'Suelo helado',
+    thawed: 'sin helar',
+    laidBare: 'Servicio descubierto',
+    bare: '{{name}} descubierto a mano',
+    covered: '{{name}} sin descubrir',
+    note: 'Apunte',
+    withdrawn: 'retirado',
+    withdrawnWhat: 'retirado: {{what}}',
+    takeBack: 'Retirar',
+    takeBackNamed: 'Retirar: {{what}}',
+    add: 'Anotar',
+    noteLabel: 'Un apunte para el registro',
+    noteOn: 'Un apunte para el registro, de {{name}}',
+    waiting_one: '{{count}} anotación espera ser enviada',
+    waiting_other: '{{count}} anotaciones esperan ser enviadas',
+    refused: 'El servidor no aceptó una anotación; queda solo aquí.',
+    older_one: '{{count}} anotación anterior',
+    older_other: '{{count}} anotaciones anteriores',
+    unknownBy: 'de un plan anterior',
+  },
+};

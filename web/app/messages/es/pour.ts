@@ -1,0 +1,26 @@
+/** Concrete. */
+import type { pour as english } from '../en/pour.ts';
+import type { Words } from '../words.ts';
+
+export const pour: Words<typeof english> = {
+  pour: {
+    blinding: 'Hormigón de limpieza',
+    hasBlinding: 'Hormigón pobre bajo las zapatas',
+    thickness: 'Espesor',
+    projection: 'Sobra de la zapata',
+    irregularity: 'Fondo desparejo',
+    irregularityHint: 'previsión',
+    makeUp: 'Recuperar un fondo pasado con',
+    with: { stone: 'piedra', lean: 'hormigón pobre', concrete: 'más zapata' },
+    lean: 'Hormigón pobre',
+    order: 'Pedido',
+    waste: 'Desperdicio',
+    step: 'Paso de planta',
+    truck: 'Camión',
+    neat: 'Zapatas y recuperación',
+    orderConcrete: 'Hormigón a pedir',
+    orderLean: 'Hormigón pobre a pedir',
+    loads_one: '{{count}} viaje',
+    loads_other: '{{count}} viajes',
+  },
+};
