@@ -1,8 +1,10 @@
 /** The day board: name, place, next hold, dig, last change; a job can be removed. */
+
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Form, Link, useRouteLoaderData } from 'react-router';
 import type { listJobs } from '../../db/queries/jobs.ts';
+import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Small, Th } from '../parts/controls.tsx';
 import { makeFormat, useFormat } from '../parts/format.tsx';
@@ -100,7 +102,7 @@ function BoardRow({ job }: { job: JobRow }) {
             fontSize="sm"
             fontWeight={500}
           >
-            {t(`hold.${hold}`)}
+            {t(coded(`hold.${hold}`))}
             {job.summary.holds.length > 1 && ` +${job.summary.holds.length - 1}`}
           </Box>
         ) : (

@@ -1,8 +1,10 @@
 /** A new job: blank, from a demo, or from a plan file. */
+
 import { Box, Stack } from '@chakra-ui/react';
 import type { Problem } from '@cimiento/core';
 import { Plus } from 'lucide-react';
 import { Form } from 'react-router';
+import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, FieldError, Heading, Select } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
@@ -72,7 +74,7 @@ export function NewJob({ actionData, demos }: { actionData: Refused | undefined;
             <Select name="demo">
               {demos.map((demo) => (
                 <option key={demo} value={demo}>
-                  {t(`demo.${demo}`)}
+                  {t(coded(`demo.${demo}`))}
                 </option>
               ))}
             </Select>

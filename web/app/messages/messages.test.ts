@@ -25,6 +25,7 @@ import { cautionText, problemText } from '../parts/words.ts';
 import { en } from './en.ts';
 import { es } from './es.ts';
 import { makeI18n } from './i18n.ts';
+import { wordsOf } from './useTranslation.ts';
 
 type Tree = { readonly [key: string]: string | Tree };
 const flat = (tree: Tree, at = ''): [string, string][] =>
@@ -119,7 +120,7 @@ describe('what the core says', () => {
     for (const lang of ['en', 'es'] as const)
       for (const system of ['metric', 'imperial'] as const)
         for (const plan of plans) {
-          const { t } = makeI18n(lang, lang === 'en' ? en : es);
+          const t = wordsOf(makeI18n(lang, lang === 'en' ? en : es));
           const format = makeFormat(lang, system);
           const deeper = {
             ...plan,

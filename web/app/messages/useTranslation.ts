@@ -3,32 +3,32 @@
  * language of a page never changes under it, so there is nothing to watch, and a key without values
  * is looked up once.
  */
-import type { i18n, TFunction } from 'i18next';
+import type { i18n } from 'i18next';
 import { useContext } from 'react';
 import { I18nContext } from 'react-i18next';
+import type { Say } from './keys.ts';
 
-const known = new WeakMap<i18n, TFunction>();
+const known = new WeakMap<i18n, Say>();
 
 /** The words of an instance, remembered by key where no values go in. */
-export function wordsOf(instance: i18n): TFunction {
+export function wordsOf(instance: i18n): Say {
   const before = known.get(instance);
   if (before) return before;
   const words = new Map<string, string>();
-  const t = ((key: string | string[], values?: Record<string, unknown>) => {
-    if (values !== undefined || typeof key !== 'string')
-      return instance.t(key as string, (values ?? {}) as never);
+  const t = ((key: string, values?: Record<string, unknown>) => {
+    if (values !== undefined) return instance.t(key, values);
     let found = words.get(key);
     if (found === undefined) {
       found = instance.t(key);
       words.set(key, found);
     }
     return found;
-  }) as TFunction;
+  }) satisfies Say;
   known.set(instance, t);
   return t;
 }
 
-export function useTranslation(): { readonly t: TFunction } {
+export function useTranslation(): { readonly t: Say } {
   const instance = useContext(I18nContext)?.i18n;
   if (!instance) throw new Error('useTranslation needs an I18nextProvider above it.');
   return { t: wordsOf(instance) };

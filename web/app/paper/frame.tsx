@@ -1,7 +1,7 @@
 /** What stands round every printed sheet: page, head with the job, what is wrong, number of the page. */
 import type { Lang, Plan, Problem, SiteRecord, System } from '@cimiento/core';
 import { Document, Page, Text, View } from '@react-pdf/renderer';
-import type { TFunction } from 'i18next';
+import type { Say } from '../messages/keys.ts';
 import type { Format } from '../parts/format.tsx';
 import { problemText } from '../parts/words.ts';
 import { dateText, s } from './style.server.ts';
@@ -16,7 +16,7 @@ export interface SheetInput {
   readonly system: System;
   /** Where the reader's clock is, by its IANA name. */
   readonly zone: string;
-  readonly t: TFunction;
+  readonly t: Say;
 }
 
 /** Pages beyond which a sheet counts on having been cut up rightly. */

@@ -1,7 +1,7 @@
 /** The dig sheet as PDF: one A4 or Letter page a job, readable when wet and dirty. */
 import { compute, type ElementTakeoff, longSection, type Plan, type Takeoff } from '@cimiento/core';
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
-import type { TFunction } from 'i18next';
+import { coded, type Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
 import { cautionText, compactorText, concerns } from '../parts/words.ts';
 import { KeyPlan, SectionDrawing } from './drawings.tsx';
@@ -87,7 +87,7 @@ const WIDTHS = {
   decides: 64,
 } as const;
 
-function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: TFunction; format: Format }) {
+function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: Say; format: Format }) {
   const down = (level: number) =>
     format.text(plan.levels.string - level, 'length', format.system === 'metric' ? { decimals: 3 } : {});
   const bare = (text: string) => text.replace(/\u00a0m$/, '');
@@ -136,7 +136,7 @@ function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: 
 }
 
 /** How the sides stand: as they are held, never a slope they do not have. */
-function sidesText(info: ElementTakeoff, t: TFunction, format: Format): string {
+function sidesText(info: ElementTakeoff, t: Say, format: Format): string {
   if (info.support !== 'slope') return t(`sheet.side.${info.support}`);
   return info.slope > 0 ? format.text(info.slope, 'slope') : t('sheet.side.vertical');
 }
@@ -154,7 +154,7 @@ function Lines({ title, lines }: { title: string; lines: readonly string[] }) {
   );
 }
 
-function layerLines(plan: Plan, takeoff: Takeoff, t: TFunction, format: Format): string[] {
+function layerLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
   const { bed, pour } = plan;
   const size = (v: number) => format.text(v, 'size');
   return [
@@ -179,7 +179,7 @@ function layerLines(plan: Plan, takeoff: Takeoff, t: TFunction, format: Format):
   ];
 }
 
-function loadLines(plan: Plan, takeoff: Takeoff, t: TFunction, format: Format): string[] {
+function loadLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
   const volume = (v: number) => format.text(v, 'volume');
   const { spoil } = takeoff;
   const hauls = takeoff.loads
@@ -198,7 +198,7 @@ function loadLines(plan: Plan, takeoff: Takeoff, t: TFunction, format: Format): 
   ];
 }
 
-function orderLines(takeoff: Takeoff, t: TFunction, format: Format): string[] {
+function orderLines(takeoff: Takeoff, t: Say, format: Format): string[] {
   const flow = (v: number) => format.text(v, 'flow');
   return [
     t('sheet.concreteLine', {
@@ -222,17 +222,7 @@ function orderLines(takeoff: Takeoff, t: TFunction, format: Format): string[] {
   ];
 }
 
-function Cautions({
-  plan,
-  takeoff,
-  t,
-  format,
-}: {
-  plan: Plan;
-  takeoff: Takeoff;
-  t: TFunction;
-  format: Format;
-}) {
+function Cautions({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: Say; format: Format }) {
   return (
     <View style={{ marginTop: 4 }}>
       <Text style={s.h}>{t('sheet.cautions')}</Text>
@@ -300,7 +290,7 @@ function Sheet(input: SheetInput) {
                   takeoff={takeoff}
                   index={first}
                   format={format}
-                  name={(flag) => t(`staff.${flag}`)}
+                  name={(flag) => t(coded(`staff.${flag}`))}
                   {...drawing}
                 />
               </View>

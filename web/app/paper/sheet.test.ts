@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { en } from '../messages/en.ts';
 import { es } from '../messages/es.ts';
 import { makeI18n } from '../messages/i18n.ts';
+import { wordsOf as wording } from '../messages/useTranslation.ts';
 import { demoJob } from '../server/jobs.server.ts';
 import type { SheetInput } from './frame.tsx';
 import { recordPdf } from './record-sheet.server.tsx';
@@ -38,7 +39,7 @@ interface Wanted {
   readonly system?: System;
 }
 function inputOf(plan: Plan, { records = [], lang = 'en', system = plan.system }: Wanted): SheetInput {
-  const { t } = makeI18n(lang, lang === 'en' ? en : es);
+  const t = wording(makeI18n(lang, lang === 'en' ? en : es));
   return {
     plan,
     records,

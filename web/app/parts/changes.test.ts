@@ -7,6 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { en } from '../messages/en.ts';
 import { es } from '../messages/es.ts';
 import { makeI18n } from '../messages/i18n.ts';
+import { wordsOf } from '../messages/useTranslation.ts';
 import { changeText } from './changes.ts';
 import { makeFormat } from './format.tsx';
 
@@ -16,7 +17,7 @@ const demo = (name: string): Plan => {
   return read.plan;
 };
 const words = (lang: 'en' | 'es', system: 'metric' | 'imperial' = 'metric') => ({
-  t: makeI18n(lang, lang === 'en' ? en : es).t,
+  t: wordsOf(makeI18n(lang, lang === 'en' ? en : es)),
   format: makeFormat(lang, system),
 });
 const say = (plan: Plan, edit: (plan: Plan) => void, lang: 'en' | 'es' = 'en') => {

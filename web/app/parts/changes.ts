@@ -8,7 +8,7 @@ import {
   type Wording,
   wholeText,
 } from '@cimiento/core';
-import type { TFunction } from 'i18next';
+import { coded, type Say } from '../messages/keys.ts';
 import type { Format } from './format.tsx';
 
 export interface ChangeWords {
@@ -57,13 +57,13 @@ function placeOf(plan: Plan, change: PlanChange): { names: string[]; pattern: st
 const LONGEST = 40;
 
 /** @param plan either of the two: it gives the names of what the path goes through */
-export function changeText(t: TFunction, format: Format, plan: Plan, change: PlanChange): ChangeWords {
+export function changeText(t: Say, format: Format, plan: Plan, change: PlanChange): ChangeWords {
   const { names, pattern } = placeOf(plan, change);
   const field = isField(pattern) ? FIELDS[pattern] : null;
   let wording: Wording | null = field;
   for (let up = pattern; wording === null && up !== ''; up = up.slice(0, up.lastIndexOf('/')))
     wording = isField(up) ? FIELDS[up] : wordingOf(up);
-  const label = wording ? t(wording.label) : t('fields.unknown');
+  const label = wording ? t(coded(wording.label)) : t('fields.unknown');
   const what = names.length > 0 ? t('fields.named', { names: names.join(' · '), what: label }) : label;
   const listOf = {
     soils: plan.ground.soils,
@@ -78,7 +78,9 @@ export function changeText(t: TFunction, format: Format, plan: Plan, change: Pla
     if (typeof value !== 'string') return null;
     const own = wordingOf(pattern);
     if (own?.of) return listOf[own.of].find((item) => item.id === value)?.name ?? value;
-    return own?.choice ? t(`${own.choice}.${value}`, { defaultValue: value }) : wholeText(value, LONGEST);
+    return own?.choice
+      ? t(coded(`${own.choice}.${value}`), { defaultValue: value })
+      : wholeText(value, LONGEST);
   };
   // A thing of a list that came or went; a value that was open before is not one.
   if (pattern.endsWith('/*') && change.from === undefined) return { what, to: t('fields.added') };

@@ -1,13 +1,13 @@
 /** A record in words: what it is of, and what was seen or done; of one that takes another back, which. */
 import { type Plan, RECORD_KINDS, type SiteRecord } from '@cimiento/core';
-import type { TFunction } from 'i18next';
+import type { Say } from '../messages/keys.ts';
 import type { Format } from './format.tsx';
 
 const named = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
   list.find((item) => item.id === id)?.name ?? id;
 
 export function recordText(
-  t: TFunction,
+  t: Say,
   format: Format,
   plan: Plan,
   record: SiteRecord,
@@ -21,19 +21,13 @@ export function recordText(
   };
 }
 
-function saidIn(
-  t: TFunction,
-  format: Format,
-  plan: Plan,
-  record: SiteRecord,
-  corrected?: SiteRecord,
-): string {
+function saidIn(t: Say, format: Format, plan: Plan, record: SiteRecord, corrected?: SiteRecord): string {
   if (record.value !== null) return valueText(t, format, plan, record);
   if (!corrected || corrected.value === null) return t('record.withdrawn');
   return t('record.withdrawnWhat', { what: valueText(t, format, plan, corrected) });
 }
 
-function valueText(t: TFunction, format: Format, plan: Plan, record: SiteRecord): string {
+function valueText(t: Say, format: Format, plan: Plan, record: SiteRecord): string {
   // Each kind of record has words of its own; a new one is named here by the compiler.
   switch (record.kind) {
     case 'dug': {

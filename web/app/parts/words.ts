@@ -10,10 +10,10 @@ import {
   type Problem,
   type SoilEntry,
 } from '@cimiento/core';
-import type { TFunction } from 'i18next';
+import { coded, type Say } from '../messages/keys.ts';
 import type { Format } from './format.tsx';
 
-export function problemText(t: TFunction, format: Format, problem: Problem): string {
+export function problemText(t: Say, format: Format, problem: Problem): string {
   const show = (value: number | string | undefined) =>
     typeof value === 'number' && problem.kind ? format.text(value, problem.kind) : String(value ?? '');
   const values = {
@@ -23,17 +23,17 @@ export function problemText(t: TFunction, format: Format, problem: Problem): str
     max: show(problem.max),
     path: problem.path,
   };
-  return t([`problem.${problem.code}`, 'problem.shape'], values);
+  return t(`problem.${problem.code}`, values);
 }
 
 /** A soil by its own name or its kind; said to be assumed while nobody has looked. */
-export function soilName(t: TFunction, plan: Plan, soil: SoilEntry): string {
+export function soilName(t: Say, plan: Plan, soil: SoilEntry): string {
   const name = soil.name || t(`soil.${soil.kind}`);
   return isAssumed(plan, '/ground/logs/0') ? t('ground.assumedSoil', { name }) : name;
 }
 
 /** What there is to dig, kind by kind. */
-export function countText(t: TFunction, elements: readonly Element[]): string {
+export function countText(t: Say, elements: readonly Element[]): string {
   const parts = ELEMENT_KINDS.flatMap((kind) => {
     const count = elements.filter((e) => e.kind === kind).length;
     return count > 0 ? [t(`plan.kinds.${kind}`, { count })] : [];
@@ -47,18 +47,18 @@ export function concerns(plan: Plan, caution: Caution): string {
   return caution.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id).join(', ');
 }
 
-export function cautionText(t: TFunction, format: Format, caution: Caution): { title: string; text: string } {
+export function cautionText(t: Say, format: Format, caution: Caution): { title: string; text: string } {
   const values: Record<string, string> = { ...caution.names };
   for (const [name, [value, kind]] of Object.entries(caution.values ?? {}))
     values[name] = format.text(value, kind);
   return {
-    title: t(`caution.${caution.code}.title`, values),
-    text: t(`caution.${caution.code}.text`, values),
+    title: t(coded(`caution.${caution.code}.title`), values),
+    text: t(coded(`caution.${caution.code}.text`), values),
   };
 }
 
 /** A compactor by kind and working mass. */
-export function compactorText(t: TFunction, id: CompactorId): string {
+export function compactorText(t: Say, id: CompactorId): string {
   const [low, high] = COMPACTORS[id].mass ?? [0, 0];
   return t(`compactor.${id}`, { low, high });
 }

@@ -2,6 +2,7 @@ import { Box, Stack } from '@chakra-ui/react';
 import { wholeText } from '@cimiento/core';
 import { data, Form, Link, redirect } from 'react-router';
 import { joinCrew, openSession } from '../../db/queries/sign-in.ts';
+import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Heading } from '../parts/controls.tsx';
 import { TextField } from '../parts/TextField.tsx';
@@ -43,7 +44,7 @@ export default function Join({ actionData }: Route.ComponentProps) {
   const { t } = useTranslation();
   const said = (name: 'crew' | 'name' | 'email' | 'password') => {
     const code = actionData?.problems[name];
-    return code ? t(`join.${code}`, { n: SHORTEST_PASSWORD }) : undefined;
+    return code ? t(coded(`join.${code}`), { n: SHORTEST_PASSWORD }) : undefined;
   };
   return (
     <Box as="main" maxW="24rem" mx="auto" p={6} pt={12}>

@@ -3,6 +3,7 @@ import { wholeText } from '@cimiento/core';
 import { data, Form, Link, redirect, useNavigation, useRouteLoaderData } from 'react-router';
 import { DEMO_PERSON } from '../../db/demo-people.ts';
 import { checkPassword, openSession, personOf, rememberDevice } from '../../db/queries/sign-in.ts';
+import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, FieldError, Heading, Small } from '../parts/controls.tsx';
 import { Preferences } from '../parts/Preferences.tsx';
@@ -120,7 +121,7 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
               />
               {actionData && (
                 <FieldError role="alert" fontSize="sm">
-                  {t(`signIn.${actionData.code}`)}
+                  {t(coded(`signIn.${actionData.code}`))}
                 </FieldError>
               )}
               <Button type="submit" look="main" disabled={busy}>

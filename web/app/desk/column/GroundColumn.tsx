@@ -1,8 +1,8 @@
 /** The ground column: the job's stages as layers, top to bottom in the order the work is done. */
 import { Box, chakra } from '@chakra-ui/react';
 import { adjust, type Plan, setoutPoints, type Takeoff } from '@cimiento/core';
-import type { TFunction } from 'i18next';
 import { memo, useCallback } from 'react';
+import type { Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { countText } from '../../parts/words.ts';
@@ -19,7 +19,7 @@ function answer(
   plan: Plan,
   takeoff: Takeoff,
   revision: number,
-  t: TFunction,
+  t: Say,
   format: Format,
 ): { text: string; state: State } {
   const volume = (value: number) => format.text(value, 'volume');

@@ -9,8 +9,8 @@ import {
   type SubLine,
   type Working,
 } from '@cimiento/core';
-import type { TFunction } from 'i18next';
 import { memo, useState } from 'react';
+import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';
@@ -18,7 +18,7 @@ import { Modal } from '../../parts/Modal.tsx';
 import { useShownPlan, useTakeoff } from '../takeoff.ts';
 
 /** The line under a figure: what a crew lead asks next. */
-function subText({ key, values }: SubLine, t: TFunction, format: Format): string {
+function subText({ key, values }: SubLine, t: Say, format: Format): string {
   const said: Record<string, string | number> = {};
   for (const [name, [value, kind, told]] of Object.entries(values)) {
     const rough: PrintOptions = format.system === 'metric' ? { decimals: 1 } : { parts: 1 };
@@ -30,7 +30,7 @@ function subText({ key, values }: SubLine, t: TFunction, format: Format): string
           ? format.parts(value, kind).number
           : format.text(value, kind, told === 'rough' ? rough : {});
   }
-  return t(key, said);
+  return t(coded(key), said);
 }
 
 export function Tally() {
@@ -106,7 +106,7 @@ const FigureCell = memo(function FigureCell({
 });
 
 /** A person's own names come through: a soil's id becomes its name. */
-function labelOf(plan: Plan, working: Working, t: TFunction): string {
+function labelOf(plan: Plan, working: Working, t: Say): string {
   if (working.label === undefined) return '';
   const soil = plan.ground.soils.find((s) => s.id === working.label);
   return soil ? soil.name || t(`soil.${soil.kind}`) : working.label;
@@ -140,7 +140,7 @@ function Workings({ id, onClose }: { id: FigureId | null; onClose: () => void })
               >
                 <Box display="flex" justifyContent="space-between" gap={3} alignItems="baseline">
                   <Box as="span" fontWeight={500}>
-                    {t(`work.${working.step}`)}
+                    {t(coded(`work.${working.step}`))}
                     {label && ` · ${label}`}
                   </Box>
                   <Box as="span" fontFamily="figure" fontWeight={600} fontSize="lg" whiteSpace="nowrap">
@@ -155,7 +155,7 @@ function Workings({ id, onClose }: { id: FigureId | null; onClose: () => void })
                   <Box as="ul" display="flex" flexWrap="wrap" columnGap={4} mt={1}>
                     {working.inputs.map((input) => (
                       <Box as="li" key={input.name} fontSize="sm">
-                        {t(`input.${input.name}`)}{' '}
+                        {t(coded(`input.${input.name}`))}{' '}
                         <Box as="span" fontFamily="figure" fontWeight={600} fontSize="md">
                           {format.text(input.value, input.kind)}
                         </Box>{' '}

@@ -1,7 +1,9 @@
 /** The soil in the hand: a few things one sees and feels, and what they say of it, with the reasons. */
+
 import { Box, Flex, Grid, Stack } from '@chakra-ui/react';
 import { HAND, type Hand, identify, type Soil } from '@cimiento/core';
 import { useDeskStore } from '../../desk/store.ts';
+import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Heading, Small } from '../../parts/controls.tsx';
 import { Modal } from '../../parts/Modal.tsx';
@@ -54,7 +56,7 @@ function Guide({ soil }: { soil: Soil }) {
                   data-answer={value}
                   onClick={() => put(test, value)}
                 >
-                  {t(`hand.${test}.${value}`)}
+                  {t(coded(`hand.${test}.${value}`))}
                 </Button>
               ))}
             </Flex>
@@ -77,7 +79,7 @@ function Guide({ soil }: { soil: Soil }) {
         >
           <Heading>
             {found.uscs
-              ? t('hand.found', { uscs: found.uscs, name: t(`hand.group.${found.uscs}`) })
+              ? t('hand.found', { uscs: found.uscs, name: t(coded(`hand.group.${found.uscs}`)) })
               : t('hand.nothing')}
           </Heading>
           <Fact label={t('hand.class')} value={found.slopeClass} />

@@ -1,10 +1,12 @@
 /** What happened: the job's revisions, who saved what and when, and bringing one back. */
+
 import { Box } from '@chakra-ui/react';
 import type { Plan, PlanChange } from '@cimiento/core';
 import { useEffect, useState } from 'react';
 import { When } from '../../board/When.tsx';
 import { useJobId } from '../../desk/jobId.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { ChangeLine } from '../../parts/ChangeLine.tsx';
 import { Button, FieldError, Small } from '../../parts/controls.tsx';
@@ -106,7 +108,7 @@ function Revisions() {
             </Box>
             <Small>
               <When at={new Date(item.at)} /> · {item.by}
-              {item.why && ` · ${t(`log.why.${item.why}`, { defaultValue: item.why })}`}
+              {item.why && ` · ${t(coded(`log.why.${item.why}`), { defaultValue: item.why })}`}
             </Small>
             {item.changes.slice(0, MOST_SHOWN).map((change) => (
               <ChangeLine key={change.path} plan={plan} change={change} />

@@ -1,4 +1,5 @@
 /** Shapes other than a straight run: boxes, slabs, rings, arcs, ramps, pads along a trench, two tapes. */
+
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import {
   arcPoints,
@@ -18,6 +19,7 @@ import {
 } from '@cimiento/core';
 import { useState } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
@@ -302,7 +304,7 @@ export function AddShape() {
               onChange={(event) => set({ size: event.target.value })}
             />
           )}
-          <Box role="status">{said && <FieldError>{t(said)}</FieldError>}</Box>
+          <Box role="status">{said && <FieldError>{t(coded(said))}</FieldError>}</Box>
           <Button type="submit">{t('shape.add')}</Button>
         </Stack>
       </form>

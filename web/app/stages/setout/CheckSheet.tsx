@@ -1,10 +1,10 @@
 /** Every side and diagonal beside a box for what the tape read; verdict and likely culprit under it. */
 import { Box, Flex } from '@chakra-ui/react';
 import { type CheckLine, type ShareOut, type SiteRecord, standing, threeFourFive } from '@cimiento/core';
-import type { TFunction } from 'i18next';
 import { useLog } from '../../desk/records.ts';
 import { useDesk } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
+import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { type Format, useFormat } from '../../parts/format.tsx';
@@ -201,7 +201,7 @@ const WAYS = ['east', 'west', 'north', 'south'] as const;
 
 /** So much one way and so much the other. */
 function movesOf(
-  t: TFunction,
+  t: Say,
   format: Format,
   { east, north }: { readonly east: number; readonly north: number },
   ways: readonly [string, string, string, string] = WAYS,
@@ -210,7 +210,7 @@ function movesOf(
     [[east, east >= 0 ? ways[0] : ways[1]] as const, [north, north >= 0 ? ways[2] : ways[3]] as const]
       // Less than a tape shows is not worth a word.
       .filter(([by]) => Math.abs(by) >= 0.0005)
-      .map(([by, way]) => `${format.text(Math.abs(by), 'size')} ${t(`check.${way}`)}`)
+      .map(([by, way]) => `${format.text(Math.abs(by), 'size')} ${t(coded(`check.${way}`))}`)
       .join(t('check.and'))
   );
 }
