@@ -8,6 +8,7 @@ import { desk } from './en/desk.ts';
 import { dig } from './en/dig.ts';
 import { frost } from './en/frost.ts';
 import { ground } from './en/ground.ts';
+import { kinds } from './en/kinds.ts';
 import { levels } from './en/levels.ts';
 import { log } from './en/log.ts';
 import { pour } from './en/pour.ts';
@@ -22,6 +23,7 @@ export const en = {
   ...board,
   ...desk,
   ...tally,
+  ...kinds,
   ...ground,
   ...frost,
   ...setout,

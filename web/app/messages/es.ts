@@ -8,6 +8,7 @@ import { desk } from './es/desk.ts';
 import { dig } from './es/dig.ts';
 import { frost } from './es/frost.ts';
 import { ground } from './es/ground.ts';
+import { kinds } from './es/kinds.ts';
 import { levels } from './es/levels.ts';
 import { log } from './es/log.ts';
 import { pour } from './es/pour.ts';
@@ -21,6 +22,7 @@ export const es: Messages = {
   ...board,
   ...desk,
   ...tally,
+  ...kinds,
   ...ground,
   ...frost,
   ...setout,

@@ -36,7 +36,7 @@ export function soilName(t: Say, plan: Plan, soil: SoilEntry): string {
 export function countText(t: Say, elements: readonly Element[]): string {
   const parts = ELEMENT_KINDS.flatMap((kind) => {
     const count = elements.filter((e) => e.kind === kind).length;
-    return count > 0 ? [t(`plan.kinds.${kind}`, { count })] : [];
+    return count > 0 ? [t(`kinds.count.${kind}`, { count })] : [];
   });
   return parts.length > 0 ? parts.join(', ') : t('plan.none');
 }

@@ -2,14 +2,6 @@
 export const dig = {
   dig: {
     pickOne: 'Pick a trench or pad on the plan to see its numbers.',
-    title: {
-      strip: 'Trench {{name}}',
-      pad: 'Pad {{name}}',
-      raft: 'Slab {{name}}',
-      box: 'Box {{name}}',
-      underpin: 'Underpinned run {{name}}',
-      ramp: 'Ramp {{name}}',
-    },
     width: 'Footing width',
     length: 'Footing length',
     thickness: 'Footing thickness',

@@ -3,8 +3,6 @@ export const setout = {
   setout: {
     list: 'Trenches and pads',
     aside: 'or drag on the plan',
-    strip: 'trench',
-    pad: 'pad',
     points: '{{name}}: corners',
     fromOrigin: 'from the origin',
     east: '{{n}}: east',
@@ -31,10 +29,6 @@ export const setout = {
       tooMany: 'That is too many runs for one trench.',
       far: 'That runs further than 2 km from the origin.',
     },
-    raft: 'slab',
-    box: 'box',
-    underpin: 'underpinned run',
-    ramp: 'ramp',
   },
   shape: {
     title: 'Add another shape',

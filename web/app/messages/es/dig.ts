@@ -5,14 +5,6 @@ import type { Words } from '../words.ts';
 export const dig: Words<typeof english> = {
   dig: {
     pickOne: 'Elija una zanja o zapata en planta para ver sus números.',
-    title: {
-      strip: 'Zanja {{name}}',
-      pad: 'Zapata {{name}}',
-      raft: 'Losa {{name}}',
-      box: 'Cajón {{name}}',
-      underpin: 'Recalce {{name}}',
-      ramp: 'Rampa {{name}}',
-    },
     width: 'Ancho de zapata',
     length: 'Largo de zapata',
     thickness: 'Altura de zapata',

@@ -6,8 +6,6 @@ export const setout: Words<typeof english> = {
   setout: {
     list: 'Zanjas y zapatas',
     aside: 'o arrastre en planta',
-    strip: 'zanja',
-    pad: 'zapata',
     points: '{{name}}: esquinas',
     fromOrigin: 'desde el origen',
     east: '{{n}}: este',
@@ -34,10 +32,6 @@ export const setout: Words<typeof english> = {
       tooMany: 'Son demasiados tramos para una zanja.',
       far: 'Eso llega a más de 2 km del origen.',
     },
-    raft: 'losa',
-    box: 'cajón',
-    underpin: 'recalce',
-    ramp: 'rampa',
   },
   shape: {
     title: 'Añadir otra forma',

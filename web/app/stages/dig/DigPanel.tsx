@@ -44,7 +44,7 @@ function Numbers({ element, index }: { element: Element; index: number }) {
     info && t('dig.passes', { count: info.width.passes, bucket: format.text(info.width.bucket, 'size') });
   return (
     <Panel
-      title={t(`dig.title.${element.kind}`, { name: element.name })}
+      title={t(`kinds.title.${element.kind}`, { name: element.name })}
       aside={info && `${format.text(info.length, 'length')} · ${format.text(info.volume, 'volume')}`}
     >
       <KindFields key={element.kind} element={element} index={index} />

@@ -65,7 +65,7 @@ function List() {
           >
             <span>{element.name}</span>
             <Box as="span" fontFamily="figure">
-              {t(`setout.${element.kind}`)} · {format.text(takeoff.elements[i]?.length ?? 0, 'length')}
+              {t(`kinds.name.${element.kind}`)} · {format.text(takeoff.elements[i]?.length ?? 0, 'length')}
             </Box>
           </Button>
         </Box>
