@@ -159,6 +159,7 @@ export {
   planChanges,
   type Ramp,
   RULE_SETS,
+  type RunElement,
   readNumber,
   type SiteArea,
   type SoilEntry,

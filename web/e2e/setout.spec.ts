@@ -264,6 +264,16 @@ test('four taped sides are brought to close: a little is shared out, a mistake i
   await expect(loop).toContainText('That is a mistake, not the tape');
 });
 
+test('a run that goes under an old wall keeps its corners and its steps', async ({ page }) => {
+  await newJob(page, 'honey-house');
+  await stage(page, 'dig');
+  await page.locator('[data-side]').getByLabel('Carries').selectOption('underpin');
+  await stage(page, 'setout');
+  await expect(page.getByLabel('1: east')).toBeVisible();
+  await stage(page, 'levels');
+  await expect(page.getByLabel('Steps with the ground')).toBeVisible();
+});
+
 test('a distance taped stays in its box while the record takes it', async ({ page }) => {
   await newJob(page, 'honey-house');
   await stage(page, 'setout');

@@ -3,6 +3,7 @@ import {
   dugAtCut,
   fillUnder,
   flatsOf,
+  isRun,
   labelPlace,
   type Plan,
   postAt,
@@ -48,7 +49,7 @@ export function KeyPlan({
       <Path d={join(flatsOf(solid))} fill="#e9c4a4" stroke="#e9c4a4" strokeWidth={0.4} />
       <Path d={join(footings)} fill="#cfdad6" stroke={INK} strokeWidth={0.3} />
       {plan.elements.map((element) => {
-        const runs = element.kind === 'strip' ? segmentsOf(element) : [];
+        const runs = isRun(element) ? segmentsOf(element) : [];
         const [x, y] = labelPlace(element);
         return (
           <G key={element.id}>

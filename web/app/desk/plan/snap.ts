@@ -1,6 +1,6 @@
 /** Snapping while dragging: to other axes' ends and lines, to square, else to the field's step. */
 import type { Plan, System } from '@cimiento/core';
-import { INCH, pointsOf, segmentsOf } from '@cimiento/core';
+import { INCH, isRun, pointsOf, segmentsOf } from '@cimiento/core';
 
 type Point = readonly [number, number];
 
@@ -30,7 +30,7 @@ export function snapPoint(
       best = p;
     }
   };
-  const strips = plan.elements.filter((e) => e.kind === 'strip' && e.id !== self);
+  const strips = plan.elements.filter(isRun).filter((e) => e.id !== self);
   for (const element of plan.elements) {
     if (element.id === self) continue;
     pointsOf(element).forEach(offer);
@@ -42,7 +42,6 @@ export function snapPoint(
     if (Math.abs(point[1] - anchor[1]) < reach) y = anchor[1];
   }
   for (const strip of strips) {
-    if (strip.kind !== 'strip') continue;
     for (const run of segmentsOf(strip)) {
       const along = (x - run.from[0]) * run.ux + (y - run.from[1]) * run.uy;
       const across = Math.abs((x - run.from[0]) * run.uy - (y - run.from[1]) * run.ux);

@@ -1,6 +1,6 @@
 /** How deep from the string: string, floors, bearing, cover, steps, neighbours, the engineer's word. */
 import { Box, Flex } from '@chakra-ui/react';
-import { isAssumed } from '@cimiento/core';
+import { isAssumed, isRun } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -246,7 +246,7 @@ function Carries() {
               })}
         </Small>
       )}
-      {element.kind === 'strip' && (
+      {isRun(element) && (
         <>
           <Toggle
             label={t('carries.stepped')}
@@ -254,7 +254,7 @@ function Carries() {
             onChange={(on) => {
               edit((d) => {
                 const target = d.elements[i];
-                if (target?.kind === 'strip') target.stepped = on;
+                if (target && isRun(target)) target.stepped = on;
               });
               const { look, view } = store.getState();
               if (on) look({ lower: { ...view.lower, levels: 'long' } });

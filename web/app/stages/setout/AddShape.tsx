@@ -6,6 +6,7 @@ import {
   beside,
   type Element,
   FOOT,
+  isRun,
   middleOf,
   newBox,
   newPad,
@@ -100,13 +101,13 @@ function made(
     }
     case 'beside': {
       if (!picked || picked.kind === 'pad' || picked.kind === 'ramp') return { said: 'shape.pickAxis' };
-      const closed = picked.kind !== 'strip' || picked.closed;
+      const closed = !isRun(picked) || picked.closed;
       const points = beside(pointsOf(picked), closed, typed.beside);
       if (!points) return { said: 'shape.besideWrong' };
       const strip = newStrip(plan, points, closed);
       // Like the trench it lies beside, but for its name.
       return {
-        elements: [picked.kind === 'strip' ? { ...picked, id: strip.id, name: strip.name, points } : strip],
+        elements: [isRun(picked) ? { ...picked, id: strip.id, name: strip.name, points } : strip],
       };
     }
     case 'ramp': {
@@ -115,7 +116,7 @@ function made(
       return { elements: [newRamp(plan, picked.id, at, angle)] };
     }
     case 'pads': {
-      if (picked?.kind !== 'strip') return { said: 'shape.pickStrip' };
+      if (!picked || !isRun(picked)) return { said: 'shape.pickStrip' };
       if (!sizes) return { said: 'shape.sizeWrong' };
       const places = pointsAlong(picked.points, picked.closed, typed.spacing, typed.first);
       if (places.length === 0) return { said: 'shape.noPads' };

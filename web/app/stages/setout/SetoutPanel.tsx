@@ -1,6 +1,6 @@
 /** Where do I dig: strips by typed runs, pads by centre and size, and the list of both. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { FIELDS, newPad, newStrip, type Pad, parseRuns, type Strip } from '@cimiento/core';
+import { FIELDS, isRun, newPad, newStrip, type Pad, parseRuns, type RunElement } from '@cimiento/core';
 import { useId, useState } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -28,7 +28,7 @@ export function SetoutPanel() {
       <Panel title={t('setout.list')} aside={t('setout.aside')}>
         <List />
       </Panel>
-      {element?.kind === 'strip' && <StripPlace strip={element} index={index} />}
+      {element && isRun(element) && <RunPlace run={element} index={index} />}
       {element?.kind === 'pad' && <PadPlace pad={element} index={index} />}
       {(element?.kind === 'raft' || element?.kind === 'box') && (
         <OutlinePlace shape={element} index={index} />
@@ -74,12 +74,12 @@ function List() {
   );
 }
 
-function StripPlace({ strip, index }: { strip: Strip; index: number }) {
+function RunPlace({ run, index }: { run: RunElement; index: number }) {
   const { t } = useTranslation();
   const store = useDeskStore();
   return (
-    <Panel title={t('setout.points', { name: strip.name })} aside={t('setout.fromOrigin')}>
-      {strip.points.map((_point, i) => (
+    <Panel title={t('setout.points', { name: run.name })} aside={t('setout.fromOrigin')}>
+      {run.points.map((_point, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a corner is known by its place in the run
         <Flex gap={2} key={i}>
           <PlanField
@@ -94,14 +94,14 @@ function StripPlace({ strip, index }: { strip: Strip; index: number }) {
           />
         </Flex>
       ))}
-      {strip.points.length > 2 && (
+      {run.points.length > 2 && (
         <Toggle
           label={t('setout.closed')}
-          on={strip.closed}
+          on={run.closed}
           onChange={(on) =>
             store.getState().edit((d) => {
               const e = d.elements[index];
-              if (e?.kind === 'strip') e.closed = on;
+              if (e && isRun(e)) e.closed = on;
             })
           }
         />
