@@ -131,7 +131,7 @@ test('a blank job says what it wants: no order, no heaps, nothing dug', async ({
   await blankJob(page, 'Empty');
   await stage(page, 'dig');
   await lower(page, 'order');
-  await expect(page.getByText('Nothing to dig yet.')).toBeVisible();
+  await expect(page.getByText('Nothing to dig yet.', { exact: true })).toBeVisible();
   await lower(page, 'piles');
   await expect(page.getByText('No lay-down area is drawn.')).toBeVisible();
 });
