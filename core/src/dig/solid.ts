@@ -163,18 +163,21 @@ interface Memory {
 const MOST_FACES = 4000;
 const MOST_CELLS = 250_000;
 
-const memories = new WeakMap<Ground, { readonly [C in Corners]: Memory }>();
+const memories = new WeakMap<Ground, Map<Corners, Memory>>();
 
+// Bounded by size: a bound by count lays out all its places beforehand, which takes longer than a small dig.
 const newMemory = (): Memory => ({
   next: 1,
-  faces: new LRUCache({ max: MOST_FACES }),
+  faces: new LRUCache({ maxSize: MOST_FACES, sizeCalculation: () => 1 }),
   cuts: new LRUCache({ maxSize: MOST_CELLS, sizeCalculation: (cut) => 1 + cut.cells.length }),
 });
 
 function memoryOf(ground: Ground, corners: Corners): Memory {
-  const known = memories.get(ground) ?? { mitred: newMemory(), rounded: newMemory() };
+  const known = memories.get(ground) ?? new Map<Corners, Memory>();
   memories.set(ground, known);
-  return known[corners];
+  const memory = known.get(corners) ?? newMemory();
+  known.set(corners, memory);
+  return memory;
 }
 
 function remembered<V extends object>(cache: LRUCache<string, V>, key: string, make: () => V): V {
