@@ -5,10 +5,10 @@ import type { SoilKind } from './catalogue/soils.ts';
 import { proofsOf } from './checks/index.ts';
 import type { Takeoff } from './compute/index.ts';
 import type { RecordKindId, RecordValue, SiteRecord } from './log/index.ts';
-import { blankPlan, newBox, newLog, newPad, newRaft, newRamp, newStrip } from './plan/blank.ts';
+import { blankPlan, newBox, newLayer, newLog, newPad, newRaft, newRamp, newStrip } from './plan/blank.ts';
 import type { BoxElement, Element, Pad, Raft, Ramp, Strip } from './plan/elements.ts';
 import { currentPlan } from './plan/migrate.ts';
-import type { Plan, SoilEntry } from './plan/schema.ts';
+import type { BedLayer, Plan, SoilEntry } from './plan/schema.ts';
 
 /** A level metric job whose one rule is a frost depth; base and blinding off. */
 export function plainPlan(change: (plan: Plan) => void = () => {}): Plan {
@@ -27,6 +27,28 @@ export const pad = (x: number, y: number, length: number, width: number, more: P
   ...newPad(blankPlan('x', 'metric'), [x, y], length, width),
   ...more,
 });
+
+/** A layer of stone from face to face, its values typed. */
+export const stone = (thickness: number, more: Partial<BedLayer> = {}): BedLayer => ({
+  ...newLayer('crushed', [], 'metric'),
+  name: 'stone',
+  thickness,
+  density: 2000,
+  looseFactor: 1.2,
+  topSize: 0.02,
+  ...more,
+});
+export const lean = (thickness: number, projection: number): BedLayer => ({
+  ...newLayer('lean', [], 'metric'),
+  thickness,
+  projection,
+});
+/** Puts every element there is on one bed of these layers, from formation up; on none without layers. */
+export function bedded(plan: Plan, ...layers: BedLayer[]): void {
+  const own = layers.map((layer, i) => ({ ...layer, id: `layer-${i + 1}` }));
+  plan.beds = own.length > 0 ? [{ id: 'bed-1', name: 'B1', layers: own, onOldBase: false, cloth: null }] : [];
+  for (const element of plan.elements) element.bed = own.length > 0 ? 'bed-1' : null;
+}
 
 type Places = readonly (readonly [number, number])[];
 export const tank = (outline: Places, more: Partial<BoxElement> = {}): BoxElement => ({

@@ -40,7 +40,28 @@ const elementJson = (e: ElementTakeoff) => ({
   slopeClass: e.rule.slopeClass,
   volume: e.volume,
   stone: e.stone,
+  bed: e.bed?.id ?? null,
+  layers: e.layers.map(({ layer, volume, bottom, top }) => ({ id: layer.id, volume, bottom, top })),
   concrete: e.concrete,
+});
+
+const bedJson = ({ bed, elements, layers, cloth }: Takeoff['beds'][number]) => ({
+  id: bed.id,
+  name: bed.name,
+  elements,
+  layers: layers.map(({ layer, volume, area, mass, loose, lifts }) => ({
+    id: layer.id,
+    name: layer.name,
+    material: layer.material,
+    purpose: layer.purpose,
+    thickness: layer.thickness,
+    volume,
+    area,
+    mass,
+    loose,
+    lifts,
+  })),
+  cloth,
 });
 
 /**
@@ -89,7 +110,7 @@ export function takeoffJson(plan: Plan, takeoff: Takeoff) {
     })),
     mixedLoads: takeoff.mixed,
     backfill: { void: takeoff.spoil.backfill, shortfall: takeoff.spoil.shortfall },
-    lifts: takeoff.lifts,
+    beds: takeoff.beds.map(bedJson),
     stone: takeoff.stone,
     lean: takeoff.lean,
     concrete: takeoff.concrete,

@@ -2,7 +2,7 @@
  * A made-up job of any size from a seed: rows of houses, each a ring of strips with a cross wall
  * and pads beside it. For benches and tests that need more than the demos hold.
  */
-import { blankPlan, type Element, newPad, newStrip, type Plan } from '@cimiento/core';
+import { blankPlan, type Element, newBed, newLayer, newPad, newStrip, type Plan } from '@cimiento/core';
 
 /** mulberry32: small, seeded, the same everywhere. */
 export function random(seed: number): () => number {
@@ -56,16 +56,9 @@ export function simulatedJob(count: number, seed = 1): Plan {
   plan.ground.logs[0]!.layers.push({ soil: 'deep', top: 1.6, note: '' });
   plan.ground.water = 98.9;
   plan.ground.frost.local = 0.9;
-  plan.bed = {
-    name: 'Stone',
-    thickness: 0.2,
-    density: 2000,
-    looseFactor: 1.2,
-    topSize: 0.031,
-    compactor: 'plateMedium',
-    maxLift: null,
-  };
-  plan.pour.blinding = { thickness: 0.05, projection: 0.075 };
+  const bed = newBed(plan);
+  const stone = { ...bed.layers[0]!, name: 'Stone', thickness: 0.2 };
+  plan.beds = [{ ...bed, layers: [stone, { ...newLayer('lean', [stone.id], 'metric'), thickness: 0.05 }] }];
   const elements: Element[] = [];
   for (let n = 0; elements.length < count; n++)
     elements.push(

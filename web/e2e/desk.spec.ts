@@ -269,7 +269,8 @@ test('soils, floor layers, trucks, buckets: added, changed and removed', async (
   await expect(side.getByRole('button', { name: 'Remove Small tipper' })).toBeDisabled();
   await expect.poll(() => figure(page, 'haul')).toBeGreaterThan(5);
   await stage(page, 'base');
-  await side.getByLabel('There is a stone bed').uncheck();
+  await unfold(page, 'Name, cloth, more');
+  await side.getByRole('button', { name: 'Remove bed B1' }).click();
   await expect.poll(() => figure(page, 'stone')).toBe(0);
   await saved(page);
 });

@@ -1,1 +1,2 @@
+export * from './beds.ts';
 export * from './lifts.ts';

@@ -1,18 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { COMPACTOR_IDS } from '../catalogue/compactors.ts';
+import type { BedLayer } from '../plan/schema.ts';
+import { lean, stone } from '../testing.ts';
 import { liftsOf } from './lifts.ts';
 
-const bed = (more: Partial<Parameters<typeof liftsOf>[0]> = {}) =>
-  liftsOf({
-    name: 'stone',
-    thickness: 0.3,
-    density: 2000,
-    looseFactor: 1.2,
-    topSize: 0.031,
-    compactor: 'plateMedium',
-    maxLift: null,
-    ...more,
-  });
+const bed = (more: Partial<BedLayer> = {}) => liftsOf(stone(0.3, { topSize: 0.031, ...more }))!;
 
 describe('lifts', () => {
   it('are equal and no thicker than the compactor manages: 300 mm under a 90–150 kg plate is 2 × 150', () => {
@@ -26,6 +18,23 @@ describe('lifts', () => {
   });
   it('do not gain one from rounding: 600 mm in lifts of 200', () => {
     expect(bed({ thickness: 0.6 }).count).toBe(3);
+  });
+  it('proven by a trial beat the catalogue, and bow to the specification', () => {
+    const proven = { lift: 0.3, trial: 'Strip 2' };
+    expect(bed({ proven })).toMatchObject({ count: 1, limit: 0.3, limitBy: 'trial' });
+    expect(bed({ proven, maxLift: 0.25 })).toMatchObject({ count: 2, limitBy: 'specification' });
+    expect(bed({ proven: { ...proven, lift: 0.1 } })).toMatchObject({ count: 3, limitBy: 'trial' });
+  });
+  it('of clay follow what the compactor does to clay, and say when it does nothing', () => {
+    expect(bed({ cohesive: true, compactor: 'plateReversible' })).toMatchObject({
+      limit: 0.15,
+      unsuited: false,
+    });
+    expect(bed({ cohesive: true })).toMatchObject({ unsuited: true });
+  });
+  it('are none of what is cast or only laid', () => {
+    expect(liftsOf(lean(0.05, 0.1))).toBeNull();
+    expect(liftsOf(stone(0.3, { compactor: null }))).toBeNull();
   });
   it('name stone too large for them', () => {
     expect(bed({ topSize: 0.04 }).stoneTooLarge).toBe(true);

@@ -1,7 +1,8 @@
-/** Stone bed in equal lifts, each thin enough for the compactor, with its passes. */
+/** Layers of a bed in equal lifts, each thin enough for the compactor, with its passes. */
 
 import { COMPACTORS } from '../catalogue/compactors.ts';
-import type { Plan } from '../plan/schema.ts';
+import { layerValues } from '../plan/beds.ts';
+import type { BedLayer } from '../plan/schema.ts';
 
 export interface Lifts {
   readonly count: number;
@@ -9,31 +10,45 @@ export interface Lifts {
   readonly thickness: number;
   readonly loose: number;
   readonly limit: number;
-  readonly limitBy: 'compactor' | 'specification';
+  readonly limitBy: 'compactor' | 'specification' | 'trial';
   readonly passes: readonly [number, number, number];
   /** Four times the top stone does not go into a lift. */
   readonly stoneTooLarge: boolean;
   /** Thinner than the compactor's typical lift: a lighter one would do, this one may pump it. */
   readonly thin: boolean;
+  /** The compactor does nothing for a cohesive layer: its granular lift is only a stopgap. */
+  readonly unsuited: boolean;
 }
 
 /**
- * n = ⌈T/t_max⌉ equal lifts of T/n, t_max the least of the specification's and the compactor's.
+ * n = ⌈T/t_max⌉ equal lifts of T/n, t_max the least of the specification's and what the compactor
+ * manages: as a trial has shown, else as the catalogue says.
+ * @returns null for what is not compacted: cast, or only laid
  */
-export function liftsOf(bed: NonNullable<Plan['bed']>): Lifts {
-  const compactor = COMPACTORS[bed.compactor];
-  const [low, high] = compactor.granular;
-  const limit = Math.min(high, bed.maxLift ?? Infinity);
-  const count = Math.max(1, Math.ceil(bed.thickness / limit - 1e-9));
-  const thickness = bed.thickness / count;
+export function liftsOf(layer: BedLayer): Lifts | null {
+  const { looseFactor, topSize, cast } = layerValues(layer);
+  if (cast || layer.compactor === null) return null;
+  const compactor = COMPACTORS[layer.compactor];
+  const unsuited = layer.cohesive && compactor.cohesive === null;
+  const [low, high] = (layer.cohesive ? compactor.cohesive : null) ?? compactor.granular;
+  const managed = layer.proven?.lift ?? high;
+  const limit = Math.min(managed, layer.maxLift ?? Infinity);
+  const count = Math.max(1, Math.ceil(layer.thickness / limit - 1e-9));
+  const thickness = layer.thickness / count;
   return {
     count,
     thickness,
-    loose: thickness * bed.looseFactor,
+    loose: thickness * looseFactor,
     limit,
-    limitBy: bed.maxLift !== null && bed.maxLift < high ? 'specification' : 'compactor',
+    limitBy:
+      layer.maxLift !== null && layer.maxLift < managed
+        ? 'specification'
+        : layer.proven
+          ? 'trial'
+          : 'compactor',
     passes: compactor.passes,
-    stoneTooLarge: 4 * bed.topSize > thickness + 1e-9,
+    stoneTooLarge: 4 * topSize > thickness + 1e-9,
     thin: thickness < low / 2,
+    unsuited,
   };
 }

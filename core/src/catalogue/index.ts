@@ -1,3 +1,4 @@
+export * from './bed-materials.ts';
 export * from './compactors.ts';
 export * from './machines.ts';
 export * from './materials.ts';

@@ -5,8 +5,19 @@ import { compute } from '../compute/index.ts';
 import { WEIGHTS } from '../findings/index.ts';
 import type { SiteRecord } from '../log/index.ts';
 import { newLog } from '../plan/blank.ts';
-import type { Hazard, Plan } from '../plan/schema.ts';
-import { instruct, logged, named, pad, plainPlan, soilsDown, strip, tilt } from '../testing.ts';
+import type { BedLayer, Hazard, Plan } from '../plan/schema.ts';
+import {
+  bedded,
+  instruct,
+  logged,
+  named,
+  pad,
+  plainPlan,
+  soilsDown,
+  stone,
+  strip,
+  tilt,
+} from '../testing.ts';
 import { CAUTION_CODES, type CautionCode } from './table.ts';
 
 type Change = (plan: Plan) => void;
@@ -60,18 +71,9 @@ const area = (x: number, y: number, size: number) => ({
   points: square(x, y, size),
 });
 const bed =
-  (more: Partial<NonNullable<Plan['bed']>>): Change =>
+  (more: Partial<BedLayer>): Change =>
   (p) => {
-    p.bed = {
-      name: 'Stone',
-      thickness: 0.3,
-      density: 2000,
-      looseFactor: 1.2,
-      topSize: 0.03,
-      compactor: 'plateLight',
-      maxLift: null,
-      ...more,
-    };
+    bedded(p, stone(0.3, { topSize: 0.03, compactor: 'plateLight', ...more }));
   };
 const stepped: Change = (p) => {
   tilt(p, 0.12);
@@ -163,6 +165,7 @@ const RAISED: Record<CautionCode, Change> = {
   },
   stoneSize: bed({ topSize: 0.2 }),
   liftOverCompactor: bed({ maxLift: 0.6 }),
+  compactorUnsuited: bed({ cohesive: true }),
   doubled: (p) => {
     p.elements = named(pad(0, 0, 6, 6, { level: 97 }), pad(0, 0, 1, 1));
   },

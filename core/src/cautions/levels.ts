@@ -1,6 +1,8 @@
 /** Steps, an engineer's word, the shallow school and the bed: what was decided, and against which rule. */
+import type { LayerTakeoff } from '../base/index.ts';
 import { COMPACTORS } from '../catalogue/compactors.ts';
 import { leastLap, type Stepped } from '../levels/steps.ts';
+import { layerValues } from '../plan/beds.ts';
 import type { Instruction } from '../plan/schema.ts';
 import { all, type Case, type CautionRow, EPS, type Finding, job } from './case.ts';
 
@@ -63,24 +65,43 @@ export const LEVEL_CAUTIONS = {
   },
 } as const satisfies Record<string, CautionRow>;
 
+/** Compacted layers that elements stand on, by bed, where something is to be said of them. */
+const layersOf = (
+  { job: { beds } }: Case,
+  say: (laid: LayerTakeoff) => Finding['values'] | null,
+): Finding[] =>
+  beds.flatMap(({ bed, elements, layers }) =>
+    elements.length === 0
+      ? []
+      : layers.flatMap((laid) => {
+          const values = laid.lifts ? say(laid) : null;
+          return values ? [{ elements, values, names: { bed: bed.name } }] : [];
+        }),
+  );
+
 export const BED_CAUTIONS = {
   stoneSize: {
     weight: 'warn',
-    find: ({ live, job: { plan, lifts } }) => {
-      const { bed } = plan;
-      if (!bed || !lifts?.stoneTooLarge) return [];
-      return all(live, () => ({ stone: [bed.topSize, 'size'], lift: [lifts.thickness, 'size'] }));
-    },
+    find: (at) =>
+      layersOf(at, ({ layer, lifts }) =>
+        lifts!.stoneTooLarge
+          ? { stone: [layerValues(layer).topSize, 'size'], lift: [lifts!.thickness, 'size'] }
+          : null,
+      ),
   },
   liftOverCompactor: {
     weight: 'warn',
-    find: ({ live, job: { plan, lifts } }) => {
-      const { bed } = plan;
-      if (!bed || !lifts || bed.maxLift === null) return [];
-      const { maxLift, compactor } = bed;
-      const high = COMPACTORS[compactor].granular[1];
-      if (maxLift <= high + EPS) return [];
-      return all(live, () => ({ specified: [maxLift, 'size'], typical: [high, 'size'] }));
-    },
+    find: (at) =>
+      layersOf(at, ({ layer: { maxLift, compactor, cohesive, proven } }) => {
+        if (maxLift === null || compactor === null || proven) return null;
+        const { cohesive: clay, granular } = COMPACTORS[compactor];
+        const high = ((cohesive ? clay : null) ?? granular)[1];
+        return maxLift > high + EPS ? { specified: [maxLift, 'size'], typical: [high, 'size'] } : null;
+      }),
+  },
+  compactorUnsuited: {
+    weight: 'warn',
+    find: (at) =>
+      layersOf(at, ({ lifts }) => (lifts!.unsuited ? { lift: [lifts!.thickness, 'size'] } : null)),
   },
 } as const satisfies Record<string, CautionRow>;

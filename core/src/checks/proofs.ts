@@ -10,6 +10,7 @@ import type { Takeoff } from '../compute/takeoff.ts';
 import type { Check } from '../findings/index.ts';
 import { boxOf, unionBox } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
+import { bedOf } from '../plan/beds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { castOf } from '../pour/index.ts';
 import { faces } from './face.ts';
@@ -54,7 +55,6 @@ function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
   parts.forEach((part, i) => {
     if (!floors.has(part.of)) floors.set(part.of, i);
   });
-  const bed = plan.bed?.thickness ?? 0;
   const level = (i: number, x: number, y: number) => {
     const { a, b, c } = parts[i]!.floor;
     return a * x + b * y + c;
@@ -77,9 +77,16 @@ function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
       const { element } = takeoff.elements[part.owner]!;
       if (!part.fills && part.mitre === 0) continue;
       const needed = level(floors.get(part.of)!, x, y) + element.low;
-      const thick = castOf(element).stone(element) ?? bed;
       const under = (to: number) => Math.max(0, Math.min(to, ground) - low.level);
-      stone += under(needed + thick) - under(needed);
+      const own = castOf(element).stone(element);
+      let height = 0;
+      if (own !== null) stone += under(needed + own) - under(needed);
+      else
+        for (const layer of bedOf(plan, element)?.layers ?? []) {
+          const from = under(needed + height);
+          height += layer.thickness;
+          if (layer.projection === null) stone += under(needed + height) - from;
+        }
     }
   const each = dx * dy;
   return { total: total * each, bySoil: bySoil.map((volume) => volume * each), stone: stone * each };
@@ -104,7 +111,13 @@ export function proofsOf(plan: Plan, takeoff: Takeoff): Check[] {
   const within = (value: number) => SHARE * Math.max(Math.abs(value), 0.25 * total) + NOTHING;
   const { neat: _neat, ...causes } = takeoff.overdig;
   const least = Math.min(0, ...Object.values(causes));
-  const laid = takeoff.elements.reduce((sum, element) => sum + element.stone, 0);
+  const laid = takeoff.elements.reduce(
+    (sum, { element, stone, layers }) =>
+      castOf(element).stone(element) !== null
+        ? sum + stone
+        : layers.reduce((own, one) => own + (one.layer.projection === null ? one.volume : 0), sum),
+    0,
+  );
   return [
     check('volume', total, columns.total, within(total)),
     ...takeoff.spoil.strata.map((stratum) =>

@@ -4,13 +4,16 @@ import { proofsOf } from '../checks/index.ts';
 import { FIGURE_IDS } from '../figures/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import {
+  bedded,
   demo,
   firstStrip,
   instruct,
+  lean,
   named,
   pad,
   plainPlan,
   soilsDown,
+  stone,
   strip,
   tilt,
   unbalanced,
@@ -26,16 +29,6 @@ const ring = (change: (plan: Plan) => void = () => {}) =>
     p.ground.frost = { ...p.ground.frost, local: 0.95, margin: 0.1 };
     p.dig.slope = 0;
     p.dig.room = 0.3;
-    p.bed = {
-      name: 'stone',
-      thickness: 0.3,
-      density: 2000,
-      looseFactor: 1.2,
-      topSize: 0.031,
-      compactor: 'plateMedium',
-      maxLift: null,
-    };
-    p.pour.blinding = { thickness: 0.075, projection: 0.075 };
     p.elements = named(
       strip(
         [
@@ -73,6 +66,7 @@ const ring = (change: (plan: Plan) => void = () => {}) =>
         { group: 'w' },
       ),
     );
+    bedded(p, stone(0.3, { topSize: 0.031 }), lean(0.075, 0.075));
     change(p);
   });
 
@@ -305,20 +299,11 @@ describe('any plan', () => {
           p.ground.water = a.water;
           p.dig.slope = a.side;
           p.dig.corners = a.corners;
-          if (a.bed !== null)
-            p.bed = {
-              name: 's',
-              thickness: a.bed,
-              density: 2000,
-              looseFactor: 1.2,
-              topSize: 0.02,
-              compactor: 'rammer',
-              maxLift: null,
-            };
           p.elements = named(
             strip(a.runs, { method: a.method, low: a.low }),
             ...a.pads.map(([x, y, size, angle]) => pad(x, y, size, size, { angle, low: a.low })),
           );
+          if (a.bed !== null) bedded(p, stone(a.bed));
         });
         const takeoff = compute(plan);
         expect(finite(takeoff)).toBe(true);
@@ -511,8 +496,7 @@ describe('cautions', () => {
     expect(
       codes((p) => {
         p.ground.frost.local = 0.4;
-        p.bed = null;
-        p.pour.blinding = null;
+        bedded(p);
       }),
     ).not.toContain('ladder');
     expect(
@@ -524,12 +508,12 @@ describe('cautions', () => {
   it('say when the stone is too big or the specified lift too thick', () => {
     expect(
       codes((p) => {
-        p.bed!.topSize = 0.06;
+        p.beds[0]!.layers[0]!.topSize = 0.06;
       }),
     ).toContain('stoneSize');
     expect(
       codes((p) => {
-        p.bed!.maxLift = 0.4;
+        p.beds[0]!.layers[0]!.maxLift = 0.4;
       }),
     ).toContain('liftOverCompactor');
   });

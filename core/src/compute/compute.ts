@@ -74,7 +74,7 @@ const SAFE = {
     instructions: [],
     shallow: null,
   },
-  bed: null,
+  beds: [],
 } satisfies Partial<Plan>;
 
 function jobOf(given: Plan, facts: Facts, around: Around): Job {
@@ -83,7 +83,7 @@ function jobOf(given: Plan, facts: Facts, around: Around): Job {
   const dig = around('dig', () => digStep(site, founded));
   const dug = around('shares', () => shareStep(site, founded, dig));
   const placed = around('place', () => placeStep(site, dug, dig));
-  const watered = around('water', () => waterStep(site, buildStep(dug, placed)));
+  const watered = around('water', () => waterStep(site, buildStep(site, dug, placed)));
   const holes = around('holes', () => holeStep(site, watered, dig));
   const elements = around('elements', () => elementStep(site, watered));
   const hauling = around('spoil', () => spoilStep(site, elements, dig, placed));
@@ -100,7 +100,7 @@ function jobOf(given: Plan, facts: Facts, around: Around): Job {
     ...around('floors', () => floorStep(site)),
     ...round,
     ...hauling,
-    ...around('orders', () => orderStep(site, placed)),
+    ...around('orders', () => orderStep(site, elements, placed)),
     water: { from: site.model.waterFrom },
     soils: site.model.soils,
     holes,

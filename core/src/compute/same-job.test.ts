@@ -7,7 +7,7 @@ import { newLog } from '../plan/blank.ts';
 import type { Element } from '../plan/elements.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
-import { named, pad, plainPlan, raft, ramp, seeded, strip, tank } from '../testing.ts';
+import { bedded, lean, named, pad, plainPlan, raft, ramp, seeded, stone, strip, tank } from '../testing.ts';
 import { compute } from './compute.ts';
 import type { Takeoff } from './takeoff.ts';
 
@@ -58,8 +58,7 @@ function job(seed: number): Plan {
     p.dig.corners = some('mitred', 'rounded');
     p.dig.slope = some(0, 0.75, 1, 1.5);
     p.dig.support = some('slope', 'slope', 'bench', 'shore');
-    p.bed = next() < 0.5 ? { ...BASE } : null;
-    if (next() < 0.5) p.pour.blinding = { thickness: 0.06, projection: 0.08 };
+    const layers = [...(next() < 0.5 ? [BASE] : []), ...(next() < 0.5 ? [lean(0.06, 0.08)] : [])];
     const at = (): Point => [2 + jitter(6), 2 + jitter(6)];
     const off = (from: Point, angle: number, by: number): Point => [
       from[0] + by * Math.cos(angle),
@@ -113,20 +112,13 @@ function job(seed: number): Plan {
         ...p.elements,
         { ...ramp(boxed.id, boxed.outline[0]!, 360 * next()), id: 'ramp', name: 'ramp' },
       ];
+    bedded(p, ...layers);
     p.ground.hazards = [];
     if (next() < 0.4) p.site.areas = [{ id: 'a', name: 'A', use: 'spoil', points: [at(), at(), at()] }];
   });
 }
 
-const BASE = {
-  name: 'Crushed stone',
-  thickness: 0.25,
-  density: 1900,
-  looseFactor: 1.25,
-  topSize: 0.04,
-  compactor: 'plateMedium',
-  maxLift: null,
-} as const;
+const BASE = stone(0.25, { density: 1900, looseFactor: 1.25, topSize: 0.04 });
 
 /** A plan with every place put through a map that keeps lengths. */
 function placed(plan: Plan, map: (p: Point) => [number, number], turn: number, mirrored: boolean): Plan {

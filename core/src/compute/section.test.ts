@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
-import { named, pad, plainPlan, strip, tilt } from '../testing.ts';
+import { bedded, lean, named, pad, plainPlan, strip, tilt } from '../testing.ts';
 import { compute } from './compute.ts';
 import { fillUnder, sectionThrough } from './section.ts';
 
@@ -99,11 +99,11 @@ describe('a section', () => {
       0,
       (p) => {
         tilt(p, -0.1);
-        p.pour.blinding = { thickness: 0.05, projection: 0.1 };
+        bedded(p, lean(0.05, 0.1));
       },
     );
     expect(section.ground[0] - section.ground[1]).toBeCloseTo(0.2 * section.half, 9);
-    expect(section.boxes.map((b) => b.what).sort()).toEqual(['blinding', 'footing', 'stem']);
+    expect(section.boxes.map((b) => b.what).sort()).toEqual(['footing', 'layer', 'stem']);
   });
   it('of what is not dug is none', () => {
     const plan = plainPlan((p) => {

@@ -1,16 +1,23 @@
 /** A true-scale cut through one element and whatever else of the job the line meets. */
+
+import type { BedMaterialId } from '../catalogue/index.ts';
 import { type ProfilePiece, profile } from '../dig/solid.ts';
+import { roomOf } from '../dig/width.ts';
 import { clipLine, edges } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
+import { bedOf } from '../plan/beds.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
 import type { FootingPiece } from '../pour/index.ts';
+import { castOf } from '../pour/kinds.ts';
 import { middleOf, segmentsOf, shapeOf, sizesOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
 export interface SectionBox {
   readonly element: number;
-  readonly what: 'footing' | 'blinding' | 'stem';
+  readonly what: 'footing' | 'layer' | 'stem';
+  /** Of a layer of its bed. */
+  readonly material?: BedMaterialId;
   readonly s0: number;
   readonly s1: number;
   readonly z0: number;
@@ -100,17 +107,18 @@ function builtAt(
   /** Where the wall or column on it ends; null: it is not drawn. */
   stemTop: number | null,
 ): SectionBox[] {
-  const { blinding } = plan.pour;
   const out: SectionBox[] = [{ element, what: 'footing', s0, s1, z0: underside, z1: top }];
-  if (blinding)
-    out.push({
-      element,
-      what: 'blinding',
-      s0: s0 - blinding.projection,
-      s1: s1 + blinding.projection,
-      z0: underside - blinding.thickness,
-      z1: underside,
-    });
+  let z1 = underside;
+  for (const { material, thickness, projection } of (
+    bedOf(plan, plan.elements[element]!)?.layers ?? []
+  ).toReversed()) {
+    const z0 = z1 - thickness;
+    if (projection !== null) {
+      const reach = Math.min(projection, roomOf(plan, plan.elements[element]!));
+      out.push({ element, what: 'layer', material, s0: s0 - reach, s1: s1 + reach, z0, z1 });
+    }
+    z1 = z0;
+  }
   const own = plan.elements[element]!;
   const stem = (from: number, to: number, z0: number, z1: number) =>
     out.push({ element, what: 'stem', s0: from, s1: to, z0, z1 });
@@ -171,11 +179,35 @@ export function dugAtCut(section: Section, takeoff: Takeoff, index: number): num
   return nearest?.z0 ?? takeoff.elements[index]?.dug ?? 0;
 }
 
-/** Top of the stone over the bottom a piece belongs to, m: steps have each their own. */
-export const stoneTopOver = (plan: Plan, takeoff: Takeoff, piece: ProfilePiece): number =>
-  (takeoff.solid.parts[piece.part]?.floor.c ?? 0) +
-  (plan.elements[piece.owner]?.low ?? 0) +
-  (plan.bed?.thickness ?? 0);
+/** A layer from dug face to dug face, over the bottom it lies on. */
+export interface FaceLayer {
+  readonly material: BedMaterialId;
+  readonly bottom: number;
+  readonly top: number;
+}
+
+/** The layers that fill a piece of a cut from face to face, from the bottom up: steps have each their own. */
+export function layersOver(plan: Plan, takeoff: Takeoff, piece: ProfilePiece): FaceLayer[] {
+  const element = plan.elements[piece.owner];
+  const part = takeoff.solid.parts[piece.part];
+  if (!element || !part?.fills) return [];
+  let top = part.floor.c + element.low;
+  const own = castOf(element).stone(element);
+  if (own !== null) return own > 0 ? [{ material: 'clear', bottom: top, top: top + own }] : [];
+  return (bedOf(plan, element)?.layers ?? []).flatMap(({ material, thickness, projection }) => {
+    const bottom = top;
+    top += thickness;
+    return projection === null ? [{ material, bottom, top }] : [];
+  });
+}
+
+/** What a layer takes up of a piece of a cut, closed: [s, z, …]; null where it does not reach. */
+export function layerIn(piece: ProfilePiece, { bottom, top }: FaceLayer): number[] | null {
+  const upper = fillUnder(piece, top);
+  if (!upper) return null;
+  const low = (z: number) => Math.max(z, bottom);
+  return upper.map((value, i) => (i % 2 === 0 ? value : low(value)));
+}
 
 /** A neighbour's footing where a cut meets its line. */
 export interface NeighbourCut {

@@ -2,9 +2,11 @@
  * The takeoff in steps, each of which takes what the ones before it left: ground, levels, founded, dug,
  * built, watered, then what is said of each element, of the spoil, the site and the orders.
  */
-import { liftsOf } from '../base/index.ts';
+import { bedTakeoffs, type LaidLayer } from '../base/index.ts';
+import { BED_MATERIALS, type BedMaterialId } from '../catalogue/index.ts';
 import {
   bottomOf,
+  bottomPerimeter,
   type Excavation,
   excavate,
   type Founded,
@@ -38,7 +40,8 @@ import {
 } from '../ground/index.ts';
 import { clashesOf, floorStacks, levelElements, shallowOf, withInstructedWidths } from '../levels/index.ts';
 import type { Facts } from '../log/index.ts';
-import type { GroundLog, Plan } from '../plan/schema.ts';
+import { bedOf, layerValues } from '../plan/beds.ts';
+import type { Bed, GroundLog, Plan } from '../plan/schema.ts';
 import { deliveryOf, heightOf, type Placed, place } from '../pour/index.ts';
 import { middleOf, readPlaces, shapeOf, sizesOf } from '../setout/index.ts';
 import {
@@ -120,10 +123,12 @@ export function shareStep({ model }: Site, founded: readonly Founded[], dig: Exc
 export const placeStep = ({ plan, model }: Site, dug: readonly Dug[], dig: Excavation): Placed =>
   place(plan, model.surface, dig.solid, dug);
 
-export const buildStep = (dug: readonly Dug[], placed: Placed): Built[] =>
+export const buildStep = ({ plan }: Site, dug: readonly Dug[], placed: Placed): Built[] =>
   dug.map((one, i) => ({
     ...one,
     stone: placed.stone[i]!,
+    bed: bedOf(plan, one.element),
+    layers: placed.layers[i]!,
     concrete: placed.concrete[i]!,
     footings: placed.footingPieces[i]!,
   }));
@@ -166,39 +171,49 @@ export const holeStep = ({ plan }: Site, watered: readonly Watered[], { solid }:
     watered.map(({ dug, groundLow, water, columns }) => ({ dug: lowestOf(dug), groundLow, water, columns })),
   );
 
+/** Layers with their levels, stacked on the formation. */
+function levelled(layers: readonly LaidLayer[], formation: number): ElementTakeoff['layers'] {
+  let top = formation;
+  return layers.map((laid) => {
+    const bottom = top;
+    top += laid.layer.thickness;
+    return { ...laid, bottom, top };
+  });
+}
+
 /** All that is said of each element. */
 export function elementStep({ plan, model }: Site, watered: readonly Watered[]): ElementTakeoff[] {
-  const blinding = plan.pour.blinding?.thickness ?? 0;
-  return watered.map(({ dug: levels, pieces: _pieces, columns, reach: _reach, ...one }): ElementTakeoff => {
-    const { element, live, depth, undersides, formations, places, wet, perched, softBottom } = one;
-    const underside = lowestOf(undersides);
-    const dug = lowestOf(levels);
-    const bottom = bottomOf(plan, element);
-    return {
-      ...one,
-      id: element.id,
-      group: element.group,
-      underside,
-      top: underside + heightOf(element),
-      blindingTop: underside,
-      stoneTop: underside - blinding,
-      formation: lowestOf(formations),
-      dug,
-      fromString: plan.levels.string - dug,
-      width: bottom.width,
-      bottomLength: bottom.length,
-      slope: slopeOf(plan, element),
-      rule: sideRule(plan, columns, depth, wet || perched),
-      // A ramp's floor is driven on, not built on.
-      trim: shapeOf(element).founded
-        ? (element.trim ?? plan.dig.handTrim ?? (softBottom ? TRIM.softening : TRIM.other))
-        : 0,
-      length: sizesOf(element).along,
-      support: supportOf(plan, element),
-      surveyed: places.every(([x, y]) => model.surface.measured(x, y)),
-      outside: live ? outsideOf(plan.site.boundary, one.openings) : 0,
-    };
-  });
+  return watered.map(
+    ({ dug: levels, pieces: _pieces, columns, reach: _reach, layers, ...one }): ElementTakeoff => {
+      const { element, live, depth, undersides, formations, places, wet, perched, softBottom } = one;
+      const underside = lowestOf(undersides);
+      const dug = lowestOf(levels);
+      const bottom = bottomOf(plan, element);
+      return {
+        ...one,
+        id: element.id,
+        group: element.group,
+        underside,
+        top: underside + heightOf(element),
+        layers: levelled(layers, lowestOf(formations)),
+        formation: lowestOf(formations),
+        dug,
+        fromString: plan.levels.string - dug,
+        width: bottom.width,
+        bottomLength: bottom.length,
+        slope: slopeOf(plan, element),
+        rule: sideRule(plan, columns, depth, wet || perched),
+        // A ramp's floor is driven on, not built on.
+        trim: shapeOf(element).founded
+          ? (element.trim ?? plan.dig.handTrim ?? (softBottom ? TRIM.softening : TRIM.other))
+          : 0,
+        length: sizesOf(element).along,
+        support: supportOf(plan, element),
+        surveyed: places.every(([x, y]) => model.surface.measured(x, y)),
+        outside: live ? outsideOf(plan.site.boundary, one.openings) : 0,
+      };
+    },
+  );
 }
 
 /** Problems that show only once the job is dug. */
@@ -325,23 +340,43 @@ export function siteStep(
   };
 }
 
-/** What is ordered: stone with its lifts, lean concrete, concrete. */
+/** What stone is of where no layer says: a drain's own, and what makes up a low bottom. */
+const looseStone = (bed: Bed | null, otherwise: BedMaterialId) => {
+  const layer = bed?.layers.find((one) => !layerValues(one).cast);
+  return layer ? layerValues(layer) : BED_MATERIALS[otherwise];
+};
+
+/** What is ordered: beds with their lifts, stone, lean concrete, concrete. */
 export function orderStep(
   { plan }: Site,
+  elements: readonly ElementTakeoff[],
   placed: Placed,
-): Pick<Job, 'lifts' | 'stone' | 'lean' | 'concrete' | 'walls'> {
+): Pick<Job, 'beds' | 'stone' | 'lean' | 'concrete' | 'walls'> {
   const { makeUp, waste, step, truck } = plan.pour;
   const made = (what: typeof makeUp) => (makeUp === what ? placed.makeUp : 0);
-  const stone = sum(placed.stone) + made('stone');
+  const beds = bedTakeoffs(
+    plan.beds,
+    elements.flatMap((e) =>
+      // A ramp comes down to the formation; nothing is laid on it.
+      e.live && shapeOf(e.element).founded
+        ? [{ ...e, area: e.bottomArea, perimeter: bottomPerimeter(plan, e.element) }]
+        : [],
+    ),
+  );
+  const compacted = beds.flatMap(({ layers }) => layers.filter(({ layer }) => !layerValues(layer).cast));
+  const besides = [
+    ...elements.map((e, i) => ({ volume: placed.drains[i]!, ...looseStone(e.bed, 'clear') })),
+    { volume: made('stone'), ...looseStone(plan.beds[0] ?? null, 'crushed') },
+  ];
   const lean = placed.blinding + placed.irregularity + made('lean');
   const concrete = sum(placed.concrete) + made('concrete');
   const delivered = (neat: number) => deliveryOf(neat, waste, step, truck);
   return {
-    lifts: plan.bed ? liftsOf(plan.bed) : null,
+    beds,
     stone: {
-      volume: stone,
-      mass: plan.bed ? stone * plan.bed.density : 0,
-      loose: plan.bed ? stone * plan.bed.looseFactor : 0,
+      volume: sum(placed.stone) + made('stone'),
+      mass: sum(compacted.map(({ mass }) => mass)) + sum(besides.map((s) => s.volume * s.density)),
+      loose: sum(compacted.map(({ loose }) => loose)) + sum(besides.map((s) => s.volume * s.looseFactor)),
     },
     lean: { volume: lean, ...delivered(lean) },
     concrete: { neat: concrete, ...delivered(concrete) },

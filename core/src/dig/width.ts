@@ -1,6 +1,8 @@
 /** Bottom widths: what is needed, what the bucket makes of it. */
 
+import { offset, tidy } from '../geometry/index.ts';
 import type { Element } from '../plan/elements.ts';
+import { isOutlined, isRun } from '../plan/forms.ts';
 import { FORMS, type Support } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { shapeOf } from '../setout/kinds.ts';
@@ -72,4 +74,18 @@ export function bottomOf(plan: Plan, element: Element): { width: DigWidth; lengt
       };
     }
   }
+}
+
+/** Round the dug bottom of an element that stands alone, m: what cloth is turned up along. */
+export function bottomPerimeter(plan: Plan, element: Element): number {
+  if (isOutlined(element)) {
+    const grown = offset(tidy(element.outline), roomOf(plan, element)) ?? element.outline;
+    return grown.reduce((sum, [x, y], i) => {
+      const [px, py] = grown[(i + 1) % grown.length]!;
+      return sum + Math.hypot(px - x, py - y);
+    }, 0);
+  }
+  const { width, length } = bottomOf(plan, element);
+  const along = length ?? sizesOf(element).along;
+  return 2 * along + (isRun(element) && element.closed ? 0 : 2 * width.dug);
 }

@@ -4,7 +4,19 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { blankPlan } from '../plan/blank.ts';
 import { isWholeText, wholeText, wholeValue } from '../plan/text.ts';
-import { demo, named, pad, plainPlan, raft, ramp, soilsDown, strip, tank } from '../testing.ts';
+import {
+  bedded,
+  demo,
+  named,
+  pad,
+  plainPlan,
+  raft,
+  ramp,
+  soilsDown,
+  stone,
+  strip,
+  tank,
+} from '../testing.ts';
 import { checkPlan, workProblems } from './check.ts';
 import { validatePlan } from './validate.ts';
 
@@ -180,15 +192,6 @@ describe('what nobody has said', () => {
   });
 });
 
-const STONE = {
-  name: 'Crushed stone',
-  density: 1900,
-  looseFactor: 1.25,
-  topSize: 0.04,
-  compactor: 'plateMedium',
-  maxLift: null,
-} as const;
-
 describe('what counted wrong', () => {
   const L = [
     [0, 0],
@@ -211,7 +214,7 @@ describe('what counted wrong', () => {
     }
   });
   it('stone thicker than a bench is high lies on the bench too, of a box as of a pad', () => {
-    const stone = (box: boolean) =>
+    const laid = (box: boolean) =>
       compute(
         plainPlan((p) => {
           p.dig.support = 'bench';
@@ -219,7 +222,6 @@ describe('what counted wrong', () => {
           p.dig.room = 0;
           p.dig.buckets = [0.5];
           p.ground.frost.local = 1.4;
-          p.bed = { ...STONE, thickness: 0.8 };
           p.elements = named(
             box
               ? tank(
@@ -233,11 +235,12 @@ describe('what counted wrong', () => {
                 )
               : pad(2, 2, 4, 4, { room: 0 }),
           );
+          bedded(p, stone(0.8));
         }),
       ).elements[0]!.stone;
     // Half a metre within 4 × 4, then 0.3 m within the bench's 5 × 5.
-    expect(stone(true)).toBeCloseTo(0.5 * 16 + 0.3 * 25, 9);
-    expect(stone(false)).toBeCloseTo(0.5 * 16 + 0.3 * 25, 9);
+    expect(laid(true)).toBeCloseTo(0.5 * 16 + 0.3 * 25, 9);
+    expect(laid(false)).toBeCloseTo(0.5 * 16 + 0.3 * 25, 9);
   });
   it('a ramp’s floor is not trimmed by hand', () => {
     const boxed = (withRamp: boolean) =>

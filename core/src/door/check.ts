@@ -6,6 +6,7 @@ import type { Problem, ProblemCode } from '../findings/index.ts';
 import { area, crossing, flat, offset, tidy } from '../geometry/index.ts';
 import { surfaceOf } from '../ground/surface.ts';
 import { floorLevels } from '../levels/floors.ts';
+import { layerValues } from '../plan/beds.ts';
 import type { Element, ElementOf } from '../plan/elements.ts';
 import { FIELDS, outOfRange } from '../plan/fields.ts';
 import { isOutlined, isRun, type RunElement } from '../plan/forms.ts';
@@ -144,6 +145,36 @@ function floorProblems({ levels: { floors } }: Plan, near: (path: string, level:
   return out;
 }
 
+/** Layers that cannot be laid: thinner than the stone they are of. */
+function bedProblems({ beds }: Plan): Problem[] {
+  return [
+    ...duplicates(
+      beds.map((bed) => bed.id),
+      '/beds',
+    ),
+    ...beds.flatMap((bed, i) => [
+      ...duplicates(
+        bed.layers.map((layer) => layer.id),
+        `/beds/${i}/layers`,
+      ),
+      ...bed.layers.flatMap((layer, j): Problem[] => {
+        const { topSize, cast } = layerValues(layer);
+        if (cast || layer.thickness >= topSize - 1e-9) return [];
+        return [
+          {
+            code: 'layerUnderStone',
+            path: `/beds/${i}/layers/${j}/thickness`,
+            value: layer.thickness,
+            min: topSize,
+            kind: 'size',
+            params: { name: bed.name },
+          },
+        ];
+      }),
+    ]),
+  ];
+}
+
 /** Numbers that are each in range but contradict one another, and ids that point nowhere. */
 function crossProblems(plan: Plan): Problem[] {
   const surface = surfaceProblems(plan);
@@ -175,7 +206,7 @@ function crossProblems(plan: Plan): Problem[] {
     if (i > 0 && share < all[i - 1]! - 1e-9)
       out.push({ code: 'shapeFalls', path: `/ground/frost/climate/shape/${i}`, value: share });
   });
-  out.push(...siteProblems(plan));
+  out.push(...siteProblems(plan), ...bedProblems(plan));
   const { bearing, floors, string, instructions } = plan.levels;
   if (bearing && !soils.some((soil) => soil.id === bearing.soil))
     out.push({ code: 'unknownSoil', path: '/levels/bearing/soil', value: bearing.soil });
@@ -205,6 +236,8 @@ function crossProblems(plan: Plan): Problem[] {
     near(`/elements/${i}/level`, element.level);
     if (element.floor !== null && !floors.some((floor) => floor.id === element.floor))
       out.push({ code: 'unknownFloor', path: `/elements/${i}/floor`, value: element.floor });
+    if (element.bed !== null && !plan.beds.some((bed) => bed.id === element.bed))
+      out.push({ code: 'unknownBed', path: `/elements/${i}/bed`, value: element.bed });
     out.push(...shapeProblems(plan, element, `/elements/${i}`));
   });
   return out;

@@ -1,6 +1,10 @@
 /** What is placed in the dig, and what is ordered for it. */
-import type { Origin, Working } from '../findings/index.ts';
+import type { Lifts } from '../base/index.ts';
+import type { FigurePart, Origin, SubLine, Working } from '../findings/index.ts';
+import { layerValues } from '../plan/beds.ts';
+import type { Bed, BedLayer } from '../plan/schema.ts';
 import type { Job } from '../takeoff/index.ts';
+import type { Kind } from '../units/index.ts';
 import { type FigureRow, input, line, part, sum } from './line.ts';
 
 const orderLine = ({ plan }: Job, neat: number, ordered: number): Working =>
@@ -16,28 +20,135 @@ const makeUpLine = ({ plan, placed }: Job, what: Job['plan']['pour']['makeUp']):
     ? [line('makeUp', '∬ F − E dA', placed.makeUp, 'volume')]
     : [];
 
+/** What a layer is called in a working: its bed and what it is ordered as. */
+const labelOf = ({ name, layers }: Bed, layer: BedLayer) =>
+  `${name} · ${layer.name || layers.indexOf(layer) + 1}`;
+const given = (value: number | null): Origin => (value === null ? 'typical' : 'typed');
+
+/** Layers that are there, of one sort. */
+const laidOf = ({ beds }: Job, cast: boolean) =>
+  beds.flatMap(({ bed, layers }) =>
+    layers
+      .filter(({ layer, volume }) => volume > 0 && layerValues(layer).cast === cast)
+      .map((laid) => ({ ...laid, label: labelOf(bed, laid.layer) })),
+  );
+
 function leanWorkings(job: Job): Working[] {
-  const { plan, placed, lean } = job;
-  const { blinding, irregularity } = plan.pour;
+  const { plan, lean } = job;
   if (lean.volume <= 0) return [];
-  const from: Origin = irregularity === null ? 'typical' : 'typed';
   return [
-    ...(blinding
-      ? [
-          line('blinding', 'V = A·t', placed.blinding, 'volume', [
-            input('blindingArea', placed.blindingArea, 'area'),
-            input('thickness', blinding.thickness, 'size', 'typed'),
-          ]),
-          line('irregularity', 'ΔV = A·e', placed.irregularity, 'volume', [
-            input('blindingArea', placed.blindingArea, 'area'),
-            input('unevenness', placed.irregularityThickness, 'size', from),
-          ]),
-        ]
-      : []),
+    ...laidOf(job, true).flatMap(({ layer, volume, area, unevenness, label }) => [
+      line(
+        'blinding',
+        'V = A·t',
+        volume,
+        'volume',
+        [input('blindingArea', area, 'area'), input('thickness', layer.thickness, 'size', 'typed')],
+        { label },
+      ),
+      line(
+        'irregularity',
+        'ΔV = A·e',
+        area * unevenness,
+        'volume',
+        [
+          input('blindingArea', area, 'area'),
+          input('unevenness', unevenness, 'size', given(plan.pour.irregularity)),
+        ],
+        { label },
+      ),
+    ]),
     ...makeUpLine(job, 'lean'),
     orderLine(job, lean.volume, lean.ordered),
   ];
 }
+
+function stoneWorkings(job: Job): Working[] {
+  const drains = sum(job.placed.drains);
+  return [
+    ...laidOf(job, false).flatMap(({ layer, volume, mass, loose, lifts, label }) => [
+      ...(lifts
+        ? [
+            line(
+              'lifts',
+              'n = ⌈T/tmax⌉',
+              lifts.count,
+              'count',
+              [
+                input('bed', layer.thickness, 'size', 'typed'),
+                input('liftLimit', lifts.limit, 'size', LIMIT_FROM[lifts.limitBy]),
+                input('lift', lifts.thickness, 'size'),
+                input('liftLoose', lifts.loose, 'size'),
+                input('passes', lifts.passes[1], 'count', 'typical'),
+              ],
+              { label },
+            ),
+          ]
+        : []),
+      line('stoneVolume', 'V = ∬ min(G, F + T) − E dA', volume, 'volume', [], { label }),
+      line(
+        'stoneMass',
+        'M = V·ρ',
+        mass,
+        'mass',
+        [
+          input('stoneVolume', volume, 'volume'),
+          input('density', layerValues(layer).density, 'density', given(layer.density)),
+        ],
+        { label },
+      ),
+      line(
+        'stoneLoose',
+        'Vl = V·f',
+        loose,
+        'volume',
+        [input('looseFactor', layerValues(layer).looseFactor, 'number', given(layer.looseFactor))],
+        { label },
+      ),
+    ]),
+    ...(drains > 0 ? [line('drainStone', 'V = ∬ min(G, F + T) − E dA', drains, 'volume')] : []),
+    ...makeUpLine(job, 'stone'),
+  ];
+}
+
+const LIMIT_FROM: Record<Lifts['limitBy'], Origin> = {
+  specification: 'typed',
+  compactor: 'typical',
+  trial: 'measured',
+};
+
+/** Of one compacted layer its lifts; of several how many; else what there is. */
+function stoneSub(job: Job): SubLine {
+  const layers = laidOf(job, false);
+  const lifts = layers[0]?.lifts;
+  if (layers.length > 1) return { key: 'tally.stone.several', values: { count: [layers.length, 'count'] } };
+  if (lifts)
+    return {
+      key: 'tally.stone.sub',
+      values: {
+        n: [lifts.count, 'count'],
+        lift: [lifts.thickness, 'size'],
+        passes: [lifts.passes[1], 'count'],
+      },
+    };
+  return { key: job.stone.volume > 0 ? 'tally.stone.laid' : 'tally.stone.none', values: {} };
+}
+
+/** Layer by layer, for tables and files. */
+const layerParts = ({ beds }: Job): FigurePart[] =>
+  beds.flatMap(({ bed, layers, cloth }) => [
+    ...layers.flatMap(({ layer, volume, mass, loose, area }) => {
+      const row = (quantity: string, value: number, kind: Kind) =>
+        part('bed', `${bed.id}/${layer.id}`, quantity, value, kind, labelOf(bed, layer));
+      return [
+        row('area', area, 'area'),
+        row('compacted', volume, 'volume'),
+        row('loose', loose, 'volume'),
+        row('mass', mass, 'mass'),
+      ];
+    }),
+    ...(cloth > 0 ? [part('bed', bed.id, 'cloth', cloth, 'area', bed.name)] : []),
+  ]);
 
 const ordered = (ordered: number, loads: number) =>
   ({
@@ -49,44 +160,11 @@ export const PLACED_FIGURES = {
   stone: {
     kind: 'mass',
     tone: 'placed',
-    make: ({ plan: { bed }, lifts, stone }) => ({
-      value: stone.mass,
-      parts: [part('order', 'stone', 'mass', stone.mass, 'mass')],
-      sub: lifts
-        ? {
-            key: 'tally.stone.sub',
-            values: {
-              n: [lifts.count, 'count'],
-              lift: [lifts.thickness, 'size'],
-              passes: [lifts.passes[1], 'count'],
-            },
-          }
-        : { key: 'tally.stone.none', values: {} },
-      workings:
-        bed && lifts
-          ? [
-              line('lifts', 'n = ⌈T/tmax⌉', lifts.count, 'count', [
-                input('bed', bed.thickness, 'size', 'typed'),
-                input(
-                  'liftLimit',
-                  lifts.limit,
-                  'size',
-                  lifts.limitBy === 'specification' ? 'typed' : 'typical',
-                ),
-                input('lift', lifts.thickness, 'size'),
-                input('liftLoose', lifts.loose, 'size'),
-                input('passes', lifts.passes[1], 'count', 'typical'),
-              ]),
-              line('stoneVolume', 'V = ∬ min(G, F + T) − E dA', stone.volume, 'volume'),
-              line('stoneMass', 'M = V·ρ', stone.mass, 'mass', [
-                input('stoneVolume', stone.volume, 'volume'),
-                input('density', bed.density, 'density', 'typed'),
-              ]),
-              line('stoneLoose', 'Vl = V·f', stone.loose, 'volume', [
-                input('looseFactor', bed.looseFactor, 'number', 'typed'),
-              ]),
-            ]
-          : [],
+    make: (job) => ({
+      value: job.stone.mass,
+      parts: [part('order', 'stone', 'mass', job.stone.mass, 'mass'), ...layerParts(job)],
+      sub: stoneSub(job),
+      workings: stoneWorkings(job),
     }),
   },
   lean: {

@@ -92,6 +92,8 @@ const PROBLEM_CODES = [
   'unknownElement',
   'unknownField',
   'unknownFloor',
+  'unknownBed',
+  'layerUnderStone',
   'unknownMachine',
   'unknownSoil',
   'version',

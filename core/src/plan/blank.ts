@@ -1,12 +1,13 @@
 /** A blank plan and new elements, with typical starting figures a person then replaces. */
 
+import { BED_MATERIALS, type BedMaterialId } from '../catalogue/bed-materials.ts';
 import { typicalMachine } from '../catalogue/machines.ts';
 import type { System } from '../units/index.ts';
 import { INCH } from '../units/index.ts';
 import type { BoxElement, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
 import { type FieldId, startOf } from './fields.ts';
 import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
-import type { GroundLog, Plan } from './schema.ts';
+import type { Bed, BedLayer, GroundLog, Plan } from './schema.ts';
 
 /** The next free id or name of the form T1, T2, … */
 export function nextName(prefix: string, taken: readonly string[]): string {
@@ -146,9 +147,8 @@ export function blankPlan(name: string, system: System): Plan {
     site: { boundary: [], gates: [], areas: [], paths: [] },
     dig: blankDig(metric, start),
     spoil: blankSpoil(metric, start),
-    bed: null,
+    beds: [],
     pour: {
-      blinding: null,
       irregularity: null,
       waste: start('/pour/waste'),
       step: start('/pour/step'),
@@ -157,6 +157,48 @@ export function blankPlan(name: string, system: System): Plan {
     },
     prices: { currency: '', dig: null, load: null, stone: null, lean: null, concrete: null, shoring: null },
     elements: [],
+  };
+}
+
+/** A layer with what is typical of its material; lean concrete stands out a little under the footing. */
+export function newLayer(material: BedMaterialId, taken: readonly string[], system: System): BedLayer {
+  const { cast, purpose, thickness } = BED_MATERIALS[material];
+  const metric = system === 'metric';
+  const whole = (m: number) => (metric ? m : Math.max(1, Math.round(m / INCH)) * INCH);
+  return {
+    id: nextName('layer-', taken),
+    name: '',
+    material,
+    purpose,
+    thickness: whole(thickness),
+    projection: cast ? whole(0.075) : null,
+    density: null,
+    looseFactor: null,
+    topSize: null,
+    cohesive: false,
+    compactor: cast ? null : 'plateMedium',
+    maxLift: null,
+    proven: null,
+  };
+}
+
+/** Cloth under a bed, with typical laps and waste. */
+export const newCloth = (system: System): NonNullable<Bed['cloth']> => ({
+  around: false,
+  lap: startOf('/beds/*/cloth/lap', system),
+  waste: startOf('/beds/*/cloth/waste', system),
+});
+
+/** A bed of one layer, named after nothing yet. */
+export function newBed(plan: Plan, material: BedMaterialId = 'crushed'): Bed {
+  const taken = plan.beds.flatMap((bed) => [bed.id, bed.name]);
+  const id = nextName('bed-', taken);
+  return {
+    id,
+    name: nextName('B', taken),
+    layers: [newLayer(material, [], plan.system)],
+    onOldBase: false,
+    cloth: null,
   };
 }
 
@@ -170,6 +212,7 @@ const common = (plan: Plan, id: string) => ({
   thickness: starts(plan, '/elements/*/thickness'),
   method: 'formed' as const,
   floor: null,
+  bed: plan.beds[0]?.id ?? null,
   stem: starts(plan, '/elements/*/stem'),
   slope: null,
   room: null,

@@ -12,6 +12,8 @@ const Common = {
   method: oneOf(['formed', 'trenchFill'] as const),
   /** The floor it carries; null: the job's first. */
   floor: orNull(id),
+  /** The bed it stands on; null: trimmed ground. */
+  bed: orNull(id),
   /** Width of the wall or column that stands on it; 0 when none. */
   stem: num('/elements/*/stem'),
   /** Null: the job's. */

@@ -159,14 +159,16 @@ export const FIELDS = {
   '/spoil/trip': field('number', 1, 600, 'machine.trip', 40),
   '/spoil/fleet': field('count', 1, 8, 'trucks.fleet', 1),
 
-  '/bed/thickness': size(0.02, 5, 'base.thickness'),
-  '/bed/density': field('density', 1000, 2800, 'base.density'),
-  '/bed/looseFactor': field('number', 1, 2, 'base.looseFactor'),
-  '/bed/topSize': size(0.002, 0.3, 'base.topSize'),
-  '/bed/maxLift': size(0.05, 1, 'base.maxLift'),
+  '/beds/*/layers/*/thickness': size(0.01, 5, 'base.thickness'),
+  '/beds/*/layers/*/projection': size(0, 3, 'base.projection'),
+  '/beds/*/layers/*/density': field('density', 1000, 2800, 'base.density'),
+  '/beds/*/layers/*/looseFactor': field('number', 1, 2, 'base.looseFactor'),
+  '/beds/*/layers/*/topSize': size(0.0005, 0.3, 'base.topSize'),
+  '/beds/*/layers/*/maxLift': size(0.05, 1, 'base.maxLift'),
+  '/beds/*/layers/*/proven/lift': size(0.05, 1, 'base.provenLift'),
+  '/beds/*/cloth/lap': size(0, 2, 'base.lap', [0.3, inches(12)]),
+  '/beds/*/cloth/waste': field('percent', 0, 0.5, 'base.clothWaste', 0.05),
 
-  '/pour/blinding/thickness': size(0.02, 0.5, 'pour.thickness'),
-  '/pour/blinding/projection': size(0, 1, 'pour.projection'),
   '/pour/irregularity': size(0, 0.1, 'pour.irregularity'),
   '/pour/waste': field('percent', 0, 0.5, 'pour.waste', 0.05),
   '/pour/step': field('volume', 0.05, 5, 'pour.step', [0.5, 0.3822774]),
@@ -229,7 +231,7 @@ export function startOf(id: FieldId, system: System): number {
 export interface Wording {
   readonly label: string;
   readonly choice?: string;
-  readonly of?: 'soils' | 'floors' | 'machines' | 'elements';
+  readonly of?: 'soils' | 'floors' | 'machines' | 'elements' | 'beds';
 }
 
 export const WORDINGS = {
@@ -303,10 +305,19 @@ export const WORDINGS = {
   '/spoil/keepForBackfill': { label: 'backfill.keep' },
   '/spoil/trucks/*': { label: 'trucks.name' },
   '/spoil/trucks/*/name': { label: 'dig.name' },
-  '/bed': { label: 'stage.base' },
-  '/bed/name': { label: 'base.name' },
-  '/bed/compactor': { label: 'base.compactor' },
-  '/pour/blinding': { label: 'fields.blinding' },
+  '/beds/*': { label: 'base.bed' },
+  '/beds/*/name': { label: 'dig.name' },
+  '/beds/*/onOldBase': { label: 'base.onOldBase' },
+  '/beds/*/cloth': { label: 'base.cloth' },
+  '/beds/*/cloth/around': { label: 'base.around' },
+  '/beds/*/layers/*': { label: 'fields.layer' },
+  '/beds/*/layers/*/name': { label: 'base.name' },
+  '/beds/*/layers/*/material': { label: 'fields.material', choice: 'bedMaterial' },
+  '/beds/*/layers/*/purpose': { label: 'base.purpose', choice: 'purpose' },
+  '/beds/*/layers/*/cohesive': { label: 'base.cohesive' },
+  '/beds/*/layers/*/compactor': { label: 'base.compactor' },
+  '/beds/*/layers/*/proven': { label: 'base.proven' },
+  '/beds/*/layers/*/proven/trial': { label: 'base.trialName' },
   '/pour/makeUp': { label: 'pour.makeUp', choice: 'pour.with' },
   '/prices/currency': { label: 'prices.currency' },
   '/elements/*': { label: 'fields.element' },
@@ -314,6 +325,7 @@ export const WORDINGS = {
   '/elements/*/group': { label: 'dig.group' },
   '/elements/*/method': { label: 'dig.method', choice: 'dig' },
   '/elements/*/floor': { label: 'fields.floor', of: 'floors' },
+  '/elements/*/bed': { label: 'base.bed', of: 'beds' },
   '/elements/*/support': { label: 'dig.support', choice: 'ways' },
   '/elements/*/points': { label: 'fields.place' },
   '/elements/*/outline': { label: 'fields.place' },

@@ -1,4 +1,5 @@
 export { isAssumed, settled } from './assumed.ts';
+export * from './beds.ts';
 export * from './blank.ts';
 export * from './diff.ts';
 export type { BoxElement, Element, ElementOf, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
@@ -9,6 +10,8 @@ export * from './limits.ts';
 export * from './migrate.ts';
 export * from './path.ts';
 export type {
+  Bed,
+  BedLayer,
   FloorLayer,
   FloorSpec,
   Gate,

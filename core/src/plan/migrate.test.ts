@@ -128,6 +128,42 @@ describe('a plan of version 1', () => {
     expect(read.plan.elements.every((e) => e.trim === null)).toBe(true);
   });
 
+  it.each([
+    [
+      'honey-house',
+      {
+        dig: 318.3185272,
+        spoil: 439.8388921,
+        keep: 232.1605043,
+        haul: 4,
+        stone: 63984,
+        lean: 5.08915,
+        concrete: 13.082,
+      },
+    ],
+    ['bell-frame', { dig: 115.2715898, spoil: 144.0894873, keep: 85.7402652, concrete: 3.6245564 }],
+  ] as const)('of version 6 too: %s', (name, figures) => {
+    const old = JSON.parse(readFileSync(join(import.meta.dirname, `versions/v6-${name}.json`), 'utf8')) as {
+      bed: { thickness: number; name: string } | null;
+      pour: { blinding: unknown };
+    };
+    const read = validatePlan(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const takeoff = compute(read.plan);
+    for (const [id, value] of Object.entries(figures))
+      expect(Math.abs(takeoff.figures[id as keyof typeof figures].value / value - 1), id).toBeLessThan(1e-8);
+    // The bed and the blinding are the layers of one bed, from formation up.
+    const layers = read.plan.beds[0]?.layers ?? [];
+    expect(layers.map((layer) => layer.material)).toEqual([
+      ...(old.bed ? ['crushed'] : []),
+      ...(old.pour.blinding ? ['lean'] : []),
+    ]);
+    if (old.bed) expect(layers[0]).toMatchObject(old.bed);
+    expect(new Set(read.plan.elements.map((e) => e.bed))).toEqual(
+      new Set([layers.length > 0 ? 'bed-1' : null]),
+    );
+  });
+
   it('of a time that is none, or a part of a truck, is refused at its path', () => {
     const base = JSON.parse(
       readFileSync(join(import.meta.dirname, 'versions/v3-honey-house.json'), 'utf8'),

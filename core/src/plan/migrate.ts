@@ -296,6 +296,58 @@ function toSixth(plan: Json): Json {
   };
 }
 
+/**
+ * 6 → 7: the one bed and the one blinding become the layers of a named bed that every element stands
+ * on, a drain too: its own stone takes the bed's room, so nothing is dug or placed otherwise.
+ */
+function toSeventh(plan: Json): Json {
+  const { bed: before, pour: poured, ...rest } = plan;
+  const { blinding, ...pour } = object(poured);
+  const layer = (id: string, more: Json): Json => ({
+    id,
+    name: '',
+    projection: null,
+    density: null,
+    looseFactor: null,
+    topSize: null,
+    cohesive: false,
+    compactor: null,
+    maxLift: null,
+    proven: null,
+    ...more,
+  });
+  const layers: Json[] = [];
+  if (given(before)) {
+    const { name, topSize, ...stone } = object(before);
+    // Stone larger than its layer is refused since: it is as large as goes in.
+    const largest = Math.min(Number(topSize), Number(stone.thickness));
+    layers.push(
+      layer('layer-1', {
+        ...stone,
+        name,
+        topSize: Number.isFinite(largest) ? largest : topSize,
+        material: 'crushed',
+        purpose: 'bearing',
+      }),
+    );
+  }
+  if (given(blinding))
+    layers.push(
+      layer(`layer-${layers.length + 1}`, { ...object(blinding), material: 'lean', purpose: 'level' }),
+    );
+  const bed = layers.length > 0 ? 'bed-1' : null;
+  return {
+    ...rest,
+    pour,
+    beds: bed === null ? [] : [{ id: bed, name: 'B1', layers, onOldBase: false, cloth: null }],
+    elements: Array.isArray(plan.elements)
+      ? list(plan.elements).map((element) => ({ ...element, bed: element.kind === 'ramp' ? null : bed }))
+      : plan.elements,
+  };
+}
+
+const given = (value: unknown) => value !== null && value !== undefined;
+
 /** Steps by the version they start from. */
 const STEPS: Readonly<Record<number, Step>> = {
   1: toSecond,
@@ -303,6 +355,7 @@ const STEPS: Readonly<Record<number, Step>> = {
   3: toFourth,
   4: toFifth,
   5: toSixth,
+  6: toSeventh,
 };
 
 export type Migrated =

@@ -17,7 +17,7 @@ describe('a number by its pointer', () => {
     ['/dig/buckets/2', 0.9],
     ['/levels/floors/0/layers/2/thickness', 0.0003],
     ['/spoil/trucks/1/payload', 17500],
-    ['/pour/blinding/projection', 0.075],
+    ['/beds/0/layers/1/projection', 0.075],
   ])('%s is read', (pointer, value) => {
     expect(readNumber(demo('honey-house'), pointer)).toBe(value);
   });
@@ -46,9 +46,9 @@ describe('a number by its pointer', () => {
   it('that belongs to nothing any more is not written', () => {
     const plan = demo('bell-frame');
     const before = structuredClone(plan);
-    writeNumber(plan, '/bed/thickness', 0.3);
+    writeNumber(plan, '/beds/7/layers/0/thickness', 0.3);
     writeNumber(plan, '/elements/77/width', 0.3);
     expect(plan).toEqual(before);
-    expect(readNumber(plan, '/bed/thickness')).toBeNull();
+    expect(readNumber(plan, '/beds/7/layers/0/thickness')).toBeNull();
   });
 });

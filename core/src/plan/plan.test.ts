@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { validatePlan } from '../door/validate.ts';
-import { demo, firstStrip, named, pad, plainPlan, strip } from '../testing.ts';
+import { bedded, demo, firstStrip, named, pad, plainPlan, stone, strip } from '../testing.ts';
 import { blankPlan, newPad, newStrip, nextName } from './blank.ts';
 import { applyChanges, mergePlans, planChanges, sameValue } from './diff.ts';
 import type { Strip } from './elements.ts';
@@ -45,7 +45,9 @@ describe('the door for plans', () => {
     ['an unknown field', '/extra', 1, 'unknownField'],
     ['a wrong type', '/elements/0/width', '600', 'type'],
     ['a number past its limits', '/elements/5/length', 500, 'range'],
-    ['a negative size', '/bed/thickness', -0.3, 'range'],
+    ['a negative size', '/beds/0/layers/0/thickness', -0.3, 'range'],
+    ['a bed without layers', '/beds/0/layers', [], 'tooFew'],
+    ['a bed of 200 layers', '/beds/0/layers', Array.from({ length: 200 }, () => stone(0.1)), 'tooMany'],
     ['NaN', '/levels/string', Number.NaN, 'notFinite'],
     ['1e309', '/levels/string', JSON.parse('1e309'), 'notFinite'],
     ['an unknown soil kind', '/ground/soils/0/kind', 'cheese', 'choice'],
@@ -164,15 +166,7 @@ describe('differences', () => {
     const after = edit((p) => {
       p.elements.shift();
       p.elements.push({ ...newPad(p, [1, 1]), id: 'N', name: 'N' });
-      p.bed = {
-        name: 's',
-        thickness: 0.2,
-        density: 2000,
-        looseFactor: 1.2,
-        topSize: 0.03,
-        compactor: 'rammer',
-        maxLift: null,
-      };
+      bedded(p, stone(0.2));
       p.dig.buckets = [0.3];
       p.ground.soils[0]!.values.swell = 0.3;
     });

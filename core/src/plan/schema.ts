@@ -3,6 +3,7 @@
  * the job's own datum, depths metres below ground, x east and y north of the job's origin.
  */
 import Type, { type Static } from 'typebox';
+import { BED_MATERIAL_IDS, LAYER_PURPOSES } from '../catalogue/bed-materials.ts';
 import { COMPACTOR_IDS } from '../catalogue/compactors.ts';
 import { MATERIAL_IDS } from '../catalogue/materials.ts';
 import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../catalogue/soils.ts';
@@ -154,6 +155,47 @@ const Machine = object({
   /** s a cycle in common earth, and minutes worked in an hour over 60. Null: typical for the size. */
   cycle: orNull(num('/dig/machines/*/cycle')),
   efficiency: orNull(num('/dig/machines/*/efficiency')),
+});
+
+/** A layer of a bed as it lies when compacted. */
+const BedLayer = object({
+  id,
+  /** As it is ordered; empty: the material's name. */
+  name: text(80),
+  material: oneOf(BED_MATERIAL_IDS),
+  purpose: oneOf(LAYER_PURPOSES),
+  thickness: num('/beds/*/layers/*/thickness'),
+  /** How far it reaches past the footing; null: to the dug faces. */
+  projection: orNull(num('/beds/*/layers/*/projection')),
+  /** Null: typical of the material. */
+  density: orNull(num('/beds/*/layers/*/density')),
+  looseFactor: orNull(num('/beds/*/layers/*/looseFactor')),
+  topSize: orNull(num('/beds/*/layers/*/topSize')),
+  /** Compacted like clay: what has much fines. */
+  cohesive: Type.Boolean(),
+  /** Null: laid, not compacted. */
+  compactor: orNull(oneOf(COMPACTOR_IDS)),
+  /** The specification's largest lift; null when it says nothing. */
+  maxLift: orNull(num('/beds/*/layers/*/maxLift')),
+  /** What a trial strip has shown: it beats the catalogue. */
+  proven: orNull(object({ lift: num('/beds/*/layers/*/proven/lift'), trial: name })),
+});
+
+const Bed = object({
+  id,
+  name,
+  /** From formation up to the underside of the footing. */
+  layers: Type.Array(BedLayer, { minItems: 1, maxItems: 20 }),
+  /** Laid on an old base that stays, instead of on trimmed ground. */
+  onOldBase: Type.Boolean(),
+  /** Cloth under the bed, or round it: how far pieces lap and how much is lost in cutting. */
+  cloth: orNull(
+    object({
+      around: Type.Boolean(),
+      lap: num('/beds/*/cloth/lap'),
+      waste: num('/beds/*/cloth/waste'),
+    }),
+  ),
 });
 
 export const PlanSchema = object({
@@ -360,26 +402,10 @@ export const PlanSchema = object({
     trip: num('/spoil/trip'),
     fleet: Type.Integer({ minimum: FIELDS['/spoil/fleet'].min, maximum: FIELDS['/spoil/fleet'].max }),
   }),
-  bed: orNull(
-    object({
-      name: text(80),
-      thickness: num('/bed/thickness'),
-      density: num('/bed/density'),
-      looseFactor: num('/bed/looseFactor'),
-      topSize: num('/bed/topSize'),
-      compactor: oneOf(COMPACTOR_IDS),
-      /** The specification's largest lift; null when it says nothing. */
-      maxLift: orNull(num('/bed/maxLift')),
-    }),
-  ),
+  /** What elements stand on, by name: one that names none stands on trimmed ground. */
+  beds: Type.Array(Bed, { maxItems: 20 }),
   pour: object({
-    blinding: orNull(
-      object({
-        thickness: num('/pour/blinding/thickness'),
-        projection: num('/pour/blinding/projection'),
-      }),
-    ),
-    /** Null: 20 mm over stone, 10 mm over soil. */
+    /** Lost to an uneven surface under lean concrete. Null: 20 mm over stone, 10 mm over soil. */
     irregularity: orNull(num('/pour/irregularity')),
     waste: num('/pour/waste'),
     /** The plant's order step and its truck. */
@@ -416,4 +442,6 @@ export type SurfaceSpec = Plan['ground']['surface'];
 export type FloorSpec = Plan['levels']['floors'][number];
 export type FloorLayer = FloorSpec['layers'][number];
 export type Instruction = Plan['levels']['instructions'][number];
+export type Bed = Static<typeof Bed>;
+export type BedLayer = Static<typeof BedLayer>;
 export type Truck = Plan['spoil']['trucks'][number];

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
-import { named, pad, plainPlan, strip } from '../testing.ts';
+import { bedded, lean, named, pad, plainPlan, stone, strip } from '../testing.ts';
 import { deliveryOf } from './place.ts';
 
 const job = (elements: Element[], change: (p: Plan) => void = () => {}) =>
@@ -14,15 +14,7 @@ const job = (elements: Element[], change: (p: Plan) => void = () => {}) =>
       change(p);
     }),
   );
-const base = {
-  name: 's',
-  thickness: 0.2,
-  density: 2000,
-  looseFactor: 1.25,
-  topSize: 0.02,
-  compactor: 'rammer' as const,
-  maxLift: null,
-};
+const base = stone(0.2, { looseFactor: 1.25 });
 
 describe('concrete', () => {
   it('of a pad is its box, of crossing strips shared room once', () => {
@@ -62,7 +54,7 @@ describe('concrete', () => {
 
 describe('blinding', () => {
   const blinding = (p: Plan) => {
-    p.pour.blinding = { thickness: 0.05, projection: 0.1 };
+    bedded(p, lean(0.05, 0.1));
   };
   it('reaches past the footing on every side, with 10 mm for uneven soil', () => {
     const { lean } = job([pad(0, 0, 1, 1)], blinding);
@@ -71,8 +63,7 @@ describe('blinding', () => {
   it('takes 20 mm over stone, or what is typed', () => {
     expect(
       job([pad(0, 0, 1, 1)], (p) => {
-        blinding(p);
-        p.bed = base;
+        bedded(p, base, lean(0.05, 0.1));
       }).lean.volume,
     ).toBeCloseTo(1.44 * 0.07, 9);
     expect(
@@ -99,11 +90,11 @@ describe('stone', () => {
   it('fills the dug bottom between the faces, in a sloped dig the wedges too', () => {
     expect(
       job([pad(0, 0, 1, 1)], (p) => {
-        p.bed = base;
+        bedded(p, base);
       }).stone.volume,
     ).toBeCloseTo(1.6 * 1.6 * 0.2, 9);
     const sloped = job([pad(0, 0, 1, 1)], (p) => {
-      p.bed = base;
+      bedded(p, base);
       p.dig.slope = 1;
     });
     expect(sloped.stone.volume).toBeCloseTo((0.2 / 6) * (1.6 ** 2 + 4 * 1.8 ** 2 + 2 ** 2), 9);
@@ -125,8 +116,7 @@ describe('backfill', () => {
         ),
       ],
       (p) => {
-        p.bed = base;
-        p.pour.blinding = { thickness: 0.05, projection: 0.05 };
+        bedded(p, base, lean(0.05, 0.05));
       },
     );
     const hole = 10.6 * 1.2 * 1.25;

@@ -3,6 +3,7 @@
  * stand in the backfill. Shared room (crossings, overlapping pads) is counted once.
  */
 
+import type { LaidLayer } from '../base/beds.ts';
 import type { Founded } from '../dig/founded.ts';
 import { type Solid, volumeUnder, volumeUnderLevel } from '../dig/solid.ts';
 import { splitByStretch } from '../dig/stretches.ts';
@@ -10,25 +11,32 @@ import { bottomOf, roomOf } from '../dig/width.ts';
 import { boxOf, intersect, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
 import type { Surface } from '../ground/surface.ts';
 import type { Stepped } from '../levels/steps.ts';
+import { bedOf, layerValues } from '../plan/beds.ts';
 import type { Element, Pad } from '../plan/elements.ts';
 import { isOutlined, isRun } from '../plan/forms.ts';
-import type { Plan } from '../plan/schema.ts';
+import type { Bed, Plan } from '../plan/schema.ts';
 import { footingPieces, footprints, outlinePieces, segmentsOf, sizesOf } from '../setout/index.ts';
 import { castOf, type Piece } from './kinds.ts';
 
 /** Thickness lost to an uneven surface under the blinding, m. */
 const IRREGULARITY = { stone: 0.02, soil: 0.01 } as const;
 
+/** Half the width of what takes no room where others do, m. */
+const NO_WIDTH = 0.5e-6;
+
 export interface Placed {
-  /** Compacted stone bed, m³, by element. */
+  /** Compacted stone, m³, by element: its bed's and a drain's own. */
   readonly stone: readonly number[];
+  /** A drain's own stone, m³, by element. */
+  readonly drains: readonly number[];
+  /** The layers of each element's bed, from formation up. */
+  readonly layers: readonly (readonly LaidLayer[])[];
   /** Fill of bottoms dug low, m³, in whatever the plan makes them up with. */
   readonly makeUp: number;
-  /** Blinding: plan area m², neat m³, and its allowance for an uneven bed, m³. */
+  /** Lean concrete of beds: plan area m², neat m³, and its allowance for an uneven bed, m³. */
   readonly blindingArea: number;
   readonly blinding: number;
   readonly irregularity: number;
-  readonly irregularityThickness: number;
   /** Footings, m³, by element. */
   readonly concrete: readonly number[];
   /** Stems below ground, m³. */
@@ -71,20 +79,31 @@ function concretePieces(plan: Plan): Polygon[][] {
   return plan.elements.map((e, i) => (isOutlined(e) ? plain[i]! : filled[i]!));
 }
 
-/** Blinding in plan: the footing and its projection, never past the dug bottom. */
-function blindingPieces(plan: Plan): Polygon[][] {
-  const projection = plan.pour.blinding?.projection ?? 0;
-  const reach = (e: Element) => Math.min(projection, roomOf(plan, e));
+/** A layer of a bed that stops short of the dug faces, by element; null where there is none. */
+type Reach = (element: Element) => number | null;
+
+/** A layer in plan: the footing and its projection, never past the dug bottom. */
+function layerPieces(plan: Plan, reachOf: Reach): Polygon[][] {
   const narrow = footprints(
     plan.elements,
-    (e) => ({ half: concreteWidth(plan, e) / 2 + reach(e), end: reach(e) }),
+    (e) => {
+      const reach = reachOf(e);
+      return reach === null
+        ? { half: NO_WIDTH, end: 0 }
+        : { half: concreteWidth(plan, e) / 2 + reach, end: reach };
+    },
     (pad) => {
-      const extra = 2 * reach(pad);
-      if (pad.method === 'formed') return [pad.length + extra, pad.width + extra];
+      const reach = reachOf(pad);
+      if (reach === null) return [2 * NO_WIDTH, 2 * NO_WIDTH];
+      if (pad.method === 'formed') return [pad.length + 2 * reach, pad.width + 2 * reach];
       return padPlan(pad, concreteWidth(plan, pad), bottomOf(plan, pad).length ?? pad.length);
     },
   );
-  return plan.elements.map((e, i) => (isOutlined(e) ? outlinePieces(e.outline, reach(e)) : narrow[i]!));
+  return plan.elements.map((e, i) => {
+    const reach = reachOf(e);
+    if (reach === null) return [];
+    return isOutlined(e) ? outlinePieces(e.outline, reach) : narrow[i]!;
+  });
 }
 
 function stemPieces(plan: Plan): Polygon[][] {
@@ -145,10 +164,19 @@ interface Ground {
   readonly founded: readonly Founded[];
 }
 
-/** Stone by element, and what makes up the bottoms dug low, m³. */
-function laid({ plan, solid, founded }: Ground): { stone: number[]; makeUp: number } {
-  const bed = plan.bed?.thickness ?? 0;
-  const stone = founded.map(() => 0);
+interface Filled {
+  /** m³ of every layer that goes to the dug faces, by element. */
+  readonly layers: readonly number[][];
+  readonly drains: readonly number[];
+  /** What makes up the bottoms dug low. */
+  readonly makeUp: number;
+}
+
+/** What fills the dig from face to face. */
+function filled({ plan, solid, founded }: Ground): Filled {
+  const beds = founded.map(({ element }) => bedOf(plan, element));
+  const layers = beds.map((bed) => (bed?.layers ?? []).map(() => 0));
+  const drains = founded.map(() => 0);
   let makeUp = 0;
   // Stone and make-up follow the bottom they lie on: benches read it off the part below them.
   const floors = new Map<number, Linear>();
@@ -158,18 +186,30 @@ function laid({ plan, solid, founded }: Ground): { stone: number[]; makeUp: numb
     const { element } = founded[part.owner]!;
     if (!part.fills && part.mitre === 0) return;
     const needed = lifted(floors.get(part.of)!, element.low);
-    const thick = castOf(element).stone(element) ?? bed;
+    const own = castOf(element).stone(element);
     const under = (level: Linear) => cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, level), 0);
-    const low = element.low > 0 ? under(needed) : 0;
-    makeUp += low;
-    if (thick > 0) stone[part.owner]! += under(lifted(needed, thick)) - low;
+    let below = element.low > 0 ? under(needed) : 0;
+    makeUp += below;
+    if (own !== null) {
+      if (own > 0) drains[part.owner]! += under(lifted(needed, own)) - below;
+      return;
+    }
+    let height = 0;
+    beds[part.owner]?.layers.forEach((layer, j) => {
+      height += layer.thickness;
+      const to = under(lifted(needed, height));
+      if (layer.projection === null) layers[part.owner]![j]! += to - below;
+      below = to;
+    });
   });
-  return { stone, makeUp };
+  return { layers, drains, makeUp };
 }
 
 interface Placing extends Prism {
   readonly owner: number;
-  readonly what: 'concrete' | 'blinding' | 'stem' | 'void';
+  readonly what: 'concrete' | 'layer' | 'stem' | 'void';
+  /** Of a layer: which of the bed's. */
+  readonly layer?: number;
 }
 
 type Split = readonly (readonly { readonly plan: Polygon; readonly stretch: number }[])[];
@@ -190,8 +230,8 @@ function besides({ plan, founded }: Ground): Placing[] {
     if (!key) return out;
     const pieces = footprints(
       plan.elements,
-      (e) => ({ half: e === element ? key.width / 2 : 0.5e-6, end: 0 }),
-      () => [1e-6, 1e-6],
+      (e) => ({ half: e === element ? key.width / 2 : NO_WIDTH, end: 0 }),
+      () => [2 * NO_WIDTH, 2 * NO_WIDTH],
     )[owner]!;
     for (const piece of splitByStretch(element, pieces, steps))
       out.push({
@@ -205,10 +245,39 @@ function besides({ plan, founded }: Ground): Placing[] {
   });
 }
 
+/** Layers that stop short of the dug faces, the uppermost first. */
+function layerPrisms({ plan, founded }: Ground): Placing[] {
+  const beds = founded.map(({ element, live }) =>
+    live && castOf(element).carries(element) ? bedOf(plan, element) : null,
+  );
+  const most = Math.max(0, ...beds.map((bed) => bed?.layers.length ?? 0));
+  return Array.from({ length: most }, (_, i) => most - 1 - i).flatMap((j) => {
+    const reaches = new Map(
+      founded.map(({ element }, i) => {
+        const projection = beds[i]?.layers[j]?.projection ?? null;
+        return [element, projection === null ? null : Math.min(projection, roomOf(plan, element))];
+      }),
+    );
+    if ([...reaches.values()].every((reach) => reach === null)) return [];
+    const pieces = split(
+      founded,
+      layerPieces(plan, (element) => reaches.get(element) ?? null),
+    );
+    return founded.flatMap(({ element, index: owner, formations }): Placing[] => {
+      if ((reaches.get(element) ?? null) === null) return [];
+      const { layers } = beds[owner]!;
+      const from = layers.slice(0, j).reduce((sum, layer) => sum + layer.thickness, 0);
+      return pieces[owner]!.map(({ plan: piece, stretch }) => {
+        const bottom = formations[stretch]! + from;
+        return { plan: piece, bottom, top: bottom + layers[j]!.thickness, owner, what: 'layer', layer: j };
+      });
+    });
+  });
+}
+
 /** Everything that is cast or stands in the dig, as prisms. */
 function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings: Split): Placing[] {
   const { plan, surface, founded } = ground;
-  const { blinding } = plan.pour;
   const placed = (
     pieces: Split,
     what: Placing['what'],
@@ -223,7 +292,6 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
       });
     });
   const more = besides(ground);
-  const thickness = blinding?.thickness ?? 0;
   return [
     ...more.filter(({ what }) => what === 'void'),
     ...placed(footings, 'concrete', (element, underside) => {
@@ -236,12 +304,7 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
         ? laps(element, wholeFootings[owner]!, steps).map((lap) => ({ ...lap, owner, what: 'concrete' }))
         : [],
     ),
-    ...(blinding
-      ? placed(split(founded, blindingPieces(plan)), 'blinding', (_, underside) => [
-          underside - thickness,
-          underside,
-        ])
-      : []),
+    ...layerPrisms(ground),
     ...placed(split(founded, stemPieces(plan)), 'stem', (element, underside, piece) => {
       const top = underside + heightOf(element);
       return [top, element.stem > 0 ? Math.max(top, surface.level(...centroid(piece))) : top];
@@ -252,6 +315,19 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
 const split = (founded: readonly Founded[], pieces: readonly Polygon[][]): Split =>
   pieces.map((list, owner) => splitByStretch(founded[owner]!.element, list, founded[owner]!.steps));
 
+/** The layers of a bed with what is laid of each, m³. */
+const laidLayers = (plan: Plan, bed: Bed | null, volumes: readonly number[]): LaidLayer[] =>
+  (bed?.layers ?? []).map((layer, j) => {
+    const below = bed!.layers[j - 1];
+    const rough = below && !layerValues(below).cast ? IRREGULARITY.stone : IRREGULARITY.soil;
+    return {
+      layer,
+      volume: volumes[j]!,
+      area: volumes[j]! / layer.thickness,
+      unevenness: layerValues(layer).cast ? (plan.pour.irregularity ?? rough) : 0,
+    };
+  });
+
 /** Volumes placed in what was dug. */
 export function place(plan: Plan, surface: Surface, solid: Solid, founded: readonly Founded[]): Placed {
   const ground: Ground = { plan, surface, solid, founded };
@@ -259,10 +335,12 @@ export function place(plan: Plan, surface: Surface, solid: Solid, founded: reado
   const footings = split(founded, wholeFootings);
   const prisms = prismsOf(ground, wholeFootings, footings);
   const concrete = founded.map(() => 0);
-  const sums = { blinding: 0, stem: 0, void: 0 };
+  const { layers: volumes, drains, makeUp } = filled(ground);
+  const sums = { stem: 0, void: 0 };
   prismVolumes(prisms).forEach((volume, i) => {
-    const { owner, what } = prisms[i]!;
+    const { owner, what, layer } = prisms[i]!;
     if (what === 'concrete') concrete[owner]! += volume;
+    else if (what === 'layer') volumes[owner]![layer!]! += volume;
     else sums[what] += volume;
   });
   // A box that stands out of the ground fills only what is below it.
@@ -271,15 +349,21 @@ export function place(plan: Plan, surface: Surface, solid: Solid, founded: reado
     const top = undersides[0]! + heightOf(element);
     for (const piece of footings[i]!) sums.void -= standingOut(surface, piece.plan, top);
   });
-  const thickness = plan.pour.blinding?.thickness ?? 0;
-  const blindingArea = thickness > 0 ? sums.blinding / thickness : 0;
-  const irregularityThickness = plan.pour.irregularity ?? (plan.bed ? IRREGULARITY.stone : IRREGULARITY.soil);
+  const layers = founded.map(({ element }, i) => laidLayers(plan, bedOf(plan, element), volumes[i]!));
+  const every = layers.flat();
+  const lean = every.filter(({ layer }) => layerValues(layer).cast);
+  const total = (of: readonly LaidLayer[], value: (laid: LaidLayer) => number) =>
+    of.reduce((sum, laid) => sum + value(laid), 0);
   return {
-    ...laid(ground),
-    blindingArea,
-    blinding: sums.blinding,
-    irregularity: blindingArea * irregularityThickness,
-    irregularityThickness,
+    makeUp,
+    drains,
+    layers,
+    stone: layers.map(
+      (own, i) => drains[i]! + total(own, ({ layer, volume }) => (layerValues(layer).cast ? 0 : volume)),
+    ),
+    blindingArea: total(lean, ({ area }) => area),
+    blinding: total(lean, ({ volume }) => volume),
+    irregularity: total(lean, ({ area, unevenness }) => area * unevenness),
     concrete,
     stems: sums.stem,
     voids: sums.void,

@@ -2,10 +2,12 @@
  * One record an element on its way through the takeoff: each step takes what the step before left and
  * adds its own. Levels and depths in m, volumes in m³, bank unless said.
  */
+import type { LaidLayer } from '../base/index.ts';
 import type { DigWidth, Founded, SideRule } from '../dig/index.ts';
 import type { Polygon } from '../geometry/index.ts';
 import type { Layer } from '../ground/index.ts';
 import type { Support } from '../plan/kinds.ts';
+import type { Bed } from '../plan/schema.ts';
 import type { FootingPiece } from '../pour/index.ts';
 
 /** After the dig: what it opens, and what of it is whose. */
@@ -28,6 +30,9 @@ export interface Dug extends Founded {
 /** After placing: what stands in it. */
 export interface Built extends Dug {
   readonly stone: number;
+  /** The bed it stands on, and its layers from formation up. */
+  readonly bed: Bed | null;
+  readonly layers: readonly LaidLayer[];
   readonly concrete: number;
   readonly footings: readonly FootingPiece[];
 }
@@ -44,14 +49,14 @@ export interface Watered extends Built {
 }
 
 /** All that is said of an element. */
-export interface ElementTakeoff extends Omit<Watered, 'dug' | 'pieces' | 'columns' | 'reach'> {
+export interface ElementTakeoff extends Omit<Watered, 'dug' | 'pieces' | 'columns' | 'reach' | 'layers'> {
   readonly id: string;
   readonly group: string;
   /** Lowest of its stretches. */
   readonly underside: number;
   readonly top: number;
-  readonly blindingTop: number;
-  readonly stoneTop: number;
+  /** The layers of its bed, from formation up, each with its levels. */
+  readonly layers: readonly (LaidLayer & { readonly bottom: number; readonly top: number })[];
   /** Level needed under the whole stack, and level dug. */
   readonly formation: number;
   readonly dug: number;

@@ -2,7 +2,7 @@
  * What is worked out of a job before anything is said about it. Codes and data only; words live with
  * the interface. SI throughout; no NaN, no Infinity.
  */
-import type { Lifts } from '../base/index.ts';
+import type { BedTakeoff } from '../base/index.ts';
 import type { Cause, Excavation, Loads, Solid, Spoil } from '../dig/index.ts';
 import type { Problem } from '../findings/index.ts';
 import type { Frost, FrozenNow, GroundModel, Soil } from '../ground/index.ts';
@@ -39,7 +39,8 @@ export interface Job {
     readonly length: number;
     readonly repose: number;
   };
-  readonly lifts: Lifts | null;
+  readonly beds: readonly BedTakeoff[];
+  /** Everything compacted: layers of beds, drains, low bottoms made up with stone. */
   readonly stone: { readonly volume: number; readonly mass: number; readonly loose: number };
   readonly lean: { readonly volume: number; readonly ordered: number; readonly loads: number };
   readonly concrete: { readonly neat: number; readonly ordered: number; readonly loads: number };

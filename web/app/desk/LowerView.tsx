@@ -12,6 +12,7 @@ import { type Lower, useDesk, useDeskStore } from './store.ts';
 const ground = () => import('../stages/ground/index.ts');
 const levels = () => import('../stages/levels/index.ts');
 const setout = () => import('../stages/setout/index.ts');
+const base = () => import('../stages/base/BedView.tsx');
 const dig = () => import('../stages/dig/views.ts');
 const PitFace = later(ground, 'PitFace');
 const FenceView = later(ground, 'FenceView');
@@ -20,6 +21,7 @@ const StackView = later(levels, 'StackView');
 const LongSectionView = later(levels, 'LongSectionView');
 const CheckSheet = later(setout, 'CheckSheet');
 const BoardsTable = later(setout, 'BoardsTable');
+const BedView = later(base, 'BedView');
 const OrderView = later(dig, 'OrderView');
 const TrucksView = later(dig, 'TrucksView');
 const PilesView = later(dig, 'PilesView');
@@ -29,6 +31,7 @@ const DRAWINGS: Partial<Record<Stage, readonly Lower[]>> = {
   ground: ['section', 'pit', 'fence', 'frost'],
   levels: ['stack', 'section', 'long'],
   setout: ['checks', 'boards', 'section'],
+  base: ['bed', 'section'],
   dig: ['section', 'order', 'trucks', 'piles', 'long'],
 };
 
@@ -133,6 +136,8 @@ function Shown({
       return <FrostCharts head={head} />;
     case 'stack':
       return <StackView head={head} element={element} index={index} near={near} />;
+    case 'bed':
+      return <BedView head={head} element={element} index={index} near={near} />;
     case 'long':
       return <LongSectionView head={head} index={index} />;
     case 'checks':

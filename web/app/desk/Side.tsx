@@ -105,12 +105,6 @@ function Decides({ ranked }: { ranked: boolean }) {
   const element = plan.elements.find((e) => e.id === info?.id);
   if (!info?.decision || !element) return null;
   const { decision } = info;
-  const under =
-    plan.bed === null
-      ? 'decides.formationBlinding'
-      : plan.pour.blinding === null
-        ? 'decides.formationStone'
-        : 'decides.formation';
   return (
     <Panel title={t('decides.title')} aside={t('decides.of', { name: element.name })}>
       <div className="decides" data-decides>
@@ -126,7 +120,10 @@ function Decides({ ranked }: { ranked: boolean }) {
         </p>
         <p>
           {info.formation < info.underside
-            ? t(under, { level: format.text(info.formation, 'level') })
+            ? t('decides.formation', {
+                level: format.text(info.formation, 'level'),
+                bed: info.bed?.name ?? '',
+              })
             : t('decides.bare')}
         </p>
       </div>

@@ -33,6 +33,7 @@ export type Saving =
 
 /** Drawings that may stand under the plan. */
 export type Lower =
+  | 'bed'
   | 'section'
   | 'pit'
   | 'fence'

@@ -1,15 +1,16 @@
 /** The two drawings of the dig sheet, as PDF shapes: the key plan and the section. */
 import {
+  type BedMaterialId,
   dugAtCut,
-  fillUnder,
   flatsOf,
   isRun,
   labelPlace,
+  layerIn,
+  layersOver,
   type Plan,
   postAt,
   sectionThrough,
   segmentsOf,
-  stoneTopOver,
   type Takeoff,
 } from '@cimiento/core';
 import { G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
@@ -19,6 +20,17 @@ import { extent, polygonPath, viewOf } from '../drawing/view.ts';
 import type { Format } from '../parts/format.tsx';
 
 const INK = '#162329';
+/** Layers of a bed, told apart by shade. */
+const LAYERS: Record<BedMaterialId, string> = {
+  crushed: '#dcd9d0',
+  clear: '#e9e7e0',
+  pitGravel: '#d8cdb8',
+  sand: '#f1e6c4',
+  fine: '#e3e0d8',
+  hardcore: '#cfc4bb',
+  lean: '#cfdad6',
+  own: '#e0dcd5',
+};
 const EARTH = '#a9541f';
 const CHALK = '#1b4fa0';
 const WATER = '#1d6c9c';
@@ -164,21 +176,30 @@ export function SectionDrawing({
           strokeWidth={0.3}
         />
       ))}
-      {plan.bed &&
-        section.dug.map((p) => {
-          const fill = fillUnder(p, stoneTopOver(plan, takeoff, p));
+      {section.dug.flatMap((p) =>
+        layersOver(plan, takeoff, p).map((layer) => {
+          const points = layerIn(p, layer);
           return (
-            fill && <Path key={`s${p.s0}`} d={path(fill)} fill="#dcd9d0" stroke="#888" strokeWidth={0.3} />
+            points && (
+              <Path
+                key={`s${p.s0}${layer.bottom}`}
+                d={path(points)}
+                fill={LAYERS[layer.material]}
+                stroke="#888"
+                strokeWidth={0.3}
+              />
+            )
           );
-        })}
+        }),
+      )}
       {section.boxes.map((box) => (
         <Rect
-          key={`${box.element}${box.what}${box.s0}`}
+          key={`${box.element}${box.what}${box.s0}${box.z0}`}
           x={x(box.s0)}
           y={y(box.z1)}
           width={x(box.s1) - x(box.s0)}
           height={y(box.z0) - y(box.z1)}
-          fill="#cfdad6"
+          fill={box.what === 'layer' ? LAYERS[box.material ?? 'lean'] : '#cfdad6'}
           stroke={INK}
           strokeWidth={0.5}
         />

@@ -3,10 +3,12 @@ import { compute, type ElementTakeoff, longSection, type Plan, type Takeoff } fr
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import { coded, type Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
-import { cautionText, compactorText, concerns } from '../parts/words.ts';
+import { cautionText, compactorText, concerns, layerName } from '../parts/words.ts';
 import { KeyPlan, SectionDrawing } from './drawings.tsx';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { s } from './style.server.ts';
+
+type LayerTakeoff = Takeoff['beds'][number]['layers'][number];
 
 /** More cautions than this are set a little closer, so that the page stays one. */
 const MANY_CAUTIONS = 11;
@@ -16,9 +18,9 @@ interface Row {
   readonly key: string;
   readonly names: string[];
   readonly info: ElementTakeoff;
-  /** Levels of the bottom, the blinding's top and the footing's top. */
+  /** Levels of the bottom, the footing's underside and its top. */
   readonly dug: number;
-  readonly blindingTop: number;
+  readonly underside: number;
   readonly top: number;
   groundLow: number;
   groundHigh: number;
@@ -40,7 +42,7 @@ function rowsOf(plan: Plan, takeoff: Takeoff, format: Format): Row[] {
           names: [`${name} ${from}–${format.text(stretch.s1, 'length')}`],
           info,
           dug: stretch.dug,
-          blindingTop: stretch.underside,
+          underside: stretch.underside,
           top: stretch.underside + thickness,
           groundLow: Math.min(...posts.map((p) => p.ground)),
           groundHigh: Math.max(...posts.map((p) => p.ground)),
@@ -61,7 +63,7 @@ function rowsOf(plan: Plan, takeoff: Takeoff, format: Format): Row[] {
         names: [name],
         info,
         dug: info.dug,
-        blindingTop: info.blindingTop,
+        underside: info.underside,
         top: info.top,
         groundLow: info.groundLow,
         groundHigh: info.groundHigh,
@@ -80,7 +82,7 @@ const WIDTHS = {
   name: 80,
   ground: 82,
   formation: 62,
-  blinding: 62,
+  underside: 62,
   footing: 62,
   bottom: 84,
   sides: 36,
@@ -108,7 +110,7 @@ function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: 
         ))}
       </View>
       {rowsOf(plan, takeoff, format).map(
-        ({ key, names, info, dug, blindingTop, top, groundLow, groundHigh }) => (
+        ({ key, names, info, dug, underside, top, groundLow, groundHigh }) => (
           <View key={key} style={[s.row, { borderBottom: '0.5 solid #9fb0b2' }]} wrap={false}>
             <Text style={[s.cell, { width: WIDTHS.name, fontWeight: 600 }]}>{names.join(', ')}</Text>
             <Text style={[s.cell, s.number, { width: WIDTHS.ground, fontSize: 9 }]}>
@@ -119,8 +121,8 @@ function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: 
             <Text style={[s.cell, s.number, { width: WIDTHS.formation, color: '#a9541f', fontSize: 12 }]}>
               {down(dug)}
             </Text>
-            <Text style={[s.cell, s.number, { width: WIDTHS.blinding }]}>
-              {plan.pour.blinding ? down(blindingTop) : '–'}
+            <Text style={[s.cell, s.number, { width: WIDTHS.underside }]}>
+              {info.layers.length > 0 ? down(underside) : '–'}
             </Text>
             <Text style={[s.cell, s.number, { width: WIDTHS.footing }]}>{down(top)}</Text>
             <Text style={[s.cell, s.number, { width: WIDTHS.bottom }]}>{bottomText(info, format)}</Text>
@@ -154,30 +156,52 @@ function Lines({ title, lines }: { title: string; lines: readonly string[] }) {
   );
 }
 
-function layerLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
-  const { bed, pour } = plan;
+/** One layer of a bed: where its top comes over the formation, how it is laid. */
+function layerLine(laid: LayerTakeoff, top: number, t: Say, format: Format): string {
   const size = (v: number) => format.text(v, 'size');
+  const { layer, lifts } = laid;
+  const words = { name: layerName(t, layer), thickness: size(layer.thickness), top: size(top) };
+  if (lifts)
+    return t('sheet.stoneLine', {
+      ...words,
+      n: lifts.count,
+      lift: size(lifts.thickness),
+      loose: size(lifts.loose),
+      passes: lifts.passes.join(' – '),
+      compactor: layer.compactor ? compactorText(t, layer.compactor) : '',
+    });
+  return layer.projection === null
+    ? t('sheet.laidLine', words)
+    : t('sheet.leanLine', { ...words, projection: size(layer.projection) });
+}
+
+/** Every bed somebody stands on, from formation up; who stands on none. */
+function bedLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
+  const named = (ids: readonly string[]) =>
+    plan.elements.flatMap((e) => (ids.includes(e.id) ? [e.name] : [])).join(', ');
+  const bare = takeoff.elements.filter((e) => e.live && e.bed === null && e.decision !== null);
   return [
-    t('sheet.trimLine', { trim: size(takeoff.handTrim.thickness) }),
-    bed && takeoff.lifts
-      ? t('sheet.stoneLine', {
-          name: bed.name,
-          n: takeoff.lifts.count,
-          lift: size(takeoff.lifts.thickness),
-          loose: size(takeoff.lifts.loose),
-          passes: takeoff.lifts.passes.join(' – '),
-          compactor: compactorText(t, bed.compactor),
-        })
-      : t('sheet.noStone'),
-    pour.blinding
-      ? t('sheet.leanLine', {
-          thickness: size(pour.blinding.thickness),
-          projection: size(pour.blinding.projection),
-        })
-      : t('sheet.noLean'),
-    t('sheet.footingLine'),
+    ...takeoff.beds.flatMap(({ bed, elements, layers, cloth }) => {
+      if (elements.length === 0) return [];
+      let top = 0;
+      return [
+        t(bed.onOldBase ? 'sheet.bedOldBase' : 'sheet.bedLine', { bed: bed.name, names: named(elements) }),
+        ...(cloth > 0 ? [t('sheet.clothLine', { area: format.text(cloth, 'area') })] : []),
+        ...layers.map((laid) => {
+          top += laid.layer.thickness;
+          return `· ${layerLine(laid, top, t, format)}`;
+        }),
+      ];
+    }),
+    ...(bare.length > 0 ? [t('sheet.noBed', { names: named(bare.map((e) => e.id)) })] : []),
   ];
 }
+
+const layerLines = (plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] => [
+  t('sheet.trimLine', { trim: format.text(takeoff.handTrim.thickness, 'size') }),
+  ...bedLines(plan, takeoff, t, format),
+  t('sheet.footingLine'),
+];
 
 function loadLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
   const volume = (v: number) => format.text(v, 'volume');

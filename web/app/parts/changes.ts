@@ -69,6 +69,7 @@ export function changeText(t: Say, format: Format, plan: Plan, change: PlanChang
     soils: plan.ground.soils,
     floors: plan.levels.floors,
     machines: plan.dig.machines,
+    beds: plan.beds,
     elements: plan.elements,
   };
   const print = (value: unknown): string | null => {

@@ -1,5 +1,6 @@
 /** Turns the core's codes and numbers into words, for screens and paper alike. */
 import {
+  type BedLayer,
   type Caution,
   COMPACTORS,
   type CompactorId,
@@ -56,6 +57,10 @@ export function cautionText(t: Say, format: Format, caution: Caution): { title: 
     text: t(coded(`caution.${caution.code}.text`), values),
   };
 }
+
+/** A layer of a bed as it is ordered, or its material. */
+export const layerName = (t: Say, { name, material }: Pick<BedLayer, 'name' | 'material'>): string =>
+  name || t(`bedMaterial.${material}`);
 
 /** A compactor by kind and working mass. */
 export function compactorText(t: Say, id: CompactorId): string {

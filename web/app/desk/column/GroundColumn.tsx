@@ -75,11 +75,11 @@ function answer(
           ? { text: t('column.waterUnknown'), state: any ? 'inWork' : 'empty' }
           : { text: t('column.dry'), state: any ? 'done' : 'empty' };
     case 'base':
-      return takeoff.lifts
+      return takeoff.beds.length > 0
         ? {
             text: t('column.base', {
-              n: takeoff.lifts.count,
-              lift: format.text(takeoff.lifts.thickness, 'size'),
+              count: takeoff.beds.length,
+              mass: format.text(takeoff.stone.mass, 'mass'),
             }),
             state: any ? 'inWork' : 'empty',
           }

@@ -4,14 +4,16 @@ import {
   dugAtCut,
   type Element,
   fillUnder,
+  layerIn,
+  layersOver,
   neighboursAlong,
   type ProfilePiece,
   postAt,
   type Section,
   sectionThrough,
-  stoneTopOver,
 } from '@cimiento/core';
 import { useState } from 'react';
+import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { closedPath, dugPath, groundBetween, type Scale } from '../../drawing/strata.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button } from '../../parts/controls.tsx';
@@ -80,6 +82,7 @@ export function SectionView({
           style={{ width: '100%', height: '100%', position: 'absolute', inset: 0 }}
         >
           <Hatches prefix="section" soils={plan.ground.soils.map((soil) => soil.kind)} />
+          <BedHatches prefix="section" />
           <clipPath id="section-room">
             <rect x={shape.width} y={0} width={Math.max(0, room)} height={height} />
           </clipPath>
@@ -201,10 +204,16 @@ function Cut({
       .map(path)
       .join('');
   const pool = filledTo((p) => postAt(posts, (p.s0 + p.s1) / 2)?.water ?? -Infinity);
-  const stone = plan.bed ? filledTo((p) => stoneTopOver(plan, takeoff, p)) : '';
-  const order = { blinding: 1, footing: 2, stem: 3 };
+  const layers = section.dug.flatMap((piece) =>
+    layersOver(plan, takeoff, piece).flatMap((layer) => {
+      const points = layerIn(piece, layer);
+      return points
+        ? [{ key: `${piece.part}:${piece.s0}:${layer.bottom}`, material: layer.material, points }]
+        : [];
+    }),
+  );
+  const order = { layer: 1, footing: 2, stem: 3 };
   const fill = {
-    blinding: 'url(#section-lean)',
     footing: 'url(#section-concrete)',
     stem: 'url(#section-concrete)',
   };
@@ -228,17 +237,25 @@ function Cut({
       <Soils posts={posts} scale={scale} bottom={height} prefix="section" />
       <path d={voids} fill={ink('paper')} stroke={ink('paper')} strokeWidth={0.8} />
       {pool && <path d={pool} fill={ink('water')} opacity={0.16} />}
-      <path d={stone} fill="url(#section-stone)" />
+      {layers.map(({ key, material, points }) => (
+        <path
+          key={key}
+          d={path(points)}
+          fill={bedFill('section', material)}
+          stroke={ink('ink')}
+          strokeWidth={0.4}
+        />
+      ))}
       {[...section.boxes]
         .sort((p, q) => order[p.what] - order[q.what])
         .map((box) => (
           <rect
-            key={`${box.element}${box.what}${box.s0}`}
+            key={`${box.element}${box.what}${box.s0}${box.z0}`}
             x={x(box.s0)}
             y={y(box.z1)}
             width={Math.max(0, x(box.s1) - x(box.s0))}
             height={Math.max(0, y(box.z0) - y(box.z1))}
-            fill={fill[box.what]}
+            fill={box.what === 'layer' ? bedFill('section', box.material ?? 'lean') : fill[box.what]}
             stroke={ink('ink')}
             strokeWidth={1}
           />

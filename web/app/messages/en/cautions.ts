@@ -81,11 +81,15 @@ export const cautions = {
       text: 'It overrides the rules; keep the instruction with the job.',
     },
     stoneSize: {
-      title: 'Stone of {{stone}} is too big for lifts of {{lift}}.',
+      title: '{{bed}}: stone of {{stone}} is too big for lifts of {{lift}}.',
       text: 'A lift should be at least four times the largest stone.',
     },
+    compactorUnsuited: {
+      title: '{{bed}}: this compactor does little for a layer with much fines.',
+      text: 'A rammer, a heavy reversible plate or a trench roller does. The lift shown is what it manages in clean stone.',
+    },
     liftOverCompactor: {
-      title: 'Specified lift {{specified}} is more than this compactor’s usual {{typical}}.',
+      title: '{{bed}}: specified lift {{specified}} is more than this compactor’s usual {{typical}}.',
       text: 'Prove it with a trial strip, or keep to the thinner lift.',
     },
     shortfall: {

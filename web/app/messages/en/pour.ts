@@ -1,10 +1,8 @@
 /** Concrete. */
 export const pour = {
   pour: {
-    blinding: 'Blinding',
-    hasBlinding: 'Lean concrete under the footings',
-    thickness: 'Thickness',
-    projection: 'Past the footing',
+    blinding: 'Lean concrete',
+    inBeds: 'Lean concrete under footings is a layer of their bed: see Base.',
     irregularity: 'Uneven bed',
     irregularityHint: 'allowance',
     makeUp: 'Make up a low bottom with',

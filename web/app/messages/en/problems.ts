@@ -58,6 +58,9 @@ export const problems = {
     breaklineSpot: 'Breakline {{line}} goes through a spot that is not there.',
     climateOpen: 'Type a freezing index or import a record of temperatures.',
     shapeFalls: 'The winter’s shares must not fall.',
+    unknownBed: 'There is no bed “{{value}}”. Choose one of the job’s beds, or none.',
+    layerUnderStone:
+      '“{{name}}”: a layer of {{value}} is thinner than its largest stone, {{min}}. Lay it thicker or take finer stone.',
     unknownFloor: 'There is no floor “{{value}}”.',
     circular: '{{name}} is measured from itself, through others: give one floor a level of its own.',
     coursesLast: 'Courses ({{name}}) stand on the footing: nothing can lie under them.',

@@ -90,11 +90,15 @@ export const cautions: Words<typeof english> = {
       text: 'Manda sobre las reglas; guarde la orden con la obra.',
     },
     stoneSize: {
-      title: 'Piedra de {{stone}} es grande para capas de {{lift}}.',
+      title: '{{bed}}: piedra de {{stone}} es grande para capas de {{lift}}.',
       text: 'La capa debe ser al menos cuatro veces la piedra más grande.',
     },
+    compactorUnsuited: {
+      title: '{{bed}}: este compactador hace poco en una capa con muchos finos.',
+      text: 'Sirve un vibroapisonador, una plancha reversible pesada o un rodillo de zanja. La capa indicada es la que logra en piedra limpia.',
+    },
     liftOverCompactor: {
-      title: 'La capa del pliego, {{specified}}, pasa lo usual de este equipo, {{typical}}.',
+      title: '{{bed}}: la capa del pliego, {{specified}}, pasa lo usual de este equipo, {{typical}}.',
       text: 'Demuéstrelo con una franja de prueba, o vaya con la capa más fina.',
     },
     shortfall: {

@@ -4,10 +4,8 @@ import type { Words } from '../words.ts';
 
 export const pour: Words<typeof english> = {
   pour: {
-    blinding: 'Hormigón de limpieza',
-    hasBlinding: 'Hormigón pobre bajo las zapatas',
-    thickness: 'Espesor',
-    projection: 'Sobra de la zapata',
+    blinding: 'Hormigón pobre',
+    inBeds: 'El hormigón pobre bajo las zapatas es una capa de su cama: vea Base.',
     irregularity: 'Fondo desparejo',
     irregularityHint: 'previsión',
     makeUp: 'Recuperar un fondo pasado con',

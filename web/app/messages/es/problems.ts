@@ -59,6 +59,9 @@ export const problems: Words<typeof english> = {
     breaklineSpot: 'La línea de quiebre {{line}} pasa por un punto que no existe.',
     climateOpen: 'Escriba un índice de helada o importe temperaturas.',
     shapeFalls: 'Las partes del invierno no deben bajar.',
+    unknownBed: 'No hay cama «{{value}}». Elija una de la obra, o ninguna.',
+    layerUnderStone:
+      '«{{name}}»: una capa de {{value}} es más delgada que su piedra mayor, {{min}}. Hágala más gruesa o use piedra más fina.',
     unknownFloor: 'No hay piso «{{value}}».',
     circular: '{{name}} se mide desde sí mismo, a través de otros: dé a un piso cota propia.',
     coursesLast: 'Las hiladas ({{name}}) van sobre la zapata: nada puede ir debajo.',

@@ -7,6 +7,7 @@ import { LevelRuler, RULER } from '../../desk/section/LevelRuler.tsx';
 import { GroundLines, SoilNames, Soils } from '../../desk/section/Strata.tsx';
 import { useGround, useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
+import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { closedPath, groundBetween } from '../../drawing/strata.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
@@ -35,6 +36,7 @@ export function LongSectionView({ head, index }: { head: React.ReactNode; index:
       </Box>
     );
   const { posts, stretches, length } = section;
+  const { layers = [], formation = 0 } = takeoff.elements[index] ?? {};
   const high = Math.max(...posts.map((post) => post.ground), plan.levels.string) + 0.2;
   const low = Math.min(...stretches.map((s) => s.dug)) - 0.35;
   const scale = Math.min((width - RULER - 24) / length, (height - 8) / (high - low) / stretch);
@@ -64,7 +66,6 @@ export function LongSectionView({ head, index }: { head: React.ReactNode; index:
   const asked = section.needs
     .map((need, i) => `${i === 0 ? 'M' : 'L'}${x(need.s).toFixed(1)} ${y(need.level).toFixed(1)}`)
     .join('');
-  const bed = plan.bed?.thickness ?? 0;
   // Names stand over the longer of the end treads, where they cover least.
   const long = (stretch: (typeof stretches)[number] | undefined) => (stretch ? stretch.s1 - stretch.s0 : 0);
   const onLeft = long(stretches[0]) > long(stretches.at(-1));
@@ -98,21 +99,22 @@ export function LongSectionView({ head, index }: { head: React.ReactNode; index:
           data-long={stretches.length}
         >
           <Hatches prefix="long" soils={plan.ground.soils.map((soil) => soil.kind)} />
+          <BedHatches prefix="long" />
           <Soils posts={posts} scale={scaled} bottom={bottom} prefix="long" />
           {/* The far face of the trench shows through. */}
           <path d={voids} fill={ink('paper')} opacity={0.62} />
           {stretches.map((s) => (
             <g key={s.s0}>
-              {bed > 0 && box(s.s0, s.s1, s.formation, s.formation + bed, 'url(#long-stone)', 'bed')}
-              {plan.pour.blinding &&
+              {layers.map(({ layer, bottom, top }) =>
                 box(
                   s.s0,
                   s.s1,
-                  s.underside - plan.pour.blinding.thickness,
-                  s.underside,
-                  'url(#long-lean)',
-                  'lean',
-                )}
+                  s.formation + bottom - formation,
+                  s.formation + top - formation,
+                  bedFill('long', layer.material),
+                  layer.id,
+                ),
+              )}
               {box(s.s0, s.s1, s.underside, s.top, 'url(#long-concrete)', 'footing')}
             </g>
           ))}

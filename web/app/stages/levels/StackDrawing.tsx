@@ -6,10 +6,13 @@ import { flagsFor, Staff, staffShape } from '../../desk/section/Staff.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
+import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
+import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { dragDepth } from '../../drawing/pointer.ts';
 import { spread } from '../../drawing/spread.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useFormat } from '../../parts/format.tsx';
+import { layerName } from '../../parts/words.ts';
 import { moveLayer, setThickness } from './floors.ts';
 import { MaterialHatches } from './materials.tsx';
 
@@ -73,17 +76,11 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
       text: `${t('stack.footing')} · ${format.text(live.top - live.underside, 'size')}`,
       level: (live.top + live.underside) / 2,
     });
-    if (live.underside - live.stoneTop > 0.001)
+    for (const { layer, bottom, top } of live.layers)
       names.push({
-        key: 'blinding',
-        text: `${t('stack.blinding')} · ${format.text(live.underside - live.stoneTop, 'size')}`,
-        level: (live.underside + live.stoneTop) / 2,
-      });
-    if (live.stoneTop - live.formation > 0.001)
-      names.push({
-        key: 'bed',
-        text: `${plan.bed?.name || t('stack.bed')} · ${format.text(live.stoneTop - live.formation, 'size')}`,
-        level: (live.stoneTop + live.formation) / 2,
+        key: `bed-${layer.id}`,
+        text: `${layerName(t, layer)} · ${format.text(layer.thickness, 'size')}`,
+        level: (bottom + top) / 2,
       });
   }
   function closureText(): string {
@@ -110,26 +107,24 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
       >
         <Hatches prefix="stack" soils={[]} />
         <MaterialHatches prefix="material" />
+        <BedHatches prefix="stack" />
         {live && (
           <g pointerEvents="none">
-            <rect
-              x={left}
-              y={y(live.stoneTop)}
-              width={right - left}
-              height={Math.max(0, y(live.formation) - y(live.stoneTop))}
-              fill="url(#stack-stone)"
-              stroke={ink('ink')}
-              strokeWidth={0.6}
-            />
-            <rect
-              x={left + 10}
-              y={y(live.underside)}
-              width={right - left - 20}
-              height={Math.max(0, y(live.stoneTop) - y(live.underside))}
-              fill="url(#stack-lean)"
-              stroke={ink('ink')}
-              strokeWidth={0.6}
-            />
+            {live.layers.map(({ layer, bottom, top }) => {
+              const short = layer.projection === null ? 0 : 10;
+              return (
+                <rect
+                  key={layer.id}
+                  x={left + short}
+                  y={y(top)}
+                  width={right - left - 2 * short}
+                  height={Math.max(0, y(bottom) - y(top))}
+                  fill={bedFill('stack', layer.material)}
+                  stroke={ink('ink')}
+                  strokeWidth={0.6}
+                />
+              );
+            })}
             <rect
               x={left + 18}
               y={y(live.top)}
@@ -192,48 +187,24 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
             }}
           />
         ))}
-        {stack?.layers.map(({ layer, bottom }, i) => {
-          const put = (thickness: number, key: string) =>
-            store.getState().edit((d) => setThickness(d, stack.floor.id, i, thickness), key);
-          return (
-            <g
-              key={`edge-${layer.id}`}
-              data-layer-edge={layer.id}
-              role="slider"
-              tabIndex={0}
-              aria-label={t('stack.edge', { name: layer.name })}
-              aria-valuenow={layer.thickness}
-              aria-valuetext={format.text(layer.thickness, 'size')}
-              style={{ cursor: 'ns-resize', touchAction: 'none' }}
-              onPointerDown={(event) =>
-                dragDepth(
-                  event,
-                  height,
-                  (units) =>
-                    put(layer.thickness + units / scale, `layer-edge:${layer.id}:${event.timeStamp}`),
-                  store.getState().settle,
-                )
-              }
-              onKeyDown={(event) => {
-                const way = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-                if (way === 0) return;
-                event.preventDefault();
-                put(layer.thickness + way * 0.01, `layer-edge:${layer.id}`);
-              }}
-            >
-              <rect x={left} y={y(bottom) - 4} width={right - left} height={8} fill="transparent" />
-              <rect
-                x={(left + right) / 2 - 13}
-                y={y(bottom) - 3}
-                width={26}
-                height={6}
-                rx={3}
-                fill={ink('sheet')}
-                stroke={ink('chalk')}
-              />
-            </g>
-          );
-        })}
+        {stack?.layers.map(({ layer, bottom }, i) => (
+          <EdgeHandle
+            key={`edge-${layer.id}`}
+            id={layer.id}
+            label={t('stack.edge', { name: layer.name })}
+            text={format.text(layer.thickness, 'size')}
+            thickness={layer.thickness}
+            at={y(bottom)}
+            left={left}
+            right={right}
+            height={height}
+            scale={scale}
+            put={(thickness, key) =>
+              store.getState().edit((d) => setThickness(d, stack.floor.id, i, thickness), key)
+            }
+            settle={store.getState().settle}
+          />
+        ))}
         {spread(
           names.map((name) => ({ item: name, at: y(name.level) })),
           17,

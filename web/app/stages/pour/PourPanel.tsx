@@ -3,42 +3,29 @@
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice } from '../../parts/TextField.tsx';
-import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
+import { Fact, Panel, PlanField } from '../fields.tsx';
 
 export function PourPanel() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const { pour, bed } = useDesk((desk) => desk.plan);
-  const { lean, concrete } = useTakeoff();
+  const { pour } = useDesk((desk) => desk.plan);
+  const { lean, concrete, elements } = useTakeoff();
   const { edit } = store.getState();
-  const { blinding } = pour;
+  const typical = Math.max(0, ...elements.flatMap((e) => e.layers.map((layer) => layer.unevenness)));
   return (
     <>
       <Panel title={t('pour.blinding')}>
-        <Toggle
-          label={t('pour.hasBlinding')}
-          on={blinding !== null}
-          onChange={(on) =>
-            edit((d) => {
-              d.pour.blinding = on ? { thickness: 0.075, projection: 0.075 } : null;
-            })
-          }
+        <Small fontSize="sm">{t('pour.inBeds')}</Small>
+        <PlanField
+          hint={t('pour.irregularityHint')}
+          path="/pour/irregularity"
+          placeholder={typical || undefined}
+          optional
         />
-        {blinding && (
-          <>
-            <PlanField path="/pour/blinding/thickness" />
-            <PlanField hint={t('dig.eachSide')} path="/pour/blinding/projection" />
-            <PlanField
-              hint={t('pour.irregularityHint')}
-              path="/pour/irregularity"
-              placeholder={bed ? 0.02 : 0.01}
-              optional
-            />
-          </>
-        )}
         <Choice
           label={t('pour.makeUp')}
           value={pour.makeUp}

@@ -1,0 +1,74 @@
+/** The lower edge of a drawn layer, dragged or nudged by keys for its thickness. */
+import { ink } from '../desk/hatches.tsx';
+import { dragDepth } from './pointer.ts';
+
+/** m a key press adds. */
+const NUDGE = 0.01;
+
+export function EdgeHandle({
+  id,
+  label,
+  text,
+  thickness,
+  at,
+  left,
+  right,
+  height,
+  scale,
+  put,
+  settle,
+}: {
+  id: string;
+  label: string;
+  /** The thickness as it is read out. */
+  text: string;
+  thickness: number;
+  /** Where the edge is drawn, and the layer's sides. */
+  at: number;
+  left: number;
+  right: number;
+  /** Of the picture, and its units a metre. */
+  height: number;
+  scale: number;
+  /** @param key edits of one key are one to undo */
+  put: (thickness: number, key: string) => void;
+  settle: () => void;
+}) {
+  const middle = (left + right) / 2;
+  return (
+    <g
+      data-layer-edge={id}
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-valuenow={thickness}
+      aria-valuetext={text}
+      style={{ cursor: 'ns-resize', touchAction: 'none' }}
+      onPointerDown={(event) =>
+        dragDepth(
+          event,
+          height,
+          (units) => put(thickness + units / scale, `layer-edge:${id}:${event.timeStamp}`),
+          settle,
+        )
+      }
+      onKeyDown={(event) => {
+        const way = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+        if (way === 0) return;
+        event.preventDefault();
+        put(thickness + way * NUDGE, `layer-edge:${id}`);
+      }}
+    >
+      <rect x={left} y={at - 4} width={right - left} height={8} fill="transparent" />
+      <rect
+        x={middle - 13}
+        y={at - 3}
+        width={26}
+        height={6}
+        rx={3}
+        fill={ink('sheet')}
+        stroke={ink('chalk')}
+      />
+    </g>
+  );
+}

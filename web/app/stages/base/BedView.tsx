@@ -1,0 +1,182 @@
+/** The bed under what is picked, to scale beside the staff: drag the lower edge of a layer for its thickness. */
+import { Box, Flex } from '@chakra-ui/react';
+import { bedOf, type Element, type Section, type Takeoff } from '@cimiento/core';
+import { Hatches, ink } from '../../desk/hatches.tsx';
+import { flagsFor, Staff, staffShape } from '../../desk/section/Staff.tsx';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useGround, useTakeoff } from '../../desk/takeoff.ts';
+import { useSize } from '../../desk/useSize.ts';
+import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
+import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
+import { spread } from '../../drawing/spread.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
+import { Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { layerName } from '../../parts/words.ts';
+import { setThickness } from './beds.ts';
+
+const words = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 12.5 } as const;
+
+type Live = Takeoff['elements'][number];
+
+interface Own {
+  readonly element: Element | undefined;
+  readonly index: number;
+  readonly near: Section | null;
+}
+
+export function BedView({ head, ...own }: Own & { head: React.ReactNode }) {
+  const { t } = useTranslation();
+  const plan = useDesk((desk) => desk.plan);
+  const info = useTakeoff().elements[own.index];
+  const bed = own.element ? bedOf(plan, own.element) : null;
+  const name = own.element?.name ?? '';
+  return (
+    <Flex as="section" direction="column" h="full" minH={0} aria-label={t('base.drawing', { name })}>
+      <Flex px={3} py={1} justify="space-between" align="center" gap={2}>
+        {head}
+        {bed && <Small>{`${bed.name} · ${name}`}</Small>}
+      </Flex>
+      {info?.live && bed ? (
+        <BedDrawing {...own} live={info} />
+      ) : (
+        <Small fontSize="sm" px={3}>
+          {t('base.nothing')}
+        </Small>
+      )}
+    </Flex>
+  );
+}
+
+/** Room over the footing's underside, as a share of the bed's thickness, and the least of it, m. */
+const OVER = 0.45;
+const LEAST_OVER = 0.12;
+
+function BedDrawing({ element, index: _index, near, live }: Own & { live: Live }) {
+  const plan = useDesk((desk) => desk.plan);
+  const takeoff = useTakeoff();
+  const model = useGround();
+  const [frame, { width, height }] = useSize(500, 260);
+  const thickness = live.underside - live.formation;
+  const over = Math.max(LEAST_OVER, thickness * OVER);
+  const high = live.underside + over;
+  const low = Math.min(live.dug, live.formation) - over * 0.6;
+  const scale = height / (high - low);
+  const y = (level: number) => (high - level) * scale;
+  const shape = staffShape(width);
+  const left = shape.width + 16;
+  const right = left + Math.min(220, Math.max(90, (width - left) * 0.45));
+  const flags = flagsFor(plan, takeoff, model, element, near).filter(
+    (flag) => flag.level >= low && flag.level <= high,
+  );
+  return (
+    <Box ref={frame} flex="1" minH={0} position="relative">
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        style={{ width: '100%', height: '100%', position: 'absolute', inset: 0 }}
+        data-bed-drawing
+      >
+        <title>{live.bed?.name}</title>
+        <Hatches prefix="bed" soils={[]} />
+        <BedHatches prefix="bed" />
+        <Boxes live={live} y={y} left={left} right={right} />
+        <Names live={live} y={y} left={right + 2} label={right + 24} height={height} />
+        <Edges live={live} y={y} left={left} right={right} height={height} scale={scale} />
+        <Staff flags={flags} y={y} level={(py) => high - py / scale} height={height} shape={shape} />
+      </svg>
+    </Box>
+  );
+}
+
+interface Sides {
+  readonly live: Live;
+  readonly y: (level: number) => number;
+  readonly left: number;
+  readonly right: number;
+}
+
+/** What stops short of the faces is drawn narrower, by px. */
+const SHORT = 14;
+
+function Boxes({ live, y, left, right }: Sides) {
+  const box = (from: number, to: number, short: number, fill: string, key: string) => (
+    <rect
+      key={key}
+      x={left + short}
+      y={y(to)}
+      width={right - left - 2 * short}
+      height={Math.max(0, y(from) - y(to))}
+      fill={fill}
+      stroke={ink('ink')}
+      strokeWidth={0.8}
+    />
+  );
+  return (
+    <g pointerEvents="none">
+      {live.layers.map(({ layer, bottom, top }) =>
+        box(bottom, top, layer.projection === null ? 0 : SHORT, bedFill('bed', layer.material), layer.id),
+      )}
+      {box(live.underside, live.top, 2 * SHORT, 'url(#bed-concrete)', 'footing')}
+      <path d={`M${left} ${y(live.dug)}H${right}`} stroke={ink('earth')} strokeWidth={2.2} />
+    </g>
+  );
+}
+
+/** Layers by name, thickness and lifts, spread apart where they are thin. */
+function Names({ live, y, left, label, height }: Omit<Sides, 'right'> & { label: number; height: number }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { beds } = useTakeoff();
+  const laid = beds.find((one) => one.bed.id === live.bed?.id);
+  const names = [
+    { key: 'footing', text: t('stack.footing'), level: live.underside + LEAST_OVER / 2 },
+    ...live.layers.map(({ layer, bottom, top }, at) => {
+      const lifts = laid?.layers[at]?.lifts;
+      const size = format.text(layer.thickness, 'size');
+      return {
+        key: layer.id,
+        text: `${layerName(t, layer)} · ${
+          lifts && lifts.count > 1 ? `${lifts.count} × ${format.text(lifts.thickness, 'size')}` : size
+        }`,
+        level: (bottom + top) / 2,
+      };
+    }),
+  ];
+  return spread(
+    names.map((name) => ({ item: name, at: y(name.level) })),
+    17,
+    10,
+    height - 8,
+  ).map(({ item, at, drawn }) => (
+    <g key={item.key} pointerEvents="none">
+      <path d={`M${left} ${at}L${label - 4} ${drawn}`} stroke={ink('soft')} strokeWidth={0.8} />
+      <text x={label} y={drawn + 4} fill={ink('ink')} style={words}>
+        {item.text}
+      </text>
+    </g>
+  ));
+}
+
+function Edges({ live, y, left, right, height, scale }: Sides & { height: number; scale: number }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  return live.layers.map(({ layer, bottom }, at) => (
+    <EdgeHandle
+      key={layer.id}
+      id={layer.id}
+      label={t('base.edge', { name: layerName(t, layer) })}
+      text={format.text(layer.thickness, 'size')}
+      thickness={layer.thickness}
+      at={y(bottom)}
+      left={left}
+      right={right}
+      height={height}
+      scale={scale}
+      put={(thickness, key) =>
+        store.getState().edit((d) => setThickness(d, live.bed?.id ?? '', at, thickness), key)
+      }
+      settle={store.getState().settle}
+    />
+  ));
+}

@@ -1,0 +1,86 @@
+/** Edits of beds and their layers: recipes on a draft plan. */
+import {
+  type BedLayer,
+  type BedMaterialId,
+  type Element,
+  layerValues,
+  newBed,
+  newLayer,
+} from '@cimiento/core';
+import type { Draft } from '../../desk/store.ts';
+
+/** A footing that a bed is laid under without anyone asking: a drain brings its own stone. */
+export const bears = (element: Element) =>
+  element.kind !== 'ramp' && !(element.kind === 'strip' && element.use === 'drain');
+
+/** A bed under one element, or, the job's first, under every footing. */
+export function addBed(draft: Draft, element: string | null): void {
+  const bed = newBed(draft);
+  const first = draft.beds.length === 0;
+  draft.beds.push(bed);
+  for (const one of draft.elements)
+    if (one.id === element || (first && one.bed === null && bears(one))) one.bed = bed.id;
+}
+
+export function putOn(draft: Draft, element: string, bed: string | null): void {
+  const target = draft.elements.find((one) => one.id === element);
+  if (target) target.bed = bed;
+}
+
+/** The same bed under every footing of the job. */
+export function putAllOn(draft: Draft, bed: string): void {
+  for (const element of draft.elements) if (bears(element)) element.bed = bed;
+}
+
+export function removeBed(draft: Draft, bed: string): void {
+  draft.beds = draft.beds.filter((one) => one.id !== bed);
+  for (const element of draft.elements) if (element.bed === bed) element.bed = null;
+}
+
+const layersOf = (draft: Draft, bed: string) => draft.beds.find((one) => one.id === bed)?.layers;
+
+/** On top of what lies there already. */
+export function addLayer(draft: Draft, bed: string, material: BedMaterialId): void {
+  const layers = layersOf(draft, bed);
+  if (!layers || layers.length >= 20) return;
+  layers.push(
+    newLayer(
+      material,
+      layers.map((layer) => layer.id),
+      draft.system,
+    ),
+  );
+}
+
+/** Puts a layer one up (1) or down (−1); at the end it stays. */
+export function moveLayer(draft: Draft, bed: string, at: number, by: 1 | -1): void {
+  const layers = layersOf(draft, bed);
+  const layer = layers?.[at];
+  if (!layers || !layer || !layers[at + by]) return;
+  layers.splice(at, 1);
+  layers.splice(at + by, 0, layer);
+}
+
+/** Another material with what is typical of it; the place and the thickness stay. */
+export function setMaterial(draft: Draft, bed: string, at: number, material: BedMaterialId): void {
+  const layers = layersOf(draft, bed);
+  const before = layers?.[at];
+  if (!layers || !before) return;
+  const { id, thickness } = before;
+  layers[at] = { ...newLayer(material, [], draft.system), id, thickness };
+}
+
+/** A dragged thickness, to 5 mm, never thinner than its stone. */
+export function setThickness(draft: Draft, bed: string, at: number, thickness: number): void {
+  const layer = layersOf(draft, bed)?.[at];
+  if (!layer) return;
+  const { cast, topSize } = layerValues(layer);
+  const least = cast ? 0.02 : Math.max(0.01, Math.ceil(topSize / 0.005) * 0.005);
+  const snapped = Math.round(thickness / 0.005) * 0.005;
+  layer.thickness = Math.round(Math.min(5, Math.max(least, snapped)) * 1e6) / 1e6;
+}
+
+/** What a trial strip has shown, or that none has been made. */
+export function setProven(layer: BedLayer, lift: number | null, trial: string): void {
+  layer.proven = lift === null ? null : { lift, trial };
+}
