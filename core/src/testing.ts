@@ -117,11 +117,13 @@ export function unbalanced(takeoff: Takeoff, plan?: Plan): string[] {
   const total = takeoff.figures.dig.value;
   const { spoil } = takeoff;
   const add = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0);
+  const broken = add(takeoff.broken.displaced);
   const sums = {
-    strata: add(spoil.strata.map((stratum) => stratum.bank)),
+    // What is broken out stands in the place of soil.
+    strata: add(spoil.strata.map((stratum) => stratum.bank)) + broken,
     elements: add(takeoff.elements.map((element) => element.volume)),
     causes: add(Object.values(takeoff.overdig)),
-    soil: spoil.keptBank + spoil.keptTopsoil + spoil.hauledBank,
+    soil: spoil.keptBank + spoil.keptTopsoil + spoil.hauledBank + broken,
   };
   return [
     ...Object.entries(sums)

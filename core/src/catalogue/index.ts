@@ -2,4 +2,5 @@ export * from './bed-materials.ts';
 export * from './compactors.ts';
 export * from './machines.ts';
 export * from './materials.ts';
+export * from './obstructions.ts';
 export * from './soils.ts';

@@ -4,7 +4,8 @@ import { HAZARD_KINDS } from '../catalogue/soils.ts';
 import { compute } from '../compute/index.ts';
 import { WEIGHTS } from '../findings/index.ts';
 import type { SiteRecord } from '../log/index.ts';
-import { newLog } from '../plan/blank.ts';
+import { newLog, newUnderpin } from '../plan/blank.ts';
+import type { Strip } from '../plan/elements.ts';
 import type { BedLayer, Hazard, Plan } from '../plan/schema.ts';
 import {
   bedded,
@@ -13,6 +14,7 @@ import {
   named,
   pad,
   plainPlan,
+  raft,
   soilsDown,
   stone,
   strip,
@@ -79,6 +81,33 @@ const stepped: Change = (p) => {
   tilt(p, 0.12);
   const [first] = p.elements;
   if (first?.kind === 'strip') first.stepped = true;
+};
+
+const axis: Strip['points'] = [
+  [0, 0],
+  [6, 0],
+];
+const drain =
+  (more: Partial<Strip>): Change =>
+  (p) => {
+    p.elements = named(strip(axis, { use: 'drain', width: 0.4, ...more }));
+  };
+/** A slab on a floor at the ground, on clay that frost lifts. */
+const onFloor: Change = (p) => {
+  soilsDown(p, ['a', 'silt', 0]);
+  p.levels.floors = [
+    {
+      id: 'f',
+      name: 'F',
+      level: 100.1,
+      above: null,
+      string: null,
+      count: 'down',
+      landing: 'deepen',
+      layers: [],
+    },
+  ];
+  p.elements = named(raft(square(0, 0, 6), { founding: 'floor' }));
 };
 
 /** What raises each caution. */
@@ -166,6 +195,24 @@ const RAISED: Record<CautionCode, Change> = {
   stoneSize: bed({ topSize: 0.2 }),
   liftOverCompactor: bed({ maxLift: 0.6 }),
   compactorUnsuited: bed({ cohesive: true }),
+  slabFrost: (p) => onFloor(p),
+  slabEngineer: (p) => onFloor(p),
+  drainFlat: drain({ outfall: { level: 99, head: null, where: 'ditch' } }),
+  drainCrosses: (p) => {
+    p.elements = named(
+      strip(axis, { use: 'drain', width: 0.4, outfall: { level: 98, head: null, where: 'sump' } }),
+      pad(2, 0, 1, 1),
+    );
+  },
+  drainNowhere: drain({}),
+  underpinOpen: (p) => {
+    p.elements = named({ ...newUnderpin(p, axis), id: 'U', name: 'U' });
+  },
+  stoneBeam: drain({ use: 'stone', thickness: 0.5, beam: { width: 0.3, height: 0.3 } }),
+  handDeep: (p) => {
+    instruct(p, 98);
+    p.elements[0]!.hand = true;
+  },
   doubled: (p) => {
     p.elements = named(pad(0, 0, 6, 6, { level: 97 }), pad(0, 0, 1, 1));
   },

@@ -7,6 +7,7 @@ import type { Job } from '../takeoff/index.ts';
 import { type CautionRow, caseOf, job } from './case.ts';
 import { GROUND_CAUTIONS, UNKNOWN_CAUTIONS, WATER_CAUTIONS } from './ground.ts';
 import { HAZARD_CAUTIONS } from './hazards.ts';
+import { KIND_CAUTIONS } from './kinds.ts';
 import { BED_CAUTIONS, LEVEL_CAUTIONS } from './levels.ts';
 import { PEOPLE_CAUTIONS, SIDE_CAUTIONS } from './people.ts';
 import { SITE_CAUTIONS } from './site.ts';
@@ -21,6 +22,7 @@ const CAUTIONS = {
   ...GROUND_CAUTIONS,
   ...LEVEL_CAUTIONS,
   ...BED_CAUTIONS,
+  ...KIND_CAUTIONS,
   ...SITE_CAUTIONS,
   // Last and always, dig or no dig.
   defer: { weight: 'note', find: () => job() },

@@ -7,6 +7,7 @@
  */
 
 import type { Takeoff } from '../compute/takeoff.ts';
+import { oldWallOf } from '../dig/underpin.ts';
 import type { Check } from '../findings/index.ts';
 import { boxOf, unionBox } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
@@ -112,16 +113,27 @@ export function proofsOf(plan: Plan, takeoff: Takeoff): Check[] {
   const { neat: _neat, ...causes } = takeoff.overdig;
   const least = Math.min(0, ...Object.values(causes));
   const laid = takeoff.elements.reduce(
-    (sum, { element, stone, layers }) =>
-      castOf(element).stone(element) !== null
-        ? sum + stone
-        : layers.reduce((own, one) => own + (one.layer.projection === null ? one.volume : 0), sum),
+    (sum, { element, stone, pipe, layers }) =>
+      oldWallOf(element)
+        ? sum
+        : castOf(element).stone(element) !== null
+          ? sum + stone + pipe
+          : layers.reduce((own, one) => own + (one.layer.projection === null ? one.volume : 0), sum),
     0,
   );
+  // Bays under old walls open nothing a column could be read in.
+  const bayed = (soil: number) =>
+    takeoff.elements.reduce((sum, { bays }) => sum + (bays?.soils[soil] ?? 0), 0);
+  const inBays = takeoff.elements.reduce((sum, { bays }) => sum + (bays?.total ?? 0), 0);
   return [
-    check('volume', total, columns.total, within(total)),
+    check('volume', total - inBays, columns.total, within(total)),
     ...takeoff.spoil.strata.map((stratum) =>
-      check('stratum', stratum.bank, columns.bySoil[stratum.soil.index]!, within(stratum.bank)),
+      check(
+        'stratum',
+        stratum.bank + (takeoff.broken.displaced[stratum.soil.index] ?? 0) - bayed(stratum.soil.index),
+        columns.bySoil[stratum.soil.index]!,
+        within(stratum.bank),
+      ),
     ),
     check('stone', laid, columns.stone, SHARE * Math.max(laid, 0.1 * total) + NOTHING),
     // No cause digs less: what is made larger, wider or deeper takes in what it was.

@@ -147,6 +147,7 @@ describe('what decides the depth', () => {
           name: 'Floor',
           level: 99.2,
           above: null,
+          string: null,
           count: 'down',
           landing: 'deepen',
           layers: [

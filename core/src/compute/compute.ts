@@ -62,10 +62,12 @@ const SAFE = {
     water: null,
     waterHigh: null,
     hazards: [],
+    obstructions: [],
     frost: { local: null, climate: null, cover: [], margin: 0 },
   },
   levels: {
     string: 0,
+    strings: [],
     floors: [],
     bearing: null,
     cover: null,

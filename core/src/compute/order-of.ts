@@ -31,7 +31,8 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
     .filter(({ area }) => area.use === 'spoil');
   const entries = plan.elements.flatMap((element, i) => {
     const info = takeoff.elements[i];
-    if (!info?.live) return [];
+    // What is dug by hand takes no machine's turn.
+    if (!info?.live || element.hand) return [];
     const shape = shapeOf(element);
     const axis = shape.worked(element, info.depth);
     const openings = info.openings;

@@ -193,7 +193,8 @@ export function layersOver(plan: Plan, takeoff: Takeoff, piece: ProfilePiece): F
   if (!element || !part?.fills) return [];
   let top = part.floor.c + element.low;
   const own = castOf(element).stone(element);
-  if (own !== null) return own > 0 ? [{ material: 'clear', bottom: top, top: top + own }] : [];
+  if (own !== null)
+    return own > 0 ? [{ material: castOf(element).stoneOf(element), bottom: top, top: top + own }] : [];
   return (bedOf(plan, element)?.layers ?? []).flatMap(({ material, thickness, projection }) => {
     const bottom = top;
     top += thickness;

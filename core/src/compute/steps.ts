@@ -18,6 +18,7 @@ import {
   loadsOf,
   lowestOf,
   mixedLoads,
+  oldWallOf,
   type Solid,
   type Spoil,
   sideRule,
@@ -28,7 +29,7 @@ import {
   windrow,
 } from '../dig/index.ts';
 import type { Problem } from '../findings/index.ts';
-import { outsideOf, type Polygon } from '../geometry/index.ts';
+import { edges, intersect, outsideOf, type Polygon } from '../geometry/index.ts';
 import {
   designFrost,
   type Frost,
@@ -38,14 +39,27 @@ import {
   groundModel,
   groundOver,
 } from '../ground/index.ts';
-import { clashesOf, floorStacks, levelElements, shallowOf, withInstructedWidths } from '../levels/index.ts';
+import {
+  clashesOf,
+  floorStacks,
+  isFloorSlab,
+  levelElements,
+  shallowOf,
+  slabFrost,
+  stringFor,
+  withInstructedWidths,
+} from '../levels/index.ts';
 import type { Facts } from '../log/index.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
+import type { Element } from '../plan/elements.ts';
+import { isRun } from '../plan/forms.ts';
 import type { Bed, GroundLog, Plan } from '../plan/schema.ts';
-import { deliveryOf, heightOf, type Placed, place } from '../pour/index.ts';
+import { castOf, deliveryOf, floorTakeoffs, type Placed, place, poursOf, topOver } from '../pour/index.ts';
 import { middleOf, readPlaces, shapeOf, sizesOf } from '../setout/index.ts';
 import {
+  type BrokenOut,
   type Built,
+  brokenOut,
   type Dug,
   type ElementTakeoff,
   type Job,
@@ -88,8 +102,15 @@ export const digStep = ({ plan, model }: Site, founded: readonly Founded[]): Exc
   excavate(plan, model, founded);
 
 /** Deepest cut of an element, m: highest ground over each stretch less its level. */
-function depthOf({ dug, groundHigh, index, live }: Founded, solid: Solid, model: GroundModel): number {
+function depthOf(
+  { element, dug, groundHigh, index, live }: Founded,
+  solid: Solid,
+  model: GroundModel,
+): number {
   if (!live) return 0;
+  // Under an old wall people stand in a pit dug from inside.
+  const old = oldWallOf(element);
+  if (old) return Math.max(0, old.inside - lowestOf(dug));
   if (dug.length === 1) return Math.max(0, groundHigh - dug[0]!);
   return solid.parts.reduce(
     (most, part) =>
@@ -115,23 +136,35 @@ export function shareStep({ model }: Site, founded: readonly Founded[], dig: Exc
       volume: dig.byElement[i]!,
       bySoil: dig.soilsOf[i]!,
       bottomArea: dig.bottomOf[i]!,
+      bays: dig.bays[i]!,
       columns: one.decision === null ? [] : readPlaces(element, pieces).map(([x, y]) => model.column(x, y)),
     };
   });
 }
 
 export const placeStep = ({ plan, model }: Site, dug: readonly Dug[], dig: Excavation): Placed =>
-  place(plan, model.surface, dig.solid, dug);
+  place(plan, model.surface, dig, dug);
 
 export const buildStep = ({ plan }: Site, dug: readonly Dug[], placed: Placed): Built[] =>
   dug.map((one, i) => ({
     ...one,
     stone: placed.stone[i]!,
+    pipe: placed.pipes[i]!,
+    wrap: one.live ? clothRound(one.element) : 0,
     bed: bedOf(plan, one.element),
     layers: placed.layers[i]!,
     concrete: placed.concrete[i]!,
     footings: placed.footingPieces[i]!,
   }));
+
+/** Laps and offcuts of cloth round a drain: typical. */
+const WRAP = { lap: 0.3, waste: 0.05 } as const;
+
+/** Cloth round the stone of a drain or a stone footing, m². */
+const clothRound = (element: Element): number =>
+  element.kind === 'strip' && element.wrapped && element.use !== 'footing'
+    ? sizesOf(element).along * (2 * (element.width + element.thickness) + WRAP.lap) * (1 + WRAP.waste)
+    : 0;
 
 /** The log nearest to a place. */
 function nearestLog({ ground }: Plan, [x, y]: readonly [number, number]): GroundLog | null {
@@ -182,10 +215,11 @@ function levelled(layers: readonly LaidLayer[], formation: number): ElementTakeo
 }
 
 /** All that is said of each element. */
-export function elementStep({ plan, model }: Site, watered: readonly Watered[]): ElementTakeoff[] {
+export function elementStep({ plan, model, frost }: Site, watered: readonly Watered[]): ElementTakeoff[] {
   return watered.map(
     ({ dug: levels, pieces: _pieces, columns, reach: _reach, layers, ...one }): ElementTakeoff => {
-      const { element, live, depth, undersides, formations, places, wet, perched, softBottom } = one;
+      const { element, live, depth, undersides, formations, places, groundLow, wet, perched, softBottom } =
+        one;
       const underside = lowestOf(undersides);
       const dug = lowestOf(levels);
       const bottom = bottomOf(plan, element);
@@ -194,16 +228,19 @@ export function elementStep({ plan, model }: Site, watered: readonly Watered[]):
         id: element.id,
         group: element.group,
         underside,
-        top: underside + heightOf(element),
+        top: topOver(element, underside),
         layers: levelled(layers, lowestOf(formations)),
         formation: lowestOf(formations),
         dug,
-        fromString: plan.levels.string - dug,
+        string: stringFor(plan, element),
+        fromString: stringFor(plan, element).level - dug,
         width: bottom.width,
         bottomLength: bottom.length,
         slope: slopeOf(plan, element),
         rule: sideRule(plan, columns, depth, wet || perched),
         // A ramp's floor is driven on, not built on.
+        slab:
+          isFloorSlab(element) && live ? slabFrost(plan, element, frost, columns[0] ?? [], groundLow) : null,
         trim: shapeOf(element).founded
           ? (element.trim ?? plan.dig.handTrim ?? (softBottom ? TRIM.softening : TRIM.other))
           : 0,
@@ -216,11 +253,78 @@ export function elementStep({ plan, model }: Site, watered: readonly Watered[]):
   );
 }
 
+/** A string that lies in the ground: no cord can be stretched there. */
+const stringProblems = (plan: Plan, live: readonly ElementTakeoff[]): Problem[] =>
+  plan.levels.strings.flatMap(({ id, name, level }, i): Problem[] => {
+    const low = Math.min(...live.filter((e) => e.string.id === id).map((e) => e.groundLow));
+    return Number.isFinite(low) && level < low
+      ? [
+          {
+            code: 'stringUnderGround',
+            path: `/levels/strings/${i}/level`,
+            value: level,
+            min: low,
+            kind: 'level',
+            params: { name },
+          },
+        ]
+      : [];
+  });
+
+/** What cannot be together: a slab under the footing beside it, one group on two floors, more broken than dug. */
+function mixProblems(plan: Plan, elements: readonly ElementTakeoff[]): Problem[] {
+  const live = elements.filter((e) => e.live);
+  const out: Problem[] = stringProblems(plan, live);
+  for (const { element, index, formation, bottoms } of live.filter((e) => isFloorSlab(e.element))) {
+    const beside = live.filter(
+      (e) =>
+        isRun(e.element) &&
+        e.formation > formation + 1e-9 &&
+        e.bottoms.some((p) => bottoms.some((q) => intersect(p, edges(q)).length > 0)),
+    );
+    if (beside.length > 0)
+      out.push({
+        code: 'slabUnderFooting',
+        path: `/elements/${index}/founding`,
+        value: formation,
+        min: Math.max(...beside.map((e) => e.formation)),
+        kind: 'level',
+        params: { name: element.name, other: beside[0]!.element.name },
+      });
+  }
+  const floors = new Map<string, string | null>();
+  for (const { element, index } of live) {
+    if (element.group === '' || element.floor === null) continue;
+    const before = floors.get(element.group);
+    if (before !== undefined && before !== element.floor)
+      out.push({
+        code: 'groupFloors',
+        path: `/elements/${index}/floor`,
+        params: { name: element.name, group: element.group },
+      });
+    else floors.set(element.group, element.floor);
+  }
+  plan.ground.obstructions.forEach(({ name, element, volume }, i) => {
+    const own = live.find((e) => e.id === element);
+    const most = element === null ? sum(live.map((e) => e.volume)) : (own?.volume ?? 0);
+    if (live.length > 0 && volume > most + 1e-9)
+      out.push({
+        code: 'obstructionLarger',
+        path: `/ground/obstructions/${i}/volume`,
+        value: volume,
+        max: most,
+        kind: 'volume',
+        params: { name },
+      });
+  });
+  return out;
+}
+
 /** Problems that show only once the job is dug. */
 export function problemStep({ plan, problems }: Site, elements: readonly ElementTakeoff[]): void {
   const { string, floors } = plan.levels;
-  for (const { live, dug, element } of elements)
-    if (live && string <= dug)
+  for (const { live, dug, element, string: own } of elements)
+    if (live && own.id === null && string <= dug)
       problems.push({
         code: 'stringBelowFormation',
         path: '/levels/string',
@@ -229,6 +333,7 @@ export function problemStep({ plan, problems }: Site, elements: readonly Element
         kind: 'level',
         params: { name: element.name },
       });
+  problems.push(...mixProblems(plan, elements));
   const places = elements.flatMap((one) => one.places);
   plan.ground.logs.forEach((log, i) => {
     const far = ([x, y]: readonly [number, number]) =>
@@ -250,7 +355,15 @@ export function problemStep({ plan, problems }: Site, elements: readonly Element
 
 /** What stands in the dig in the end, m³ below ground. */
 const builtIn = (placed: Placed) =>
-  sum(placed.stone) + placed.makeUp + placed.blinding + sum(placed.concrete) + placed.stems + placed.voids;
+  sum(placed.stone) +
+  sum(placed.pipes) +
+  placed.packs +
+  placed.underSlabs +
+  placed.makeUp +
+  placed.blinding +
+  sum(placed.concrete) +
+  placed.stems +
+  placed.voids;
 
 export interface Hauling {
   readonly spoil: Spoil;
@@ -258,6 +371,26 @@ export interface Hauling {
   readonly mixed: Job['mixed'];
   readonly pile: Job['pile'];
   readonly handTrim: Job['handTrim'];
+  readonly broken: Job['broken'];
+}
+
+/** Soil that what is broken out stands in the place of, by position: as the element, or the dig, has it. */
+function displacedBy(
+  plan: Plan,
+  elements: readonly ElementTakeoff[],
+  dig: Excavation,
+  items: readonly BrokenOut[],
+): number[] {
+  return dig.byStratum.map((volume, k) =>
+    sum(
+      items.map(({ obstruction, volume: broken }) => {
+        const own = plan.elements.findIndex((element) => element.id === obstruction.element);
+        const [part, whole] =
+          own < 0 ? [volume, dig.total] : [elements[own]!.bySoil[k] ?? 0, elements[own]!.volume];
+        return whole > 0 ? (broken * part) / whole : 0;
+      }),
+    ),
+  );
 }
 
 /** What becomes of the soil. */
@@ -269,7 +402,10 @@ export function spoilStep(
 ): Hauling {
   const { soils } = model;
   const { trucks } = plan.spoil;
-  const spoil = spoilOf(plan, soils, dig.byStratum, dig.total - builtIn(placed));
+  const items = brokenOut(plan.ground.obstructions);
+  const displaced = displacedBy(plan, elements, dig, items);
+  const earth = dig.byStratum.map((volume, i) => Math.max(0, volume - displaced[i]!));
+  const spoil = spoilOf(plan, soils, earth, dig.total - builtIn(placed));
   const live = elements.filter((e) => e.live);
   const bearing = live.filter((e) => shapeOf(e.element).founded);
   const trimmed = sum(bearing.map((e) => e.trim * e.bottomArea));
@@ -286,6 +422,15 @@ export function spoilStep(
       loads,
     })),
     pile: { ...windrow(spoil.keptLoose / length, repose, HEAP_HEIGHT), length, repose },
+    broken: {
+      items,
+      displaced,
+      loads: sum(
+        mixedLoads(trucks, sum(items.map(({ loose }) => loose)), sum(items.map(({ mass }) => mass))).map(
+          ({ loads }) => loads,
+        ),
+      ),
+    },
     handTrim: {
       thickness: trimmedArea > 0 ? trimmed / trimmedArea : (plan.dig.handTrim ?? TRIM.other),
       volume: trimmed,
@@ -304,7 +449,9 @@ export function siteStep(
   dig: Excavation,
   hauling: Hauling,
 ): Pick<Job, 'clashes' | 'frozen' | 'work'> {
-  const frozenBank = frozen ? frozenVolume(dig.solid, frozen.depth, dig.total) : 0;
+  // Frost does not reach under a house.
+  const open = dig.total - sum(dig.bays.map((bays) => bays?.total ?? 0));
+  const frozenBank = frozen ? frozenVolume(dig.solid, frozen.depth, open) : 0;
   const share = (volume: number) => (dig.total > 0 ? volume / dig.total : 0);
   return {
     frozen: frozen && { ...frozen, volume: frozenBank },
@@ -351,7 +498,7 @@ export function orderStep(
   { plan }: Site,
   elements: readonly ElementTakeoff[],
   placed: Placed,
-): Pick<Job, 'beds' | 'stone' | 'lean' | 'concrete' | 'walls'> {
+): Pick<Job, 'beds' | 'floors' | 'pours' | 'stone' | 'lean' | 'concrete' | 'walls'> {
   const { makeUp, waste, step, truck } = plan.pour;
   const made = (what: typeof makeUp) => (makeUp === what ? placed.makeUp : 0);
   const beds = bedTakeoffs(
@@ -365,14 +512,20 @@ export function orderStep(
   );
   const compacted = beds.flatMap(({ layers }) => layers.filter(({ layer }) => !layerValues(layer).cast));
   const besides = [
-    ...elements.map((e, i) => ({ volume: placed.drains[i]!, ...looseStone(e.bed, 'clear') })),
+    ...elements.map((e, i) => ({
+      volume: placed.ownStone[i]!,
+      ...looseStone(e.bed, castOf(e.element).stoneOf(e.element)),
+    })),
     { volume: made('stone'), ...looseStone(plan.beds[0] ?? null, 'crushed') },
   ];
   const lean = placed.blinding + placed.irregularity + made('lean');
   const concrete = sum(placed.concrete) + made('concrete');
   const delivered = (neat: number) => deliveryOf(neat, waste, step, truck);
+  const dug = new Set(elements.filter((e) => e.live).map((e) => e.id));
   return {
     beds,
+    floors: floorTakeoffs(plan, (element) => dug.has(element.id)),
+    pours: poursOf(plan, placed.concrete),
     stone: {
       volume: sum(placed.stone) + made('stone'),
       mass: sum(compacted.map(({ mass }) => mass)) + sum(besides.map((s) => s.volume * s.density)),

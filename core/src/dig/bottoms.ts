@@ -20,7 +20,7 @@ import type { Element, ElementOf, Pad, Ramp } from '../plan/elements.ts';
 import { isRun, type OutlinedElement, type RunElement } from '../plan/forms.ts';
 import type { ElementKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
-import { footprints, segmentsOf } from '../setout/index.ts';
+import { fallOf, footprints, segmentsOf } from '../setout/index.ts';
 import type { Founded } from './founded.ts';
 import { type Corners, cornerFacets } from './part.ts';
 import { splitByStretch } from './stretches.ts';
@@ -144,16 +144,17 @@ export function outlineBottoms(plan: Plan, element: OutlinedElement, by: number)
 }
 
 /** How a falling drain's bottom stands over its lowest point, by run. */
-function fallOf(strip: RunElement): Linear[] {
-  if (strip.kind !== 'strip' || strip.use !== 'drain' || strip.fall === 0) return [];
+function fallsOf(strip: RunElement): Linear[] {
+  const fall = strip.kind === 'strip' && strip.use !== 'footing' ? fallOf(strip) : 0;
+  if (fall === 0) return [];
   const runs = segmentsOf(strip);
   const whole = runs.reduce((sum, run) => sum + run.length, 0);
   let before = 0;
   return runs.map((run) => {
     // Level falls by `fall` a metre from the first point on; the low end is nought.
-    const start = strip.fall > 0 ? strip.fall * (whole - before) : -strip.fall * before;
+    const start = fall > 0 ? fall * (whole - before) : -fall * before;
     before += run.length;
-    const [a, b] = [-strip.fall * run.ux, -strip.fall * run.uy];
+    const [a, b] = [-fall * run.ux, -fall * run.uy];
     return { a, b, c: start - a * run.from[0] - b * run.from[1] };
   });
 }
@@ -197,7 +198,7 @@ interface Making {
 }
 
 function runBottoms(element: RunElement, { pieces, keyway, steps }: Making): Bottom[] {
-  const falls = fallOf(element);
+  const falls = fallsOf(element);
   const made = splitByStretch(element, pieces, steps).map((piece, run) => ({
     ...plain(piece.plan),
     stretch: piece.stretch,

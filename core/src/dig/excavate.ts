@@ -17,9 +17,10 @@ import {
   type Purpose,
   plain,
 } from './bottoms.ts';
-import type { Founded } from './founded.ts';
+import { type Founded, lowestOf } from './founded.ts';
 import type { Part } from './part.ts';
 import { type Cut, type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
+import { oldWallOf, type UnderBays, underBays } from './underpin.ts';
 import { roomOf, slopeOf, supportOf } from './width.ts';
 
 export const CAUSES = ['room', 'bucket', 'sides', 'low', 'access'] as const;
@@ -37,6 +38,8 @@ export interface Excavation {
   /** By element, every soil of it by position, bank m³; and its bottom in plan, m². */
   readonly soilsOf: readonly (readonly number[])[];
   readonly bottomOf: readonly number[];
+  /** Runs dug in bays under old walls; their soil is in every volume, not in the solid. */
+  readonly bays: readonly (UnderBays | null)[];
   /** Flat bottom and whole opening in plan, m². */
   readonly bottomArea: number;
   readonly openArea: number;
@@ -64,7 +67,8 @@ function partsOf(
   let of = 0;
   all.forEach((list, owner) => {
     const { element, live, reach, [cutting.floors]: floors } = founded[owner]!;
-    if (!live || (!shapeOf(element).founded && !cutting.access)) return;
+    // What is dug in bays from inside opens nothing at the surface.
+    if (!live || oldWallOf(element) || (!shapeOf(element).founded && !cutting.access)) return;
     const support = cutting.sides ? supportOf(plan, element) : 'upright';
     const slope = support === 'slope' ? slopeOf(plan, element) : 0;
     const back = support === 'shore' ? plan.dig.shore : 0;
@@ -134,7 +138,7 @@ export function excavate(plan: Plan, model: GroundModel, founded: readonly Found
   const whole: Cutting = { purpose: 'dug', floors: 'dug', sides: true, access: true };
   const { parts, bottoms } = cut(whole);
   const solid = solveSolid(parts, surface, corners);
-  const total = volumeOf(solid);
+  const open = volumeOf(solid);
   const volume = (cutting: Partial<Cutting>) =>
     volumeDug(cut({ ...whole, floors: 'formations', access: false, ...cutting }).parts, surface, corners);
   const upright = { sides: false } as const;
@@ -144,7 +148,7 @@ export function excavate(plan: Plan, model: GroundModel, founded: readonly Found
   // Only what there is costs another solid.
   const anyRamp = founded.some(({ element, live }) => live && !shapeOf(element).founded);
   const anyLow = plan.elements.some((e) => e.low > 0);
-  const withLow = anyRamp ? volume({ floors: 'dug' }) : total;
+  const withLow = anyRamp ? volume({ floors: 'dug' }) : open;
   const withSides = anyLow ? volume({}) : withLow;
   const byElement = plan.elements.map(() => 0);
   const byStratum = model.soils.map(() => 0);
@@ -163,17 +167,32 @@ export function excavate(plan: Plan, model: GroundModel, founded: readonly Found
       soilsOf[owner]![k]! += volume;
     });
   });
+  const bays = founded.map(({ element, live, undersides, dug }) =>
+    live ? underBays(model, element, lowestOf(undersides), lowestOf(dug)) : null,
+  );
+  let inBays = 0;
+  bays.forEach((own, i) => {
+    if (!own) return;
+    inBays += own.total;
+    byElement[i]! += own.total;
+    bottomOf[i]! += own.area;
+    own.soils.forEach((volume, k) => {
+      byStratum[k]! += volume;
+      soilsOf[i]![k]! += volume;
+    });
+  });
   return {
     solid,
     bottoms,
-    total,
-    neat,
+    total: open + inBays,
+    neat: neat + inBays,
+    bays,
     overdig: {
       room: withRoom - neat,
       bucket: withBucket - withRoom,
       sides: withSides - withBucket,
       low: withLow - withSides,
-      access: total - withLow,
+      access: open - withLow,
     },
     byStratum,
     byElement,

@@ -1,6 +1,7 @@
 /** From footing undersides down to what is dug: formation under the stack, and what of it can be dug. */
 import type { Problem } from '../findings/index.ts';
 import type { Levelled } from '../levels/levelled.ts';
+import { belowSlab } from '../levels/slab.ts';
 import { bedOf, thicknessOf } from '../plan/beds.ts';
 import { DEEPEST_DIG } from '../plan/limits.ts';
 import type { Plan } from '../plan/schema.ts';
@@ -22,7 +23,7 @@ export const lowestOf = (levels: readonly number[]): number => Math.min(...level
 export function found(plan: Plan, levelled: readonly Levelled[], problems: Problem[]): Founded[] {
   return levelled.map((one) => {
     const { element, index, decision, groundLow, groundHigh } = one;
-    const under = thicknessOf(bedOf(plan, element));
+    const under = belowSlab(plan, element) + thicknessOf(bedOf(plan, element));
     const formations = one.undersides.map((underside) => underside - under);
     const dug = formations.map((level) => level - element.low);
     const bottom = lowestOf(dug);

@@ -14,4 +14,5 @@ export * from './sides.ts';
 export * from './solid.ts';
 export * from './spoil.ts';
 export * from './stretches.ts';
+export * from './underpin.ts';
 export * from './width.ts';

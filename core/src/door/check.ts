@@ -127,12 +127,17 @@ function surfaceProblems(plan: Plan): Problem[] {
 }
 
 /** Floors that count from nothing or in a circle; layers in an order that cannot be built. */
-function floorProblems({ levels: { floors } }: Plan, near: (path: string, level: number) => void): Problem[] {
+function floorProblems(
+  { levels: { floors, strings } }: Plan,
+  near: (path: string, level: number) => void,
+): Problem[] {
   const out: Problem[] = [];
   const levels = floorLevels(floors);
   floors.forEach((floor, i) => {
     const level = levels.get(floor.id);
     const above = `/levels/floors/${i}/above`;
+    if (floor.string !== null && !strings.some((string) => string.id === floor.string))
+      out.push({ code: 'unknownString', path: `/levels/floors/${i}/string`, value: floor.string });
     if (floor.above !== null && !floors.some((other) => other.id === floor.above))
       out.push({ code: 'unknownFloor', path: above, value: floor.above });
     else if (level === undefined) out.push({ code: 'circular', path: above, params: { name: floor.name } });
@@ -196,6 +201,9 @@ function crossProblems(plan: Plan): Problem[] {
     ...duplicates(ids(logs), '/ground/logs'),
     ...duplicates(ids(plan.ground.hazards), '/ground/hazards'),
     ...duplicates(ids(plan.levels.floors), '/levels/floors'),
+    ...duplicates(ids(plan.levels.strings), '/levels/strings'),
+    ...duplicates(ids(plan.ground.obstructions), '/ground/obstructions'),
+    ...duplicates(ids(plan.pour.together), '/pour/together'),
     ...duplicates(ids(plan.levels.instructions), '/levels/instructions'),
     ...duplicates(ids(plan.elements), '/elements'),
     ...duplicates(ids(plan.spoil.trucks), '/spoil/trucks'),
@@ -205,6 +213,16 @@ function crossProblems(plan: Plan): Problem[] {
   frost.climate?.shape.forEach((share, i, all) => {
     if (i > 0 && share < all[i - 1]! - 1e-9)
       out.push({ code: 'shapeFalls', path: `/ground/frost/climate/shape/${i}`, value: share });
+  });
+  plan.ground.obstructions.forEach(({ element }, i) => {
+    if (element !== null && !plan.elements.some((one) => one.id === element))
+      out.push({ code: 'unknownElement', path: `/ground/obstructions/${i}/element`, value: element });
+  });
+  plan.pour.together.forEach(({ elements }, i) => {
+    elements.forEach((id, j) => {
+      if (!plan.elements.some((one) => one.id === id))
+        out.push({ code: 'unknownElement', path: `/pour/together/${i}/elements/${j}`, value: id });
+    });
   });
   out.push(...siteProblems(plan), ...bedProblems(plan));
   const { bearing, floors, string, instructions } = plan.levels;
@@ -218,6 +236,9 @@ function crossProblems(plan: Plan): Problem[] {
       out.push({ code: 'farFromGround', path, value: level, min, max, kind: 'level' });
   };
   near('/levels/string', string);
+  plan.levels.strings.forEach((own, i) => {
+    near(`/levels/strings/${i}/level`, own.level);
+  });
   near('/ground/water', plan.ground.water);
   near('/ground/waterHigh', plan.ground.waterHigh);
   near('/levels/shallow/outfall/level', plan.levels.shallow?.outfall?.level);
@@ -236,6 +257,8 @@ function crossProblems(plan: Plan): Problem[] {
     near(`/elements/${i}/level`, element.level);
     if (element.floor !== null && !floors.some((floor) => floor.id === element.floor))
       out.push({ code: 'unknownFloor', path: `/elements/${i}/floor`, value: element.floor });
+    if (element.string !== null && !plan.levels.strings.some((string) => string.id === element.string))
+      out.push({ code: 'unknownString', path: `/elements/${i}/string`, value: element.string });
     if (element.bed !== null && !plan.beds.some((bed) => bed.id === element.bed))
       out.push({ code: 'unknownBed', path: `/elements/${i}/bed`, value: element.bed });
     out.push(...shapeProblems(plan, element, `/elements/${i}`));
@@ -266,12 +289,71 @@ const runProblems = (element: RunElement, path: string): Problem[] => {
   ];
 };
 
+/** A drain that cannot run: its outlet over its head, its pipe larger than its trench. */
+function drainProblems(
+  { use, outfall, pipe, width, thickness }: ElementOf['strip'],
+  path: string,
+): Problem[] {
+  if (use === 'footing') return [];
+  const out: Problem[] = [];
+  if (outfall && outfall.head !== null && outfall.level > outfall.head + 1e-9)
+    out.push({
+      code: 'outfallAbove',
+      path: `${path}/outfall/level`,
+      value: outfall.level,
+      max: outfall.head,
+      kind: 'level',
+    });
+  const most = pipe ? Math.min(width, thickness - pipe.bedding) : Infinity;
+  if (pipe && pipe.diameter > most + 1e-9)
+    out.push({
+      code: 'pipeLarger',
+      path: `${path}/pipe/diameter`,
+      value: pipe.diameter,
+      max: Math.max(0, most),
+      kind: 'size',
+    });
+  return out;
+}
+
 /** What contradicts itself within one element, by its kind. */
 const CONTRADICTIONS: { readonly [K in ElementKind]: Contradictions<ElementOf[K]> } = {
-  strip: runProblems,
-  underpin: runProblems,
+  strip: (element, path) => [...runProblems(element, path), ...drainProblems(element, path)],
+  underpin: (element, path) => {
+    const { old, level } = element;
+    return [
+      ...runProblems(element, path),
+      ...(old && level !== null && level >= old.underside
+        ? [
+            {
+              code: 'underOld',
+              path: `${path}/level`,
+              value: level,
+              max: old.underside,
+              kind: 'level',
+            } as const,
+          ]
+        : []),
+      ...(element.bay > axisLength(element) + 1e-9
+        ? [
+            {
+              code: 'bayLonger',
+              path: `${path}/bay`,
+              value: element.bay,
+              max: axisLength(element),
+              kind: 'size',
+            } as const,
+          ]
+        : []),
+    ];
+  },
   pad: () => [],
-  raft: (element, path) => outlineProblems(element.outline, `${path}/outline`),
+  raft: (element, path, plan) => [
+    ...outlineProblems(element.outline, `${path}/outline`),
+    ...(element.founding === 'floor' && plan.levels.floors.length === 0
+      ? [{ code: 'slabNoFloor', path: `${path}/founding` } as const]
+      : []),
+  ],
   box: (element, path) => {
     const out = outlineProblems(element.outline, `${path}/outline`);
     if (out.length === 0 && offset(tidy(element.outline), -element.wall) === null)

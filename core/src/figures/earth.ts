@@ -171,12 +171,20 @@ export const EARTH_FIGURES = {
     kind: 'count',
     tone: 'earth',
     make: (job) => {
-      const { plan, spoil, mixed, loads } = job;
+      const { plan, spoil, mixed, loads, broken } = job;
       return {
-        value: sum(mixed.map((m) => m.loads)),
+        value: sum(mixed.map((m) => m.loads)) + broken.loads,
         also: logged(job),
         sub: { key: 'tally.haul.sub', values: { volume: [spoil.hauledLoose, 'volume'] } },
-        parts: loads.map((l) => part('loads', l.truck.id, 'loads', l.loads, 'count', l.truck.name)),
+        parts: [
+          ...loads.map((l) => part('loads', l.truck.id, 'loads', l.loads, 'count', l.truck.name)),
+          ...broken.items.flatMap(({ obstruction: { id, name }, volume, loose, mass, hours }) => [
+            part('broken', id, 'bank', volume, 'volume', name),
+            part('broken', id, 'loose', loose, 'volume', name),
+            part('broken', id, 'mass', mass, 'mass', name),
+            part('broken', id, 'hours', hours, 'hours', name),
+          ]),
+        ],
         workings: [
           ...spoil.strata
             .filter((s) => s.hauledBank > 1e-9)
@@ -211,6 +219,22 @@ export const EARTH_FIGURES = {
               { label: l.truck.name },
             ),
           ),
+          ...broken.items.map(({ obstruction, volume, loose, mass, from }) =>
+            line(
+              'brokenOut',
+              'Vl = V·(1 + S), M = V·ρ',
+              loose,
+              'volume',
+              [
+                input('bank', volume, 'volume', 'typed'),
+                input('swell', volume > 0 ? loose / volume - 1 : 0, 'percent', from.swell),
+                input('density', volume > 0 ? mass / volume : 0, 'density', from.density),
+                input('mass', mass, 'mass'),
+              ],
+              { label: obstruction.name },
+            ),
+          ),
+          ...(broken.loads > 0 ? [line('brokenLoads', 'min Σ N', broken.loads, 'count')] : []),
           ...mixed.map((m) =>
             line('mixed', 'min Σ N', m.loads, 'count', [], {
               label: plan.spoil.trucks.find((truck) => truck.id === m.truck)?.name ?? m.truck,

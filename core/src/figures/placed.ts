@@ -64,7 +64,7 @@ function leanWorkings(job: Job): Working[] {
 }
 
 function stoneWorkings(job: Job): Working[] {
-  const drains = sum(job.placed.drains);
+  const drains = sum(job.placed.ownStone);
   return [
     ...laidOf(job, false).flatMap(({ layer, volume, mass, loose, lifts, label }) => [
       ...(lifts
@@ -106,7 +106,7 @@ function stoneWorkings(job: Job): Working[] {
         { label },
       ),
     ]),
-    ...(drains > 0 ? [line('drainStone', 'V = ∬ min(G, F + T) − E dA', drains, 'volume')] : []),
+    ...(drains > 0 ? [line('drainStone', 'V = ∬ min(G, F + T) − E dA − π/4·d²·L', drains, 'volume')] : []),
     ...makeUpLine(job, 'stone'),
   ];
 }

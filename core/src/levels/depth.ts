@@ -4,11 +4,23 @@
  */
 import type { Frost } from '../ground/design-frost.ts';
 import type { GroundModel } from '../ground/strata.ts';
+import { bedOf, thicknessOf } from '../plan/beds.ts';
 import type { Element } from '../plan/elements.ts';
 import type { Instruction, Plan } from '../plan/schema.ts';
+import { outfallBottom } from '../setout/fall.ts';
 import { type CourseFit, courseFit, type FloorStack, floorOf, floorStacks } from './floors.ts';
+import { isFloorSlab, slabOnFloor } from './slab.ts';
 
-export type DepthRule = 'frost' | 'bearing' | 'stack' | 'course' | 'cover' | 'drawn' | 'instruction';
+export type DepthRule =
+  | 'frost'
+  | 'bearing'
+  | 'stack'
+  | 'course'
+  | 'cover'
+  | 'floor'
+  | 'outfall'
+  | 'drawn'
+  | 'instruction';
 
 export interface Candidate {
   readonly rule: DepthRule;
@@ -74,6 +86,26 @@ export function courseLevel(stack: FloorStack | null, thickness: number, needed:
   return stack.underside - thickness - Math.max(0, count) * module;
 }
 
+/**
+ * What founds an element by itself, whatever the rules for footings ask: its floor a slab on the ground,
+ * its outfall a drain. Null for what the rules found; an empty list where that is missing.
+ */
+export function ownCandidates(plan: Plan, element: Element): Candidate[] | null {
+  if (isFloorSlab(element)) {
+    const slab = slabOnFloor(plan, element);
+    return slab ? [{ rule: 'floor', level: slab.underside }] : [];
+  }
+  // Under an old wall the drawing says how deep, when it does.
+  if (element.kind === 'underpin' && element.old && element.level !== null) return [];
+  if (element.kind !== 'strip' || element.use !== 'drain') return null;
+  const bottom = outfallBottom(element);
+  return bottom === null ? null : [{ rule: 'outfall', level: bottom + thicknessOf(bedOf(plan, element)) }];
+}
+
+/** From an element's underside to the top that stays under the floor, m. */
+const heightIn = (element: Element): number =>
+  element.thickness + (element.kind === 'raft' ? (element.edge?.depth ?? 0) : 0);
+
 /** The last instruction on the level of an element; null when nobody has said anything. */
 export const instructionFor = (plan: Plan, element: Element): Instruction | null =>
   plan.levels.instructions.findLast(
@@ -109,16 +141,18 @@ export function decideDepth(
   const carried = members.map(({ element, places }) => {
     const floor = floorOf(plan, element);
     const stack = stacks.find((s) => s.floor.id === floor?.id) ?? null;
-    for (const candidate of candidatesAt(plan, model, frost, stack, element.thickness, places))
+    const own = ownCandidates(plan, element);
+    for (const candidate of own ?? candidatesAt(plan, model, frost, stack, heightIn(element), places))
       put(candidate);
     if (element.level !== null) put({ rule: 'drawn', level: element.level });
-    return { element, stack };
+    // Courses and what is left over them are a wall's.
+    return { element, stack: own ? null : stack };
   });
   // Courses are counted from what everything else needs, so that they only ever go deeper.
   const needed = Math.min(...lowest.values());
   if (Number.isFinite(needed))
     for (const { element, stack } of carried) {
-      const level = courseLevel(stack, element.thickness, needed);
+      const level = courseLevel(stack, heightIn(element), needed);
       if (level !== null && level < needed - 1e-9) put({ rule: 'course', level });
     }
   const candidates = [...lowest].map(([rule, level]) => ({ rule, level })).sort((p, q) => p.level - q.level);
@@ -128,7 +162,7 @@ export function decideDepth(
   if (!first) return null;
   const next = candidates[1] ?? null;
   const { element, stack } = carried[0]!;
-  const closure = stack ? stack.underside - (first.level + element.thickness) : null;
+  const closure = stack ? stack.underside - (first.level + heightIn(element)) : null;
   return {
     candidates,
     governs: first.rule,

@@ -3,4 +3,6 @@ export * from './floors.ts';
 export * from './levelled.ts';
 export * from './neighbour.ts';
 export * from './shallow.ts';
+export * from './slab.ts';
 export * from './steps.ts';
+export * from './strings.ts';

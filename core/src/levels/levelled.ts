@@ -6,7 +6,7 @@ import type { Element } from '../plan/elements.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { footingPieces, shapeOf } from '../setout/index.ts';
-import { type DepthDecision, decideDepth, type Places } from './depth.ts';
+import { type DepthDecision, decideDepth, ownCandidates, type Places } from './depth.ts';
 import { type Stepped, stepsOf } from './steps.ts';
 
 /** What the ground is like under an element, and the level its rules ask for. */
@@ -26,12 +26,13 @@ export interface Levelled {
   readonly undersides: readonly number[];
 }
 
-/** Groups as positions in the list; an element of none, or that steps, is one by itself. */
-function groupsOf(elements: readonly Element[], takes: (i: number) => boolean): number[][] {
+/** Groups as positions in the list; one of none, that steps or founds itself, is one by itself. */
+function groupsOf(plan: Plan, takes: (i: number) => boolean): number[][] {
   const groups = new Map<string, number[]>();
-  elements.forEach((element, i) => {
+  plan.elements.forEach((element, i) => {
     if (!shapeOf(element).founded || !takes(i)) return;
-    const alone = element.group === '' || shapeOf(element).steps(element);
+    const alone =
+      element.group === '' || shapeOf(element).steps(element) || ownCandidates(plan, element) !== null;
     const key = alone ? `#${element.id}` : element.group;
     groups.set(key, [...(groups.get(key) ?? []), i]);
   });
@@ -66,7 +67,7 @@ export function levelElements(plan: Plan, model: GroundModel, frost: Frost, prob
     if (isRun(element) && !made(i)) problems.push({ code: 'zeroLength', path: `/elements/${i}/points` });
   });
   let undecided = false;
-  for (const members of groupsOf(elements, made)) {
+  for (const members of groupsOf(plan, made)) {
     const group = members.map((i) => ({ element: elements[i]!, places: places[i]! }));
     const decision = decideDepth(plan, model, frost, group);
     undecided ||= decision === null;

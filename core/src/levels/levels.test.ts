@@ -14,6 +14,7 @@ const floor = (id: string, level: number, more: Partial<Plan['levels']['floors']
   name: id,
   level,
   above: null,
+  string: null,
   count: 'down' as const,
   landing: 'deepen' as const,
   layers: [{ id: 'slab', name: 'slab', material: 'slab' as const, thickness: 0.12, joint: null }],

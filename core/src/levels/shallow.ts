@@ -10,11 +10,7 @@ import { BOARD, type Frost } from '../ground/design-frost.ts';
 import { dryLayer, frostDepth, frostLayer } from '../ground/frost.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import type { Plan } from '../plan/schema.ts';
-
-/** Concrete, W/mK and J/m³K: EN ISO 10456, reinforced with 1 % steel. */
-const CONCRETE = { conductivity: 2.3, heat: 2300 * 1000 } as const;
-/** Thinnest bed worth compacting, m. */
-const LEAST_BED = 0.15;
+import { CONCRETE, LEAST_BED } from './slab.ts';
 
 export interface Shallow {
   /** Bed under the slab that keeps the frost line in it, m. */

@@ -61,6 +61,7 @@ const blankGround = (metric: boolean, start: Start): Plan['ground'] => ({
   water: null,
   waterHigh: null,
   hazards: [],
+  obstructions: [],
   frost: { local: null, climate: null, cover: [], margin: start('/ground/frost/margin') },
 });
 
@@ -129,6 +130,7 @@ export function blankPlan(name: string, system: System): Plan {
     ground: blankGround(metric, start),
     levels: {
       string: start('/levels/string'),
+      strings: [],
       floors: [],
       bearing: null,
       cover: start('/levels/cover'),
@@ -153,6 +155,7 @@ export function blankPlan(name: string, system: System): Plan {
       waste: start('/pour/waste'),
       step: start('/pour/step'),
       truck: start('/pour/truck'),
+      together: [],
       makeUp: 'concrete',
     },
     prices: { currency: '', dig: null, load: null, stone: null, lean: null, concrete: null, shoring: null },
@@ -221,6 +224,8 @@ const common = (plan: Plan, id: string) => ({
   trim: null,
   level: null,
   support: null,
+  hand: false,
+  string: null,
 });
 
 const names = (plan: Plan) => plan.elements.flatMap((element) => [element.id, element.name]);
@@ -236,6 +241,10 @@ export function newStrip(plan: Plan, points: Strip['points'], closed = false): S
     stepped: false,
     use: 'footing',
     fall: starts(plan, '/elements/*/fall'),
+    outfall: null,
+    pipe: null,
+    wrapped: false,
+    beam: null,
     key: null,
   };
 }
@@ -251,6 +260,7 @@ export function newUnderpin(plan: Plan, points: Underpin['points']): Underpin {
     stepped: false,
     key: null,
     bay: starts(plan, '/elements/*/bay'),
+    old: null,
   };
 }
 
@@ -275,6 +285,7 @@ export function newRaft(plan: Plan, outline: Raft['outline']): Raft {
     ...common(plan, id),
     thickness: metric ? 0.2 : 8 * INCH,
     outline,
+    founding: 'depth',
     edge: { depth: starts(plan, '/elements/*/edge/depth'), width: starts(plan, '/elements/*/edge/width') },
   };
 }

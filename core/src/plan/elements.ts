@@ -1,6 +1,6 @@
 /** The kinds of element a plan is made of, one schema a kind. */
 import Type, { type Static, type TSchema } from 'typebox';
-import { ELEMENT_KINDS, type ElementKind, STRIP_USES, SUPPORTS } from './kinds.ts';
+import { ELEMENT_KINDS, type ElementKind, FOUNDINGS, OUTLETS, STRIP_USES, SUPPORTS } from './kinds.ts';
 import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
 
 const Common = {
@@ -28,6 +28,10 @@ const Common = {
   level: orNull(num('/elements/*/level')),
   /** What keeps the sides up. Null: the job's. */
   support: orNull(oneOf(SUPPORTS)),
+  /** Dug by hand: no machine gets there. */
+  hand: Type.Boolean(),
+  /** The string it hangs on; null: its floor's, else the job's. */
+  string: orNull(id),
 };
 /** A closed outline with any number of bends, the last corner joined to the first. */
 const Outline = Type.Array(Point, { minItems: 3, maxItems: 200 });
@@ -46,10 +50,27 @@ const Run = {
 const Strip = object({
   kind: Type.Literal('strip'),
   ...Run,
-  /** A footing carries walls; a drain holds pipe and stone to a fall. */
+  /** A footing carries walls; a drain holds pipe and stone to a fall; stone carries without concrete. */
   use: oneOf(STRIP_USES),
   /** Of a drain: how the bottom falls from its first point on; negative rises. */
   fall: num('/elements/*/fall'),
+  /** Of a drain: where it lets go and how low its pipe, or its bottom, is there; it then decides the level. */
+  outfall: orNull(
+    object({
+      level: num('/elements/*/outfall/level'),
+      /** At its first point, when that is typed instead of a fall. */
+      head: orNull(num('/elements/*/outfall/head')),
+      where: oneOf(OUTLETS),
+    }),
+  ),
+  /** A pipe in the stone: outside diameter, and the stone under it. */
+  pipe: orNull(
+    object({ diameter: num('/elements/*/pipe/diameter'), bedding: num('/elements/*/pipe/bedding') }),
+  ),
+  /** Cloth round the stone. */
+  wrapped: Type.Boolean(),
+  /** Of a stone footing: the beam or plinth cast on the stone. */
+  beam: orNull(object({ width: num('/elements/*/beam/width'), height: num('/elements/*/beam/height') })),
 });
 /** New footing under an old wall, dug and cast in short bays. */
 const Underpin = object({
@@ -57,6 +78,19 @@ const Underpin = object({
   ...Run,
   /** Longest bay the engineer allows. */
   bay: num('/elements/*/bay'),
+  /** The old wall; null: not known yet, and the run is counted as an open trench. */
+  old: orNull(
+    object({
+      /** Level of its underside, and how thick it is there. */
+      underside: num('/elements/*/old/underside'),
+      thickness: num('/elements/*/old/thickness'),
+      /** Level people work from inside, and how wide the pit is that lets them in. */
+      inside: num('/elements/*/old/inside'),
+      access: num('/elements/*/old/access'),
+      /** Left between new concrete and old wall for dry pack. */
+      gap: num('/elements/*/old/gap'),
+    }),
+  ),
 });
 const Pad = object({
   kind: Type.Literal('pad'),
@@ -73,6 +107,7 @@ const Raft = object({
   kind: Type.Literal('raft'),
   ...Common,
   outline: Outline,
+  founding: oneOf(FOUNDINGS),
   edge: orNull(object({ depth: num('/elements/*/edge/depth'), width: num('/elements/*/edge/width') })),
 });
 /** A box in the ground: tank, vault, basement. `thickness` is its base's. */

@@ -84,6 +84,10 @@ export const FIELDS = {
   '/ground/hazards/*/depth': length(0, 20, 'hazard.depth'),
   '/ground/hazards/*/level': level('ground.level'),
   '/ground/hazards/*/projection': size(0, 3, 'hazard.projection'),
+  '/ground/obstructions/*/volume': field('volume', 0.001, 5000, 'obstruction.volume', 1),
+  '/ground/obstructions/*/rate': field('volume', 0.01, 50, 'obstruction.rate'),
+  '/ground/obstructions/*/density': field('density', 800, 3500, 'input.density'),
+  '/ground/obstructions/*/swell': field('percent', 0, 1.5, 'input.swell'),
   '/ground/frost/local': length(0, 5, 'ground.frostLocal'),
   '/ground/frost/margin': size(0, 1, 'ground.frostMargin', [0.1, inches(4)]),
   '/ground/frost/climate/index': field('degreeDays', 0, 6000, 'ground.climate.index'),
@@ -97,6 +101,7 @@ export const FIELDS = {
   '/ground/frost/cover/*/conductivity': field('number', 0.015, 5, 'shallow.conductivity'),
 
   '/levels/string': level('levels.stringLevel', 100.5),
+  '/levels/strings/*/level': level('levels.stringLevel'),
   '/levels/floors/*/level': level('levels.floorLevel'),
   '/levels/floors/*/layers/*/thickness': size(0.0001, 3, 'levels.thickness'),
   '/levels/floors/*/layers/*/joint': size(0, 0.05, 'stack.joint'),
@@ -199,6 +204,17 @@ export const FIELDS = {
   '/elements/*/trim': size(0, 0.5, 'dig.handTrim'),
   '/elements/*/level': level('dig.level'),
   '/elements/*/fall': field('gradient', -0.3, 0.3, 'dig.fall', 0),
+  '/elements/*/outfall/level': level('drain.outlet'),
+  '/elements/*/outfall/head': level('drain.head'),
+  '/elements/*/pipe/diameter': size(0.02, 1.2, 'drain.pipe', [0.11, inches(4)]),
+  '/elements/*/pipe/bedding': size(0, 0.5, 'drain.bedding', [0.05, inches(2)]),
+  '/elements/*/beam/width': size(0.05, 3, 'stoneFooting.beamWidth', [0.3, inches(12)]),
+  '/elements/*/beam/height': size(0.05, 3, 'stoneFooting.beamHeight', [0.45, inches(18)]),
+  '/elements/*/old/underside': level('underpin.underside'),
+  '/elements/*/old/thickness': size(0.1, 3, 'underpin.thickness', [0.6, inches(24)]),
+  '/elements/*/old/inside': level('underpin.inside'),
+  '/elements/*/old/access': size(0, 3, 'underpin.access', [1, inches(40)]),
+  '/elements/*/old/gap': size(0, 0.3, 'underpin.gap', [0.075, inches(3)]),
   '/elements/*/bay': size(0.3, 3, 'dig.bay', 1.2),
   '/elements/*/key/width': size(0.05, 5, 'dig.keyWidth'),
   '/elements/*/key/depth': size(0.05, 3, 'dig.keyDepth'),
@@ -231,7 +247,7 @@ export function startOf(id: FieldId, system: System): number {
 export interface Wording {
   readonly label: string;
   readonly choice?: string;
-  readonly of?: 'soils' | 'floors' | 'machines' | 'elements' | 'beds';
+  readonly of?: 'soils' | 'floors' | 'machines' | 'elements' | 'beds' | 'strings';
 }
 
 export const WORDINGS = {
@@ -258,11 +274,19 @@ export const WORDINGS = {
   '/ground/hazards/*/name': { label: 'dig.name' },
   '/ground/hazards/*/kind': { label: 'hazard.what', choice: 'hazard.kind' },
   '/ground/hazards/*/points': { label: 'fields.place' },
+  '/ground/obstructions/*': { label: 'obstruction.one' },
+  '/ground/obstructions/*/name': { label: 'dig.name' },
+  '/ground/obstructions/*/kind': { label: 'obstruction.what', choice: 'obstruction.kind' },
+  '/ground/obstructions/*/by': { label: 'obstruction.by', choice: 'obstruction.breaker' },
+  '/ground/obstructions/*/element': { label: 'obstruction.element', of: 'elements' },
   '/ground/frost/climate': { label: 'fields.climate' },
   '/ground/frost/cover/*': { label: 'fields.cover' },
   '/ground/frost/cover/*/kind': { label: 'fields.cover', choice: 'frost.cover' },
   '/levels/floors/*': { label: 'levels.floor' },
   '/levels/floors/*/name': { label: 'dig.name' },
+  '/levels/floors/*/string': { label: 'strings.hangsOn', of: 'strings' },
+  '/levels/strings/*': { label: 'strings.one' },
+  '/levels/strings/*/name': { label: 'dig.name' },
   '/levels/floors/*/above': { label: 'fields.above', of: 'floors' },
   '/levels/floors/*/count': { label: 'fields.count' },
   '/levels/floors/*/landing': { label: 'fields.landing' },
@@ -318,6 +342,9 @@ export const WORDINGS = {
   '/beds/*/layers/*/compactor': { label: 'base.compactor' },
   '/beds/*/layers/*/proven': { label: 'base.proven' },
   '/beds/*/layers/*/proven/trial': { label: 'base.trialName' },
+  '/pour/together/*': { label: 'pour.together' },
+  '/pour/together/*/name': { label: 'dig.name' },
+  '/pour/together/*/elements': { label: 'fields.elements' },
   '/pour/makeUp': { label: 'pour.makeUp', choice: 'pour.with' },
   '/prices/currency': { label: 'prices.currency' },
   '/elements/*': { label: 'fields.element' },
@@ -335,6 +362,15 @@ export const WORDINGS = {
   '/elements/*/use': { label: 'dig.use', choice: 'dig.uses' },
   '/elements/*/key': { label: 'dig.key' },
   '/elements/*/edge': { label: 'dig.edge' },
+  '/elements/*/hand': { label: 'dig.byHand' },
+  '/elements/*/string': { label: 'strings.hangsOn', of: 'strings' },
+  '/elements/*/founding': { label: 'slab.founding', choice: 'slab' },
+  '/elements/*/outfall': { label: 'drain.outfall' },
+  '/elements/*/outfall/where': { label: 'drain.where', choice: 'drain.outlets' },
+  '/elements/*/pipe': { label: 'drain.pipe' },
+  '/elements/*/wrapped': { label: 'drain.wrapped' },
+  '/elements/*/beam': { label: 'stoneFooting.beam' },
+  '/elements/*/old': { label: 'underpin.old' },
   '/elements/*/serves': { label: 'fields.serves', of: 'elements' },
 } as const satisfies Record<string, Wording>;
 

@@ -21,10 +21,12 @@ export type {
   Instruction,
   LogLayer,
   Machine,
+  Obstruction,
   Plan,
   SiteArea,
   SitePath,
   SoilEntry,
+  StringLine,
   SurfaceSpec,
   Truck,
 } from './schema.ts';

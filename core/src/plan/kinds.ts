@@ -1,7 +1,13 @@
 /** Words a plan chooses among, apart from those a stage brings itself. */
 export const SUPPORTS = ['slope', 'bench', 'shore'] as const;
 export type Support = (typeof SUPPORTS)[number];
-export const STRIP_USES = ['footing', 'drain'] as const;
+export const STRIP_USES = ['footing', 'drain', 'stone'] as const;
+/** What decides how deep a slab goes: the rules for footings, or its floor with a bed that frost cannot lift. */
+export const FOUNDINGS = ['depth', 'floor'] as const;
+/** Where a drain's water goes. */
+export const OUTLETS = ['daylight', 'ditch', 'sump'] as const;
+/** What breaks an obstruction. */
+export const BREAKERS = ['hand', 'hammer'] as const;
 export const RULE_SETS = ['cautious', 'us', 'own'] as const;
 export const AREA_USES = ['spoil', 'topsoil', 'stone'] as const;
 export const ELEMENT_KINDS = ['strip', 'pad', 'raft', 'box', 'ramp', 'underpin'] as const;

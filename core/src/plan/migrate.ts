@@ -298,7 +298,8 @@ function toSixth(plan: Json): Json {
 
 /**
  * 6 → 7: the one bed and the one blinding become the layers of a named bed that every element stands
- * on, a drain too: its own stone takes the bed's room, so nothing is dug or placed otherwise.
+ * on, a drain too: its own stone takes the bed's room, so nothing is dug or placed otherwise. One string,
+ * nothing dug by hand, nothing in the way, old walls not known, slabs as deep as footings: as before.
  */
 function toSeventh(plan: Json): Json {
   const { bed: before, pour: poured, ...rest } = plan;
@@ -336,13 +337,32 @@ function toSeventh(plan: Json): Json {
       layer(`layer-${layers.length + 1}`, { ...object(blinding), material: 'lean', purpose: 'level' }),
     );
   const bed = layers.length > 0 ? 'bed-1' : null;
+  const added: Readonly<Record<string, Json>> = {
+    strip: { outfall: null, pipe: null, wrapped: false, beam: null },
+    underpin: { old: null },
+    raft: { founding: 'depth' },
+  };
+  const mapped = (value: unknown, change: (one: Json) => Json) =>
+    Array.isArray(value) ? list(value).map(change) : value;
+  const ground = object(plan.ground);
+  const levels = object(plan.levels);
   return {
     ...rest,
-    pour,
+    pour: { ...pour, together: [] },
     beds: bed === null ? [] : [{ id: bed, name: 'B1', layers, onOldBase: false, cloth: null }],
-    elements: Array.isArray(plan.elements)
-      ? list(plan.elements).map((element) => ({ ...element, bed: element.kind === 'ramp' ? null : bed }))
-      : plan.elements,
+    ground: { ...ground, obstructions: [] },
+    levels: {
+      ...levels,
+      strings: [],
+      floors: mapped(levels.floors, (floor) => ({ ...floor, string: null })),
+    },
+    elements: mapped(plan.elements, (element) => ({
+      ...element,
+      bed: element.kind === 'ramp' ? null : bed,
+      hand: false,
+      string: null,
+      ...added[typeof element.kind === 'string' ? element.kind : ''],
+    })),
   };
 }
 

@@ -6,10 +6,11 @@ import Type, { type Static } from 'typebox';
 import { BED_MATERIAL_IDS, LAYER_PURPOSES } from '../catalogue/bed-materials.ts';
 import { COMPACTOR_IDS } from '../catalogue/compactors.ts';
 import { MATERIAL_IDS } from '../catalogue/materials.ts';
+import { OBSTRUCTION_KINDS } from '../catalogue/obstructions.ts';
 import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../catalogue/soils.ts';
 import { ELEMENT_SCHEMAS, type Element } from './elements.ts';
 import { FIELDS } from './fields.ts';
-import { AREA_USES, RULE_SETS, SUPPORTS } from './kinds.ts';
+import { AREA_USES, BREAKERS, RULE_SETS, SUPPORTS } from './kinds.ts';
 import { CLOCK, MOST_ELEMENTS, MOST_LOGS, MOST_SPOTS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
 
@@ -113,6 +114,22 @@ const Hazard = object({
   projection: orNull(num('/ground/hazards/*/projection')),
 });
 
+/** Something that has to be broken out of the dig: its room is dug with the rest, its material is its own. */
+const Obstruction = object({
+  id,
+  name,
+  kind: oneOf(OBSTRUCTION_KINDS),
+  /** In the ground, m³. */
+  volume: num('/ground/obstructions/*/volume'),
+  by: oneOf(BREAKERS),
+  /** m³ broken an hour; density and swell. Null: typical for the kind. */
+  rate: orNull(num('/ground/obstructions/*/rate')),
+  density: orNull(num('/ground/obstructions/*/density')),
+  swell: orNull(num('/ground/obstructions/*/swell')),
+  /** What it lies in the way of; null: the dig as a whole. */
+  element: orNull(id),
+});
+
 const Layer = object({
   id,
   name,
@@ -129,6 +146,8 @@ const Floor = object({
   /** Finished level; or, when `above` names another floor, the height over that one. */
   level: num('/levels/floors/*/level'),
   above: orNull(id),
+  /** The string it hangs on; null: the job's. */
+  string: orNull(id),
   /** Down: the floor decides the footing. Up: the footing stands where the ground says. */
   count: oneOf(['down', 'up'] as const),
   /** When courses do not come out even: go deeper, cut a course, or lay a thicker bed. */
@@ -238,6 +257,7 @@ export const PlanSchema = object({
     /** Highest water level of the year, when known. */
     waterHigh: orNull(num('/ground/waterHigh')),
     hazards: Type.Array(Hazard, { maxItems: 60 }),
+    obstructions: Type.Array(Obstruction, { maxItems: 60 }),
     frost: object({
       local: orNull(num('/ground/frost/local')),
       climate: orNull(
@@ -276,6 +296,8 @@ export const PlanSchema = object({
   }),
   levels: object({
     string: num('/levels/string'),
+    /** Others beside the job's, each with its level. */
+    strings: Type.Array(object({ id, name, level: num('/levels/strings/*/level') }), { maxItems: 8 }),
     floors: Type.Array(Floor, { maxItems: 8 }),
     /** The soil the footings must stand in, and how far into it. */
     bearing: orNull(object({ soil: id, embedment: num('/levels/bearing/embedment') })),
@@ -411,6 +433,11 @@ export const PlanSchema = object({
     /** The plant's order step and its truck. */
     step: num('/pour/step'),
     truck: num('/pour/truck'),
+    /** What is cast together, by name; what is in none is cast with its like. */
+    together: Type.Array(
+      object({ id, name, elements: Type.Array(id, { minItems: 1, maxItems: MOST_ELEMENTS }) }),
+      { maxItems: 40 },
+    ),
     /** What a bottom dug low is made up with. */
     makeUp: oneOf(['stone', 'lean', 'concrete'] as const),
   }),
@@ -442,6 +469,8 @@ export type SurfaceSpec = Plan['ground']['surface'];
 export type FloorSpec = Plan['levels']['floors'][number];
 export type FloorLayer = FloorSpec['layers'][number];
 export type Instruction = Plan['levels']['instructions'][number];
+export type Obstruction = Static<typeof Obstruction>;
+export type StringLine = Plan['levels']['strings'][number];
 export type Bed = Static<typeof Bed>;
 export type BedLayer = Static<typeof BedLayer>;
 export type Truck = Plan['spoil']['trucks'][number];

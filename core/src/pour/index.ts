@@ -1,2 +1,4 @@
+export * from './floors.ts';
 export { castOf } from './kinds.ts';
 export * from './place.ts';
+export * from './pours.ts';

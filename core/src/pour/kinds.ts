@@ -1,8 +1,8 @@
 /** What is cast on every kind of element: one row a kind. Levels in m over the element's underside. */
+import type { BedMaterialId } from '../catalogue/index.ts';
 import { framePieces } from '../dig/bottoms.ts';
 import type { Polygon } from '../geometry/index.ts';
-import type { Element, ElementOf } from '../plan/elements.ts';
-import type { RunElement } from '../plan/forms.ts';
+import type { Element, ElementOf, Strip } from '../plan/elements.ts';
 import type { ElementKind } from '../plan/kinds.ts';
 import { outlinePieces } from '../setout/index.ts';
 
@@ -18,30 +18,48 @@ interface Cast<E extends Element> {
   readonly carries: (element: E) => boolean;
   /** From the underside of its slab to the top of what is cast: a box's whole height. */
   readonly height: (element: E) => number;
+  /** Thickness of its slab. */
+  readonly slab: (element: E) => number;
   /** How far its slab lies over the underside: an edge is turned down under it. */
   readonly rise: (element: E) => number;
   /** Stone laid on its bottom instead of the bed, m; null: the bed's. */
   readonly stone: (element: E) => number | null;
+  /** What that stone is of where no bed says. */
+  readonly stoneOf: (element: E) => BedMaterialId;
+  /** How wide its concrete is where it is not the footing's width, m; null: it is. */
+  readonly across: (element: E) => number | null;
   /** What is left hollow in what is cast. */
   readonly hollows: (element: E) => readonly Piece[];
   /** What is cast beside the slab. */
   readonly more: (element: E) => readonly Piece[];
 }
 
+/** Width of what takes no room where others do, m. */
+export const NO_WIDTH = 1e-6;
+
 const plain = <E extends Element>(): Cast<E> => ({
   carries: () => true,
   height: (e) => e.thickness,
+  slab: (e) => e.thickness,
   rise: () => 0,
   stone: () => null,
+  stoneOf: () => 'crushed',
+  across: () => null,
   hollows: () => [],
   more: () => [],
 });
 
 const CASTS: { readonly [K in ElementKind]: Cast<ElementOf[K]> } = {
   strip: {
-    ...plain<RunElement>(),
+    ...plain<Strip>(),
     carries: (e) => e.use !== 'drain',
-    stone: (e) => (e.use === 'drain' ? e.thickness : null),
+    // A stone footing's concrete is the beam on its stone.
+    height: (e) => (e.use === 'stone' ? (e.beam?.height ?? 0) : e.thickness),
+    slab: (e) => (e.use === 'stone' ? (e.beam?.height ?? 0) : e.thickness),
+    rise: (e) => (e.use === 'stone' ? e.thickness : 0),
+    stone: (e) => (e.use === 'footing' ? null : e.thickness),
+    stoneOf: (e) => (e.use === 'stone' ? 'crushed' : 'clear'),
+    across: (e) => (e.use === 'stone' ? (e.beam?.width ?? NO_WIDTH) : null),
   },
   underpin: plain(),
   pad: plain(),

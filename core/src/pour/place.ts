@@ -4,31 +4,43 @@
  */
 
 import type { LaidLayer } from '../base/beds.ts';
+import type { Excavation } from '../dig/excavate.ts';
 import type { Founded } from '../dig/founded.ts';
 import { type Solid, volumeUnder, volumeUnderLevel } from '../dig/solid.ts';
 import { splitByStretch } from '../dig/stretches.ts';
+import { oldWallOf } from '../dig/underpin.ts';
 import { bottomOf, roomOf } from '../dig/width.ts';
 import { boxOf, intersect, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
 import type { Surface } from '../ground/surface.ts';
+import { belowSlab } from '../levels/slab.ts';
 import type { Stepped } from '../levels/steps.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import type { Element, Pad } from '../plan/elements.ts';
 import { isOutlined, isRun } from '../plan/forms.ts';
 import type { Bed, Plan } from '../plan/schema.ts';
-import { footingPieces, footprints, outlinePieces, segmentsOf, sizesOf } from '../setout/index.ts';
-import { castOf, type Piece } from './kinds.ts';
+import {
+  axisLength,
+  footingPieces,
+  footprints,
+  outlinePieces,
+  segmentsOf,
+  sizesOf,
+} from '../setout/index.ts';
+import { castOf, NO_WIDTH, type Piece } from './kinds.ts';
 
 /** Thickness lost to an uneven surface under the blinding, m. */
 const IRREGULARITY = { stone: 0.02, soil: 0.01 } as const;
 
-/** Half the width of what takes no room where others do, m. */
-const NO_WIDTH = 0.5e-6;
-
 export interface Placed {
   /** Compacted stone, m³, by element: its bed's and a drain's own. */
   readonly stone: readonly number[];
-  /** A drain's own stone, m³, by element. */
-  readonly drains: readonly number[];
+  /** Stone of drains and stone footings, m³, by element, less the pipes in it; and the pipes. */
+  readonly ownStone: readonly number[];
+  readonly pipes: readonly number[];
+  /** Layers of floors between slabs and their beds, m³. */
+  readonly underSlabs: number;
+  /** Dry pack between new concrete and old walls, m³. */
+  readonly packs: number;
   /** The layers of each element's bed, from formation up. */
   readonly layers: readonly (readonly LaidLayer[])[];
   /** Fill of bottoms dug low, m³, in whatever the plan makes them up with. */
@@ -56,17 +68,24 @@ export interface FootingPiece {
 const lifted = (floor: Linear, by: number): Linear => ({ a: floor.a, b: floor.b, c: floor.c + by });
 /** Width concrete takes: the form's, or for trench-fill what the bucket dug. */
 const concreteWidth = (plan: Plan, element: Element): number =>
+  castOf(element).across(element) ?? footingWidth(plan, element);
+const footingWidth = (plan: Plan, element: Element): number =>
   element.method === 'trenchFill' ? bottomOf(plan, element).width.dug : sizesOf(element).across;
 
 /** From the underside of its slab to the top of what is cast: a box's whole height, else the thickness. */
 export const heightOf = (element: Element): number => castOf(element).height(element);
+
+/** Level of the top of all that is cast. */
+export const topOver = (element: Element, underside: number): number =>
+  underside + castOf(element).rise(element) + heightOf(element);
 
 const padPlan = (pad: Pad, across: number, along: number): readonly [number, number] =>
   pad.length >= pad.width ? [along, across] : [across, along];
 
 /** Concrete of each strip and pad in plan. */
 function concretePieces(plan: Plan): Polygon[][] {
-  if (plan.elements.every((e) => e.method === 'formed')) return footingPieces(plan.elements);
+  if (plan.elements.every((e) => e.method === 'formed' && castOf(e).across(e) === null))
+    return footingPieces(plan.elements);
   const filled = footprints(
     plan.elements,
     (e) => ({ half: concreteWidth(plan, e) / 2, end: 0 }),
@@ -89,12 +108,12 @@ function layerPieces(plan: Plan, reachOf: Reach): Polygon[][] {
     (e) => {
       const reach = reachOf(e);
       return reach === null
-        ? { half: NO_WIDTH, end: 0 }
-        : { half: concreteWidth(plan, e) / 2 + reach, end: reach };
+        ? { half: NO_WIDTH / 2, end: 0 }
+        : { half: footingWidth(plan, e) / 2 + reach, end: reach };
     },
     (pad) => {
       const reach = reachOf(pad);
-      if (reach === null) return [2 * NO_WIDTH, 2 * NO_WIDTH];
+      if (reach === null) return [NO_WIDTH, NO_WIDTH];
       if (pad.method === 'formed') return [pad.length + 2 * reach, pad.width + 2 * reach];
       return padPlan(pad, concreteWidth(plan, pad), bottomOf(plan, pad).length ?? pad.length);
     },
@@ -167,7 +186,8 @@ interface Ground {
 interface Filled {
   /** m³ of every layer that goes to the dug faces, by element. */
   readonly layers: readonly number[][];
-  readonly drains: readonly number[];
+  readonly ownStone: readonly number[];
+  readonly pipes: readonly number[];
   /** What makes up the bottoms dug low. */
   readonly makeUp: number;
 }
@@ -176,7 +196,7 @@ interface Filled {
 function filled({ plan, solid, founded }: Ground): Filled {
   const beds = founded.map(({ element }) => bedOf(plan, element));
   const layers = beds.map((bed) => (bed?.layers ?? []).map(() => 0));
-  const drains = founded.map(() => 0);
+  const ownStone = founded.map(() => 0);
   let makeUp = 0;
   // Stone and make-up follow the bottom they lie on: benches read it off the part below them.
   const floors = new Map<number, Linear>();
@@ -191,7 +211,7 @@ function filled({ plan, solid, founded }: Ground): Filled {
     let below = element.low > 0 ? under(needed) : 0;
     makeUp += below;
     if (own !== null) {
-      if (own > 0) drains[part.owner]! += under(lifted(needed, own)) - below;
+      if (own > 0) ownStone[part.owner]! += under(lifted(needed, own)) - below;
       return;
     }
     let height = 0;
@@ -202,12 +222,26 @@ function filled({ plan, solid, founded }: Ground): Filled {
       below = to;
     });
   });
-  return { layers, drains, makeUp };
+  // Under an old wall every layer takes the bottoms of the bays.
+  founded.forEach(({ element, live }, i) => {
+    const old = live ? oldWallOf(element) : null;
+    if (!old || element.kind !== 'underpin') return;
+    beds[i]?.layers.forEach((layer, j) => {
+      layers[i]![j]! += old.thickness * axisLength(element) * layer.thickness;
+    });
+  });
+  // A pipe takes its room from the stone round it; never more than there is.
+  const pipes = founded.map(({ element, live }, i) =>
+    live && element.kind === 'strip' && element.pipe
+      ? Math.min(ownStone[i]!, (Math.PI / 4) * element.pipe.diameter ** 2 * axisLength(element))
+      : 0,
+  );
+  return { layers, ownStone: ownStone.map((volume, i) => volume - pipes[i]!), pipes, makeUp };
 }
 
 interface Placing extends Prism {
   readonly owner: number;
-  readonly what: 'concrete' | 'layer' | 'stem' | 'void';
+  readonly what: 'concrete' | 'layer' | 'floor' | 'stem' | 'void';
   /** Of a layer: which of the bed's. */
   readonly layer?: number;
 }
@@ -230,8 +264,8 @@ function besides({ plan, founded }: Ground): Placing[] {
     if (!key) return out;
     const pieces = footprints(
       plan.elements,
-      (e) => ({ half: e === element ? key.width / 2 : NO_WIDTH, end: 0 }),
-      () => [2 * NO_WIDTH, 2 * NO_WIDTH],
+      (e) => ({ half: e === element ? key.width / 2 : NO_WIDTH / 2, end: 0 }),
+      () => [NO_WIDTH, NO_WIDTH],
     )[owner]!;
     for (const piece of splitByStretch(element, pieces, steps))
       out.push({
@@ -248,7 +282,7 @@ function besides({ plan, founded }: Ground): Placing[] {
 /** Layers that stop short of the dug faces, the uppermost first. */
 function layerPrisms({ plan, founded }: Ground): Placing[] {
   const beds = founded.map(({ element, live }) =>
-    live && castOf(element).carries(element) ? bedOf(plan, element) : null,
+    live && castOf(element).carries(element) && !oldWallOf(element) ? bedOf(plan, element) : null,
   );
   const most = Math.max(0, ...beds.map((bed) => bed?.layers.length ?? 0));
   return Array.from({ length: most }, (_, i) => most - 1 - i).flatMap((j) => {
@@ -285,7 +319,7 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
   ): Placing[] =>
     pieces.flatMap((list, owner) => {
       const { element, live, undersides } = founded[owner]!;
-      if (!live || !castOf(element).carries(element)) return [];
+      if (!live || oldWallOf(element) || !castOf(element).carries(element)) return [];
       return list.map(({ plan: piece, stretch }) => {
         const [bottom, top] = span(element, undersides[stretch]!, piece);
         return { plan: piece, bottom, top, owner, what };
@@ -305,8 +339,15 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
         : [],
     ),
     ...layerPrisms(ground),
+    ...footings.flatMap((list, owner): Placing[] => {
+      const { element, live, undersides } = founded[owner]!;
+      const below = live ? belowSlab(plan, element) : 0;
+      if (below === 0) return [];
+      const top = undersides[0]! + castOf(element).rise(element);
+      return list.map(({ plan: piece }) => ({ plan: piece, bottom: top - below, top, owner, what: 'floor' }));
+    }),
     ...placed(split(founded, stemPieces(plan)), 'stem', (element, underside, piece) => {
-      const top = underside + heightOf(element);
+      const top = topOver(element, underside);
       return [top, element.stem > 0 ? Math.max(top, surface.level(...centroid(piece))) : top];
     }),
   ];
@@ -329,24 +370,35 @@ const laidLayers = (plan: Plan, bed: Bed | null, volumes: readonly number[]): La
   });
 
 /** Volumes placed in what was dug. */
-export function place(plan: Plan, surface: Surface, solid: Solid, founded: readonly Founded[]): Placed {
+export function place(
+  plan: Plan,
+  surface: Surface,
+  { solid, bays }: Pick<Excavation, 'solid' | 'bays'>,
+  founded: readonly Founded[],
+): Placed {
   const ground: Ground = { plan, surface, solid, founded };
   const wholeFootings = concretePieces(plan);
   const footings = split(founded, wholeFootings);
   const prisms = prismsOf(ground, wholeFootings, footings);
   const concrete = founded.map(() => 0);
-  const { layers: volumes, drains, makeUp } = filled(ground);
-  const sums = { stem: 0, void: 0 };
+  const { layers: volumes, ownStone, pipes, makeUp } = filled(ground);
+  const sums = { stem: 0, void: 0, floor: 0 };
   prismVolumes(prisms).forEach((volume, i) => {
     const { owner, what, layer } = prisms[i]!;
     if (what === 'concrete') concrete[owner]! += volume;
     else if (what === 'layer') volumes[owner]![layer!]! += volume;
     else sums[what] += volume;
   });
+  let packs = 0;
+  bays.forEach((own, i) => {
+    if (!own) return;
+    concrete[i]! += own.each.concrete * own.count;
+    packs += own.each.pack * own.count;
+  });
   // A box that stands out of the ground fills only what is below it.
   founded.forEach(({ element, live, undersides }, i) => {
     if (!live || castOf(element).hollows(element).length === 0) return;
-    const top = undersides[0]! + heightOf(element);
+    const top = topOver(element, undersides[0]!);
     for (const piece of footings[i]!) sums.void -= standingOut(surface, piece.plan, top);
   });
   const layers = founded.map(({ element }, i) => laidLayers(plan, bedOf(plan, element), volumes[i]!));
@@ -356,10 +408,13 @@ export function place(plan: Plan, surface: Surface, solid: Solid, founded: reado
     of.reduce((sum, laid) => sum + value(laid), 0);
   return {
     makeUp,
-    drains,
+    ownStone,
+    pipes,
+    underSlabs: sums.floor,
+    packs,
     layers,
     stone: layers.map(
-      (own, i) => drains[i]! + total(own, ({ layer, volume }) => (layerValues(layer).cast ? 0 : volume)),
+      (own, i) => ownStone[i]! + total(own, ({ layer, volume }) => (layerValues(layer).cast ? 0 : volume)),
     ),
     blindingArea: total(lean, ({ area }) => area),
     blinding: total(lean, ({ volume }) => volume),
@@ -373,7 +428,7 @@ export function place(plan: Plan, surface: Surface, solid: Solid, founded: reado
       if (!cast.carries(element)) return [];
       return list.map(({ plan: piece, stretch }) => {
         const underside = undersides[stretch]! + cast.rise(element);
-        return { plan: piece, underside, top: underside + element.thickness };
+        return { plan: piece, underside, top: underside + cast.slab(element) };
       });
     }),
   };

@@ -2,6 +2,7 @@ export * from './adjust.ts';
 export * from './bays.ts';
 export * from './boards.ts';
 export * from './corners.ts';
+export * from './fall.ts';
 export * from './footprint.ts';
 export * from './in-the-way.ts';
 export { outlineSizes, shapeOf } from './kinds.ts';

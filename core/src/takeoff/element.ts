@@ -3,9 +3,10 @@
  * adds its own. Levels and depths in m, volumes in m³, bank unless said.
  */
 import type { LaidLayer } from '../base/index.ts';
-import type { DigWidth, Founded, SideRule } from '../dig/index.ts';
+import type { DigWidth, Founded, SideRule, UnderBays } from '../dig/index.ts';
 import type { Polygon } from '../geometry/index.ts';
 import type { Layer } from '../ground/index.ts';
+import type { SlabFrost, StringLevel } from '../levels/index.ts';
 import type { Support } from '../plan/kinds.ts';
 import type { Bed } from '../plan/schema.ts';
 import type { FootingPiece } from '../pour/index.ts';
@@ -21,6 +22,8 @@ export interface Dug extends Founded {
   readonly volume: number;
   /** Volume by soil, by position in the plan's list. */
   readonly bySoil: readonly number[];
+  /** Of a run under an old wall: what is dug and cast in its bays. */
+  readonly bays: UnderBays | null;
   /** The bottom that is its own, m². */
   readonly bottomArea: number;
   /** The soils from the surface down at places of it. */
@@ -30,6 +33,10 @@ export interface Dug extends Founded {
 /** After placing: what stands in it. */
 export interface Built extends Dug {
   readonly stone: number;
+  /** The pipe in its stone, m³. */
+  readonly pipe: number;
+  /** Cloth round a drain's stone, m². */
+  readonly wrap: number;
   /** The bed it stands on, and its layers from formation up. */
   readonly bed: Bed | null;
   readonly layers: readonly LaidLayer[];
@@ -60,6 +67,8 @@ export interface ElementTakeoff extends Omit<Watered, 'dug' | 'pieces' | 'column
   /** Level needed under the whole stack, and level dug. */
   readonly formation: number;
   readonly dug: number;
+  /** The string it hangs on, and the level dug under it. */
+  readonly string: StringLevel;
   readonly fromString: number;
   readonly width: DigWidth;
   /** A pad's other bottom size; null for a strip. */
@@ -68,6 +77,8 @@ export interface ElementTakeoff extends Omit<Watered, 'dug' | 'pieces' | 'column
   readonly support: Support;
   readonly slope: number;
   readonly rule: SideRule;
+  /** Of a slab founded by its floor: how the frost stands to its bed; null where that is not known. */
+  readonly slab: SlabFrost | null;
   /** Left of its bottom for hand trim. */
   readonly trim: number;
   /** Axis length of a strip; long side of a pad. */

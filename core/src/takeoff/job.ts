@@ -9,9 +9,10 @@ import type { Frost, FrozenNow, GroundModel, Soil } from '../ground/index.ts';
 import type { Clash, FloorStack, Shallow } from '../levels/index.ts';
 import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import type { Placed } from '../pour/index.ts';
+import type { FloorTakeoff, Placed, Pour } from '../pour/index.ts';
 import type { Hole } from '../water/index.ts';
 import type { ElementTakeoff } from './element.ts';
+import type { BrokenOut } from './hand.ts';
 import type { SiteWork } from './site-work.ts';
 
 /** Everything worked out of a job; figures, cautions and checks are made from it. */
@@ -32,6 +33,16 @@ export interface Job {
   readonly spoil: Spoil;
   readonly work: SiteWork;
   readonly loads: readonly Loads[];
+  /** What is broken out of the dig: soil it stands in the place of, by position; its own loads. */
+  readonly broken: {
+    readonly items: readonly BrokenOut[];
+    readonly displaced: readonly number[];
+    readonly loads: number;
+  };
+  /** Of the floors that carry a slab: what is laid of each layer. */
+  readonly floors: readonly FloorTakeoff[];
+  /** What is cast together. */
+  readonly pours: readonly Pour[];
   readonly mixed: readonly { readonly truck: string; readonly loads: number }[];
   readonly pile: {
     readonly base: number;

@@ -21,6 +21,7 @@ import type { Soil } from '../ground/index.ts';
 import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { ElementTakeoff } from './element.ts';
+import { type HandDug, handDugElements } from './hand.ts';
 
 /** How sure a number of loads is. */
 export interface LoadChance {
@@ -69,13 +70,17 @@ export interface HandWork {
   readonly services: number;
   /** The last of every bottom. */
   readonly trim: number;
+  /** Elements no machine gets to. */
+  readonly elements: readonly HandDug[];
   readonly hours: number;
 }
 
-const handWork = (services: number, trim: number): HandWork => ({
+const handWork = (services: number, trim: number, elements: readonly HandDug[]): HandWork => ({
   services,
   trim,
-  hours: ((services + trim) * (1 + COMMON_SWELL)) / HAND_RATE,
+  elements,
+  hours:
+    ((services + trim) * (1 + COMMON_SWELL)) / HAND_RATE + elements.reduce((sum, own) => sum + own.hours, 0),
 });
 
 /** Nine in ten. */
@@ -84,7 +89,10 @@ const SURE = 0.9;
 const DEEP = 0.9;
 
 function machineWork({ plan, facts, soils, byStratum, elements, shares }: Digging): MachineWork[] {
-  const live = elements.filter((e) => e.live);
+  const live = elements.filter((e) => e.live && !e.element.hand);
+  const byHand = soils.map((_, i) =>
+    elements.reduce((sum, e) => sum + (e.live && e.element.hand ? (e.bySoil[i] ?? 0) : 0), 0),
+  );
   return plan.dig.machines.map((machine) => {
     const deepest = deepestReach(machine);
     const tooDeep = live.filter((e) => e.depth > deepest + 1e-6);
@@ -93,7 +101,7 @@ function machineWork({ plan, facts, soils, byStratum, elements, shares }: Diggin
     if (plan.ground.hazards.some((hazard) => hazard.kind === 'rock')) slowed.push('obstacle');
     if (plan.ground.hazards.some((hazard) => hazard.kind === 'crest')) slowed.push('crest');
     const strata = soils.flatMap((soil, i): StratumWork[] => {
-      const volume = byStratum[i]!;
+      const volume = byStratum[i]! - byHand[i]!;
       if (volume < 1e-6) return [];
       const days = facts.dug.get(machine.id) ?? [];
       const output = outputIn(machine, soil.layer.kind, soil.swell, days, false, slowed);
@@ -164,7 +172,11 @@ export function siteWork(digging: Digging): SiteWork {
     layDown: layDown(plan, dug, { spoil: spoil.keptLoose, topsoil }, repose, rulesOf(plan).setback),
     chances: chancesOf(plan, loads, spoil.hauledLoose, spoil.hauledMass),
     machines: machineWork(digging),
-    hand: handWork(byStratum.reduce((sum, volume) => sum + volume, 0) * shares.hand, trimmed),
+    hand: handWork(
+      byStratum.reduce((sum, volume) => sum + volume, 0) * shares.hand,
+      trimmed,
+      handDugElements(plan, elements, digging.soils),
+    ),
   };
 }
 

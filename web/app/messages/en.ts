@@ -6,6 +6,7 @@ import { board } from './en/board.ts';
 import { cautions } from './en/cautions.ts';
 import { desk } from './en/desk.ts';
 import { dig } from './en/dig.ts';
+import { founding } from './en/founding.ts';
 import { frost } from './en/frost.ts';
 import { ground } from './en/ground.ts';
 import { kinds } from './en/kinds.ts';
@@ -24,6 +25,7 @@ export const en = {
   ...desk,
   ...tally,
   ...kinds,
+  ...founding,
   ...ground,
   ...frost,
   ...setout,

@@ -6,6 +6,7 @@ import { board } from './es/board.ts';
 import { cautions } from './es/cautions.ts';
 import { desk } from './es/desk.ts';
 import { dig } from './es/dig.ts';
+import { founding } from './es/founding.ts';
 import { frost } from './es/frost.ts';
 import { ground } from './es/ground.ts';
 import { kinds } from './es/kinds.ts';
@@ -23,6 +24,7 @@ export const es: Messages = {
   ...desk,
   ...tally,
   ...kinds,
+  ...founding,
   ...ground,
   ...frost,
   ...setout,

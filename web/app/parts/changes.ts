@@ -70,6 +70,7 @@ export function changeText(t: Say, format: Format, plan: Plan, change: PlanChang
     floors: plan.levels.floors,
     machines: plan.dig.machines,
     beds: plan.beds,
+    strings: plan.levels.strings,
     elements: plan.elements,
   };
   const print = (value: unknown): string | null => {

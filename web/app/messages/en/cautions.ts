@@ -84,6 +84,38 @@ export const cautions = {
       title: '{{bed}}: stone of {{stone}} is too big for lifts of {{lift}}.',
       text: 'A lift should be at least four times the largest stone.',
     },
+    slabFrost: {
+      title: 'Frost comes through slab and bed into soil it lifts.',
+      text: 'It reaches {{reach}} under the top of the slab. The bed must be {{bed}}, {{short}} more than it is, or a board must keep the frost out: see Base.',
+    },
+    slabEngineer: {
+      title: 'A slab above the frost line waits for an engineer’s word.',
+      text: 'Sized for frost only. Bearing, edges and steel are a licensed engineer’s: record who said so, for this slab, under Levels.',
+    },
+    drainFlat: {
+      title: '{{drain}} has no fall to speak of: it works by head only.',
+      text: '{{stand}} of water must stand in it before any leaves, and then about {{flow}} for every metre it stands higher. Scrape silt out before stone goes in; it will not wash itself clean.',
+    },
+    drainCrosses: {
+      title: '{{drain}} crosses {{footing}}: {{clear}} between them.',
+      text: 'Dig the deeper one first. Under a footing the stone must not let soil out from below it; the engineer says how near is near enough.',
+    },
+    drainNowhere: {
+      title: 'A drain without an outfall only stores water.',
+      text: 'Say where it lets go, and how low: daylight, a ditch or a sump.',
+    },
+    underpinOpen: {
+      title: 'The old wall over this run is not known: it is counted as an open trench.',
+      text: 'Lay its underside bare at both ends, and enter it. Never dig under a wall from the surface, and no bay without the engineer’s release.',
+    },
+    stoneBeam: {
+      title: 'The top of the stone footing stands {{over}} over the ground: splash reaches the wall.',
+      text: 'Practice asks {{wanted}} under a wall of earth. Raise the plinth or keep the ground lower.',
+    },
+    handDeep: {
+      title: 'Too deep to throw out by hand.',
+      text: 'A stage or a bucket stands between: half as long again to twice. Nobody works alone, nor below unsupported sides.',
+    },
     compactorUnsuited: {
       title: '{{bed}}: this compactor does little for a layer with much fines.',
       text: 'A rammer, a heavy reversible plate or a trench roller does. The lift shown is what it manages in clean stone.',

@@ -49,6 +49,7 @@ export const dig = {
     uses: {
       footing: 'a wall',
       drain: 'a drain',
+      stone: 'a stone footing',
       underpin: 'underpinning',
     },
     drainWidth: 'Trench width',
@@ -59,6 +60,7 @@ export const dig = {
     bays_one: '{{count}} bay of',
     bays_other: '{{count}} bays of',
     bayNote: 'Dug pass by pass, each packed and cured before the next; the engineer releases every pass.',
+    byHand: 'Dug by hand',
     bay: 'Longest bay',
     key: 'Keyway under the base',
     keyWidth: 'Keyway width',

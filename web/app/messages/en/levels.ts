@@ -52,6 +52,8 @@ export const levels = {
     instruction: 'Engineer’s word',
     course: 'Whole courses',
     drawn: 'As drawn',
+    floor: 'Its floor',
+    outfall: 'Outfall',
   },
   decides: {
     title: 'Depth',
@@ -68,6 +70,8 @@ export const levels = {
     bare: 'The footing stands on the trimmed bottom.',
     course: 'Whole courses decide.',
     drawn: 'The drawing decides.',
+    floor: 'Its floor decides; frost is kept out by the bed.',
+    outfall: 'The outfall decides.',
   },
   material: {
     finish: 'Finish',

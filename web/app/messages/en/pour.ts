@@ -8,6 +8,7 @@ export const pour = {
     makeUp: 'Make up a low bottom with',
     with: { stone: 'stone', lean: 'lean concrete', concrete: 'more footing' },
     lean: 'Lean concrete',
+    together: 'Cast together',
     order: 'Order',
     waste: 'Waste',
     step: 'Plant’s step',

@@ -58,6 +58,20 @@ export const problems = {
     breaklineSpot: 'Breakline {{line}} goes through a spot that is not there.',
     climateOpen: 'Type a freezing index or import a record of temperatures.',
     shapeFalls: 'The winter’s shares must not fall.',
+    unknownString: 'There is no string “{{value}}”. Choose one of the job’s strings.',
+    underOld: 'The new underside, {{value}}, must lie below the old wall’s, {{max}}.',
+    bayLonger: 'A bay of {{value}} is longer than the run, {{max}}. Shorten it.',
+    outfallAbove:
+      'The outlet, {{value}}, lies above the head of the drain, {{max}}. Water does not climb: lower the outlet or raise the drain.',
+    pipeLarger:
+      'A pipe of {{value}} does not fit: {{max}} are left in the stone. Take a smaller pipe, or a wider, thicker surround.',
+    slabNoFloor: 'A slab founded by its floor needs a floor. Add one under Levels, or found it by depth.',
+    slabUnderFooting:
+      '“{{name}}” goes down to {{value}}, under the footing “{{other}}” at {{min}}. Thin its bed or deepen the footing.',
+    obstructionLarger: '“{{name}}”: {{value}} are more than is dug there, {{max}}.',
+    groupFloors:
+      '“{{name}}” is dug with group “{{group}}”, whose members carry another floor. Give it a group of its own, or the same floor.',
+    stringUnderGround: 'String “{{name}}”, {{value}}, lies under the ground, {{min}}. Raise it.',
     unknownBed: 'There is no bed “{{value}}”. Choose one of the job’s beds, or none.',
     layerUnderStone:
       '“{{name}}”: a layer of {{value}} is thinner than its largest stone, {{min}}. Lay it thicker or take finer stone.',

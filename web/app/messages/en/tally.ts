@@ -61,6 +61,8 @@ export const tally = {
     haulSoil: 'Leaves',
     loads: 'Loads by one truck',
     mixed: 'Fewest loads, mixed fleet',
+    brokenOut: 'Broken out',
+    brokenLoads: 'Loads of what is broken out',
     lifts: 'Lifts',
     stoneVolume: 'Stone to the dug faces',
     stoneMass: 'Stone by mass',

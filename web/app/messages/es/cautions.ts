@@ -93,6 +93,38 @@ export const cautions: Words<typeof english> = {
       title: '{{bed}}: piedra de {{stone}} es grande para capas de {{lift}}.',
       text: 'La capa debe ser al menos cuatro veces la piedra más grande.',
     },
+    slabFrost: {
+      title: 'La helada pasa losa y cama hasta suelo que levanta.',
+      text: 'Llega {{reach}} bajo la cara de la losa. La cama debe ser de {{bed}}, {{short}} más de lo que es, o una plancha aislante debe frenar la helada: vea Base.',
+    },
+    slabEngineer: {
+      title: 'Una losa sobre la línea de helada espera la palabra de un ingeniero.',
+      text: 'Calculada solo por helada. Apoyo, bordes y acero son de un ingeniero matriculado: anote quién lo dijo, para esta losa, en Niveles.',
+    },
+    drainFlat: {
+      title: '{{drain}} casi no tiene caída: solo trabaja por carga.',
+      text: 'Debe haber {{stand}} de agua antes de que salga algo, y después cerca de {{flow}} por cada metro que suba. Saque el barro antes de la piedra; no se limpia solo.',
+    },
+    drainCrosses: {
+      title: '{{drain}} cruza {{footing}}: {{clear}} entre los dos.',
+      text: 'Primero el más hondo. Bajo una zapata la piedra no debe dejar salir el suelo; el ingeniero dice cuánto es bastante cerca.',
+    },
+    drainNowhere: {
+      title: 'Un dren sin salida solo guarda agua.',
+      text: 'Diga dónde suelta y a qué nivel: al aire, a una zanja o a un pozo de bombeo.',
+    },
+    underpinOpen: {
+      title: 'No se conoce el muro viejo sobre este tramo: se cuenta como zanja abierta.',
+      text: 'Descubra su base en los dos extremos y anótela. Nunca cave bajo un muro desde la superficie, ni un batache sin el permiso del ingeniero.',
+    },
+    stoneBeam: {
+      title: 'La cara de la zapata de piedra queda {{over}} sobre el terreno: la salpicadura llega al muro.',
+      text: 'La práctica pide {{wanted}} bajo un muro de tierra. Suba el zócalo o baje el terreno.',
+    },
+    handDeep: {
+      title: 'Demasiado hondo para palear hacia afuera.',
+      text: 'Hace falta una plataforma o un balde: la mitad más o el doble. Nadie trabaja solo ni bajo caras sin sostén.',
+    },
     compactorUnsuited: {
       title: '{{bed}}: este compactador hace poco en una capa con muchos finos.',
       text: 'Sirve un vibroapisonador, una plancha reversible pesada o un rodillo de zanja. La capa indicada es la que logra en piedra limpia.',

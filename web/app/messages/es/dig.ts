@@ -51,6 +51,7 @@ export const dig: Words<typeof english> = {
     use: 'Lleva',
     uses: {
       footing: 'un muro',
+      stone: 'una zapata de piedra',
       drain: 'un drenaje',
       underpin: 'un recalce',
     },
@@ -62,6 +63,7 @@ export const dig: Words<typeof english> = {
     bays_one: '{{count}} batache de',
     bays_other: '{{count}} bataches de',
     bayNote: 'Por pasadas, cada una retacada y curada antes de la siguiente; el ingeniero libera cada una.',
+    byHand: 'A mano',
     bay: 'Bataches de hasta',
     key: 'Tacón bajo la base',
     keyWidth: 'Ancho del tacón',

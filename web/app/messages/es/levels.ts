@@ -55,6 +55,8 @@ export const levels: Words<typeof english> = {
     instruction: 'Palabra del ingeniero',
     course: 'Hiladas enteras',
     drawn: 'Según plano',
+    floor: 'Su piso',
+    outfall: 'La salida',
   },
   decides: {
     title: 'Profundidad',
@@ -71,6 +73,8 @@ export const levels: Words<typeof english> = {
     bare: 'La zapata apoya en el fondo perfilado.',
     course: 'Deciden las hiladas enteras.',
     drawn: 'Decide el plano.',
+    floor: 'Decide su piso; la cama frena la helada.',
+    outfall: 'Decide la salida.',
   },
   material: {
     finish: 'Acabado',

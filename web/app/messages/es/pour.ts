@@ -11,6 +11,7 @@ export const pour: Words<typeof english> = {
     makeUp: 'Recuperar un fondo pasado con',
     with: { stone: 'piedra', lean: 'hormigón pobre', concrete: 'más zapata' },
     lean: 'Hormigón pobre',
+    together: 'Colado junto',
     order: 'Pedido',
     waste: 'Desperdicio',
     step: 'Paso de planta',

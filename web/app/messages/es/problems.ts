@@ -59,6 +59,21 @@ export const problems: Words<typeof english> = {
     breaklineSpot: 'La línea de quiebre {{line}} pasa por un punto que no existe.',
     climateOpen: 'Escriba un índice de helada o importe temperaturas.',
     shapeFalls: 'Las partes del invierno no deben bajar.',
+    unknownString: 'No hay hilo «{{value}}». Elija uno de los de la obra.',
+    underOld: 'La base nueva, {{value}}, debe quedar bajo la del muro viejo, {{max}}.',
+    bayLonger: 'Un batache de {{value}} es más largo que el tramo, {{max}}. Acórtelo.',
+    outfallAbove:
+      'La salida, {{value}}, queda sobre el inicio del dren, {{max}}. El agua no sube: baje la salida o suba el dren.',
+    pipeLarger:
+      'Un caño de {{value}} no entra: quedan {{max}} en la piedra. Use uno menor, o más piedra alrededor.',
+    slabNoFloor:
+      'Una losa fundada por su piso necesita un piso. Agréguelo en Niveles, o fúndela por profundidad.',
+    slabUnderFooting:
+      '«{{name}}» baja a {{value}}, bajo la zapata «{{other}}» a {{min}}. Adelgace su cama o baje la zapata.',
+    obstructionLarger: '«{{name}}»: {{value}} es más de lo que allí se excava, {{max}}.',
+    groupFloors:
+      '«{{name}}» se excava con el grupo «{{group}}», que lleva otro piso. Déle un grupo propio o el mismo piso.',
+    stringUnderGround: 'El hilo «{{name}}», {{value}}, queda bajo el terreno, {{min}}. Súbalo.',
     unknownBed: 'No hay cama «{{value}}». Elija una de la obra, o ninguna.',
     layerUnderStone:
       '«{{name}}»: una capa de {{value}} es más delgada que su piedra mayor, {{min}}. Hágala más gruesa o use piedra más fina.',

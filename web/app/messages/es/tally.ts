@@ -64,6 +64,8 @@ export const tally: Words<typeof english> = {
     haulSoil: 'Sale',
     loads: 'Viajes con un camión',
     mixed: 'Menos viajes, flota mixta',
+    brokenOut: 'Roto y sacado',
+    brokenLoads: 'Viajes de lo roto',
     lifts: 'Capas',
     stoneVolume: 'Piedra hasta las caras',
     stoneMass: 'Piedra en peso',

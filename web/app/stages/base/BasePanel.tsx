@@ -11,6 +11,7 @@ import { Choice, TextField } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { AddLayer, Layers } from './BedLayers.tsx';
 import { addBed, bears, putAllOn, putOn, removeBed } from './beds.ts';
+import { FloorLayers } from './FloorLayers.tsx';
 
 export function BasePanel() {
   const { t } = useTranslation();
@@ -31,6 +32,7 @@ export function BasePanel() {
         </Small>
       )}
       {shown && <BedPanel key={shown.id} bed={shown} index={plan.beds.indexOf(shown)} />}
+      <FloorLayers />
       {plan.beds.length < 20 && (
         <Box pb={4}>
           <Button onClick={() => store.getState().edit((d) => addBed(d, element?.id ?? null))}>

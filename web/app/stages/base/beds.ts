@@ -7,6 +7,7 @@ import {
   newBed,
   newLayer,
 } from '@cimiento/core';
+import { current } from 'immer';
 import type { Draft } from '../../desk/store.ts';
 
 /** A footing that a bed is laid under without anyone asking: a drain brings its own stone. */
@@ -83,4 +84,27 @@ export function setThickness(draft: Draft, bed: string, at: number, thickness: n
 /** What a trial strip has shown, or that none has been made. */
 export function setProven(layer: BedLayer, lift: number | null, trial: string): void {
   layer.proven = lift === null ? null : { lift, trial };
+}
+
+/** More of the lowest layer under an element, so that its bed is so much thicker; a bed where there is none. */
+export function thicken(draft: Draft, element: string, by: number, name: string): void {
+  const target = draft.elements.find((one) => one.id === element);
+  if (!target) return;
+  const shared = draft.elements.some((one) => one.id !== element && one.bed === target.bed);
+  const before = draft.beds.find((bed) => bed.id === target.bed);
+  const up = (m: number) => Math.ceil(m / 0.005 - 1e-6) * 0.005;
+  if (!before || shared) {
+    // Others stand on it too: they keep theirs.
+    const bed = newBed(draft);
+    draft.beds.push(
+      before
+        ? { ...structuredClone(current(before)), id: bed.id, name: `${before.name} +` }
+        : { ...bed, name },
+    );
+    target.bed = bed.id;
+    const own = draft.beds.at(-1)!;
+    own.layers[0]!.thickness = up(before ? own.layers[0]!.thickness + by : by);
+    return;
+  }
+  before.layers[0]!.thickness = up(before.layers[0]!.thickness + by);
 }

@@ -1,6 +1,6 @@
 /** How wide and steep: the numbers of the thing picked, then what holds for the whole dig. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { type Element, FORMS, INCH, RULE_SETS, SUPPORTS } from '@cimiento/core';
+import { type Element, FORMS, INCH, RULE_SETS, SUPPORTS, stringFor } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -9,6 +9,7 @@ import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
+import { HandField } from './HandField.tsx';
 import { KindFields } from './kindFields.tsx';
 
 export function DigPanel() {
@@ -124,6 +125,7 @@ function Numbers({ element, index }: { element: Element; index: number }) {
           optional
         />
       )}
+      {FORMS[element.kind] !== 'ramp' && <HandField element={element} index={index} />}
       <details>
         <summary style={{ fontSize: '0.875rem', cursor: 'pointer' }}>{t('dig.more')}</summary>
         <Stack gap={2} pt={2}>
@@ -137,6 +139,7 @@ function Numbers({ element, index }: { element: Element; index: number }) {
             placeholder={plan.dig.handTrim ?? info?.trim}
             optional
           />
+          <StringChoice element={element} index={index} />
           {narrow && (
             <PlanField
               label={t(`dig.stem.${FORMS[element.kind] === 'pad' ? 'pad' : 'strip'}`)}
@@ -187,6 +190,39 @@ function Numbers({ element, index }: { element: Element; index: number }) {
         </Stack>
       </details>
     </Panel>
+  );
+}
+
+/** The string its depths are measured from. */
+function StringChoice({ element, index }: { element: Element; index: number }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const plan = useDesk((desk) => desk.plan);
+  const { strings, string } = plan.levels;
+  if (strings.length === 0) return null;
+  const floors = stringFor(plan, { ...element, string: null });
+  return (
+    <Choice
+      label={t('strings.hangsOn')}
+      value={element.string ?? ''}
+      options={[
+        {
+          value: '',
+          label:
+            floors.name === null
+              ? t('strings.own', { level: format.text(string, 'level') })
+              : t('strings.asFloor', { name: floors.name }),
+        },
+        ...strings.map((one) => ({ value: one.id, label: one.name })),
+      ]}
+      onChange={(value) =>
+        store.getState().edit((d) => {
+          const target = d.elements[index];
+          if (target) target.string = value === '' ? null : value;
+        })
+      }
+    />
   );
 }
 

@@ -1,7 +1,5 @@
 /** The sizes each kind of element has on screen: one row a kind. */
 import {
-  axisLength,
-  baysOf,
   type Element,
   type ElementKind,
   type ElementOf,
@@ -10,32 +8,17 @@ import {
   type Plan,
   STRIP_USES,
   type Strip,
-  startOf,
   type Underpin,
 } from '@cimiento/core';
 import type { FC } from 'react';
 import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
 import { Choice } from '../../parts/TextField.tsx';
-import { Fact, PlanField, Toggle } from '../fields.tsx';
-
-interface Own<E extends Element> {
-  readonly element: E;
-  readonly index: number;
-}
-const pathOf = ({ index }: { readonly index: number }) => `/elements/${index}`;
-
-/** Changes an element that is still of its kind. */
-function usePut<E extends Element>({ element, index }: Own<E>) {
-  const store = useDeskStore();
-  return (change: (e: E) => void) =>
-    store.getState().edit((d) => {
-      const target = d.elements[index];
-      if (target?.kind === element.kind) change(target as E);
-    });
-}
+import { PlanField, Toggle } from '../fields.tsx';
+import { DrainFields, StoneFields } from './DrainFields.tsx';
+import { type Own, pathOf, usePut } from './own.ts';
+import { SlabFields } from './SlabFields.tsx';
+import { UnderpinFields } from './UnderpinFields.tsx';
 
 /** What a run is for: carrying a wall, draining, or going under an old wall. */
 const USES = [...STRIP_USES, 'underpin'] as const;
@@ -46,9 +29,10 @@ function usedFor(plan: Plan, element: Strip | Underpin, use: Use): Strip | Under
   if (use !== 'underpin' && element.kind === 'strip') return { ...element, use };
   const { id, name, group, thickness, method, floor, stem, slope, room, bucket, low, trim, level, support } =
     element;
+  const { bed, hand, string } = element;
   const { points, closed, width, stepped, key } = element;
   const same = { id, name, group, thickness, method, floor, stem, slope, room, bucket, low, trim, level };
-  const run = { ...same, support, points, closed, width, stepped, key };
+  const run = { ...same, support, bed, hand, string, points, closed, width, stepped, key };
   return use === 'underpin'
     ? { ...newUnderpin(plan, points), ...run }
     : { ...newStrip(plan, points), ...run, use };
@@ -84,9 +68,13 @@ const StripFields: FC<Own<Strip>> = (own) => {
     <>
       <RunUse {...own} />
       <PlanField label={t(drain ? 'dig.drainWidth' : 'dig.width')} path={`${path}/width`} />
-      <PlanField label={t(drain ? 'dig.surround' : 'dig.thickness')} path={`${path}/thickness`} />
-      {drain && <PlanField hint={t('dig.fallHint')} path={`${path}/fall`} />}
-      {!drain && (
+      <PlanField
+        label={t(element.use === 'footing' ? 'dig.thickness' : 'dig.surround')}
+        path={`${path}/thickness`}
+      />
+      {drain && <DrainFields {...own} />}
+      {element.use === 'stone' && <StoneFields {...own} />}
+      {element.use === 'footing' && (
         <Toggle
           label={t('dig.key')}
           on={element.key !== null}
@@ -107,23 +95,14 @@ const StripFields: FC<Own<Strip>> = (own) => {
   );
 };
 
-const UnderpinFields: FC<Own<Underpin>> = (own) => {
-  const { t } = useTranslation();
-  const path = pathOf(own);
-  return (
-    <>
-      <RunUse {...own} />
-      <PlanField label={t('dig.width')} path={`${path}/width`} />
-      <PlanField label={t('dig.thickness')} path={`${path}/thickness`} />
-      <PlanField hint={t('dig.bayHint')} path={`${path}/bay`} />
-      <BayPasses run={axisLength(own.element)} longest={own.element.bay} />
-    </>
-  );
-};
-
 const FIELDS_OF: { readonly [K in ElementKind]: FC<Own<ElementOf[K]>> } = {
   strip: StripFields,
-  underpin: UnderpinFields,
+  underpin: (own) => (
+    <>
+      <RunUse {...own} />
+      <UnderpinFields {...own} />
+    </>
+  ),
   pad: (own) => {
     const { t } = useTranslation();
     const path = pathOf(own);
@@ -135,39 +114,7 @@ const FIELDS_OF: { readonly [K in ElementKind]: FC<Own<ElementOf[K]>> } = {
       </>
     );
   },
-  raft: (own) => {
-    const { t } = useTranslation();
-    const put = usePut(own);
-    const store = useDeskStore();
-    const path = pathOf(own);
-    const { edge } = own.element;
-    return (
-      <>
-        <PlanField label={t('dig.slab')} path={`${path}/thickness`} />
-        <Toggle
-          label={t('dig.edge')}
-          on={edge !== null}
-          onChange={(on) =>
-            put((e) => {
-              const { system } = store.getState().plan;
-              e.edge = on
-                ? {
-                    depth: startOf('/elements/*/edge/depth', system),
-                    width: startOf('/elements/*/edge/width', system),
-                  }
-                : null;
-            })
-          }
-        />
-        {edge && (
-          <>
-            <PlanField path={`${path}/edge/depth`} />
-            <PlanField path={`${path}/edge/width`} />
-          </>
-        )}
-      </>
-    );
-  },
+  raft: SlabFields,
   box: (own) => {
     const { t } = useTranslation();
     const path = pathOf(own);
@@ -196,21 +143,4 @@ const FIELDS_OF: { readonly [K in ElementKind]: FC<Own<ElementOf[K]>> } = {
 export function KindFields({ element, index }: Own<Element>) {
   const Fields = FIELDS_OF[element.kind] as FC<Own<Element>>;
   return <Fields element={element} index={index} />;
-}
-
-/** Bays of an underpinned run and the passes they are dug in. */
-function BayPasses({ run, longest }: { run: number; longest: number }) {
-  const { t } = useTranslation();
-  const format = useFormat();
-  const { count, length, passes } = baysOf(run, longest);
-  return (
-    <>
-      <Fact
-        label={t('dig.bays', { count })}
-        note={passes.map((pass) => pass.join(' ')).join(' · ')}
-        value={format.text(length, 'length')}
-      />
-      <Small>{t('dig.bayNote')}</Small>
-    </>
-  );
 }

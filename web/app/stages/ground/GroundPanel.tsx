@@ -8,6 +8,7 @@ import { Fact, Panel, PlanField } from '../fields.tsx';
 import { FrostPanel } from './FrostPanel.tsx';
 import { HazardsPanel } from './HazardsPanel.tsx';
 import { LogsPanel } from './LogsPanel.tsx';
+import { ObstructionsPanel } from './ObstructionsPanel.tsx';
 import { SoilsPanel } from './SoilsPanel.tsx';
 import { SurfacePanel } from './SurfacePanel.tsx';
 
@@ -19,6 +20,7 @@ export function GroundPanel() {
       <SoilsPanel />
       <WaterLevels />
       <HazardsPanel />
+      <ObstructionsPanel />
       <FrostPanel />
     </>
   );

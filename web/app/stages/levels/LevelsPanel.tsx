@@ -1,6 +1,6 @@
 /** How deep from the string: string, floors, bearing, cover, steps, neighbours, the engineer's word. */
 import { Box, Flex } from '@chakra-ui/react';
-import { isAssumed, isRun } from '@cimiento/core';
+import { type FloorSpec, isAssumed, isRun } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -13,6 +13,7 @@ import { addFloor, removeFloor } from './floors.ts';
 import { InstructionsPanel } from './InstructionsPanel.tsx';
 import { RuleCosts } from './RuleCosts.tsx';
 import { ShallowPanel } from './ShallowPanel.tsx';
+import { StringsPanel } from './StringsPanel.tsx';
 
 export function LevelsPanel() {
   const { t } = useTranslation();
@@ -41,6 +42,7 @@ export function LevelsPanel() {
           optional
         />
       </Panel>
+      <StringsPanel />
       <Bearing />
       <Floors />
       <Carries />
@@ -143,6 +145,7 @@ function Floors() {
                 }
               />
             )}
+            <FloorString floor={floor} index={i} />
             <PlanField
               label={t(floor.above === null ? 'levels.floorLevel' : 'levels.floorOver')}
               path={`/levels/floors/${i}/level`}
@@ -193,6 +196,29 @@ function Floors() {
         </Button>
       )}
     </Panel>
+  );
+}
+
+/** The string a floor hangs on, when there are several. */
+function FloorString({ floor, index }: { floor: FloorSpec; index: number }) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const strings = useDesk((desk) => desk.plan.levels.strings);
+  if (strings.length === 0) return null;
+  return (
+    <Choice
+      label={t('strings.hangsOn')}
+      value={floor.string ?? ''}
+      options={[
+        { value: '', label: t('strings.job') },
+        ...strings.map((one) => ({ value: one.id, label: one.name })),
+      ]}
+      onChange={(value) =>
+        store.getState().edit((d) => {
+          d.levels.floors[index]!.string = value === '' ? null : value;
+        })
+      }
+    />
   );
 }
 

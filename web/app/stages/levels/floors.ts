@@ -16,6 +16,7 @@ export function addFloor(draft: Draft, name: string, slab: string): string {
     name,
     level: floors[0] ? floors[0].level : Math.round((string - 0.15) * 1000) / 1000,
     above: null,
+    string: null,
     count: 'down',
     landing: 'deepen',
     layers: [{ id: 'layer-1', name: slab, material: 'slab', thickness: 0.12, joint: null }],

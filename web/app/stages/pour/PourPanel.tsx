@@ -7,6 +7,7 @@ import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
+import { PoursPanel } from './PoursPanel.tsx';
 
 export function PourPanel() {
   const { t } = useTranslation();
@@ -18,6 +19,7 @@ export function PourPanel() {
   const typical = Math.max(0, ...elements.flatMap((e) => e.layers.map((layer) => layer.unevenness)));
   return (
     <>
+      <PoursPanel />
       <Panel title={t('pour.blinding')}>
         <Small fontSize="sm">{t('pour.inBeds')}</Small>
         <PlanField

@@ -1,0 +1,128 @@
+/** What slabs, drains, old walls and people who dig must hear: founded, drained, dug otherwise than a trench. */
+import { edges, intersect } from '../geometry/index.ts';
+import { fallOf } from '../setout/index.ts';
+import { all, type Case, type CautionRow, EPS, type Finding, least, most } from './case.ts';
+
+const slabs = ({ live }: Case) =>
+  live.filter((e) => e.element.kind === 'raft' && e.element.founding === 'floor');
+const drains = ({ live }: Case) =>
+  live.filter((e) => e.element.kind === 'strip' && e.element.use === 'drain');
+
+/** Falls under this only drain by head. */
+const FLAT = 0.001;
+/** Water through clean 20 mm stone, m/s, typical. */
+const STONE_K = 0.2;
+
+/** Level of an element's bottom at a place, m; the lowest when it is nowhere there. */
+function bottomAt({ job: { solid } }: Case, index: number, x: number, y: number, lowest: number): number {
+  const part = solid.parts.find((one) => one.owner === index && one.fills);
+  return part ? part.floor.a * x + part.floor.b * y + part.floor.c : lowest;
+}
+
+/** Where a drain passes a footing: over it, under it, or through it. */
+function crossings(at: Case): Finding[] {
+  return drains(at).flatMap((drain) =>
+    at.live.flatMap((other): Finding[] => {
+      if (other.index === drain.index || other.footings.length === 0) return [];
+      for (const { plan, underside, top } of other.footings)
+        for (const bottom of drain.bottoms) {
+          const shared = intersect(plan, edges(bottom));
+          if (shared.length < 6) continue;
+          const n = shared.length / 2;
+          let [x, y] = [0, 0];
+          for (let i = 0; i < shared.length; i += 2) {
+            x += shared[i]! / n;
+            y += shared[i + 1]! / n;
+          }
+          const low = bottomAt(at, drain.index, x, y, drain.dug);
+          const [under, over] = [underside - (low + drain.element.thickness), low - top];
+          const clear = Math.max(under, over);
+          return [
+            {
+              elements: [drain.id, other.id],
+              names: { drain: drain.element.name, footing: other.element.name },
+              values: { clear: [Math.max(0, clear), 'size'] },
+              ...(clear < -EPS && { weight: 'stop' as const }),
+            },
+          ];
+        }
+      return [];
+    }),
+  );
+}
+
+export const KIND_CAUTIONS = {
+  // Frost reaches soil it lifts: more bed, or a board.
+  slabFrost: {
+    weight: 'stop',
+    find: (at) => {
+      const lifted = slabs(at).filter((e) => e.slab?.lifts);
+      return all(lifted, () => ({
+        short: [most(lifted, (e) => e.slab!.short), 'size'],
+        bed: [most(lifted, (e) => e.slab!.bed), 'size'],
+        reach: [most(lifted, (e) => e.slab!.reach), 'size'],
+      }));
+    },
+  },
+  // It stands above the frost line on purpose: an engineer says so, by name, or it waits.
+  slabEngineer: {
+    weight: 'stop',
+    find: (at) =>
+      all(
+        slabs(at).filter(
+          (e) => !at.job.plan.levels.instructions.some((word) => word.elements.includes(e.id)),
+        ),
+      ),
+  },
+  drainFlat: {
+    weight: 'warn',
+    find: (at) =>
+      drains(at).flatMap((e): Finding[] => {
+        if (e.element.kind !== 'strip' || !e.element.outfall) return [];
+        const { pipe, width, thickness } = e.element;
+        if (Math.abs(fallOf(e.element)) >= FLAT) return [];
+        return [
+          {
+            elements: [e.id],
+            names: { drain: e.element.name },
+            values: {
+              stand: [pipe?.bedding ?? 0, 'size'],
+              // Darcy: a metre of head over the length of the drain.
+              flow: [(STONE_K * width * thickness) / Math.max(1, e.length), 'flow'],
+            },
+          },
+        ];
+      }),
+  },
+  drainCrosses: { weight: 'warn', find: crossings },
+  drainNowhere: {
+    weight: 'warn',
+    find: (at) => all(drains(at).filter((e) => e.element.kind === 'strip' && e.element.outfall === null)),
+  },
+  underpinOpen: {
+    weight: 'stop',
+    find: ({ live }) => all(live.filter((e) => e.element.kind === 'underpin' && e.element.old === null)),
+  },
+  stoneBeam: {
+    weight: 'warn',
+    find: ({ live }) => {
+      const low = live.filter(
+        (e) => e.element.kind === 'strip' && e.element.use === 'stone' && e.top < e.groundHigh + PLINTH - EPS,
+      );
+      return all(low, () => ({
+        over: [least(low, (e) => e.top - e.groundHigh), 'size'],
+        wanted: [PLINTH, 'size'],
+      }));
+    },
+  },
+  handDeep: {
+    weight: 'warn',
+    find: ({ live, job: { work } }) => {
+      const staged = work.hand.elements.filter((one) => one.staged).map((one) => one.id);
+      return all(live.filter((e) => staged.includes(e.id)));
+    },
+  },
+} as const satisfies Record<string, CautionRow>;
+
+/** A plinth over the ground against splash, m: practice. */
+const PLINTH = 0.45;

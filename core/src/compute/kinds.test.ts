@@ -1,0 +1,500 @@
+/** Elements founded and dug by their own kind: worked examples, each by hand. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { validatePlan } from '../door/validate.ts';
+import { newUnderpin } from '../plan/blank.ts';
+import type { Element, Underpin } from '../plan/elements.ts';
+import type { Plan } from '../plan/schema.ts';
+import { bedded, named, pad, plainPlan, raft, soilsDown, stone, strip, unbalanced } from '../testing.ts';
+import { compute } from './compute.ts';
+
+const box = (w: number, h: number) =>
+  [
+    [0, 0],
+    [w, 0],
+    [w, h],
+    [0, h],
+  ] as const;
+const floor = (level: number, layers: Plan['levels']['floors'][number]['layers'] = []) => ({
+  id: 'f',
+  name: 'F',
+  level,
+  above: null,
+  string: null,
+  count: 'down' as const,
+  landing: 'deepen' as const,
+  layers,
+});
+const layer = (id: string, material: 'slab' | 'insulation' | 'sand' | 'stone', thickness: number) => ({
+  id,
+  name: id,
+  material,
+  thickness,
+  joint: null,
+});
+const job = (change: (p: Plan) => void) =>
+  compute(
+    plainPlan((p) => {
+      p.dig.slope = 0;
+      p.dig.room = 0;
+      change(p);
+    }),
+  );
+const problems = (change: (p: Plan) => void) => {
+  const read = validatePlan(JSON.parse(JSON.stringify(plainPlan(change))));
+  return read.ok ? [] : read.problems.map(({ code, path }) => `${path} ${code}`);
+};
+
+describe('a slab founded by its floor', () => {
+  const slab = (p: Plan, more: Partial<Parameters<typeof raft>[1]> = {}) => {
+    p.ground.frost.local = 0.95;
+    p.levels.floors = [floor(100)];
+    soilsDown(p, ['a', 'silt', 0]);
+    p.elements = named(raft(box(6, 8), { thickness: 0.15, edge: null, founding: 'floor', ...more }));
+    bedded(p, stone(0.3));
+  };
+  it('of 6 × 8 m on 300 mm of stone digs 0.45 m, not to frost', () => {
+    const takeoff = job(slab);
+    expect(takeoff.elements[0]!.formation).toBeCloseTo(99.55, 9);
+    expect(takeoff.elements[0]!.decision).toMatchObject({ governs: 'floor' });
+    expect(takeoff.figures.dig.value).toBeCloseTo(48 * 0.45, 9);
+    expect(takeoff.concrete.neat).toBeCloseTo(48 * 0.15, 9);
+    const below = job((p) => slab(p, { founding: 'depth' }));
+    expect(below.elements[0]!.formation).toBeCloseTo(100 - 0.95 - 0.1 - 0.3, 9);
+  });
+  it('0.15 thick wants 0.80 of bed where the frost reaches 0.95, and is held until then', () => {
+    const takeoff = job(slab);
+    expect(takeoff.elements[0]!.slab).toMatchObject({ lifts: true, board: null });
+    expect(takeoff.elements[0]!.slab!.bed).toBeCloseTo(0.8, 9);
+    expect(takeoff.elements[0]!.slab!.short).toBeCloseTo(0.5, 9);
+    const codes = (t: typeof takeoff) => t.cautions.map((c) => c.code);
+    expect(codes(takeoff)).toEqual(expect.arrayContaining(['slabFrost', 'slabEngineer']));
+    const deep = job((p) => {
+      slab(p);
+      bedded(p, stone(0.8));
+    });
+    expect(deep.elements[0]!.slab!.short).toBeCloseTo(0, 9);
+    expect(codes(deep)).not.toContain('slabFrost');
+    const said = job((p) => {
+      slab(p);
+      p.levels.instructions = [
+        { id: 'w', level: null, width: 0.9, who: 'Eng. Sol', when: '', why: '', elements: ['E1'] },
+      ];
+    });
+    expect(codes(said)).not.toContain('slabEngineer');
+  });
+  it('does not lift where the soil under it holds no ice', () => {
+    const takeoff = job((p) => {
+      slab(p);
+      soilsDown(p, ['a', 'gravel', 0]);
+    });
+    expect(takeoff.elements[0]!.slab).toMatchObject({ lifts: false });
+  });
+  it('needs less bed with a board, as the winter goes through it', () => {
+    const winter = { index: 700, days: 110, mean: 5, nFactor: 0.8, record: [], shape: [] };
+    const bed = (board: number) =>
+      job((p) => {
+        slab(p);
+        p.ground.frost.climate = winter;
+        p.levels.floors = [
+          floor(100, [layer('s', 'slab', 0.15), ...(board > 0 ? [layer('b', 'insulation', board)] : [])]),
+        ];
+      }).elements[0]!.slab!.bed;
+    expect(bed(0.05)).toBeLessThan(bed(0));
+    expect(bed(0.1)).toBeLessThanOrEqual(bed(0.05));
+  });
+  it('lies in its floor: layers above it are under the level, those below are dug for', () => {
+    const takeoff = job((p) => {
+      slab(p);
+      p.levels.floors = [
+        floor(100, [layer('a', 'sand', 0.05), layer('s', 'slab', 0.15), layer('i', 'insulation', 0.1)]),
+      ];
+    });
+    const [own] = takeoff.elements;
+    expect(own!.top).toBeCloseTo(99.95, 9);
+    expect(own!.underside).toBeCloseTo(99.8, 9);
+    expect(own!.formation).toBeCloseTo(99.4, 9);
+    // Dug 28.8; in it 300 mm of stone, 100 of board, 150 of concrete: 50 mm of sand lie over it.
+    expect(takeoff.spoil.backfill).toBeCloseTo(48 * (0.6 - 0.3 - 0.1 - 0.15), 9);
+    expect(takeoff.floors[0]!.layers.map((l) => [l.layer.id, l.volume, l.sheets])).toEqual([
+      ['a', expect.closeTo(2.4, 9), null],
+      ['i', expect.closeTo(4.8, 9), Math.ceil((48 * 1.05) / 2.88)],
+    ]);
+  });
+  it('without a floor is named at its field', () => {
+    expect(
+      problems((p) => {
+        slab(p);
+        p.levels.floors = [];
+      }),
+    ).toEqual(['/elements/0/founding slabNoFloor']);
+  });
+  it('deeper than the footing beside it is named', () => {
+    const takeoff = job((p) => {
+      slab(p);
+      p.elements = named(
+        ...p.elements,
+        strip(
+          [
+            [0, 2],
+            [6, 2],
+          ],
+          { level: 99.8 },
+        ),
+      );
+      p.ground.frost.local = 0.1;
+      p.elements[0]!.bed = 'bed-1';
+    });
+    expect(takeoff.problems.map((problem) => problem.code)).toContain('slabUnderFooting');
+  });
+});
+
+describe('a floor inside', () => {
+  it('of 63 m² stripped 0.20 is 12.6 m³ in the ground and 15.75 loose; 28.8 m² of stone at 0.15 are 4.32 m³', () => {
+    const stripped = job((p) => {
+      p.levels.floors = [floor(99.95)];
+      soilsDown(p, ['a', 'silt', 0]);
+      p.ground.soils[0]!.values.swell = 0.25;
+      p.elements = named(raft(box(9, 7), { thickness: 0.15, edge: null, founding: 'floor' }));
+    });
+    expect(stripped.figures.dig.value).toBeCloseTo(12.6, 9);
+    expect(stripped.spoil.loose).toBeCloseTo(15.75, 9);
+    const laid = job((p) => {
+      p.levels.floors = [floor(100)];
+      p.elements = named(raft(box(7.2, 4), { thickness: 0.1, edge: null, founding: 'floor' }));
+      bedded(p, stone(0.15));
+    });
+    expect(laid.stone.volume).toBeCloseTo(4.32, 9);
+  });
+  it('is dug once where a trench crosses it', () => {
+    const takeoff = job((p) => {
+      p.levels.floors = [floor(100)];
+      p.elements = named(
+        raft(box(6, 8), { thickness: 0.15, edge: null, founding: 'floor' }),
+        strip(
+          [
+            [0, 4],
+            [6, 4],
+          ],
+          { level: 99.4, thickness: 0.3 },
+        ),
+      );
+      p.ground.frost.local = 0.1;
+      p.ground.frost.margin = 0;
+      p.dig.buckets = [0.6];
+    });
+    // The slab's 0.15 everywhere, the trench's other 0.45 in its own 6 × 0.6.
+    expect(takeoff.figures.dig.value).toBeCloseTo(48 * 0.15 + 6 * 0.6 * 0.45, 9);
+  });
+});
+
+describe('a drain founded by its outfall', () => {
+  const drain = (more: Partial<Parameters<typeof strip>[1]> = {}) =>
+    strip(
+      [
+        [0, 0],
+        [20, 0],
+      ],
+      {
+        use: 'drain',
+        width: 0.4,
+        thickness: 0.35,
+        outfall: { level: 98.25, head: 98.4, where: 'daylight' },
+        pipe: { diameter: 0.11, bedding: 0 },
+        ...more,
+      },
+    );
+  const laid = (more: Partial<Parameters<typeof strip>[1]> = {}) =>
+    job((p) => {
+      p.dig.buckets = [0.4];
+      p.elements = named(drain(more));
+    });
+  it('from 98.40 to 98.25 over 20 m falls 0.75 %, and takes 2.61 m³ of stone round a 110 mm pipe', () => {
+    const takeoff = laid();
+    expect(takeoff.elements[0]!.decision).toMatchObject({ governs: 'outfall' });
+    expect(takeoff.elements[0]!.dug).toBeCloseTo(98.25, 9);
+    const part = takeoff.solid.parts[0]!.floor;
+    expect(-part.a).toBeCloseTo(0.0075, 9);
+    expect(takeoff.stone.volume).toBeCloseTo(0.4 * 0.35 * 20 - (Math.PI / 4) * 0.11 ** 2 * 20, 9);
+    expect(takeoff.stone.volume).toBeCloseTo(2.61, 2);
+    // Trench 0.4 wide from 100 down to 98.325 on the whole.
+    expect(takeoff.figures.dig.value).toBeCloseTo(20 * 0.4 * 1.675, 9);
+    expect(unbalanced(takeoff)).toEqual([]);
+  });
+  it('is dug for no bed and no frost, and lies the pipe on its bedding', () => {
+    const takeoff = laid({ pipe: { diameter: 0.11, bedding: 0.05 } });
+    expect(takeoff.elements[0]!.dug).toBeCloseTo(98.2, 9);
+  });
+  it('without a fall works by head, and says what must stand', () => {
+    const flat = laid({ outfall: { level: 98.25, head: 98.255, where: 'ditch' } });
+    expect(flat.cautions.map((c) => c.code)).toContain('drainFlat');
+    expect(laid().cautions.map((c) => c.code)).not.toContain('drainFlat');
+  });
+  it('names what it crosses with the clearance', () => {
+    const takeoff = job((p) => {
+      p.elements = named(drain(), pad(10, 0, 1, 1, { level: 99, thickness: 0.3 }));
+      p.ground.frost.local = 0.1;
+    });
+    const crossing = takeoff.cautions.find((c) => c.code === 'drainCrosses')!;
+    // Halfway the bottom is at 98.325, the stone's top at 98.675, the pad's underside at 99.
+    expect(crossing.values!.clear![0]).toBeCloseTo(99 - 98.675, 6);
+    expect(crossing.weight).toBe('warn');
+  });
+  it('that cannot run is named at its field', () => {
+    const of = (more: Partial<Parameters<typeof strip>[1]>) =>
+      problems((p) => {
+        p.elements = named(drain(more));
+      });
+    expect(of({})).toEqual([]);
+    expect(of({ outfall: { level: 98.5, head: 98.4, where: 'sump' } })).toEqual([
+      '/elements/0/outfall/level outfallAbove',
+    ]);
+    expect(of({ pipe: { diameter: 0.45, bedding: 0 } })).toEqual(['/elements/0/pipe/diameter pipeLarger']);
+    expect(of({ pipe: { diameter: 0.34, bedding: 0.05 } })).toEqual(['/elements/0/pipe/diameter pipeLarger']);
+  });
+});
+
+describe('a stone footing', () => {
+  it('carries on its stone and casts only its beam', () => {
+    const takeoff = job((p) => {
+      p.dig.buckets = [0.5];
+      p.elements = named(
+        strip(
+          [
+            [0, 0],
+            [10, 0],
+          ],
+          { use: 'stone', width: 0.5, thickness: 0.7, beam: { width: 0.3, height: 0.4 }, stem: 0 },
+        ),
+      );
+    });
+    const [own] = takeoff.elements;
+    expect(own!.underside).toBeCloseTo(99, 9);
+    expect(own!.top).toBeCloseTo(99 + 0.7 + 0.4, 9);
+    expect(takeoff.stone.volume).toBeCloseTo(10 * 0.5 * 0.7, 9);
+    expect(takeoff.concrete.neat).toBeCloseTo(10 * 0.3 * 0.4, 9);
+    expect(takeoff.lean.volume).toBe(0);
+  });
+});
+
+describe('a run under an old wall', () => {
+  const run = (p: Plan, more: Partial<Underpin> = {}): Element => ({
+    ...newUnderpin(p, [
+      [0, 0],
+      [9.6, 0],
+    ]),
+    width: 0.6,
+    bay: 1.1,
+    level: 98.3,
+    old: { underside: 99.4, thickness: 0.6, inside: 99.8, access: 1, gap: 0.075 },
+    ...more,
+  });
+  const under = (more: Partial<Underpin> = {}) =>
+    job((p) => {
+      p.elements = named(run(p, more));
+    });
+  it('9.60 long in bays of at most 1.10: 9 of 1.067, passes 1 4 7, 0.704 m³ under the wall each', () => {
+    const { bays } = under().elements[0]!;
+    expect(bays!.count).toBe(9);
+    expect(bays!.length).toBeCloseTo(1.0667, 4);
+    expect(bays!.passes[0]).toEqual([1, 4, 7]);
+    expect(bays!.each.soil).toBeCloseTo(0.704, 9);
+    expect(bays!.each.access).toBeCloseTo(1 * (9.6 / 9) * 1.5, 9);
+    expect(bays!.each.concrete).toBeCloseTo(0.6 * (9.6 / 9) * (1.1 - 0.075), 9);
+    expect(bays!.each.pack).toBeCloseTo(0.6 * (9.6 / 9) * 0.075, 9);
+  });
+  it('opens nothing at the surface; its soil is dug, split by stratum, and filled again but for what is cast', () => {
+    const takeoff = under();
+    expect(takeoff.areas.opening).toBe(0);
+    expect(takeoff.elements[0]!.openings).toEqual([]);
+    const dug = 9.6 * (0.6 * 1.1 + 1 * 1.5);
+    expect(takeoff.figures.dig.value).toBeCloseTo(dug, 9);
+    expect(takeoff.spoil.strata.reduce((sum, s) => sum + s.bank, 0)).toBeCloseTo(dug, 9);
+    expect(takeoff.concrete.neat).toBeCloseTo(9.6 * 0.6 * 1.025, 9);
+    expect(takeoff.spoil.backfill).toBeCloseTo(9.6 * 1.5, 9);
+    expect(unbalanced(takeoff)).toEqual([]);
+  });
+  it('is an open trench while nobody knows the wall, and says so', () => {
+    const takeoff = under({ old: null });
+    expect(takeoff.areas.opening).toBeGreaterThan(5);
+    expect(takeoff.cautions.map((c) => c.code)).toContain('underpinOpen');
+  });
+  it('no deeper than the old wall, or with a bay longer than itself, is named', () => {
+    const of = (more: Partial<Underpin>) =>
+      problems((p) => {
+        p.elements = named(run(p, more));
+      });
+    expect(of({})).toEqual([]);
+    expect(of({ level: 99.5 })).toEqual(['/elements/0/level underOld']);
+    expect(
+      of({
+        points: [
+          [0, 0],
+          [0.9, 0],
+        ],
+      }),
+    ).toEqual(['/elements/0/bay bayLonger']);
+    expect(of({ bay: 0 })).toEqual(['/elements/0/bay range']);
+  });
+  it('is the same wherever it lies', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -3, max: 3, noNaN: true }),
+        fc.double({ min: -200, max: 200, noNaN: true }),
+        (angle, x) => {
+          const [c, s] = [Math.cos(angle), Math.sin(angle)];
+          const turned = under({
+            points: [
+              [x, 5],
+              [x + 9.6 * c, 5 + 9.6 * s],
+            ],
+          });
+          expect(turned.figures.dig.value).toBeCloseTo(under().figures.dig.value, 6);
+        },
+      ),
+      { numRuns: 10 },
+    );
+  });
+});
+
+describe('dug by hand', () => {
+  it('4.0 m³ with a quarter of swell at 0.6 loose m³ an hour are 8.33 hours of one person', () => {
+    const takeoff = job((p) => {
+      soilsDown(p, ['a', 'silt', 0]);
+      p.ground.soils[0]!.values.swell = 0.25;
+      p.elements = named(pad(0, 0, 2, 2, { hand: true }), pad(9, 0, 2, 2));
+    });
+    const [own] = takeoff.work.hand.elements;
+    expect(own).toMatchObject({ id: 'E1', staged: false, barrow: null });
+    expect(own!.bank).toBeCloseTo(4, 9);
+    expect(own!.hours).toBeCloseTo(8.3333, 4);
+    // The machine has the other pad only.
+    expect(takeoff.work.machines[0]!.strata.reduce((sum, s) => sum + s.volume, 0)).toBeCloseTo(4, 9);
+  });
+});
+
+describe('something in the way', () => {
+  const broken = (more: Partial<Plan['ground']['obstructions'][number]> = {}) =>
+    job((p) => {
+      soilsDown(p, ['a', 'silt', 0]);
+      p.elements = named(pad(0, 0, 4, 4));
+      p.ground.obstructions = [
+        {
+          id: 'o',
+          name: 'Old slab',
+          kind: 'slab',
+          volume: 3.1,
+          by: 'hammer',
+          rate: null,
+          density: 2400,
+          swell: 0.6,
+          element: null,
+          ...more,
+        },
+      ];
+    });
+  it('of old concrete, 3.1 m³, is 4.96 m³ loose and 7.44 t, its own load, and no backfill', () => {
+    const takeoff = broken();
+    const [item] = takeoff.broken.items;
+    expect(item!.loose).toBeCloseTo(4.96, 9);
+    expect(item!.mass).toBeCloseTo(7440, 9);
+    expect(takeoff.broken.loads).toBe(1);
+    expect(takeoff.figures.dig.value).toBeCloseTo(16, 9);
+    expect(takeoff.spoil.strata[0]!.bank).toBeCloseTo(16 - 3.1, 9);
+    expect(unbalanced(takeoff)).toEqual([]);
+  });
+  it('larger than the dig is named with the dig', () => {
+    expect(broken({ volume: 20 }).problems).toMatchObject([
+      { code: 'obstructionLarger', path: '/ground/obstructions/0/volume', value: 20 },
+    ]);
+  });
+});
+
+describe('several strings', () => {
+  const strings = (p: Plan) => {
+    p.levels.string = 100.3;
+    p.levels.strings = [
+      { id: 's1', name: 'Low', level: 99.85 },
+      { id: 's2', name: 'Lowest', level: 99.55 },
+    ];
+    p.levels.floors = [
+      floor(100),
+      { ...floor(99.55), id: 'g', string: 's1' },
+      { ...floor(99.25), id: 'h', string: 's2' },
+    ];
+    p.elements = named(
+      pad(0, 0, 1, 1, { floor: 'f', level: 98 }),
+      pad(4, 0, 1, 1, { floor: 'g', level: 98 }),
+      pad(8, 0, 1, 1, { floor: 'h', level: 98 }),
+      pad(12, 0, 1, 1, { floor: 'h', string: 's1', level: 98 }),
+    );
+  };
+  it('300 mm over floors at 0, −450 and −750: each depth from its own', () => {
+    const takeoff = job(strings);
+    expect(takeoff.elements.map((e) => e.string.id)).toEqual([null, 's1', 's2', 's1']);
+    takeoff.elements.forEach((e) => {
+      expect(e.fromString).toBeCloseTo(e.string.level - e.dug, 12);
+    });
+    expect(takeoff.elements[2]!.fromString).toBeCloseTo(99.55 - takeoff.elements[2]!.dug, 9);
+  });
+  it('that are not there, or lie in the ground, are named', () => {
+    expect(
+      problems((p) => {
+        strings(p);
+        p.elements[0]!.string = 'gone';
+      }),
+    ).toEqual(['/elements/0/string unknownString']);
+    const low = job((p) => {
+      strings(p);
+      p.levels.strings[0]!.level = 97;
+    });
+    expect(low.problems.map((problem) => `${problem.path} ${problem.code}`)).toContain(
+      '/levels/strings/0/level stringUnderGround',
+    );
+  });
+});
+
+describe('pours', () => {
+  it('are strips, pads and slabs each by themselves, unless somebody says what is cast together', () => {
+    const parts = (p: Plan) => {
+      p.levels.floors = [floor(100)];
+      p.elements = named(
+        strip([
+          [0, 0],
+          [10, 0],
+        ]),
+        pad(0, 10, 1, 1),
+        raft(box(3, 3), { founding: 'floor', edge: null }),
+      );
+      p.elements = p.elements.map((e) =>
+        e.kind === 'raft' ? { ...e, outline: e.outline.map(([x, y]) => [x, y + 20] as const) } : e,
+      );
+    };
+    const alone = job(parts);
+    expect(alone.pours.map((pour) => [pour.kind, pour.elements])).toEqual([
+      ['footings', ['E1']],
+      ['pads', ['E2']],
+      ['slabs', ['E3']],
+    ]);
+    const neat = alone.pours.reduce((sum, pour) => sum + pour.neat, 0);
+    expect(neat).toBeCloseTo(alone.concrete.neat, 9);
+    const together = job((p) => {
+      parts(p);
+      p.pour.together = [{ id: 'm', name: 'Monday', elements: ['E1', 'E3', 'E1'] }];
+    });
+    expect(together.pours.map((pour) => [pour.name, pour.elements])).toEqual([
+      ['Monday', ['E1', 'E3']],
+      [null, ['E2']],
+    ]);
+    expect(together.pours.reduce((sum, pour) => sum + pour.neat, 0)).toBeCloseTo(neat, 9);
+  });
+  it('without parts, or of what is not there, are refused', () => {
+    const of = (elements: string[]) =>
+      problems((p) => {
+        p.elements = named(pad(0, 0, 1, 1));
+        p.pour.together = [{ id: 'm', name: 'M', elements }];
+      });
+    expect(of([])).toEqual(['/pour/together/0/elements tooFew']);
+    expect(of(['gone'])).toEqual(['/pour/together/0/elements/0 unknownElement']);
+  });
+});

@@ -1,0 +1,83 @@
+/** What is laid of the floors that slabs on the ground carry: every layer by area, volume, mass, sheets. */
+import { BED_MATERIALS } from '../catalogue/bed-materials.ts';
+import { floorOf, isFloorSlab } from '../levels/index.ts';
+import type { Element } from '../plan/elements.ts';
+import type { FloorLayer, FloorSpec, Plan } from '../plan/schema.ts';
+
+/** A sheet of board, m²; laps of membrane and offcuts of board, share: typical. */
+const SHEET = 1.2 * 2.4;
+const OFFCUT = 0.05;
+const LAP = 0.1;
+
+export interface FloorLayerTakeoff {
+  readonly layer: FloorLayer;
+  /** m² covered; of membrane and board what is bought, with laps and offcuts. */
+  readonly area: number;
+  readonly bought: number;
+  readonly volume: number;
+  /** kg; null for what is not weighed. */
+  readonly mass: number | null;
+  /** Boards of 1.2 × 2.4 m; null for what does not come in sheets. */
+  readonly sheets: number | null;
+}
+
+export interface FloorTakeoff {
+  readonly floor: FloorSpec;
+  readonly elements: readonly string[];
+  readonly area: number;
+  /** m round the slabs: edge board. */
+  readonly edge: number;
+  readonly layers: readonly FloorLayerTakeoff[];
+}
+
+const areaOf = (outline: readonly (readonly [number, number])[]) =>
+  Math.abs(
+    outline.reduce((sum, [x, y], i) => {
+      const [px, py] = outline[(i + 1) % outline.length]!;
+      return sum + x * py - px * y;
+    }, 0) / 2,
+  );
+const round = (outline: readonly (readonly [number, number])[]) =>
+  outline.reduce((sum, [x, y], i) => {
+    const [px, py] = outline[(i + 1) % outline.length]!;
+    return sum + Math.hypot(px - x, py - y);
+  }, 0);
+
+function layerOf(layer: FloorLayer, area: number): FloorLayerTakeoff {
+  const { material, thickness } = layer;
+  const volume = area * thickness;
+  const board = material === 'insulation';
+  const bought = area * (1 + (material === 'membrane' ? LAP : board ? OFFCUT : 0));
+  const weighed =
+    material === 'sand' ? BED_MATERIALS.sand : material === 'stone' ? BED_MATERIALS.hardcore : null;
+  return {
+    layer,
+    area,
+    bought,
+    volume,
+    mass: weighed && volume * weighed.density,
+    sheets: board ? Math.ceil(bought / SHEET - 1e-9) : null,
+  };
+}
+
+/** Floors with the slabs that carry them, by the inside of each slab's outline. */
+export function floorTakeoffs(plan: Plan, live: (element: Element) => boolean): FloorTakeoff[] {
+  const slabs = plan.elements.filter(isFloorSlab).filter(live);
+  return plan.levels.floors.flatMap((floor) => {
+    const own = slabs.filter((slab) => floorOf(plan, slab)?.id === floor.id);
+    if (own.length === 0) return [];
+    const area = own.reduce((sum, slab) => sum + areaOf(slab.outline), 0);
+    return [
+      {
+        floor,
+        elements: own.map((slab) => slab.id),
+        area,
+        edge: own.reduce((sum, slab) => sum + round(slab.outline), 0),
+        // The slab itself is concrete, counted with it.
+        layers: floor.layers
+          .filter((layer) => layer.joint === null && layer.material !== 'slab')
+          .map((layer) => layerOf(layer, area)),
+      },
+    ];
+  });
+}

@@ -1,0 +1,102 @@
+/** What people dig and break: hours, what they throw and wheel, and what is broken out of the dig. */
+import { OBSTRUCTIONS } from '../catalogue/obstructions.ts';
+import { COMMON_SWELL } from '../catalogue/soils.ts';
+import { HAND_RATE } from '../dig/index.ts';
+import type { Origin } from '../findings/index.ts';
+import type { Soil } from '../ground/index.ts';
+import type { Obstruction, Plan } from '../plan/schema.ts';
+import { shapeOf } from '../setout/index.ts';
+import type { ElementTakeoff } from './element.ts';
+
+/** Deeper than this nobody throws out: a stage or a bucket stands between, m. */
+const THROW = 1.5;
+/** Hours from a stage over hours from a shovel: 1.5–2, typical. */
+const STAGED = 1.75;
+/** A barrow, m³; a walk, m/min; loading and tipping, min: typical. */
+const BARROW = { body: 0.06, walk: 50, load: 1.5 } as const;
+
+/** An element dug by hand. */
+export interface HandDug {
+  readonly id: string;
+  /** Bank and loose m³. */
+  readonly bank: number;
+  readonly loose: number;
+  /** Person-hours of digging; from a stage when it is too deep to throw. */
+  readonly hours: number;
+  readonly staged: boolean;
+  /** Barrow trips, m to the nearest heap, and hours of wheeling; null without a lay-down area. */
+  readonly barrow: { readonly trips: number; readonly distance: number; readonly hours: number } | null;
+}
+
+/** m in plan from an element to the middle of the nearest heap. */
+function toHeap(plan: Plan, { element }: ElementTakeoff): number | null {
+  const [x, y] = shapeOf(element).label(element);
+  const away = plan.site.areas
+    .filter((area) => area.use === 'spoil')
+    .map(({ points }) => {
+      const n = points.length;
+      const [cx, cy] = points.reduce(([sx, sy], p) => [sx + p[0] / n, sy + p[1] / n], [0, 0]);
+      return Math.hypot(cx - x, cy - y);
+    });
+  return away.length > 0 ? Math.min(...away) : null;
+}
+
+/** Elements marked to be dug by hand. @param rate loose m³ a person and hour */
+export function handDugElements(
+  plan: Plan,
+  elements: readonly ElementTakeoff[],
+  soils: readonly Soil[],
+  rate = HAND_RATE,
+): HandDug[] {
+  return elements
+    .filter((e) => e.live && e.element.hand && e.volume > 0)
+    .map((e): HandDug => {
+      const loose = e.bySoil.reduce(
+        (sum, bank, i) => sum + bank * (1 + (soils[i]?.swell ?? COMMON_SWELL)),
+        0,
+      );
+      const staged = e.depth > THROW;
+      const distance = toHeap(plan, e);
+      const trips = Math.ceil(loose / BARROW.body - 1e-9);
+      return {
+        id: e.id,
+        bank: e.volume,
+        loose,
+        hours: (loose / rate) * (staged ? STAGED : 1),
+        staged,
+        barrow:
+          distance === null
+            ? null
+            : { trips, distance, hours: (trips * ((2 * distance) / BARROW.walk + BARROW.load)) / 60 },
+      };
+    });
+}
+
+/** Something broken out: how much it is in place and in the truck, and the hours it takes. */
+export interface BrokenOut {
+  readonly obstruction: Obstruction;
+  readonly volume: number;
+  readonly loose: number;
+  readonly mass: number;
+  readonly hours: number;
+  /** Where rate, density and swell come from. */
+  readonly from: { readonly rate: Origin; readonly density: Origin; readonly swell: Origin };
+}
+
+const told = (value: number | null): Origin => (value === null ? 'typical' : 'typed');
+
+/** What stands in the way, broken out. */
+export function brokenOut(obstructions: readonly Obstruction[]): BrokenOut[] {
+  return obstructions.map((obstruction): BrokenOut => {
+    const { kind, volume, by, rate, density, swell } = obstruction;
+    const typical = OBSTRUCTIONS[kind];
+    return {
+      obstruction,
+      volume,
+      loose: volume * (1 + (swell ?? typical.swell)),
+      mass: volume * (density ?? typical.density),
+      hours: volume / (rate ?? typical.rate[by]),
+      from: { rate: told(rate), density: told(density), swell: told(swell) },
+    };
+  });
+}

@@ -1,0 +1,139 @@
+/** A drain: where it lets go, its fall, its pipe and the stone round it; a stone footing: pipe and beam. */
+import { fallOf, OUTLETS, type Strip, startOf } from '@cimiento/core';
+import { useDesk } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
+import { Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { Choice } from '../../parts/TextField.tsx';
+import { Fact, PlanField, Toggle } from '../fields.tsx';
+import { type Own, pathOf, usePut } from './own.ts';
+
+export function DrainFields(own: Own<Strip>) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const put = usePut(own);
+  const { element } = own;
+  const path = pathOf(own);
+  const { outfall } = element;
+  const info = useTakeoff().elements[own.index];
+  return (
+    <>
+      <Toggle
+        label={t('drain.has')}
+        on={outfall !== null}
+        onChange={(on) =>
+          put((e) => {
+            // As low as it is dug now: it stays where it is until somebody says otherwise.
+            const level = Math.round((info?.dug ?? 0) * 1000) / 1000 + (e.pipe?.bedding ?? 0);
+            e.outfall = on ? { level, head: null, where: 'daylight' } : null;
+          })
+        }
+      />
+      {outfall && (
+        <>
+          <Choice
+            label={t('drain.where')}
+            value={outfall.where}
+            options={OUTLETS.map((value) => ({ value, label: t(`drain.outlets.${value}`) }))}
+            onChange={(where) =>
+              put((e) => {
+                if (e.outfall) e.outfall.where = where;
+              })
+            }
+          />
+          <PlanField path={`${path}/outfall/level`} />
+          <PlanField hint={t('drain.headHint')} path={`${path}/outfall/head`} optional />
+        </>
+      )}
+      {outfall?.head == null ? (
+        <PlanField hint={t('dig.fallHint')} path={`${path}/fall`} />
+      ) : (
+        <Fact label={t('drain.fallIs')} value={format.text(fallOf(element), 'gradient')} />
+      )}
+      <Pipe {...own} />
+    </>
+  );
+}
+
+/** The pipe in the stone, and cloth round it. */
+function Pipe(own: Own<Strip>) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const put = usePut(own);
+  const system = useDesk((desk) => desk.plan.system);
+  const info = useTakeoff().elements[own.index];
+  const { pipe, wrapped } = own.element;
+  const path = pathOf(own);
+  return (
+    <>
+      <Toggle
+        label={t('drain.hasPipe')}
+        on={pipe !== null}
+        onChange={(on) =>
+          put((e) => {
+            e.pipe = on
+              ? {
+                  diameter: startOf('/elements/*/pipe/diameter', system),
+                  bedding: startOf('/elements/*/pipe/bedding', system),
+                }
+              : null;
+          })
+        }
+      />
+      {pipe && (
+        <>
+          <PlanField path={`${path}/pipe/diameter`} />
+          <PlanField path={`${path}/pipe/bedding`} />
+        </>
+      )}
+      <Toggle
+        label={t('drain.wrapped')}
+        on={wrapped}
+        onChange={(on) =>
+          put((e) => {
+            e.wrapped = on;
+          })
+        }
+      />
+      {info?.live && <Fact label={t('drain.stone')} value={format.text(info.stone, 'volume')} />}
+      {info?.live && info.wrap > 0 && (
+        <Fact label={t('drain.cloth')} value={format.text(info.wrap, 'area')} />
+      )}
+    </>
+  );
+}
+
+export function StoneFields(own: Own<Strip>) {
+  const { t } = useTranslation();
+  const put = usePut(own);
+  const system = useDesk((desk) => desk.plan.system);
+  const path = pathOf(own);
+  return (
+    <>
+      <Toggle
+        label={t('stoneFooting.beam')}
+        on={own.element.beam !== null}
+        onChange={(on) =>
+          put((e) => {
+            e.beam = on
+              ? {
+                  width: startOf('/elements/*/beam/width', system),
+                  height: startOf('/elements/*/beam/height', system),
+                }
+              : null;
+          })
+        }
+      />
+      {own.element.beam && (
+        <>
+          <PlanField path={`${path}/beam/width`} />
+          <PlanField path={`${path}/beam/height`} />
+        </>
+      )}
+      <PlanField hint={t('dig.fallHint')} path={`${path}/fall`} />
+      <Pipe {...own} />
+      <Small>{t('stoneFooting.note')}</Small>
+    </>
+  );
+}

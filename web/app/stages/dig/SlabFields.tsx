@@ -1,0 +1,90 @@
+/** A slab: its edge, and whether it goes below frost or lies on a bed that frost cannot lift. */
+import { FOUNDINGS, type Raft, startOf, thicknessOf } from '@cimiento/core';
+import type { FC } from 'react';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
+import { Button, Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { Choice } from '../../parts/TextField.tsx';
+import { thicken } from '../base/beds.ts';
+import { Fact, PlanField, Toggle } from '../fields.tsx';
+import { type Own, pathOf, usePut } from './own.ts';
+
+export const SlabFields: FC<Own<Raft>> = (own) => {
+  const { t } = useTranslation();
+  const put = usePut(own);
+  const system = useDesk((desk) => desk.plan.system);
+  const path = pathOf(own);
+  const { edge, founding } = own.element;
+  return (
+    <>
+      <PlanField label={t('dig.slab')} path={`${path}/thickness`} />
+      <Choice
+        label={t('slab.founding')}
+        value={founding}
+        options={FOUNDINGS.map((value) => ({ value, label: t(`slab.${value}`) }))}
+        onChange={(value) =>
+          put((e) => {
+            e.founding = value;
+          })
+        }
+      />
+      {founding === 'floor' && <SlabFrost {...own} />}
+      <Toggle
+        label={t('dig.edge')}
+        on={edge !== null}
+        onChange={(on) =>
+          put((e) => {
+            e.edge = on
+              ? {
+                  depth: startOf('/elements/*/edge/depth', system),
+                  width: startOf('/elements/*/edge/width', system),
+                }
+              : null;
+          })
+        }
+      />
+      {edge && (
+        <>
+          <PlanField path={`${path}/edge/depth`} />
+          <PlanField path={`${path}/edge/width`} />
+        </>
+      )}
+    </>
+  );
+};
+
+/** How the frost stands to the bed under it, and the bed that keeps it out, in one press. */
+function SlabFrost({ element, index }: Own<Raft>) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const floors = useDesk((desk) => desk.plan.levels.floors.length);
+  const takeoff = useTakeoff();
+  const info = takeoff.elements[index];
+  if (floors === 0) return <Small fontSize="sm">{t('slab.noFloor')}</Small>;
+  if (!info?.slab) return <Small fontSize="sm">{t('slab.unknown')}</Small>;
+  const { reach, bed, short, lifts, board } = info.slab;
+  const note = !lifts
+    ? t(short > 0 ? 'slab.notLifted' : 'slab.enough')
+    : t('slab.short', { short: format.text(short, 'size') });
+  return (
+    <>
+      <Fact label={t('slab.reach')} value={format.text(reach, 'size')} />
+      <Fact label={t('slab.needed')} note={note} value={format.text(bed, 'size')} />
+      {board !== null && <Fact label={t('slab.board')} value={format.text(board, 'size')} />}
+      {lifts && short > 0 && (
+        <Button
+          onClick={() =>
+            store
+              .getState()
+              .edit((d) => thicken(d, element.id, bed - thicknessOf(info.bed), t('bedMaterial.crushed')))
+          }
+        >
+          {t('slab.take')}
+        </Button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,115 @@
+/** A run under an old wall: the wall, its bays and the passes they are dug in. */
+import { axisLength, baysOf, startOf, type Takeoff, type Underpin } from '@cimiento/core';
+import type { FC } from 'react';
+import { useDesk } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
+import { Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { Fact, PlanField, Toggle } from '../fields.tsx';
+import { type Own, pathOf, usePut } from './own.ts';
+
+const WALL = ['underside', 'thickness', 'inside', 'access', 'gap'] as const;
+
+export const UnderpinFields: FC<Own<Underpin>> = (own) => {
+  const { t } = useTranslation();
+  const put = usePut(own);
+  const system = useDesk((desk) => desk.plan.system);
+  const info = useTakeoff().elements[own.index];
+  const { element } = own;
+  const path = pathOf(own);
+  return (
+    <>
+      <Toggle
+        label={t('underpin.old')}
+        on={element.old !== null}
+        onChange={(on) =>
+          put((e) => {
+            e.old = on ? newWall(system, info) : null;
+          })
+        }
+      />
+      {element.old && WALL.map((key) => <PlanField key={key} path={`${path}/old/${key}`} />)}
+      {element.old && <PlanField label={t('underpin.newUnderside')} path={`${path}/level`} optional />}
+      <PlanField label={t('dig.width')} path={`${path}/width`} />
+      {!element.old && <PlanField label={t('dig.thickness')} path={`${path}/thickness`} />}
+      <PlanField hint={t('dig.bayHint')} path={`${path}/bay`} />
+      <BayPasses run={axisLength(element)} longest={element.bay} />
+      {info?.bays && <BayWork bays={info.bays} />}
+    </>
+  );
+};
+
+type Info = Takeoff['elements'][number];
+
+/** A wall with what is typical of one, half a metre over what is dug now: to be replaced by what is laid bare. */
+function newWall(
+  system: Parameters<typeof startOf>[1],
+  info: Info | undefined,
+): NonNullable<Underpin['old']> {
+  const level = (over: number) => Math.round(((info?.underside ?? 0) + over) * 1000) / 1000;
+  return {
+    underside: level(0.5),
+    thickness: startOf('/elements/*/old/thickness', system),
+    inside: level(0.9),
+    access: startOf('/elements/*/old/access', system),
+    gap: startOf('/elements/*/old/gap', system),
+  };
+}
+
+/** Bays of an underpinned run and the passes they are dug in. */
+function BayPasses({ run, longest }: { run: number; longest: number }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { count, length, passes } = baysOf(run, longest);
+  return (
+    <>
+      <Fact
+        label={t('dig.bays', { count })}
+        note={passes.map((pass) => pass.join(' ')).join(' · ')}
+        value={format.text(length, 'length')}
+      />
+      <Small>{t('dig.bayNote')}</Small>
+    </>
+  );
+}
+
+/** What one bay takes, and every pass. */
+function BayWork({ bays: { each, passes } }: { bays: NonNullable<Info['bays']> }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const rows = [
+    ['soil', each.soil],
+    ['pit', each.access],
+    ['concrete', each.concrete],
+    ['pack', each.pack],
+  ] as const;
+  const volume = (v: number) => format.parts(v, 'volume', { decimals: 2 }).number;
+  return (
+    <table className="ranked" data-bays>
+      <caption>{`${t('underpin.table')}, ${format.parts(1, 'volume').unit}`}</caption>
+      <thead>
+        <tr>
+          <td />
+          <th scope="col">{t('underpin.each')}</th>
+          {passes.map((pass, i) => (
+            <th key={pass[0]} scope="col">
+              {t('underpin.pass', { n: i + 1 })}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(([key, value]) => (
+          <tr key={key}>
+            <th scope="row">{t(`underpin.${key}`)}</th>
+            <td>{volume(value)}</td>
+            {passes.map((pass) => (
+              <td key={pass[0]}>{volume(value * pass.length)}</td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

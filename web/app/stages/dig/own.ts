@@ -1,0 +1,19 @@
+/** What the fields of one kind of element are given, and how they change it. */
+import type { Element } from '@cimiento/core';
+import { useDeskStore } from '../../desk/store.ts';
+
+export interface Own<E extends Element> {
+  readonly element: E;
+  readonly index: number;
+}
+export const pathOf = ({ index }: { readonly index: number }) => `/elements/${index}`;
+
+/** Changes an element that is still of its kind. */
+export function usePut<E extends Element>({ element, index }: Own<E>) {
+  const store = useDeskStore();
+  return (change: (e: E) => void) =>
+    store.getState().edit((d) => {
+      const target = d.elements[index];
+      if (target?.kind === element.kind) change(target as E);
+    });
+}

@@ -1,0 +1,73 @@
+/** Strings beside the job's own, each with its level. */
+import { Box, Flex } from '@chakra-ui/react';
+import { nextName } from '@cimiento/core';
+import { Trash2 } from 'lucide-react';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
+import { Button } from '../../parts/controls.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+import { Panel, PlanField } from '../fields.tsx';
+
+export function StringsPanel() {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const strings = useDesk((desk) => desk.plan.levels.strings);
+  const { edit } = store.getState();
+  return (
+    <Panel fold="shut" title={t('strings.title')} aside={String(strings.length + 1)}>
+      {strings.map((string, i) => (
+        <Box key={string.id} data-string={string.id}>
+          <Flex gap={1.5} align="end">
+            <Box flex="1">
+              <TextField
+                label={t('strings.name')}
+                value={string.name}
+                maxLength={80}
+                onChange={(event) => {
+                  const { value } = event.target;
+                  if (value)
+                    edit((d) => {
+                      d.levels.strings[i]!.name = value;
+                    }, `string-name:${string.id}`);
+                }}
+              />
+            </Box>
+            <Button
+              look="quiet"
+              aria-label={t('strings.remove', { name: string.name })}
+              onClick={() =>
+                edit((d) => {
+                  d.levels.strings = d.levels.strings.filter((one) => one.id !== string.id);
+                  for (const floor of d.levels.floors) if (floor.string === string.id) floor.string = null;
+                  for (const element of d.elements) if (element.string === string.id) element.string = null;
+                })
+              }
+            >
+              <Trash2 size={15} aria-hidden />
+            </Button>
+          </Flex>
+          <PlanField path={`/levels/strings/${i}/level`} />
+        </Box>
+      ))}
+      {strings.length < 8 && (
+        <Button
+          onClick={() =>
+            edit((d) => {
+              const id = nextName(
+                'string-',
+                d.levels.strings.map((one) => one.id),
+              );
+              d.levels.strings.push({
+                id,
+                name: t('strings.first', { n: d.levels.strings.length + 2 }),
+                level: d.levels.string,
+              });
+            })
+          }
+        >
+          {t('strings.add')}
+        </Button>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,90 @@
+/** What is cast together, and what each pour takes. */
+import { Box } from '@chakra-ui/react';
+import { nextName, type Takeoff } from '@cimiento/core';
+import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
+import { Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { Choice } from '../../parts/TextField.tsx';
+import { Fact, Panel } from '../fields.tsx';
+
+/** Takes an element out of every named pour; one left empty is one no more. */
+function takeOut(draft: Draft, element: string): void {
+  for (const pour of draft.pour.together) pour.elements = pour.elements.filter((id) => id !== element);
+  draft.pour.together = draft.pour.together.filter((pour) => pour.elements.length > 0);
+}
+
+/** @param to id of a named pour; 'new' for one of its own; '' with its like */
+function moveTo(draft: Draft, element: string, to: string, name: string): void {
+  const target = draft.pour.together.find((pour) => pour.id === to);
+  takeOut(draft, element);
+  if (to === '') return;
+  if (target && draft.pour.together.includes(target)) {
+    target.elements.push(element);
+    return;
+  }
+  const id = nextName(
+    'pour-',
+    draft.pour.together.map((pour) => pour.id),
+  );
+  draft.pour.together.push({ id, name, elements: [element] });
+}
+
+export function PoursPanel() {
+  const { t } = useTranslation();
+  const { pours } = useTakeoff();
+  return (
+    <Panel title={t('pours.title')} aside={String(pours.length)}>
+      {pours.length === 0 && <Small fontSize="sm">{t('pours.none')}</Small>}
+      {pours.map((pour) => (
+        <PourRow key={pour.id} pour={pour} />
+      ))}
+      <Move />
+    </Panel>
+  );
+}
+
+function PourRow({ pour }: { pour: Takeoff['pours'][number] }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const elements = useDesk((desk) => desk.plan.elements);
+  const names = elements.filter((e) => pour.elements.includes(e.id)).map((e) => e.name);
+  return (
+    <Box data-pour={pour.id}>
+      <Fact
+        label={pour.name ?? t(`pours.kind.${pour.kind ?? 'footings'}`)}
+        note={`${names.join(', ')} · ${t('pours.order', { order: format.text(pour.ordered, 'volume') })}, ${t('pour.loads', { count: pour.loads })}`}
+        value={format.text(pour.neat, 'volume')}
+      />
+    </Box>
+  );
+}
+
+/** With what the thing picked is cast. */
+function Move() {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const picked = useDesk((desk) => desk.picked);
+  const plan = useDesk((desk) => desk.plan);
+  const element = plan.elements.find((e) => e.id === picked);
+  const { together } = plan.pour;
+  if (!element) return null;
+  const now = together.find((pour) => pour.elements.includes(element.id));
+  return (
+    <Choice
+      label={t('pours.move', { name: element.name })}
+      value={now?.id ?? ''}
+      options={[
+        { value: '', label: t('pours.own') },
+        ...together.map((pour) => ({ value: pour.id, label: pour.name })),
+        { value: 'new', label: t('pours.new') },
+      ]}
+      onChange={(to) =>
+        store
+          .getState()
+          .edit((d) => moveTo(d, element.id, to, t('pours.name', { n: d.pour.together.length + 1 })))
+      }
+    />
+  );
+}
