@@ -110,7 +110,22 @@ const SHOTS: readonly Shot[] = [
       panel('T2: floor and steps'),
     ),
   },
-  { name: 'desk-base', job: 'Honey house', act: stage('base') },
+  { name: 'desk-base', job: 'Seed store', act: stage('base') },
+  {
+    name: 'slab',
+    job: 'Seed store',
+    act: then(stage('dig'), async (page) => page.locator('[data-element=R1]').click()),
+  },
+  {
+    name: 'bays',
+    job: 'Chapel porch',
+    act: then(stage('dig'), async (page) => page.locator('[data-element=U1]').click()),
+  },
+  {
+    name: 'strings',
+    job: 'Chapel porch',
+    act: then(stage('levels'), panel('Strings'), unfold('Strings')),
+  },
   {
     name: 'workings',
     job: 'Honey house',

@@ -114,7 +114,7 @@ export {
   takeSurvey,
   wintersOf,
 } from './ground/index.ts';
-export { type FloorStack, floorOf, stringFor, stringsOf } from './levels/index.ts';
+export type { FloorStack } from './levels/index.ts';
 export {
   inTime,
   MEASURES,
@@ -145,6 +145,7 @@ export {
   FORMS,
   FOUNDINGS,
   fieldOf,
+  floorOf,
   type GroundLog,
   type Hand,
   type Hazard,
@@ -191,6 +192,8 @@ export {
   sameValue,
   settled,
   startOf,
+  stringFor,
+  stringsOf,
   thicknessOf,
   type Underpin,
   WORDINGS,

@@ -71,7 +71,13 @@ export const named = (...elements: Element[]): Element[] =>
 /** The first element, which is a strip. */
 export const firstStrip = (plan: Plan): Strip => plan.elements[0] as Strip;
 
-export type DemoName = 'honey-house' | 'bell-frame' | 'drying-barn' | 'cheese-vault';
+export type DemoName =
+  | 'honey-house'
+  | 'bell-frame'
+  | 'drying-barn'
+  | 'cheese-vault'
+  | 'seed-store'
+  | 'chapel-porch';
 export function demo(name: DemoName): Plan {
   const file = join(import.meta.dirname, `../../demo/${name}.json`);
   return currentPlan(JSON.parse(readFileSync(file, 'utf8')))!;

@@ -41,8 +41,10 @@ async function makeJob(page: Page, form: Record<string, string>): Promise<string
 }
 
 /** A job of its own for a test, from a demo. */
-export const newJob = (page: Page, demo: 'honey-house' | 'bell-frame' | 'drying-barn' | 'cheese-vault') =>
-  makeJob(page, { intent: 'demo', demo });
+export const newJob = (
+  page: Page,
+  demo: 'honey-house' | 'bell-frame' | 'drying-barn' | 'cheese-vault' | 'seed-store' | 'chapel-porch',
+) => makeJob(page, { intent: 'demo', demo });
 
 /** A blank metric job of its own. */
 export const blankJob = (page: Page, name: string) =>

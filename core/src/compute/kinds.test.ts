@@ -121,6 +121,15 @@ describe('a slab founded by its floor', () => {
       ['i', expect.closeTo(4.8, 9), Math.ceil((48 * 1.05) / 2.88)],
     ]);
   });
+  it('half out of the ground leaves only the room beside it to fill', () => {
+    const takeoff = job((p) => {
+      slab(p, { room: 0.5 });
+      p.levels.floors = [floor(100.1)];
+    });
+    // Dug 7 × 9 × 0.35; the bed's 0.3 fills all of it, the slab's lower 0.05 its own 6 × 8.
+    expect(takeoff.figures.dig.value).toBeCloseTo(63 * 0.35, 9);
+    expect(takeoff.spoil.backfill).toBeCloseTo(63 * 0.05 - 48 * 0.05, 9);
+  });
   it('without a floor is named at its field', () => {
     expect(
       problems((p) => {

@@ -2,9 +2,11 @@
 
 import type { BedMaterialId } from '../catalogue/index.ts';
 import { type ProfilePiece, profile } from '../dig/solid.ts';
+import { oldWallOf } from '../dig/underpin.ts';
 import { roomOf } from '../dig/width.ts';
 import { clipLine, edges } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
+import { belowSlab, isFloorSlab, slabOnFloor } from '../levels/slab.ts';
 import { bedOf } from '../plan/beds.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
@@ -15,7 +17,7 @@ import type { Takeoff } from './takeoff.ts';
 
 export interface SectionBox {
   readonly element: number;
-  readonly what: 'footing' | 'layer' | 'stem';
+  readonly what: 'footing' | 'layer' | 'floor' | 'stem';
   /** Of a layer of its bed. */
   readonly material?: BedMaterialId;
   readonly s0: number;
@@ -98,6 +100,34 @@ function lineThrough(plan: Plan, takeoff: Takeoff, index: number, least: number)
   return { x, y, dx, dy, half };
 }
 
+/** A slab's turned-down edges, and the layers of its floor between it and its bed. */
+function slabBoxes(plan: Plan, element: number, { s0, s1, z0 }: SectionBox): SectionBox[] {
+  const own = plan.elements[element]!;
+  if (own.kind !== 'raft') return [];
+  const { edge } = own;
+  const edges = edge
+    ? [[s0, Math.min(s1, s0 + edge.width)] as const, [Math.max(s0, s1 - edge.width), s1] as const].map(
+        ([from, to]): SectionBox => ({
+          element,
+          what: 'footing',
+          s0: from,
+          s1: to,
+          z0: z0 - edge.depth,
+          z1: z0,
+        }),
+      )
+    : [];
+  let top = z0;
+  const [from, to] = edge ? [s0 + edge.width, s1 - edge.width] : [s0, s1];
+  const floors = isFloorSlab(own) ? (slabOnFloor(plan, own)?.under ?? []) : [];
+  const under = floors.flatMap(({ thickness }): SectionBox[] => {
+    const z1 = top;
+    top -= thickness;
+    return to > from ? [{ element, what: 'floor', s0: from, s1: to, z0: top, z1 }] : [];
+  });
+  return [...edges, ...under];
+}
+
 /** What is built of one footing where it is cut: itself, what lies under it, what stands on it. */
 function builtAt(
   plan: Plan,
@@ -108,7 +138,8 @@ function builtAt(
   stemTop: number | null,
 ): SectionBox[] {
   const out: SectionBox[] = [{ element, what: 'footing', s0, s1, z0: underside, z1: top }];
-  let z1 = underside;
+  out.push(...slabBoxes(plan, element, out[0]!));
+  let z1 = underside - belowSlab(plan, plan.elements[element]!);
   for (const { material, thickness, projection } of (
     bedOf(plan, plan.elements[element]!)?.layers ?? []
   ).toReversed()) {
@@ -128,6 +159,13 @@ function builtAt(
     stem(s0, s0 + own.wall, top, roof);
     stem(s1 - own.wall, s1, top, roof);
     if (own.roof > 0) stem(s0 + own.wall, s1 - own.wall, roof - own.roof, roof);
+    return out;
+  }
+  const old = oldWallOf(own);
+  if (old) {
+    const half = old.thickness / 2;
+    const [mid, over] = [(s0 + s1) / 2, stemTop ?? old.underside];
+    stem(mid - half, mid + half, old.underside, Math.max(old.underside, over));
     return out;
   }
   const middle = (s0 + s1) / 2;

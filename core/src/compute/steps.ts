@@ -40,13 +40,13 @@ import {
   groundOver,
 } from '../ground/index.ts';
 import {
+  belowSlab,
   clashesOf,
   floorStacks,
   isFloorSlab,
   levelElements,
   shallowOf,
   slabFrost,
-  stringFor,
   withInstructedWidths,
 } from '../levels/index.ts';
 import type { Facts } from '../log/index.ts';
@@ -54,6 +54,7 @@ import { bedOf, layerValues } from '../plan/beds.ts';
 import type { Element } from '../plan/elements.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Bed, GroundLog, Plan } from '../plan/schema.ts';
+import { stringFor } from '../plan/strings.ts';
 import { castOf, deliveryOf, floorTakeoffs, type Placed, place, poursOf, topOver } from '../pour/index.ts';
 import { middleOf, readPlaces, shapeOf, sizesOf } from '../setout/index.ts';
 import {
@@ -204,6 +205,12 @@ export const holeStep = ({ plan }: Site, watered: readonly Watered[], { solid }:
     watered.map(({ dug, groundLow, water, columns }) => ({ dug: lowestOf(dug), groundLow, water, columns })),
   );
 
+/** Top of what is cast; under an old wall it comes up to the dry pack. */
+function topOf(element: Element, underside: number): number {
+  const old = oldWallOf(element);
+  return old ? Math.max(underside, old.underside - old.gap) : topOver(element, underside);
+}
+
 /** Layers with their levels, stacked on the formation. */
 function levelled(layers: readonly LaidLayer[], formation: number): ElementTakeoff['layers'] {
   let top = formation;
@@ -228,7 +235,7 @@ export function elementStep({ plan, model, frost }: Site, watered: readonly Wate
         id: element.id,
         group: element.group,
         underside,
-        top: topOver(element, underside),
+        top: topOf(element, underside),
         layers: levelled(layers, lowestOf(formations)),
         formation: lowestOf(formations),
         dug,
@@ -239,6 +246,7 @@ export function elementStep({ plan, model, frost }: Site, watered: readonly Wate
         slope: slopeOf(plan, element),
         rule: sideRule(plan, columns, depth, wet || perched),
         // A ramp's floor is driven on, not built on.
+        underSlab: belowSlab(plan, element),
         slab:
           isFloorSlab(element) && live ? slabFrost(plan, element, frost, columns[0] ?? [], groundLow) : null,
         trim: shapeOf(element).founded

@@ -58,8 +58,13 @@ export function bottomOf(plan: Plan, element: Element): { width: DigWidth; lengt
     digWidth(footing + 2 * room, element.method, element.bucket, plan.dig.buckets);
   const { across, along } = sizesOf(element);
   switch (FORMS[element.kind]) {
-    case 'run':
-      return { width: size(across), length: null };
+    case 'run': {
+      const width = size(across);
+      const old = element.kind === 'underpin' ? element.old : null;
+      // Under an old wall people dig, from the pit that lets them in.
+      const under = old && old.thickness + old.access;
+      return { width: under === null ? width : { ...width, needed: under, dug: under }, length: null };
+    }
     case 'pad': {
       const width = size(across);
       return { width, length: Math.max(along + 2 * room, width.bucket) };

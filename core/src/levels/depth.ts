@@ -7,8 +7,9 @@ import type { GroundModel } from '../ground/strata.ts';
 import { bedOf, thicknessOf } from '../plan/beds.ts';
 import type { Element } from '../plan/elements.ts';
 import type { Instruction, Plan } from '../plan/schema.ts';
+import { floorOf } from '../plan/strings.ts';
 import { outfallBottom } from '../setout/fall.ts';
-import { type CourseFit, courseFit, type FloorStack, floorOf, floorStacks } from './floors.ts';
+import { type CourseFit, courseFit, type FloorStack, floorStacks } from './floors.ts';
 import { isFloorSlab, slabOnFloor } from './slab.ts';
 
 export type DepthRule =

@@ -1,5 +1,4 @@
 /** Floors and the layers under them: levels of each, and where the footing's top must stay under. */
-import type { Element } from '../plan/elements.ts';
 import type { FloorLayer, FloorSpec, Plan } from '../plan/schema.ts';
 
 /** Finished level of every floor by id, m. A floor that refers to itself through others has none. */
@@ -19,10 +18,6 @@ export function floorLevels(floors: readonly FloorSpec[]): Map<string, number> {
   }
   return out;
 }
-
-/** The floor an element carries: its own, or the job's first. */
-export const floorOf = (plan: Plan, element: Element): FloorSpec | null =>
-  plan.levels.floors.find((floor) => floor.id === element.floor) ?? plan.levels.floors[0] ?? null;
 
 /** Courses under a floor: unit and joint make the module. */
 export interface Coursing {

@@ -5,4 +5,3 @@ export * from './neighbour.ts';
 export * from './shallow.ts';
 export * from './slab.ts';
 export * from './steps.ts';
-export * from './strings.ts';

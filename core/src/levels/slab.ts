@@ -10,7 +10,8 @@ import type { Layer } from '../ground/strata.ts';
 import { bedOf, thicknessOf } from '../plan/beds.ts';
 import type { Element, Raft } from '../plan/elements.ts';
 import type { Bed, FloorLayer, Plan } from '../plan/schema.ts';
-import { floorOf, floorStacks } from './floors.ts';
+import { floorOf } from '../plan/strings.ts';
+import { floorStacks } from './floors.ts';
 
 /** Concrete, W/mK and J/m³K: EN ISO 10456, reinforced with 1 % steel. */
 export const CONCRETE = { conductivity: 2.3, heat: 2300 * 1000 } as const;

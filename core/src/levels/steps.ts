@@ -12,9 +12,10 @@ import { placesOn } from '../ground/places.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import type { RunElement } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
+import { floorOf } from '../plan/strings.ts';
 import { segmentsOf } from '../setout/index.ts';
 import { type Candidate, candidatesAt, courseLevel, type DepthRule, instructionFor } from './depth.ts';
-import { floorOf, floorStacks } from './floors.ts';
+import { floorStacks } from './floors.ts';
 
 /** One level part of a stepped strip; s in m along its own run, from 0 to the run's length. */
 export interface Stretch {

@@ -30,4 +30,5 @@ export type {
   SurfaceSpec,
   Truck,
 } from './schema.ts';
+export * from './strings.ts';
 export { isWholeText, wholeText, wholeValue } from './text.ts';

@@ -1,8 +1,9 @@
 /** What is laid of the floors that slabs on the ground carry: every layer by area, volume, mass, sheets. */
 import { BED_MATERIALS } from '../catalogue/bed-materials.ts';
-import { floorOf, isFloorSlab } from '../levels/index.ts';
+import { isFloorSlab } from '../levels/index.ts';
 import type { Element } from '../plan/elements.ts';
 import type { FloorLayer, FloorSpec, Plan } from '../plan/schema.ts';
+import { floorOf } from '../plan/strings.ts';
 
 /** A sheet of board, m²; laps of membrane and offcuts of board, share: typical. */
 const SHEET = 1.2 * 2.4;

@@ -12,7 +12,7 @@ import { oldWallOf } from '../dig/underpin.ts';
 import { bottomOf, roomOf } from '../dig/width.ts';
 import { boxOf, intersect, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
 import type { Surface } from '../ground/surface.ts';
-import { belowSlab } from '../levels/slab.ts';
+import { belowSlab, isFloorSlab } from '../levels/slab.ts';
 import type { Stepped } from '../levels/steps.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import type { Element, Pad } from '../plan/elements.ts';
@@ -401,6 +401,14 @@ export function place(
     const top = topOver(element, undersides[0]!);
     for (const piece of footings[i]!) sums.void -= standingOut(surface, piece.plan, top);
   });
+  // A slab on its floor mostly stands over the ground: only what is below it fills the hole.
+  founded.forEach(({ element, live, undersides }, i) => {
+    if (!live || !isFloorSlab(element)) return;
+    const top = topOver(element, undersides[0]!);
+    const base = top - heightOf(element) - belowSlab(plan, element);
+    for (const piece of footings[i]!)
+      sums.void -= standingOut(surface, piece.plan, top) - standingOut(surface, piece.plan, base);
+  });
   const layers = founded.map(({ element }, i) => laidLayers(plan, bedOf(plan, element), volumes[i]!));
   const every = layers.flat();
   const lean = every.filter(({ layer }) => layerValues(layer).cast);
@@ -426,8 +434,10 @@ export function place(
       const { element, undersides } = founded[owner]!;
       const cast = castOf(element);
       if (!cast.carries(element)) return [];
+      const old = oldWallOf(element);
       return list.map(({ plan: piece, stretch }) => {
         const underside = undersides[stretch]! + cast.rise(element);
+        if (old) return { plan: piece, underside, top: Math.max(underside, old.underside - old.gap) };
         return { plan: piece, underside, top: underside + cast.slab(element) };
       });
     }),

@@ -6,6 +6,7 @@
 import { contains, type Polygon } from '../geometry/index.ts';
 import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
+import { stringFor, stringsOf } from '../plan/strings.ts';
 import { shapeOf } from './kinds.ts';
 
 type Point = readonly [number, number];
@@ -36,6 +37,12 @@ export interface Board {
   readonly blocked: string | null;
 }
 
+/** A rail of a board: the string it is of, null for the job's own, and its level, m. */
+export interface Rail {
+  readonly string: string | null;
+  readonly level: number;
+}
+
 export interface Line {
   readonly name: string;
   /** Elements whose axis lies on it. */
@@ -43,6 +50,8 @@ export interface Line {
   readonly boards: readonly [Board, Board];
   readonly length: number;
   readonly level: number;
+  /** A rail on its boards for every string its elements hang on, the highest first. */
+  readonly rails: readonly Rail[];
   /** Mid-span sag without props, m. */
   readonly sag: number;
   /** Props at most this far apart keep it within what matters, m; null when none is needed. */
@@ -142,7 +151,7 @@ export function boardsOf(
   const { offset, tension, weight } = plan.setout;
   const axes = axesOf(plan.elements, widths);
   let number = 0;
-  const lines = axes.map((axis, index): Omit<Line, 'level'> => {
+  const lines = axes.map((axis, index): Omit<Line, 'level' | 'rails'> => {
     const { ux, uy } = axis;
     const half = Math.max(axis.width.dug, axis.width.footing) + PAST;
     const board = (end: Point, sign: 1 | -1): Board => {
@@ -202,9 +211,10 @@ export function boardsOf(
   });
   const met = meetings(lines);
   const tiers = tiersFor(lines.length, met);
-  const levels = tiers.map((tier) => plan.levels.string + tier * STRING_STEP);
+  const rails = lines.map((line, i) => railsOf(plan, line.elements, tiers[i]! * STRING_STEP));
+  const levels = rails.map((own) => own[0]!.level);
   return {
-    lines: lines.map((line, i) => ({ ...line, level: levels[i]! })),
+    lines: lines.map((line, i) => ({ ...line, level: levels[i]!, rails: rails[i]! })),
     crossings: met.map(({ i, j, at }) => ({
       one: lines[i]!.name,
       other: lines[j]!.name,
@@ -212,6 +222,16 @@ export function boardsOf(
       apart: Math.abs(levels[i]! - levels[j]!),
     })),
   };
+}
+
+/** Rails of the boards of one line, the highest first: one for every string its elements hang on. */
+function railsOf(plan: Plan, ids: readonly string[], lifted: number): Rail[] {
+  const own = plan.elements.filter((element) => ids.includes(element.id)).map((e) => stringFor(plan, e));
+  const all = own.length > 0 ? own : stringsOf(plan).slice(0, 1);
+  return all
+    .filter((string, i) => all.findIndex((other) => other.id === string.id) === i)
+    .map(({ name, level }) => ({ string: name, level: level + lifted }))
+    .sort((p, q) => q.level - p.level);
 }
 
 interface Meeting {

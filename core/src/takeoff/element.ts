@@ -6,9 +6,10 @@ import type { LaidLayer } from '../base/index.ts';
 import type { DigWidth, Founded, SideRule, UnderBays } from '../dig/index.ts';
 import type { Polygon } from '../geometry/index.ts';
 import type { Layer } from '../ground/index.ts';
-import type { SlabFrost, StringLevel } from '../levels/index.ts';
+import type { SlabFrost } from '../levels/index.ts';
 import type { Support } from '../plan/kinds.ts';
 import type { Bed } from '../plan/schema.ts';
+import type { StringLevel } from '../plan/strings.ts';
 import type { FootingPiece } from '../pour/index.ts';
 
 /** After the dig: what it opens, and what of it is whose. */
@@ -77,6 +78,8 @@ export interface ElementTakeoff extends Omit<Watered, 'dug' | 'pieces' | 'column
   readonly support: Support;
   readonly slope: number;
   readonly rule: SideRule;
+  /** Layers of its floor between a slab and its bed, m in all; 0 for the rest. */
+  readonly underSlab: number;
   /** Of a slab founded by its floor: how the frost stands to its bed; null where that is not known. */
   readonly slab: SlabFrost | null;
   /** Left of its bottom for hand trim. */

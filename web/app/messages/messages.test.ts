@@ -114,7 +114,14 @@ describe('messages', () => {
 });
 
 describe('what the core says', () => {
-  const plans = ['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault'].map((name): Plan => {
+  const plans = [
+    'honey-house',
+    'bell-frame',
+    'drying-barn',
+    'cheese-vault',
+    'seed-store',
+    'chapel-porch',
+  ].map((name): Plan => {
     const read = readPlan(readFileSync(join(import.meta.dirname, `../../../demo/${name}.json`), 'utf8'));
     if (!read.ok) throw new Error(name);
     return read.plan;

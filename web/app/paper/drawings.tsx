@@ -133,7 +133,8 @@ export function SectionDrawing({
   const left = 74;
   const dug = dugAtCut(near, takeoff, index);
   const water = postAt(near.posts, 0)?.water ?? null;
-  const levels = [plan.levels.string, dug, info.groundHigh, ...(water === null ? [] : [water])];
+  const string = info.string.level;
+  const levels = [string, dug, info.groundHigh, ...(water === null ? [] : [water])];
   const high = Math.max(...levels) + 0.15;
   const low = Math.min(...levels) - 0.25;
   const scale = Math.min(height / (high - low), (width - left) / (2 * near.half));
@@ -145,7 +146,7 @@ export function SectionDrawing({
   const ground = (s: number) => postAt(section.posts, s)?.ground ?? 0;
   const path = (points: readonly number[]) => closedPath(points, scaled);
   const marks: { item: string; at: number; level: number; colour: string }[] = [
-    { item: 'string', level: plan.levels.string, colour: CHALK },
+    { item: 'string', level: string, colour: CHALK },
     { item: 'ground', level: ground(0), colour: INK },
     ...(takeoff.frost.depth === null
       ? []
@@ -199,7 +200,13 @@ export function SectionDrawing({
           y={y(box.z1)}
           width={x(box.s1) - x(box.s0)}
           height={y(box.z0) - y(box.z1)}
-          fill={box.what === 'layer' ? LAYERS[box.material ?? 'lean'] : '#cfdad6'}
+          fill={
+            box.what === 'layer'
+              ? LAYERS[box.material ?? 'lean']
+              : box.what === 'floor'
+                ? '#dfe7f3'
+                : '#cfdad6'
+          }
           stroke={INK}
           strokeWidth={0.5}
         />
@@ -222,20 +229,13 @@ export function SectionDrawing({
         strokeWidth={0.5}
         strokeDasharray="1 2"
       />
-      <Line
-        x1={left}
-        y1={y(plan.levels.string)}
-        x2={width}
-        y2={y(plan.levels.string)}
-        stroke={CHALK}
-        strokeWidth={0.8}
-      />
+      <Line x1={left} y1={y(string)} x2={width} y2={y(string)} stroke={CHALK} strokeWidth={0.8} />
       {water !== null && (
         <Line x1={left} y1={y(water)} x2={width} y2={y(water)} stroke={WATER} strokeWidth={0.8} />
       )}
       <Line
         x1={x(info.width.dug / 2) - 4}
-        y1={y(plan.levels.string)}
+        y1={y(string)}
         x2={x(info.width.dug / 2) - 4}
         y2={y(dug)}
         stroke={EARTH}
@@ -243,11 +243,11 @@ export function SectionDrawing({
       />
       <Text
         x={x(info.width.dug / 2)}
-        y={(y(plan.levels.string) * 3 + y(dug)) / 4 + 4}
+        y={(y(string) * 3 + y(dug)) / 4 + 4}
         style={{ fontSize: 13, fontFamily: 'Figures' }}
         fill={EARTH}
       >
-        {format.text(plan.levels.string - dug, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
+        {format.text(string - dug, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
       </Text>
       {spread(
         marks.map((mark) => ({ item: mark, at: mark.at })),

@@ -1,5 +1,13 @@
 /** The dig sheet as PDF: one A4 or Letter page a job, readable when wet and dirty. */
-import { compute, type ElementTakeoff, longSection, type Plan, type Takeoff } from '@cimiento/core';
+import {
+  compute,
+  type ElementTakeoff,
+  fallOf,
+  longSection,
+  type Plan,
+  stringsOf,
+  type Takeoff,
+} from '@cimiento/core';
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import { coded, type Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
@@ -51,7 +59,8 @@ function rowsOf(plan: Plan, takeoff: Takeoff, format: Format): Row[] {
       return;
     }
     const key =
-      [info.dug, info.underside, info.top, info.width.dug, info.slope].map(mm).join() + info.support;
+      [info.string.level, info.dug, info.underside, info.top, info.width.dug, info.slope].map(mm).join() +
+      info.support;
     const row = rows.get(key);
     if (row) {
       row.names.push(name);
@@ -89,13 +98,47 @@ const WIDTHS = {
   decides: 64,
 } as const;
 
-function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: Say; format: Format }) {
+interface Shown {
+  readonly plan: Plan;
+  readonly takeoff: Takeoff;
+  readonly t: Say;
+  readonly format: Format;
+}
+
+/** Depths from every string something hangs on, a table each. */
+function Tables(shown: Shown) {
+  const { plan, takeoff, format } = shown;
+  const rows = rowsOf(plan, takeoff, format);
+  return stringsOf(plan)
+    .map((string) => ({ string, rows: rows.filter((row) => row.info.string.id === string.id) }))
+    .filter(({ string, rows: own }) => own.length > 0 || string.id === null)
+    .map(({ string, rows: own }) => (
+      <Table key={string.id ?? ''} string={string} rows={own} t={shown.t} format={format} />
+    ));
+}
+
+function Table({
+  string,
+  rows,
+  t,
+  format,
+}: {
+  string: ReturnType<typeof stringsOf>[number];
+  rows: readonly Row[];
+  t: Say;
+  format: Format;
+}) {
   const down = (level: number) =>
-    format.text(plan.levels.string - level, 'length', format.system === 'metric' ? { decimals: 3 } : {});
+    format.text(string.level - level, 'length', format.system === 'metric' ? { decimals: 3 } : {});
   const bare = (text: string) => text.replace(/\u00a0m$/, '');
+  const level = format.text(string.level, 'level');
   return (
     <View style={{ marginTop: 6 }}>
-      <Text style={s.h}>{t('sheet.table', { level: format.text(plan.levels.string, 'level') })}</Text>
+      <Text style={s.h}>
+        {string.name === null
+          ? t('sheet.table', { level })
+          : t('sheet.tableOf', { level, name: string.name })}
+      </Text>
       <View style={[s.row, { borderBottom: '1 solid #162329' }]}>
         {(Object.keys(WIDTHS) as (keyof typeof WIDTHS)[]).map((key) => (
           <Text
@@ -109,36 +152,35 @@ function Table({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: 
           </Text>
         ))}
       </View>
-      {rowsOf(plan, takeoff, format).map(
-        ({ key, names, info, dug, underside, top, groundLow, groundHigh }) => (
-          <View key={key} style={[s.row, { borderBottom: '0.5 solid #9fb0b2' }]} wrap={false}>
-            <Text style={[s.cell, { width: WIDTHS.name, fontWeight: 600 }]}>{names.join(', ')}</Text>
-            <Text style={[s.cell, s.number, { width: WIDTHS.ground, fontSize: 9 }]}>
-              {groundHigh - groundLow < 0.0005
-                ? down(groundHigh)
-                : `${bare(down(groundHigh))} – ${down(groundLow)}`}
-            </Text>
-            <Text style={[s.cell, s.number, { width: WIDTHS.formation, color: '#a9541f', fontSize: 12 }]}>
-              {down(dug)}
-            </Text>
-            <Text style={[s.cell, s.number, { width: WIDTHS.underside }]}>
-              {info.layers.length > 0 ? down(underside) : '–'}
-            </Text>
-            <Text style={[s.cell, s.number, { width: WIDTHS.footing }]}>{down(top)}</Text>
-            <Text style={[s.cell, s.number, { width: WIDTHS.bottom }]}>{bottomText(info, format)}</Text>
-            <Text style={[s.cell, s.number, { width: WIDTHS.sides }]}>{sidesText(info, t, format)}</Text>
-            <Text style={[s.cell, { width: WIDTHS.decides, fontSize: 8 }]}>
-              {info.decision?.governs ? t(`rule.${info.decision.governs}`) : ''}
-            </Text>
-          </View>
-        ),
-      )}
+      {rows.map(({ key, names, info, dug, underside, top, groundLow, groundHigh }) => (
+        <View key={key} style={[s.row, { borderBottom: '0.5 solid #9fb0b2' }]} wrap={false}>
+          <Text style={[s.cell, { width: WIDTHS.name, fontWeight: 600 }]}>{names.join(', ')}</Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.ground, fontSize: 9 }]}>
+            {groundHigh - groundLow < 0.0005
+              ? down(groundHigh)
+              : `${bare(down(groundHigh))} – ${down(groundLow)}`}
+          </Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.formation, color: '#a9541f', fontSize: 12 }]}>
+            {down(dug)}
+          </Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.underside }]}>
+            {info.layers.length > 0 ? down(underside) : '–'}
+          </Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.footing }]}>{down(top)}</Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.bottom }]}>{bottomText(info, format)}</Text>
+          <Text style={[s.cell, s.number, { width: WIDTHS.sides }]}>{sidesText(info, t, format)}</Text>
+          <Text style={[s.cell, { width: WIDTHS.decides, fontSize: 8 }]}>
+            {info.decision?.governs ? t(`rule.${info.decision.governs}`) : ''}
+          </Text>
+        </View>
+      ))}
     </View>
   );
 }
 
 /** How the sides stand: as they are held, never a slope they do not have. */
 function sidesText(info: ElementTakeoff, t: Say, format: Format): string {
+  if (info.bays) return t('sheet.side.bays');
   if (info.support !== 'slope') return t(`sheet.side.${info.support}`);
   return info.slope > 0 ? format.text(info.slope, 'slope') : t('sheet.side.vertical');
 }
@@ -246,6 +288,85 @@ function orderLines(takeoff: Takeoff, t: Say, format: Format): string[] {
   ];
 }
 
+/** Bays by pass: what is dug under the wall and in the pits, cast, packed. */
+function bayLines(takeoff: Takeoff, t: Say, format: Format): string[] {
+  const volume = (v: number) => format.text(v, 'volume', { decimals: 2 });
+  return takeoff.elements.flatMap(({ element, bays }) =>
+    bays
+      ? bays.passes.map((pass, i) =>
+          t('sheet.bayLine', {
+            name: element.name,
+            n: i + 1,
+            bays: pass.join(', '),
+            length: format.text(bays.length, 'length'),
+            soil: volume((bays.each.soil + bays.each.access) * pass.length),
+            concrete: volume(bays.each.concrete * pass.length),
+            pack: volume(bays.each.pack * pass.length),
+          }),
+        )
+      : [],
+  );
+}
+
+/** Drains: where they let go, how they fall. */
+const drainLines = (takeoff: Takeoff, t: Say, format: Format): string[] =>
+  takeoff.elements.flatMap(({ element, live, stone }) =>
+    live && element.kind === 'strip' && element.outfall
+      ? [
+          t('sheet.drainLine', {
+            name: element.name,
+            where: t(`drain.outlets.${element.outfall.where}`),
+            level: format.text(element.outfall.level, 'level'),
+            fall: format.text(Math.abs(fallOf(element)), 'gradient'),
+            stone: format.text(stone, 'volume'),
+          }),
+        ]
+      : [],
+  );
+
+/** What is dug, broken and cast otherwise than by the machine in one go. */
+function kindLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): [string, string[]][] {
+  const volume = (v: number) => format.text(v, 'volume');
+  const hours = (v: number) => format.text(v, 'hours');
+  const names = (ids: readonly string[]) =>
+    plan.elements.flatMap((e) => (ids.includes(e.id) ? [e.name] : [])).join(', ');
+  return [
+    [t('sheet.bays'), bayLines(takeoff, t, format)],
+    [t('sheet.drains'), drainLines(takeoff, t, format)],
+    [
+      t('sheet.hand'),
+      takeoff.work.hand.elements.map((one) =>
+        t('sheet.handLine', { name: names([one.id]), loose: volume(one.loose), hours: hours(one.hours) }),
+      ),
+    ],
+    [
+      t('sheet.broken'),
+      takeoff.broken.items.map((one) =>
+        t('sheet.brokenLine', {
+          name: one.obstruction.name,
+          volume: volume(one.volume),
+          loose: volume(one.loose),
+          mass: format.text(one.mass, 'mass'),
+          hours: hours(one.hours),
+        }),
+      ),
+    ],
+    [
+      t('sheet.pours'),
+      takeoff.pours.length > 1
+        ? takeoff.pours.map((pour) =>
+            t('sheet.pourLine', {
+              name: pour.name ?? t(`pours.kind.${pour.kind ?? 'footings'}`),
+              names: names(pour.elements),
+              order: volume(pour.ordered),
+              count: pour.loads,
+            }),
+          )
+        : [],
+    ],
+  ];
+}
+
 function Cautions({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; t: Say; format: Format }) {
   return (
     <View style={{ marginTop: 4 }}>
@@ -292,6 +413,7 @@ function Sheet(input: SheetInput) {
   // What must be said and dug leaves the drawings the rest: the page is one.
   const crowd =
     Math.max(0, takeoff.cautions.length - 8) + 0.7 * Math.max(0, rowsOf(plan, takeoff, format).length - 6);
+  const kinds = kindLines(plan, takeoff, t, format).filter(([, lines]) => lines.length > 0);
   const drawing = { width: 264, height: Math.max(110, 212 - 13 * crowd) };
   return (
     <SheetFrame
@@ -320,10 +442,13 @@ function Sheet(input: SheetInput) {
               </View>
             )}
           </View>
-          <Table plan={plan} takeoff={takeoff} t={t} format={format} />
+          <Tables plan={plan} takeoff={takeoff} t={t} format={format} />
           <View style={[s.row, { marginTop: 7 }]}>
             <View style={{ width: '50%', paddingRight: 10 }}>
               <Lines title={t('sheet.layers')} lines={layerLines(plan, takeoff, t, format)} />
+              {kinds.map(([title, lines]) => (
+                <Lines key={title} title={title} lines={lines} />
+              ))}
             </View>
             <View style={{ width: '50%' }}>
               <Lines title={t('sheet.loads')} lines={loadLines(plan, takeoff, t, format)} />

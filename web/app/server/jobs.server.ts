@@ -7,7 +7,14 @@ import type { Saving } from '../../db/queries/jobs.ts';
 import type { Change, JobSummary } from '../../db/schema.ts';
 import { summaryOf } from './summary.ts';
 
-export const DEMOS = ['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault'] as const;
+export const DEMOS = [
+  'honey-house',
+  'bell-frame',
+  'drying-barn',
+  'cheese-vault',
+  'seed-store',
+  'chapel-porch',
+] as const;
 export type Demo = (typeof DEMOS)[number];
 
 /** A changed value as the log keeps it: a whole survey is only counted there, the plan has it. */

@@ -30,6 +30,7 @@ import { Hatches, ink } from '../hatches.tsx';
 import { useDesk, useDeskStore } from '../store.ts';
 import { useGround, useTakeoff } from '../takeoff.ts';
 import { useSize } from '../useSize.ts';
+import { Bays, Outlet } from './KindMarks.tsx';
 import { Compass, CutMark, Grid, label, PickedDimensions, ScaleBar } from './Marks.tsx';
 import { snapPoint } from './snap.ts';
 
@@ -239,6 +240,12 @@ export function PlanView({ section }: { section: Section | null }) {
                   info={takeoff.elements[i]}
                   onDown={onDown}
                 />
+              ))}
+              {takeoff.elements.map((info) => (
+                <g key={info.id}>
+                  {info.bays && <Bays view={view} info={info} />}
+                  <Outlet view={view} element={info.element} />
+                </g>
               ))}
               {site && <SiteLayer view={view} hold={hold} />}
               <Suspense fallback={null}>

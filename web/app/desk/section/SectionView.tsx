@@ -212,13 +212,15 @@ function Cut({
         : [];
     }),
   );
-  const order = { layer: 1, footing: 2, stem: 3 };
+  const order = { layer: 1, floor: 2, footing: 3, stem: 4 };
   const fill = {
+    floor: ink('chalk-wash'),
     footing: 'url(#section-concrete)',
     stem: 'url(#section-concrete)',
   };
   const index = takeoff.elements.findIndex((e) => e.id === element?.id);
   const info = takeoff.elements[index];
+  const string = info?.string.level ?? plan.levels.string;
   // A box is cut along its longer side.
   const bottom =
     (element?.kind === 'box' || element?.kind === 'raft' ? info?.bottomLength : null) ?? info?.width.dug ?? 0;
@@ -262,7 +264,7 @@ function Cut({
         ))}
       <GroundLines posts={posts} scale={scale} />
       <path d={line} fill="none" stroke={ink('earth')} strokeWidth={2.2} strokeLinejoin="round" />
-      <path d={`M0 ${y(plan.levels.string)}H${width}`} stroke={ink('chalk')} strokeWidth={1.6} />
+      <path d={`M0 ${y(string)}H${width}`} stroke={ink('chalk')} strokeWidth={1.6} />
       {frost !== null && (
         <path d={`M0 ${y(frost)}H${width}`} stroke={ink('chalk')} strokeWidth={1.2} strokeDasharray="2 5" />
       )}
@@ -271,19 +273,15 @@ function Cut({
       {info && (
         <g pointerEvents="none">
           <path
-            d={`M${x(bottom / 2) - 6} ${y(plan.levels.string)}V${y(dug)}m-5 -9l5 9l5 -9`}
+            d={`M${x(bottom / 2) - 6} ${y(string)}V${y(dug)}m-5 -9l5 9l5 -9`}
             fill="none"
             stroke={ink('earth')}
             strokeWidth={1.5}
           />
           <Big
             x={x(bottom / 2) + 4}
-            y={y((plan.levels.string * 3 + dug) / 4) + 6}
-            text={format.text(
-              plan.levels.string - dug,
-              'length',
-              format.system === 'metric' ? { decimals: 3 } : {},
-            )}
+            y={y((string * 3 + dug) / 4) + 6}
+            text={format.text(string - dug, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
           />
           <path
             d={`M${x(-bottom / 2)} ${y(dug) + 8}H${x(bottom / 2)}m0 -4v8M${x(-bottom / 2)} ${y(dug) + 4}v8`}

@@ -9,6 +9,7 @@ import {
   type Plan,
   postAt,
   type Section,
+  stringFor,
   type Takeoff,
 } from '@cimiento/core';
 import { dragDepth } from '../../drawing/pointer.ts';
@@ -50,6 +51,22 @@ interface Flag {
   readonly range?: FieldId;
 }
 
+/** The string an element is measured from; dragged, it is that one that moves. */
+function stringFlag(plan: Plan, element: Element | undefined): Flag {
+  const { id, level } = element ? stringFor(plan, element) : { id: null, level: plan.levels.string };
+  return {
+    name: 'string',
+    level,
+    colour: ink('chalk'),
+    range: '/levels/string',
+    set: (draft, to) => {
+      const own = draft.levels.strings.find((string) => string.id === id);
+      if (own) own.level = to;
+      else draft.levels.string = to;
+    },
+  };
+}
+
 /** The flags of one element's section, from its plan and takeoff. */
 export function flagsFor(
   plan: Plan,
@@ -61,15 +78,7 @@ export function flagsFor(
   const info = takeoff.elements.find((e) => e.id === element?.id);
   const middle = section ? postAt(section.posts, 0) : null;
   const flags: Flag[] = [
-    {
-      name: 'string',
-      level: plan.levels.string,
-      colour: ink('chalk'),
-      range: '/levels/string',
-      set: (draft, level) => {
-        draft.levels.string = level;
-      },
-    },
+    stringFlag(plan, element),
     { name: 'ground', level: middle?.ground ?? groundAtFirstLog(plan, model), colour: ink('note') },
   ];
   // The floor an element carries; one counted over another is moved by its own height.

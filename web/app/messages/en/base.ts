@@ -65,6 +65,7 @@ export const base = {
     mass: 'By mass',
     edge: 'Lower edge of {{name}}',
     drawing: 'Bed under {{name}}, to scale',
+    floorUnder: 'Floor under the slab',
     nothing: 'Pick a trench or pad that stands on a bed.',
   },
   bedMaterial: {

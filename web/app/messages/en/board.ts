@@ -118,5 +118,7 @@ export const board = {
     'bell-frame': 'Bell frame, Tamarack Flat (ft)',
     'drying-barn': 'Drying barn, Quebrada Vieja (m)',
     'cheese-vault': 'Cheese vault, Colmena Baja (m)',
+    'seed-store': 'Seed store, Loma Clara (ft)',
+    'chapel-porch': 'Chapel porch, Vado Hondo (m)',
   },
 };

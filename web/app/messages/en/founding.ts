@@ -2,8 +2,8 @@
 export const founding = {
   slab: {
     founding: 'It goes down',
-    depth: 'below frost, like a footing',
-    floor: 'from its floor, on a drained bed',
+    depth: 'below frost',
+    floor: 'on a drained bed',
     reach: 'Frost under the slab',
     needed: 'Bed that keeps it out',
     short: '{{short}} more than there is',

@@ -69,6 +69,7 @@ export const base: Words<typeof english> = {
     mass: 'En peso',
     edge: 'Borde inferior de {{name}}',
     drawing: 'Cama bajo {{name}}, a escala',
+    floorUnder: 'Piso bajo la losa',
     nothing: 'Elija una zanja o base que apoye en una cama.',
   },
   bedMaterial: {

@@ -118,5 +118,7 @@ export const board: Words<typeof english> = {
     'bell-frame': 'Campanario, Tamarack Flat (pies)',
     'drying-barn': 'Secadero, Quebrada Vieja (m)',
     'cheese-vault': 'Bodega de quesos, Colmena Baja (m)',
+    'seed-store': 'Granero de semillas, Loma Clara (ft)',
+    'chapel-porch': 'Atrio de la capilla, Vado Hondo (m)',
   },
 };

@@ -5,8 +5,8 @@ import type { Words } from '../words.ts';
 export const founding: Words<typeof english> = {
   slab: {
     founding: 'Baja',
-    depth: 'bajo la helada, como una zapata',
-    floor: 'desde su piso, sobre cama drenada',
+    depth: 'bajo la helada',
+    floor: 'sobre cama drenada',
     reach: 'Helada bajo la losa',
     needed: 'Cama que la frena',
     short: '{{short}} más de lo que hay',

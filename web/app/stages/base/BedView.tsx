@@ -88,6 +88,9 @@ function BedDrawing({ element, index: _index, near, live }: Own & { live: Live }
   );
 }
 
+/** Level of the top of the bed. */
+const bedTop = (live: Live) => live.layers.at(-1)?.top ?? live.formation;
+
 interface Sides {
   readonly live: Live;
   readonly y: (level: number) => number;
@@ -116,7 +119,9 @@ function Boxes({ live, y, left, right }: Sides) {
       {live.layers.map(({ layer, bottom, top }) =>
         box(bottom, top, layer.projection === null ? 0 : SHORT, bedFill('bed', layer.material), layer.id),
       )}
-      {box(live.underside, live.top, 2 * SHORT, 'url(#bed-concrete)', 'footing')}
+      {live.underSlab > 0 &&
+        box(bedTop(live), bedTop(live) + live.underSlab, SHORT, ink('chalk-wash'), 'floor')}
+      {box(bedTop(live) + live.underSlab, live.top, 2 * SHORT, 'url(#bed-concrete)', 'footing')}
       <path d={`M${left} ${y(live.dug)}H${right}`} stroke={ink('earth')} strokeWidth={2.2} />
     </g>
   );
@@ -129,7 +134,20 @@ function Names({ live, y, left, label, height }: Omit<Sides, 'right'> & { label:
   const { beds } = useTakeoff();
   const laid = beds.find((one) => one.bed.id === live.bed?.id);
   const names = [
-    { key: 'footing', text: t('stack.footing'), level: live.underside + LEAST_OVER / 2 },
+    {
+      key: 'footing',
+      text: t('stack.footing'),
+      level: bedTop(live) + live.underSlab + LEAST_OVER / 2,
+    },
+    ...(live.underSlab > 0
+      ? [
+          {
+            key: 'floor',
+            text: `${t('base.floorUnder')} · ${format.text(live.underSlab, 'size')}`,
+            level: bedTop(live) + live.underSlab / 2,
+          },
+        ]
+      : []),
     ...live.layers.map(({ layer, bottom, top }, at) => {
       const lifts = laid?.layers[at]?.lifts;
       const size = format.text(layer.thickness, 'size');

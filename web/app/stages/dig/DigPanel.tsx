@@ -36,7 +36,7 @@ function Numbers({ element, index }: { element: Element; index: number }) {
   const { edit } = store.getState();
   const path = `/elements/${index}`;
   /** Narrow enough for a bucket to be chosen, and for a wall or column to stand on. */
-  const narrow = FORMS[element.kind] === 'run' || FORMS[element.kind] === 'pad';
+  const narrow = (FORMS[element.kind] === 'run' || FORMS[element.kind] === 'pad') && !(info?.bays ?? false);
   const put = (change: (e: Element) => void) => (d: Draft) => {
     const target = d.elements[index];
     if (target) change(target);
@@ -63,7 +63,7 @@ function Numbers({ element, index }: { element: Element; index: number }) {
           }
         />
       )}
-      {FORMS[element.kind] !== 'ramp' && element.method === 'formed' && (
+      {FORMS[element.kind] !== 'ramp' && element.method === 'formed' && !info?.bays && (
         <PlanField hint={t('dig.eachSide')} path={`${path}/room`} placeholder={plan.dig.room} optional />
       )}
       {narrow && (

@@ -1,4 +1,5 @@
 /** A run under an old wall: the wall, its bays and the passes they are dug in. */
+import { chakra } from '@chakra-ui/react';
 import { axisLength, baysOf, startOf, type Takeoff, type Underpin } from '@cimiento/core';
 import type { FC } from 'react';
 import { useDesk } from '../../desk/store.ts';
@@ -74,6 +75,17 @@ function BayPasses({ run, longest }: { run: number; longest: number }) {
   );
 }
 
+const Table = chakra('table', {
+  base: {
+    w: 'full',
+    fontSize: 'sm',
+    '& caption': { textAlign: 'left', color: 'soft', pb: 1 },
+    '& th': { fontWeight: 500, textAlign: 'left' },
+    '& thead th': { textAlign: 'right', color: 'soft', pl: 2 },
+    '& td': { textAlign: 'right', fontFamily: 'figure', fontWeight: 600, pl: 2 },
+  },
+});
+
 /** What one bay takes, and every pass. */
 function BayWork({ bays: { each, passes } }: { bays: NonNullable<Info['bays']> }) {
   const { t } = useTranslation();
@@ -86,15 +98,15 @@ function BayWork({ bays: { each, passes } }: { bays: NonNullable<Info['bays']> }
   ] as const;
   const volume = (v: number) => format.parts(v, 'volume', { decimals: 2 }).number;
   return (
-    <table className="ranked" data-bays>
+    <Table data-bays>
       <caption>{`${t('underpin.table')}, ${format.parts(1, 'volume').unit}`}</caption>
       <thead>
         <tr>
           <td />
           <th scope="col">{t('underpin.each')}</th>
           {passes.map((pass, i) => (
-            <th key={pass[0]} scope="col">
-              {t('underpin.pass', { n: i + 1 })}
+            <th key={pass[0]} scope="col" aria-label={t('underpin.pass', { n: i + 1 })}>
+              {i + 1}
             </th>
           ))}
         </tr>
@@ -110,6 +122,6 @@ function BayWork({ bays: { each, passes } }: { bays: NonNullable<Info['bays']> }
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }

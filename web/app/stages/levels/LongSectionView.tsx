@@ -36,8 +36,9 @@ export function LongSectionView({ head, index }: { head: React.ReactNode; index:
       </Box>
     );
   const { posts, stretches, length } = section;
+  const string = takeoff.elements[index]?.string.level ?? plan.levels.string;
   const { layers = [], formation = 0 } = takeoff.elements[index] ?? {};
-  const high = Math.max(...posts.map((post) => post.ground), plan.levels.string) + 0.2;
+  const high = Math.max(...posts.map((post) => post.ground), string) + 0.2;
   const low = Math.min(...stretches.map((s) => s.dug)) - 0.35;
   const scale = Math.min((width - RULER - 24) / length, (height - 8) / (high - low) / stretch);
   const left = RULER + (width - RULER - length * scale) / 2;
@@ -124,11 +125,7 @@ export function LongSectionView({ head, index }: { head: React.ReactNode; index:
           <path d={dug} fill="none" stroke={ink('earth')} strokeWidth={2.2} strokeLinejoin="round" />
           <path d={asked} fill="none" stroke={ink('chalk')} strokeWidth={1.4} strokeDasharray="3 3" />
           <GroundLines posts={posts} scale={scaled} />
-          <path
-            d={`M${x(0)} ${y(plan.levels.string)}H${x(length)}`}
-            stroke={ink('chalk')}
-            strokeWidth={1.6}
-          />
+          <path d={`M${x(0)} ${y(string)}H${x(length)}`} stroke={ink('chalk')} strokeWidth={1.6} />
           {section.bends.map((s) => (
             <path
               key={s}

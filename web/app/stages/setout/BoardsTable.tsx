@@ -60,7 +60,7 @@ export function BoardsTable({ head }: { head: React.ReactNode }) {
                     <td>{names.join(', ')}</td>
                     <td>{length(line.length)}</td>
                     <td>
-                      {format.text(line.level, 'level')}
+                      {line.rails.map((rail) => format.text(rail.level, 'level')).join(' / ')}
                       {crossed.length > 0 && (
                         <Small>{t('boards.crosses', { names: crossed.join(', ') })}</Small>
                       )}

@@ -1,7 +1,10 @@
-/** Strings: which one an element is measured from. */
-import type { Element } from '../plan/elements.ts';
-import type { Plan } from '../plan/schema.ts';
-import { floorOf } from './floors.ts';
+/** Which floor an element carries, and which string it is measured from. */
+import type { Element } from './elements.ts';
+import type { FloorSpec, Plan } from './schema.ts';
+
+/** The floor an element carries: its own, or the job's first. */
+export const floorOf = (plan: Plan, element: Element): FloorSpec | null =>
+  plan.levels.floors.find((floor) => floor.id === element.floor) ?? plan.levels.floors[0] ?? null;
 
 /** A string with its level; the job's own has no id. */
 export interface StringLevel {
