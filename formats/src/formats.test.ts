@@ -18,7 +18,14 @@ const plan = (name: string): Plan => {
 
 describe('the takeoff as CSV', () => {
   it('adds up: neat and every cause of over-dig make the dig, ramps included', () => {
-    for (const name of ['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault', 'seed-store', 'chapel-porch']) {
+    for (const name of [
+      'honey-house',
+      'bell-frame',
+      'drying-barn',
+      'cheese-vault',
+      'seed-store',
+      'chapel-porch',
+    ]) {
       const read = readPlan(readFileSync(join(import.meta.dirname, `../../demo/${name}.json`), 'utf8'));
       if (!read.ok) throw new Error(name);
       const takeoff = compute(read.plan);
@@ -46,7 +53,14 @@ describe('the shipped schema', () => {
 
 describe('the plan file', () => {
   it('goes out and comes back without loss', () => {
-    for (const name of ['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault', 'seed-store', 'chapel-porch']) {
+    for (const name of [
+      'honey-house',
+      'bell-frame',
+      'drying-barn',
+      'cheese-vault',
+      'seed-store',
+      'chapel-porch',
+    ]) {
       expect(JSON.parse(writePlan(plan(name)))).toEqual(JSON.parse(text(name)));
       expect(readPlan(writePlan(plan(name)))).toEqual({ ok: true, plan: plan(name) });
     }

@@ -33,6 +33,13 @@ export function takeoffCsv(plan: Plan, takeoff: Takeoff): string {
     for (const key of ['volume', 'stone', 'concrete'] as const)
       rows.push(['element', name, key, e[key], 'm3']);
   });
+  for (const pour of json.pours)
+    for (const key of ['neat', 'ordered'] as const)
+      rows.push(['pour', pour.name ?? pour.id, key, pour[key], 'm3']);
+  for (const one of json.hand) {
+    const name = plan.elements.find((e) => e.id === one.id)?.name ?? one.id;
+    rows.push(['hand', name, 'hours', one.hours, 'h']);
+  }
   for (const c of json.cautions) rows.push(['caution', c.code, c.weight, c.elements.join(' '), '']);
   return `${rows.map((row) => row.map(cell).join(',')).join('\r\n')}\r\n`;
 }

@@ -173,6 +173,11 @@ test('the shallow school is worked out beside, and asks for an engineer', async 
   await expect(found).toContainText('it drains');
   await field(page, 'levels.shallow.outfall.level').fill('101');
   await expect(found).toContainText('under the ground there');
+  // Taken at its word it is a slab of the plan, held until an engineer has spoken.
+  await side(page).getByRole('button', { name: 'Make it a slab of the plan' }).click();
+  await expect(page.locator('[data-element=R1]')).toBeVisible();
+  await expect(page.locator('[data-caution=slabEngineer]')).toContainText('R1');
+  await expect(page.locator('[data-caution=shallowSchool]')).toHaveCount(0);
   await saved(page);
 });
 

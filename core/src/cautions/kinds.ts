@@ -23,7 +23,9 @@ function bottomAt({ job: { solid } }: Case, index: number, x: number, y: number,
 function crossings(at: Case): Finding[] {
   return drains(at).flatMap((drain) =>
     at.live.flatMap((other): Finding[] => {
-      if (other.index === drain.index || other.footings.length === 0) return [];
+      // Into a stone footing a drain leads on purpose.
+      const stone = other.element.kind === 'strip' && other.element.use === 'stone';
+      if (other.index === drain.index || stone || other.footings.length === 0) return [];
       for (const { plan, underside, top } of other.footings)
         for (const bottom of drain.bottoms) {
           const shared = intersect(plan, edges(bottom));
@@ -110,7 +112,13 @@ export const KIND_CAUTIONS = {
         (e) => e.element.kind === 'strip' && e.element.use === 'stone' && e.top < e.groundHigh + PLINTH - EPS,
       );
       return all(low, () => ({
-        over: [least(low, (e) => e.top - e.groundHigh), 'size'],
+        over: [
+          Math.max(
+            0,
+            least(low, (e) => e.top - e.groundHigh),
+          ),
+          'size',
+        ],
         wanted: [PLINTH, 'size'],
       }));
     },

@@ -11,7 +11,7 @@ import { oldWallOf } from '../dig/underpin.ts';
 import type { Check } from '../findings/index.ts';
 import { boxOf, unionBox } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
-import { bedOf } from '../plan/beds.ts';
+import { bedOf, layerValues } from '../plan/beds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { castOf } from '../pour/index.ts';
 import { faces } from './face.ts';
@@ -81,13 +81,13 @@ function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
       const under = (to: number) => Math.max(0, Math.min(to, ground) - low.level);
       const own = castOf(element).stone(element);
       let height = 0;
-      if (own !== null) stone += under(needed + own) - under(needed);
-      else
-        for (const layer of bedOf(plan, element)?.layers ?? []) {
-          const from = under(needed + height);
-          height += layer.thickness;
-          if (layer.projection === null) stone += under(needed + height) - from;
-        }
+      const bed = castOf(element).carries(element) ? bedOf(plan, element) : null;
+      for (const layer of bed?.layers ?? []) {
+        const from = under(needed + height);
+        height += layer.thickness;
+        if (layer.projection === null) stone += under(needed + height) - from;
+      }
+      if (own !== null) stone += under(needed + height + own) - under(needed + height);
     }
   const each = dx * dy;
   return { total: total * each, bySoil: bySoil.map((volume) => volume * each), stone: stone * each };
@@ -112,15 +112,12 @@ export function proofsOf(plan: Plan, takeoff: Takeoff): Check[] {
   const within = (value: number) => SHARE * Math.max(Math.abs(value), 0.25 * total) + NOTHING;
   const { neat: _neat, ...causes } = takeoff.overdig;
   const least = Math.min(0, ...Object.values(causes));
-  const laid = takeoff.elements.reduce(
-    (sum, { element, stone, pipe, layers }) =>
-      oldWallOf(element)
-        ? sum
-        : castOf(element).stone(element) !== null
-          ? sum + stone + pipe
-          : layers.reduce((own, one) => own + (one.layer.projection === null ? one.volume : 0), sum),
-    0,
-  );
+  const laid = takeoff.elements.reduce((sum, { element, stone, pipe, layers }) => {
+    if (oldWallOf(element)) return sum;
+    const own = layers.reduce((all, { layer, volume }) => all + (layerValues(layer).cast ? 0 : volume), 0);
+    const toFaces = layers.reduce((all, one) => all + (one.layer.projection === null ? one.volume : 0), 0);
+    return sum + stone - own + toFaces + pipe;
+  }, 0);
   // Bays under old walls open nothing a column could be read in.
   const bayed = (soil: number) =>
     takeoff.elements.reduce((sum, { bays }) => sum + (bays?.soils[soil] ?? 0), 0);

@@ -5,11 +5,24 @@
 import { describe, expect, it } from 'vitest';
 import { newLog } from '../plan/blank.ts';
 import type { Element } from '../plan/elements.ts';
-import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
-import { bedded, lean, named, pad, plainPlan, raft, ramp, seeded, stone, strip, tank } from '../testing.ts';
+import {
+  bedded,
+  lean,
+  named,
+  pad,
+  placed,
+  plainPlan,
+  raft,
+  ramp,
+  seeded,
+  stone,
+  strip,
+  tank,
+  told,
+  unlike,
+} from '../testing.ts';
 import { compute } from './compute.ts';
-import type { Takeoff } from './takeoff.ts';
 
 type Point = readonly [number, number];
 
@@ -119,75 +132,6 @@ function job(seed: number): Plan {
 }
 
 const BASE = stone(0.25, { density: 1900, looseFactor: 1.25, topSize: 0.04 });
-
-/** A plan with every place put through a map that keeps lengths. */
-function placed(plan: Plan, map: (p: Point) => [number, number], turn: number, mirrored: boolean): Plan {
-  const out = structuredClone(plan) as Plan;
-  const sign = mirrored ? -1 : 1;
-  const angle = (degrees: number) => (sign * degrees + (turn * 180) / Math.PI) % 360;
-  const { surface } = out.ground;
-  if (surface.kind === 'spots')
-    surface.points = surface.points.map(([x, y, z]) => [...map([x, y]), z] as [number, number, number]);
-  else {
-    const [ox, oy] = map([0, 0]);
-    const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-    const [e, n] = [surface.gradeEast, sign * surface.gradeNorth];
-    surface.gradeEast = e * cos - n * sin;
-    surface.gradeNorth = e * sin + n * cos;
-    surface.level -= surface.gradeEast * ox + surface.gradeNorth * oy;
-  }
-  const list = (points: readonly Point[]) => points.map(map);
-  for (const log of out.ground.logs) log.at = map(log.at as Point);
-  for (const area of out.site.areas) area.points = list(area.points as Point[]);
-  for (const element of out.elements) {
-    if (isRun(element)) element.points = list(element.points as Point[]);
-    else if (element.kind === 'pad' || element.kind === 'ramp') {
-      element.at = map(element.at as Point);
-      element.angle = angle(element.angle);
-    } else {
-      // Mirrored it runs the other way round; the corners stay the same ones.
-      element.outline = list(element.outline as Point[]);
-    }
-  }
-  return out;
-}
-
-/** Every number a crew would act on. */
-function told(takeoff: Takeoff): Record<string, number> {
-  const out: Record<string, number> = {};
-  for (const [id, figure] of Object.entries(takeoff.figures)) out[id] = figure.value;
-  for (const [cause, value] of Object.entries(takeoff.overdig)) out[`overdig ${cause}`] = value;
-  takeoff.inflow.forEach((value, i) => {
-    out[`inflow ${i}`] = value * 1000;
-  });
-  takeoff.elements.forEach((e) => {
-    Object.assign(out, {
-      [`${e.id} formation`]: e.formation,
-      [`${e.id} depth`]: e.depth,
-      [`${e.id} volume`]: e.volume,
-      [`${e.id} stone`]: e.stone,
-      [`${e.id} concrete`]: e.concrete,
-      [`${e.id} bottom`]: e.bottomArea,
-    });
-  });
-  for (const s of takeoff.spoil.strata) out[`soil ${s.soil.layer.id}`] = s.bank;
-  Object.assign(out, {
-    bottom: takeoff.areas.bottom,
-    opening: takeoff.areas.opening,
-    trim: takeoff.handTrim.volume,
-    homeless: takeoff.work.layDown.homeless,
-    rehandled: takeoff.work.layDown.rehandled,
-    lean: takeoff.lean.volume,
-  });
-  return out;
-}
-
-function unlike(p: Record<string, number>, q: Record<string, number>): string[] {
-  return Object.entries(p).flatMap(([key, value]) => {
-    const other = q[key]!;
-    return Math.abs(value - other) <= 1e-6 * Math.max(1, Math.abs(value)) ? [] : [`${key} ${value} ${other}`];
-  });
-}
 
 describe('the same job', () => {
   it('has the same figures wherever it lies, however it is turned, mirrored, and in either units', () => {

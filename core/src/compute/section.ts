@@ -231,13 +231,15 @@ export function layersOver(plan: Plan, takeoff: Takeoff, piece: ProfilePiece): F
   if (!element || !part?.fills) return [];
   let top = part.floor.c + element.low;
   const own = castOf(element).stone(element);
-  if (own !== null)
-    return own > 0 ? [{ material: castOf(element).stoneOf(element), bottom: top, top: top + own }] : [];
-  return (bedOf(plan, element)?.layers ?? []).flatMap(({ material, thickness, projection }) => {
+  const bed = castOf(element).carries(element) ? bedOf(plan, element) : null;
+  const layers = (bed?.layers ?? []).flatMap(({ material, thickness, projection }): FaceLayer[] => {
     const bottom = top;
     top += thickness;
     return projection === null ? [{ material, bottom, top }] : [];
   });
+  if (own !== null && own > 0)
+    layers.push({ material: castOf(element).stoneOf(element), bottom: top, top: top + own });
+  return layers;
 }
 
 /** What a layer takes up of a piece of a cut, closed: [s, z, …]; null where it does not reach. */

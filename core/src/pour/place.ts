@@ -210,17 +210,16 @@ function filled({ plan, solid, founded }: Ground): Filled {
     const under = (level: Linear) => cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, level), 0);
     let below = element.low > 0 ? under(needed) : 0;
     makeUp += below;
-    if (own !== null) {
-      if (own > 0) ownStone[part.owner]! += under(lifted(needed, own)) - below;
-      return;
-    }
     let height = 0;
-    beds[part.owner]?.layers.forEach((layer, j) => {
-      height += layer.thickness;
-      const to = under(lifted(needed, height));
-      if (layer.projection === null) layers[part.owner]![j]! += to - below;
-      below = to;
-    });
+    // A drain's own stone takes the room of its bed; a stone footing stands on it.
+    if (castOf(element).carries(element))
+      beds[part.owner]?.layers.forEach((layer, j) => {
+        height += layer.thickness;
+        const to = under(lifted(needed, height));
+        if (layer.projection === null) layers[part.owner]![j]! += to - below;
+        below = to;
+      });
+    if (own !== null && own > 0) ownStone[part.owner]! += under(lifted(needed, height + own)) - below;
   });
   // Under an old wall every layer takes the bottoms of the bays.
   founded.forEach(({ element, live }, i) => {

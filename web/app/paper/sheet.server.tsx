@@ -198,6 +198,12 @@ function Lines({ title, lines }: { title: string; lines: readonly string[] }) {
   );
 }
 
+/** Blocks that have something to say. */
+const Blocks = ({ of }: { of: readonly (readonly [string, readonly string[]])[] }) =>
+  of.flatMap(([title, lines]) =>
+    lines.length > 0 ? [<Lines key={title} title={title} lines={lines} />] : [],
+  );
+
 /** One layer of a bed: where its top comes over the formation, how it is laid. */
 function layerLine(laid: LayerTakeoff, top: number, t: Say, format: Format): string {
   const size = (v: number) => format.text(v, 'size');
@@ -206,7 +212,7 @@ function layerLine(laid: LayerTakeoff, top: number, t: Say, format: Format): str
   if (lifts)
     return t('sheet.stoneLine', {
       ...words,
-      n: lifts.count,
+      count: lifts.count,
       lift: size(lifts.thickness),
       loose: size(lifts.loose),
       passes: lifts.passes.join(' – '),
@@ -413,7 +419,7 @@ function Sheet(input: SheetInput) {
   // What must be said and dug leaves the drawings the rest: the page is one.
   const crowd =
     Math.max(0, takeoff.cautions.length - 8) + 0.7 * Math.max(0, rowsOf(plan, takeoff, format).length - 6);
-  const kinds = kindLines(plan, takeoff, t, format).filter(([, lines]) => lines.length > 0);
+  const kinds = kindLines(plan, takeoff, t, format);
   const drawing = { width: 264, height: Math.max(110, 212 - 13 * crowd) };
   return (
     <SheetFrame
@@ -446,13 +452,12 @@ function Sheet(input: SheetInput) {
           <View style={[s.row, { marginTop: 7 }]}>
             <View style={{ width: '50%', paddingRight: 10 }}>
               <Lines title={t('sheet.layers')} lines={layerLines(plan, takeoff, t, format)} />
-              {kinds.map(([title, lines]) => (
-                <Lines key={title} title={title} lines={lines} />
-              ))}
+              <Blocks of={kinds.slice(0, 2)} />
             </View>
             <View style={{ width: '50%' }}>
               <Lines title={t('sheet.loads')} lines={loadLines(plan, takeoff, t, format)} />
               <Lines title={t('sheet.orders')} lines={orderLines(takeoff, t, format)} />
+              <Blocks of={kinds.slice(2)} />
             </View>
           </View>
           <Cautions plan={plan} takeoff={takeoff} t={t} format={format} />

@@ -163,6 +163,7 @@ export const levels = {
     drains: 'arrives at {{level}}: it drains',
     noFall: 'arrives at {{level}}: under the ground there',
     noDrain: 'Without a drain to daylight the bed fills and freezes.',
+    take: 'Make it a slab of the plan',
     noPrices: 'Give prices below to compare costs.',
     engineer:
       'This sizes the bed for frost only. Bearing, reinforcement, heating and uplift are for a licensed engineer to say.',

@@ -42,8 +42,10 @@ export const sheets = {
     bedLine: '{{bed}} under {{names}}, from formation up:',
     bedOldBase: '{{bed}} under {{names}}, on the old base that stays:',
     clothLine: 'Cloth first: {{area}}',
-    stoneLine:
-      '{{name}}, top at +{{top}}: {{n}} lifts of {{lift}} (spread {{loose}}), {{passes}} passes, {{compactor}}',
+    stoneLine_one:
+      '{{name}}, top at +{{top}}: {{count}} lift of {{lift}} (spread {{loose}}), {{passes}} passes, {{compactor}}',
+    stoneLine_other:
+      '{{name}}, top at +{{top}}: {{count}} lifts of {{lift}} (spread {{loose}}), {{passes}} passes, {{compactor}}',
     laidLine: '{{name}} {{thickness}}, top at +{{top}}, laid',
     leanLine: '{{name}} {{thickness}}, top at +{{top}}, {{projection}} past the footing',
     noBed: 'No bed: {{names}} on trimmed ground',

@@ -166,6 +166,7 @@ export const levels: Words<typeof english> = {
     drains: 'llega a {{level}}: drena',
     noFall: 'llega a {{level}}: bajo el terreno ahí',
     noDrain: 'Sin drenaje a cielo abierto la cama se llena y se hiela.',
+    take: 'Hacerla losa del plano',
     noPrices: 'Dé precios abajo para comparar costes.',
     engineer:
       'Esto solo mide la cama por la helada. Apoyo, armado, calefacción y levantamiento los dice un ingeniero.',

@@ -45,8 +45,10 @@ export const sheets: Words<typeof english> = {
     bedLine: '{{bed}} bajo {{names}}, del fondo hacia arriba:',
     bedOldBase: '{{bed}} bajo {{names}}, sobre la base vieja que queda:',
     clothLine: 'Primero el geotextil: {{area}}',
-    stoneLine:
-      '{{name}}, arriba a +{{top}}: {{n}} capas de {{lift}} (extender {{loose}}), {{passes}} pasadas, {{compactor}}',
+    stoneLine_one:
+      '{{name}}, arriba a +{{top}}: {{count}} capa de {{lift}} (extender {{loose}}), {{passes}} pasadas, {{compactor}}',
+    stoneLine_other:
+      '{{name}}, arriba a +{{top}}: {{count}} capas de {{lift}} (extender {{loose}}), {{passes}} pasadas, {{compactor}}',
     laidLine: '{{name}} {{thickness}}, arriba a +{{top}}, tendida',
     leanLine: '{{name}} {{thickness}}, arriba a +{{top}}, {{projection}} más que la zapata',
     noBed: 'Sin cama: {{names}} en terreno perfilado',

@@ -1,21 +1,20 @@
 /** The other school: a slab on a drained bed that frost cannot lift, instead of going below frost. */
 import { Box } from '@chakra-ui/react';
-import { BOARD } from '@cimiento/core';
+import { BOARD, type Takeoff } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Small } from '../../parts/controls.tsx';
+import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
+import { shallowToSlab } from './shallowSlab.ts';
 
 export function ShallowPanel() {
   const { t } = useTranslation();
-  const format = useFormat();
   const store = useDeskStore();
   const shallow = useDesk((desk) => desk.plan.levels.shallow);
-  const prices = useDesk((desk) => desk.plan.prices);
-  const { shallow: found, frost, figures } = useTakeoff();
+  const { shallow: found, frost } = useTakeoff();
   const { edit } = store.getState();
   return (
     <Panel fold="shut" title={t('shallow.title')} aside={t('shallow.aside')}>
@@ -91,55 +90,79 @@ export function ShallowPanel() {
             </>
           )}
           {found ? (
-            <Box data-shallow>
-              <Fact label={t('shallow.frostReach')} value={format.text(found.frost, 'length')} />
-              <Fact
-                label={t('shallow.bedThickness')}
-                note={t('shallow.underEdge', { size: format.text(found.bedUnderEdge, 'size') })}
-                value={format.text(found.bed, 'size')}
-              />
-              <Fact label={t('shallow.formation')} value={format.text(found.formation, 'level')} />
-              <Fact
-                label={t('shallow.dig')}
-                note={t('shallow.instead', { volume: format.text(figures.dig.value, 'volume') })}
-                value={format.text(found.dig, 'volume')}
-              />
-              <Fact label={t('shallow.stone')} value={format.text(found.bedVolume, 'volume')} />
-              <Fact
-                label={t('shallow.concrete')}
-                note={t('shallow.instead', { volume: format.text(figures.concrete.value, 'volume') })}
-                value={format.text(found.concrete, 'volume')}
-              />
-              {found.drain ? (
-                <Fact
-                  label={t('shallow.drain')}
-                  note={t(found.drain.spare >= 0 ? 'shallow.drains' : 'shallow.noFall', {
-                    level: format.text(found.drain.arrives, 'level'),
-                  })}
-                  value={format.text(Math.abs(found.drain.spare), 'size')}
-                />
-              ) : (
-                <Small fontSize="sm">{t('shallow.noDrain')}</Small>
-              )}
-              {prices.dig === null && <Small>{t('shallow.noPrices')}</Small>}
-              <Box
-                role="note"
-                borderLeftWidth="4px"
-                borderStyle="solid"
-                borderColor="held"
-                bg="heldWash"
-                p={2}
-                mt={1}
-                fontSize="sm"
-              >
-                {t('shallow.engineer')} {found.heaving && t('shallow.heaving')}
-              </Box>
-            </Box>
+            <Found found={found} />
           ) : (
             <Small fontSize="sm">{t(frost.climate ? 'shallow.notYet' : 'shallow.noClimate')}</Small>
           )}
         </>
       )}
     </Panel>
+  );
+}
+
+/** What it comes to, and the press that makes a slab of it. */
+function Found({ found }: { found: NonNullable<Takeoff['shallow']> }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const prices = useDesk((desk) => desk.plan.prices);
+  const { figures } = useTakeoff();
+  const take = () => {
+    let made: string | null = null;
+    store.getState().edit((d) => {
+      made = shallowToSlab(d, found, {
+        floor: t('levels.floorName'),
+        slab: t('material.slab'),
+        board: t('material.insulation'),
+      });
+    });
+    if (made) store.getState().pick(made);
+  };
+  return (
+    <Box data-shallow>
+      <Fact label={t('shallow.frostReach')} value={format.text(found.frost, 'length')} />
+      <Fact
+        label={t('shallow.bedThickness')}
+        note={t('shallow.underEdge', { size: format.text(found.bedUnderEdge, 'size') })}
+        value={format.text(found.bed, 'size')}
+      />
+      <Fact label={t('shallow.formation')} value={format.text(found.formation, 'level')} />
+      <Fact
+        label={t('shallow.dig')}
+        note={t('shallow.instead', { volume: format.text(figures.dig.value, 'volume') })}
+        value={format.text(found.dig, 'volume')}
+      />
+      <Fact label={t('shallow.stone')} value={format.text(found.bedVolume, 'volume')} />
+      <Fact
+        label={t('shallow.concrete')}
+        note={t('shallow.instead', { volume: format.text(figures.concrete.value, 'volume') })}
+        value={format.text(found.concrete, 'volume')}
+      />
+      {found.drain ? (
+        <Fact
+          label={t('shallow.drain')}
+          note={t(found.drain.spare >= 0 ? 'shallow.drains' : 'shallow.noFall', {
+            level: format.text(found.drain.arrives, 'level'),
+          })}
+          value={format.text(Math.abs(found.drain.spare), 'size')}
+        />
+      ) : (
+        <Small fontSize="sm">{t('shallow.noDrain')}</Small>
+      )}
+      <Button onClick={take}>{t('shallow.take')}</Button>
+      {prices.dig === null && <Small>{t('shallow.noPrices')}</Small>}
+      <Box
+        role="note"
+        borderLeftWidth="4px"
+        borderStyle="solid"
+        borderColor="held"
+        bg="heldWash"
+        p={2}
+        mt={1}
+        fontSize="sm"
+      >
+        {t('shallow.engineer')} {found.heaving && t('shallow.heaving')}
+      </Box>
+    </Box>
   );
 }
