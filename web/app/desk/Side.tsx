@@ -7,15 +7,17 @@ import { Small } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
 import { later } from '../parts/later.tsx';
 import { cautionText, concerns, problemText } from '../parts/words.ts';
-import { Alternatives } from '../stages/dig/Alternatives.tsx';
 import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
-import { MachinePanel } from '../stages/dig/MachinePanel.tsx';
-import { SpoilPanel } from '../stages/dig/SpoilPanel.tsx';
-import { TruckPanel } from '../stages/dig/TruckPanel.tsx';
 import { Panel } from '../stages/fields.tsx';
 import type { Stage } from './stages.ts';
 import { useDesk } from './store.ts';
 import { useShownPlan, useTakeoff } from './takeoff.ts';
+
+const panels = () => import('../stages/dig/panels.ts');
+const Alternatives = later(panels, 'Alternatives');
+const MachinePanel = later(panels, 'MachinePanel');
+const SpoilPanel = later(panels, 'SpoilPanel');
+const TruckPanel = later(panels, 'TruckPanel');
 
 /** The dig is what a desk opens with; the other stages come when they are first looked at. */
 const PANELS: Record<Stage, React.ComponentType> = {
@@ -53,15 +55,19 @@ export function Side() {
         <Numbers />
       </Suspense>
       {stage === 'dig' && <Decides ranked={false} />}
-      {stage === 'dig' && <Alternatives />}
+      {stage === 'dig' && (
+        <Suspense fallback={null}>
+          <Alternatives />
+        </Suspense>
+      )}
       {stage !== 'log' && <Cautions />}
       {stage === 'dig' && (
-        <>
+        <Suspense fallback={null}>
           <SpoilPanel />
           <MachinePanel />
           <TruckPanel />
           <DigJobPanel />
-        </>
+        </Suspense>
       )}
     </Stack>
   );

@@ -13,12 +13,16 @@ import {
 import type { FC } from 'react';
 import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { later } from '../../parts/later.tsx';
 import { Choice } from '../../parts/TextField.tsx';
 import { PlanField, Toggle } from '../fields.tsx';
-import { DrainFields, StoneFields } from './DrainFields.tsx';
 import { type Own, pathOf, usePut } from './own.ts';
-import { SlabFields } from './SlabFields.tsx';
-import { UnderpinFields } from './UnderpinFields.tsx';
+
+const parts = () => import('./kindParts.ts');
+const DrainFields = later(parts, 'DrainFields');
+const StoneFields = later(parts, 'StoneFields');
+const SlabFields = later(parts, 'SlabFields');
+const UnderpinFields = later(parts, 'UnderpinFields');
 
 /** What a run is for: carrying a wall, draining, or going under an old wall. */
 const USES = [...STRIP_USES, 'underpin'] as const;

@@ -1,0 +1,5 @@
+/** Panels under the numbers of the dig: what becomes of the soil, machines and trucks. */
+export { Alternatives } from './Alternatives.tsx';
+export { MachinePanel } from './MachinePanel.tsx';
+export { SpoilPanel } from './SpoilPanel.tsx';
+export { TruckPanel } from './TruckPanel.tsx';
