@@ -38,12 +38,6 @@ const drawing =
   (name: string): Act =>
   (page) =>
     page.locator(`[data-lower=${name}]`).click();
-const heading = (page: Page, title: string) =>
-  page.locator('[data-side] h2').filter({ hasText: title }).first();
-const unfold =
-  (title: string): Act =>
-  (page) =>
-    heading(page, title).click();
 /** Brings a panel of the side to its top. As text: this file is typed for Node. */
 const panel =
   (title: string): Act =>
@@ -60,7 +54,6 @@ const fenceThroughTheHouse: Act = async (page) => {
 };
 
 const SHOTS: readonly Shot[] = [
-  { name: 'sign-in', path: '/sign-in' },
   { name: 'job-board', path: '/jobs' },
   { name: 'desk', job: 'Honey house' },
   { name: 'ground', job: 'Honey house', act: then(stage('ground'), drawing('pit')) },
@@ -70,14 +63,6 @@ const SHOTS: readonly Shot[] = [
     job: 'Honey house',
     prefs: { theme: 'night' },
     act: then(stage('ground'), drawing('frost'), panel('Frost')),
-  },
-  {
-    name: 'ground-hand',
-    job: 'Honey house',
-    act: then(stage('ground'), unfold('Soils'), async (page) => {
-      await page.getByRole('button', { name: 'Soft wet clay in the hand' }).click();
-      await page.getByRole('dialog').waitFor();
-    }),
   },
   { name: 'desk-es-imperial-sun', job: 'Bell frame', prefs: { lang: 'es', theme: 'sun' } },
   {
@@ -120,11 +105,6 @@ const SHOTS: readonly Shot[] = [
     name: 'bays',
     job: 'Chapel porch',
     act: then(stage('dig'), async (page) => page.locator('[data-element=U1]').click()),
-  },
-  {
-    name: 'strings',
-    job: 'Chapel porch',
-    act: then(stage('levels'), panel('Strings'), unfold('Strings')),
   },
   {
     name: 'workings',
@@ -217,7 +197,7 @@ for (const sheet of ['dig-sheet', 'set-out-sheet']) {
   const context = await browser.newContext();
   await signedIn(context);
   const page = await context.newPage();
-  const url = await openJob(page, 'Honey house');
+  const url = await openJob(page, sheet === 'dig-sheet' ? 'Chapel porch' : 'Honey house');
   const pdf = await context.request.get(`${url}/${sheet}.pdf`);
   const file = join(folder, `${sheet}.pdf`);
   writeFileSync(file, await pdf.body());

@@ -322,6 +322,8 @@ describe('the demo', () => {
       ['Bell frame', 'Tamarack Flat', false],
       ['Drying barn', 'Quebrada Vieja', false],
       ['Cheese vault', 'Colmena Baja', false],
+      ['Seed store', 'Loma Clara', false],
+      ['Chapel porch', 'Vado Hondo', false],
     ]);
     expect(jobs[0]!.summary.dig).toBeGreaterThan(100);
   });

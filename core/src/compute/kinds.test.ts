@@ -7,6 +7,7 @@ import type { Element, Underpin } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
 import { bedded, named, pad, plainPlan, raft, soilsDown, stone, strip, unbalanced } from '../testing.ts';
 import { compute } from './compute.ts';
+import { setoutSheet } from './setout-sheet.ts';
 
 const box = (w: number, h: number) =>
   [
@@ -258,6 +259,9 @@ describe('a drain founded by its outfall', () => {
     expect(of({ outfall: { level: 98.5, head: 98.4, where: 'sump' } })).toEqual([
       '/elements/0/outfall/level outfallAbove',
     ]);
+    expect(of({ outfall: { level: 60, head: null, where: 'sump' } })).toEqual([
+      '/elements/0/outfall/level farFromGround',
+    ]);
     expect(of({ pipe: { diameter: 0.45, bedding: 0 } })).toEqual(['/elements/0/pipe/diameter pipeLarger']);
     expect(of({ pipe: { diameter: 0.34, bedding: 0.05 } })).toEqual(['/elements/0/pipe/diameter pipeLarger']);
   });
@@ -323,6 +327,11 @@ describe('a run under an old wall', () => {
     expect(takeoff.spoil.backfill).toBeCloseTo(9.6 * 1.5, 9);
     expect(unbalanced(takeoff)).toEqual([]);
   });
+  it('has upright sides where people stand, and says so', () => {
+    const takeoff = under({ old: { underside: 99.4, thickness: 0.6, inside: 99.9, access: 1, gap: 0 } });
+    expect(takeoff.elements[0]!.depth).toBeCloseTo(1.6, 9);
+    expect(takeoff.cautions.map((c) => c.code)).toContain('unsupported');
+  });
   it('is an open trench while nobody knows the wall, and says so', () => {
     const takeoff = under({ old: null });
     expect(takeoff.areas.opening).toBeGreaterThan(5);
@@ -335,6 +344,9 @@ describe('a run under an old wall', () => {
       });
     expect(of({})).toEqual([]);
     expect(of({ level: 99.5 })).toEqual(['/elements/0/level underOld']);
+    expect(of({ old: { underside: 160, thickness: 0.6, inside: 99.8, access: 1, gap: 0 } })).toEqual([
+      '/elements/0/old/underside farFromGround',
+    ]);
     expect(
       of({
         points: [
@@ -445,6 +457,16 @@ describe('several strings', () => {
       expect(e.fromString).toBeCloseTo(e.string.level - e.dug, 12);
     });
     expect(takeoff.elements[2]!.fromString).toBeCloseTo(99.55 - takeoff.elements[2]!.dug, 9);
+  });
+  it('give the boards of a line that passes all three a rail each', () => {
+    const plan = plainPlan(strings);
+    const { lines } = setoutSheet(plan, compute(plan)).boards;
+    const rails = lines.map((line) => line.rails.map((rail) => Math.round(rail.level * 1000) / 1000));
+    const long = rails.find((own) => own.length === 3)!;
+    expect([long[0]! - long[1]!, long[1]! - long[2]!]).toEqual([
+      expect.closeTo(0.45, 9),
+      expect.closeTo(0.3, 9),
+    ]);
   });
   it('that are not there, or lie in the ground, are named', () => {
     expect(

@@ -243,7 +243,8 @@ export function elementStep({ plan, model, frost }: Site, watered: readonly Wate
         fromString: stringFor(plan, element).level - dug,
         width: bottom.width,
         bottomLength: bottom.length,
-        slope: slopeOf(plan, element),
+        // The pit that lets people in under a wall has upright sides.
+        slope: one.bays ? 0 : slopeOf(plan, element),
         rule: sideRule(plan, columns, depth, wet || perched),
         // A ramp's floor is driven on, not built on.
         underSlab: belowSlab(plan, element),

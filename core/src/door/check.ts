@@ -255,6 +255,14 @@ function crossProblems(plan: Plan): Problem[] {
   });
   plan.elements.forEach((element, i) => {
     near(`/elements/${i}/level`, element.level);
+    if (element.kind === 'strip' && element.outfall) {
+      near(`/elements/${i}/outfall/level`, element.outfall.level);
+      near(`/elements/${i}/outfall/head`, element.outfall.head);
+    }
+    if (element.kind === 'underpin' && element.old) {
+      near(`/elements/${i}/old/underside`, element.old.underside);
+      near(`/elements/${i}/old/inside`, element.old.inside);
+    }
     if (element.floor !== null && !floors.some((floor) => floor.id === element.floor))
       out.push({ code: 'unknownFloor', path: `/elements/${i}/floor`, value: element.floor });
     if (element.string !== null && !plan.levels.strings.some((string) => string.id === element.string))

@@ -344,18 +344,19 @@ function toSeventh(plan: Json): Json {
   };
   const mapped = (value: unknown, change: (one: Json) => Json) =>
     Array.isArray(value) ? list(value).map(change) : value;
-  const ground = object(plan.ground);
-  const levels = object(plan.levels);
   return {
     ...rest,
-    pour: { ...pour, together: [] },
+    ...(given(poured) && { pour: { ...pour, together: [] } }),
     beds: bed === null ? [] : [{ id: bed, name: 'B1', layers, onOldBase: false, cloth: null }],
-    ground: { ...ground, obstructions: [] },
-    levels: {
-      ...levels,
-      strings: [],
-      floors: mapped(levels.floors, (floor) => ({ ...floor, string: null })),
-    },
+    // What is not there stays away, for the schema to name.
+    ...(given(plan.ground) && { ground: { ...object(plan.ground), obstructions: [] } }),
+    ...(given(plan.levels) && {
+      levels: {
+        ...object(plan.levels),
+        strings: [],
+        floors: mapped(object(plan.levels).floors, (floor) => ({ ...floor, string: null })),
+      },
+    }),
     elements: mapped(plan.elements, (element) => ({
       ...element,
       bed: element.kind === 'ramp' ? null : bed,

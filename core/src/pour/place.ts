@@ -73,7 +73,7 @@ const footingWidth = (plan: Plan, element: Element): number =>
   element.method === 'trenchFill' ? bottomOf(plan, element).width.dug : sizesOf(element).across;
 
 /** From the underside of its slab to the top of what is cast: a box's whole height, else the thickness. */
-export const heightOf = (element: Element): number => castOf(element).height(element);
+const heightOf = (element: Element): number => castOf(element).height(element);
 
 /** Level of the top of all that is cast. */
 export const topOver = (element: Element, underside: number): number =>

@@ -4,7 +4,7 @@ import type { Plan } from '../plan/schema.ts';
 import { deliveryOf } from './place.ts';
 
 /** What is cast with its like when nobody says otherwise, in the order it is cast. */
-export const POUR_KINDS = ['footings', 'pads', 'underpinning', 'boxes', 'slabs'] as const;
+const POUR_KINDS = ['footings', 'pads', 'underpinning', 'boxes', 'slabs'] as const;
 export type PourKind = (typeof POUR_KINDS)[number];
 
 export interface Pour {

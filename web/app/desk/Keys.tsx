@@ -4,6 +4,7 @@ import { memo, useEffect, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Input } from '../parts/controls.tsx';
 import { Modal } from '../parts/Modal.tsx';
+import { removeElement } from './removeElement.ts';
 import { STAGES } from './stages.ts';
 import { useDesk, useDeskStore } from './store.ts';
 
@@ -39,7 +40,7 @@ export const Keys = memo(function Keys() {
       } else if (event.key === 'Delete' && desk.picked) {
         const id = desk.picked;
         desk.edit((d) => {
-          d.elements = d.elements.filter((e) => e.id !== id);
+          removeElement(d, id);
         });
         desk.pick(null);
       } else if (event.key === 'Escape') {

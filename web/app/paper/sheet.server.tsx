@@ -11,7 +11,7 @@ import {
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import { coded, type Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
-import { cautionText, compactorText, concerns, layerName } from '../parts/words.ts';
+import { bayList, cautionText, compactorText, concerns, layerName } from '../parts/words.ts';
 import { KeyPlan, SectionDrawing } from './drawings.tsx';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { s } from './style.server.ts';
@@ -198,6 +198,10 @@ function Lines({ title, lines }: { title: string; lines: readonly string[] }) {
   );
 }
 
+/** Lines some blocks take, with their headings. */
+const height = (of: readonly (readonly [string, readonly string[]])[]) =>
+  of.reduce((sum, [, lines]) => sum + (lines.length > 0 ? lines.length + 1 : 0), 0);
+
 /** Blocks that have something to say. */
 const Blocks = ({ of }: { of: readonly (readonly [string, readonly string[]])[] }) =>
   of.flatMap(([title, lines]) =>
@@ -303,7 +307,7 @@ function bayLines(takeoff: Takeoff, t: Say, format: Format): string[] {
           t('sheet.bayLine', {
             name: element.name,
             n: i + 1,
-            bays: pass.join(', '),
+            bays: bayList(pass),
             length: format.text(bays.length, 'length'),
             soil: volume((bays.each.soil + bays.each.access) * pass.length),
             concrete: volume(bays.each.concrete * pass.length),
@@ -420,7 +424,15 @@ function Sheet(input: SheetInput) {
   const crowd =
     Math.max(0, takeoff.cautions.length - 8) + 0.7 * Math.max(0, rowsOf(plan, takeoff, format).length - 6);
   const kinds = kindLines(plan, takeoff, t, format);
-  const drawing = { width: 264, height: Math.max(110, 212 - 13 * crowd) };
+  const layers = layerLines(plan, takeoff, t, format);
+  const loads = loadLines(plan, takeoff, t, format);
+  const orders = orderLines(takeoff, t, format);
+  // The longer of the two columns of lines, its headings counted as lines.
+  const tall = Math.max(
+    1 + layers.length + height(kinds.slice(0, 2)),
+    2 + loads.length + orders.length + height(kinds.slice(2)),
+  );
+  const drawing = { width: 264, height: Math.max(110, 212 - 13 * (crowd + Math.max(0, tall - 10))) };
   return (
     <SheetFrame
       {...input}
@@ -451,12 +463,12 @@ function Sheet(input: SheetInput) {
           <Tables plan={plan} takeoff={takeoff} t={t} format={format} />
           <View style={[s.row, { marginTop: 7 }]}>
             <View style={{ width: '50%', paddingRight: 10 }}>
-              <Lines title={t('sheet.layers')} lines={layerLines(plan, takeoff, t, format)} />
+              <Lines title={t('sheet.layers')} lines={layers} />
               <Blocks of={kinds.slice(0, 2)} />
             </View>
             <View style={{ width: '50%' }}>
-              <Lines title={t('sheet.loads')} lines={loadLines(plan, takeoff, t, format)} />
-              <Lines title={t('sheet.orders')} lines={orderLines(takeoff, t, format)} />
+              <Lines title={t('sheet.loads')} lines={loads} />
+              <Lines title={t('sheet.orders')} lines={orders} />
               <Blocks of={kinds.slice(2)} />
             </View>
           </View>

@@ -62,6 +62,13 @@ export function cautionText(t: Say, format: Format, caution: Caution): { title: 
 export const layerName = (t: Say, { name, material }: Pick<BedLayer, 'name' | 'material'>): string =>
   name || t(`bedMaterial.${material}`);
 
+/** More bays than this are told by the first two and the last. */
+const MOST_BAYS = 14;
+
+/** Bays of a pass by number. */
+export const bayList = (pass: readonly number[]): string =>
+  pass.length <= MOST_BAYS ? pass.join(', ') : `${pass.slice(0, 2).join(', ')} … ${pass.at(-1)}`;
+
 /** A compactor by kind and working mass. */
 export function compactorText(t: Say, id: CompactorId): string {
   const [low, high] = COMPACTORS[id].mass ?? [0, 0];

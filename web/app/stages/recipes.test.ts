@@ -1,11 +1,16 @@
-import { blankPlan, checkPlan, MATERIALS, type Plan } from '@cimiento/core';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { BED_MATERIAL_IDS, blankPlan, checkPlan, currentPlan, MATERIALS, type Plan } from '@cimiento/core';
 import fc from 'fast-check';
 import { produce } from 'immer';
 import { describe, expect, it } from 'vitest';
+import { removeElement } from '../desk/removeElement.ts';
 import { makeDesk } from '../desk/store.ts';
+import * as beds from './base/beds.ts';
 import { addLayer, addLog, moveBoundary, removeLayer, removeSoil, setLayerSoil } from './ground/logs.ts';
 import { placeAt } from './ground/placing.ts';
 import * as floors from './levels/floors.ts';
+import { movePour } from './pour/pours.ts';
 
 const start = () => blankPlan('x', 'metric');
 const edit = (plan: Plan, recipe: (draft: Plan) => void) => produce(plan, recipe);
@@ -145,5 +150,67 @@ describe('placing on the plan', () => {
     // The hazard's two presses are one undo.
     store.getState().undo();
     expect(store.getState().plan.ground.hazards[0]!.points).toHaveLength(1);
+  });
+});
+
+describe('edits of beds, pours and elements', () => {
+  const demo = (name: string): Plan => {
+    const read = currentPlan(
+      JSON.parse(readFileSync(join(import.meta.dirname, `../../../demo/${name}.json`), 'utf8')),
+    );
+    if (!read) throw new Error(`No demo ${name}.`);
+    return read;
+  };
+  const pick = <T>(list: readonly T[], n: number): T | undefined => list[n % Math.max(1, list.length)];
+  /** Every edit a panel makes, at some place of a plan. */
+  const edits: readonly ((d: Plan, n: number) => void)[] = [
+    (d, n) => beds.addBed(d, pick(d.elements, n)?.id ?? null),
+    (d, n) => beds.removeBed(d, pick(d.beds, n)?.id ?? ''),
+    (d, n) => beds.addLayer(d, pick(d.beds, n)?.id ?? '', pick(BED_MATERIAL_IDS, n)!),
+    (d, n) => beds.moveLayer(d, pick(d.beds, n)?.id ?? '', n % 3, n % 2 === 0 ? 1 : -1),
+    (d, n) => beds.setMaterial(d, pick(d.beds, n)?.id ?? '', n % 2, pick(BED_MATERIAL_IDS, n)!),
+    (d, n) => beds.setThickness(d, pick(d.beds, n)?.id ?? '', n % 2, (n % 60) / 40 - 0.2),
+    (d, n) => beds.putOn(d, pick(d.elements, n)?.id ?? '', pick(d.beds, n)?.id ?? null),
+    (d, n) => beds.putAllOn(d, pick(d.beds, n)?.id ?? d.beds[0]?.id ?? null),
+    (d, n) => beds.thicken(d, pick(d.elements, n)?.id ?? '', (n % 9) / 10, 'stone'),
+    (d, n) => {
+      const to = pick(['', 'new', d.pour.together[0]?.id ?? 'new'], n)!;
+      const element = pick(d.elements, n);
+      if (element) movePour(d, element.id, to, 'Pour');
+    },
+    (d, n) => removeElement(d, pick(d.elements, n)?.id ?? ''),
+  ];
+  it('leave a plan the core accepts, whatever is pressed in whatever order', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('chapel-porch', 'seed-store', 'cheese-vault'),
+        fc.array(fc.tuple(fc.nat(edits.length - 1), fc.nat(1000)), { maxLength: 25 }),
+        (name, presses) => {
+          let plan = demo(name);
+          for (const [which, n] of presses) {
+            plan = edit(plan, (d) => edits[which]!(d, n));
+            expect(checkPlan(plan).filter((problem) => problem.code !== 'layerUnderStone')).toEqual([]);
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  it('take an element out of all that speaks of it', () => {
+    const plan = edit(demo('chapel-porch'), (d) => {
+      d.pour.together = [{ id: 'm', name: 'Monday', elements: ['P2'] }];
+      d.dig.order = ['P2', 'P1'];
+      d.levels.instructions = [
+        { id: 'w', level: 48, width: null, who: 'Eng.', when: '', why: '', elements: ['P2'] },
+        { id: 'v', level: null, width: 1, who: 'Eng.', when: '', why: '', elements: ['P2', 'P1'] },
+      ];
+      removeElement(d, 'P2');
+    });
+    expect(checkPlan(plan)).toEqual([]);
+    expect(plan.pour.together).toEqual([]);
+    expect(plan.dig.order).toEqual(['P1']);
+    // A word for nobody would be for all.
+    expect(plan.levels.instructions.map((word) => [word.id, word.elements])).toEqual([['v', ['P1']]]);
+    expect(plan.ground.obstructions[0]!.element).toBeNull();
   });
 });

@@ -29,7 +29,7 @@ export function putOn(draft: Draft, element: string, bed: string | null): void {
 }
 
 /** The same bed under every footing of the job. */
-export function putAllOn(draft: Draft, bed: string): void {
+export function putAllOn(draft: Draft, bed: string | null): void {
   for (const element of draft.elements) if (bears(element)) element.bed = bed;
 }
 

@@ -2,7 +2,8 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { type Element, FORMS, INCH, RULE_SETS, SUPPORTS, stringFor } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
+import { removeElement } from '../../desk/removeElement.ts';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
@@ -27,44 +28,75 @@ export function DigPanel() {
   );
 }
 
-function Numbers({ element, index }: { element: Element; index: number }) {
+interface Own {
+  readonly element: Element;
+  readonly index: number;
+}
+
+/** Changes the element that still stands at its place. */
+function usePut(index: number) {
+  const store = useDeskStore();
+  return (change: (e: Element) => void, key?: string) =>
+    store.getState().edit((d) => {
+      const target = d.elements[index];
+      if (target) change(target);
+    }, key);
+}
+
+/** Narrow enough for a bucket to be chosen, and for a wall or column to stand on. */
+const isNarrow = ({ kind }: Element, inBays: boolean) =>
+  (FORMS[kind] === 'run' || FORMS[kind] === 'pad') && !inBays;
+
+function Numbers({ element, index }: Own) {
   const { t } = useTranslation();
   const format = useFormat();
-  const store = useDeskStore();
-  const plan = useDesk((desk) => desk.plan);
   const info = useTakeoff().elements[index];
-  const { edit } = store.getState();
-  const path = `/elements/${index}`;
-  /** Narrow enough for a bucket to be chosen, and for a wall or column to stand on. */
-  const narrow = (FORMS[element.kind] === 'run' || FORMS[element.kind] === 'pad') && !(info?.bays ?? false);
-  const put = (change: (e: Element) => void) => (d: Draft) => {
-    const target = d.elements[index];
-    if (target) change(target);
-  };
-  const passes =
-    info && t('dig.passes', { count: info.width.passes, bucket: format.text(info.width.bucket, 'size') });
+  const inBays = (info?.bays ?? null) !== null;
   return (
     <Panel
       title={t(`kinds.title.${element.kind}`, { name: element.name })}
       aside={info && `${format.text(info.length, 'length')} · ${format.text(info.volume, 'volume')}`}
     >
       <KindFields key={element.kind} element={element} index={index} />
+      <Width element={element} index={index} inBays={inBays} />
+      {!inBays && <Sides element={element} index={index} />}
+      {FORMS[element.kind] !== 'ramp' && <HandField element={element} index={index} />}
+      <details>
+        <summary style={{ fontSize: '0.875rem', cursor: 'pointer' }}>{t('dig.more')}</summary>
+        <Stack gap={2} pt={2}>
+          <More element={element} index={index} inBays={inBays} />
+        </Stack>
+      </details>
+    </Panel>
+  );
+}
+
+/** How wide it is dug, with which bucket. */
+function Width({ element, index, inBays }: Own & { inBays: boolean }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const put = usePut(index);
+  const { room, buckets } = useDesk((desk) => desk.plan.dig);
+  const info = useTakeoff().elements[index];
+  const narrow = isNarrow(element, inBays);
+  const passes =
+    info && t('dig.passes', { count: info.width.passes, bucket: format.text(info.width.bucket, 'size') });
+  return (
+    <>
       {narrow && (
         <Choice
           label={t('dig.method')}
           value={element.method}
           options={(['formed', 'trenchFill'] as const).map((value) => ({ value, label: t(`dig.${value}`) }))}
           onChange={(value) =>
-            edit(
-              put((e) => {
-                e.method = value;
-              }),
-            )
+            put((e) => {
+              e.method = value;
+            })
           }
         />
       )}
-      {FORMS[element.kind] !== 'ramp' && element.method === 'formed' && !info?.bays && (
-        <PlanField hint={t('dig.eachSide')} path={`${path}/room`} placeholder={plan.dig.room} optional />
+      {FORMS[element.kind] !== 'ramp' && element.method === 'formed' && !inBays && (
+        <PlanField hint={t('dig.eachSide')} path={`/elements/${index}/room`} placeholder={room} optional />
       )}
       {narrow && (
         <Choice
@@ -72,14 +104,12 @@ function Numbers({ element, index }: { element: Element; index: number }) {
           value={element.bucket === null ? '' : String(element.bucket)}
           options={[
             { value: '', label: t('dig.bestBucket') },
-            ...plan.dig.buckets.map((b) => ({ value: String(b), label: format.text(b, 'size') })),
+            ...buckets.map((b) => ({ value: String(b), label: format.text(b, 'size') })),
           ]}
           onChange={(value) =>
-            edit(
-              put((e) => {
-                e.bucket = value === '' ? null : Number(value);
-              }),
-            )
+            put((e) => {
+              e.bucket = value === '' ? null : Number(value);
+            })
           }
         />
       )}
@@ -94,22 +124,33 @@ function Numbers({ element, index }: { element: Element; index: number }) {
           }
         />
       )}
+    </>
+  );
+}
+
+/** What keeps its sides up, and how steep they are. */
+function Sides({ element, index }: Own) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const put = usePut(index);
+  const { support, slope } = useDesk((desk) => desk.plan.dig);
+  const info = useTakeoff().elements[index];
+  return (
+    <>
       <Choice
         label={t('dig.support')}
         value={element.support ?? ''}
         options={[
-          { value: '' as const, label: t('dig.asJob', { what: t(`ways.${plan.dig.support}`) }) },
+          { value: '' as const, label: t('dig.asJob', { what: t(`ways.${support}`) }) },
           ...SUPPORTS.map((value) => ({ value, label: t(`ways.${value}`) })),
         ]}
         onChange={(value) =>
-          edit(
-            put((e) => {
-              e.support = value === '' ? null : value;
-            }),
-          )
+          put((e) => {
+            e.support = value === '' ? null : value;
+          })
         }
       />
-      {(element.support ?? plan.dig.support) === 'slope' && (
+      {(element.support ?? support) === 'slope' && (
         <PlanField
           label={t('dig.side')}
           hint={
@@ -120,76 +161,76 @@ function Numbers({ element, index }: { element: Element; index: number }) {
                 })
               : ''
           }
-          path={`${path}/slope`}
-          placeholder={plan.dig.slope}
+          path={`/elements/${index}/slope`}
+          placeholder={slope}
           optional
         />
       )}
-      {FORMS[element.kind] !== 'ramp' && <HandField element={element} index={index} />}
-      <details>
-        <summary style={{ fontSize: '0.875rem', cursor: 'pointer' }}>{t('dig.more')}</summary>
-        <Stack gap={2} pt={2}>
-          {FORMS[element.kind] !== 'ramp' && (
-            <PlanField label={t('dig.level')} hint={t('dig.levelHint')} path={`${path}/level`} optional />
-          )}
-          <PlanField hint={t('dig.lowHint')} path={`${path}/low`} />
-          <PlanField
-            hint={t('dig.handTrimHint')}
-            path={`${path}/trim`}
-            placeholder={plan.dig.handTrim ?? info?.trim}
-            optional
-          />
-          <StringChoice element={element} index={index} />
-          {narrow && (
-            <PlanField
-              label={t(`dig.stem.${FORMS[element.kind] === 'pad' ? 'pad' : 'strip'}`)}
-              path={`${path}/stem`}
-            />
-          )}
-          <TextField
-            label={t('dig.name')}
-            value={element.name}
-            maxLength={80}
-            onChange={(event) => {
-              const { value } = event.target;
-              if (value)
-                edit(
-                  put((e) => {
-                    e.name = value;
-                  }),
-                  `name:${element.id}`,
-                );
-            }}
-          />
-          <TextField
-            label={t('dig.group')}
-            hint={t('dig.groupHint')}
-            value={element.group}
-            maxLength={40}
-            onChange={(event) => {
-              const { value } = event.target;
-              edit(
-                put((e) => {
-                  e.group = value;
-                }),
-                `group:${element.id}`,
-              );
-            }}
-          />
-          <Button
-            look="held"
-            onClick={() => {
-              edit((d) => {
-                d.elements.splice(index, 1);
-              });
-              store.getState().pick(store.getState().plan.elements[Math.max(0, index - 1)]?.id ?? null);
-            }}
-          >
-            <Trash2 size={15} aria-hidden /> {t('dig.remove', { name: element.name })}
-          </Button>
-        </Stack>
-      </details>
-    </Panel>
+    </>
+  );
+}
+
+/** What is seldom typed, its name, and taking it away. */
+function More({ element, index, inBays }: Own & { inBays: boolean }) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const put = usePut(index);
+  const handTrim = useDesk((desk) => desk.plan.dig.handTrim);
+  const info = useTakeoff().elements[index];
+  const path = `/elements/${index}`;
+  return (
+    <>
+      {FORMS[element.kind] !== 'ramp' && !inBays && (
+        <PlanField label={t('dig.level')} hint={t('dig.levelHint')} path={`${path}/level`} optional />
+      )}
+      <PlanField hint={t('dig.lowHint')} path={`${path}/low`} />
+      <PlanField
+        hint={t('dig.handTrimHint')}
+        path={`${path}/trim`}
+        placeholder={handTrim ?? info?.trim}
+        optional
+      />
+      <StringChoice element={element} index={index} />
+      {isNarrow(element, inBays) && (
+        <PlanField
+          label={t(`dig.stem.${FORMS[element.kind] === 'pad' ? 'pad' : 'strip'}`)}
+          path={`${path}/stem`}
+        />
+      )}
+      <TextField
+        label={t('dig.name')}
+        value={element.name}
+        maxLength={80}
+        onChange={(event) => {
+          const { value } = event.target;
+          if (value)
+            put((e) => {
+              e.name = value;
+            }, `name:${element.id}`);
+        }}
+      />
+      <TextField
+        label={t('dig.group')}
+        hint={t('dig.groupHint')}
+        value={element.group}
+        maxLength={40}
+        onChange={(event) => {
+          const { value } = event.target;
+          put((e) => {
+            e.group = value;
+          }, `group:${element.id}`);
+        }}
+      />
+      <Button
+        look="held"
+        onClick={() => {
+          store.getState().edit((d) => removeElement(d, element.id));
+          store.getState().pick(store.getState().plan.elements[Math.max(0, index - 1)]?.id ?? null);
+        }}
+      >
+        <Trash2 size={15} aria-hidden /> {t('dig.remove', { name: element.name })}
+      </Button>
+    </>
   );
 }
 

@@ -7,6 +7,7 @@ import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { bayList } from '../../parts/words.ts';
 import { Fact, PlanField, Toggle } from '../fields.tsx';
 import { type Own, pathOf, usePut } from './own.ts';
 
@@ -67,7 +68,7 @@ function BayPasses({ run, longest }: { run: number; longest: number }) {
     <>
       <Fact
         label={t('dig.bays', { count })}
-        note={passes.map((pass) => pass.join(' ')).join(' · ')}
+        note={passes.map(bayList).join(' · ')}
         value={format.text(length, 'length')}
       />
       <Small>{t('dig.bayNote')}</Small>

@@ -30,10 +30,12 @@ type Use = (typeof USES)[number];
 
 /** The same axis for another use, with what the two have in common. */
 function usedFor(plan: Plan, element: Strip | Underpin, use: Use): Strip | Underpin {
-  if (use !== 'underpin' && element.kind === 'strip') return { ...element, use };
+  // A drain brings its own stone: nothing is dug below it for a bed.
+  const bed = use === 'drain' ? null : element.bed;
+  if (use !== 'underpin' && element.kind === 'strip') return { ...element, use, bed };
   const { id, name, group, thickness, method, floor, stem, slope, room, bucket, low, trim, level, support } =
     element;
-  const { bed, hand, string } = element;
+  const { hand, string } = element;
   const { points, closed, width, stepped, key } = element;
   const same = { id, name, group, thickness, method, floor, stem, slope, room, bucket, low, trim, level };
   const run = { ...same, support, bed, hand, string, points, closed, width, stepped, key };

@@ -1,35 +1,14 @@
 /** What is cast together, and what each pour takes. */
 import { Box } from '@chakra-ui/react';
-import { nextName, type Takeoff } from '@cimiento/core';
-import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
+import type { Takeoff } from '@cimiento/core';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice } from '../../parts/TextField.tsx';
 import { Fact, Panel } from '../fields.tsx';
-
-/** Takes an element out of every named pour; one left empty is one no more. */
-function takeOut(draft: Draft, element: string): void {
-  for (const pour of draft.pour.together) pour.elements = pour.elements.filter((id) => id !== element);
-  draft.pour.together = draft.pour.together.filter((pour) => pour.elements.length > 0);
-}
-
-/** @param to id of a named pour; 'new' for one of its own; '' with its like */
-function moveTo(draft: Draft, element: string, to: string, name: string): void {
-  const target = draft.pour.together.find((pour) => pour.id === to);
-  takeOut(draft, element);
-  if (to === '') return;
-  if (target && draft.pour.together.includes(target)) {
-    target.elements.push(element);
-    return;
-  }
-  const id = nextName(
-    'pour-',
-    draft.pour.together.map((pour) => pour.id),
-  );
-  draft.pour.together.push({ id, name, elements: [element] });
-}
+import { movePour } from './pours.ts';
 
 export function PoursPanel() {
   const { t } = useTranslation();
@@ -83,7 +62,7 @@ function Move() {
       onChange={(to) =>
         store
           .getState()
-          .edit((d) => moveTo(d, element.id, to, t('pours.name', { n: d.pour.together.length + 1 })))
+          .edit((d) => movePour(d, element.id, to, t('pours.name', { n: d.pour.together.length + 1 })))
       }
     />
   );

@@ -1,0 +1,25 @@
+/** Edits of what is cast together: recipes on a draft plan. */
+import { nextName } from '@cimiento/core';
+import type { Draft } from '../../desk/store.ts';
+
+/** Takes an element out of every named pour; one left empty is one no more. */
+function takeOut(draft: Draft, element: string): void {
+  for (const pour of draft.pour.together) pour.elements = pour.elements.filter((id) => id !== element);
+  draft.pour.together = draft.pour.together.filter((pour) => pour.elements.length > 0);
+}
+
+/** @param to id of a named pour; 'new' for one of its own; '' with its like */
+export function movePour(draft: Draft, element: string, to: string, name: string): void {
+  const target = draft.pour.together.find((pour) => pour.id === to);
+  takeOut(draft, element);
+  if (to === '') return;
+  if (target && draft.pour.together.includes(target)) {
+    target.elements.push(element);
+    return;
+  }
+  const id = nextName(
+    'pour-',
+    draft.pour.together.map((pour) => pour.id),
+  );
+  draft.pour.together.push({ id, name, elements: [element] });
+}
