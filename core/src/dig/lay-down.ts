@@ -8,9 +8,12 @@
  * The area is shrunk first by what must keep clear of an open dig's edge. Not covered: heaps on
  * falling ground, which hold less uphill and more down.
  */
+import { LRUCache } from 'lru-cache';
 import {
   alongside,
   area,
+  boxesApart,
+  boxOf,
   contains,
   convexPieces,
   crossing,
@@ -74,7 +77,19 @@ interface HeapSteps {
   readonly area: Float64Array;
 }
 
+const heaps = new LRUCache<string, HeapSteps>({ max: 64 });
+
+/** The same area is asked twice at every edit, and lies where it lay at the next. */
 function heapBySteps(outline: readonly Point[], repose: number, highest: number): HeapSteps {
+  const key = `${outline.join()};${repose};${highest}`;
+  const known = heaps.get(key);
+  if (known) return known;
+  const made = heapSteps(outline, repose, highest);
+  heaps.set(key, made);
+  return made;
+}
+
+function heapSteps(outline: readonly Point[], repose: number, highest: number): HeapSteps {
   const held = new Float64Array(STEPS + 1);
   const areas = new Float64Array(STEPS + 1);
   const out = { held, area: areas };
@@ -204,8 +219,14 @@ export function layDown(
       const outside = size - shared(pieces, convexPieces(tidy(boundary)));
       if (outside > 0.01) overlaps.push({ what: 'boundary', name: '', element: null, area: outside });
     }
+    const box = boxOf(flat(outline));
     const distances = dug.map((element) =>
-      Math.min(Infinity, ...element.openings.map((piece) => apart(outline, piece))),
+      element.openings.reduce(
+        // What lies farther off by its box alone is not measured.
+        (least, piece) =>
+          boxesApart(box, boxOf(piece)) < least ? Math.min(least, apart(outline, piece)) : least,
+        Infinity,
+      ),
     );
     const edge = Math.min(Infinity, ...distances);
     const needed = Math.max(

@@ -216,6 +216,10 @@ export function boxOf(p: Polygon): Box {
 export const boxesMeet = (p: Box, q: Box): boolean =>
   p.x0 < q.x1 && q.x0 < p.x1 && p.y0 < q.y1 && q.y0 < p.y1;
 
+/** Distance between two boxes, m: no more than between what they hold. */
+export const boxesApart = (p: Box, q: Box): number =>
+  Math.hypot(Math.max(0, p.x0 - q.x1, q.x0 - p.x1), Math.max(0, p.y0 - q.y1, q.y0 - p.y1));
+
 export const unionBox = (boxes: readonly Box[]): Box =>
   boxes.reduce(
     (whole, b) => ({

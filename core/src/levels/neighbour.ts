@@ -2,7 +2,7 @@
  * Hazards against the dig: keep-off distances, a neighbour's line of influence, old concrete that
  * stands into the trench. It names and measures; what to do is for the people responsible.
  */
-import { at, type Box, boxOf, distanceToLine, edges, type Polygon } from '../geometry/index.ts';
+import { at, boxesApart, boxOf, distanceToLine, edges, type Polygon } from '../geometry/index.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
 
 export interface Clash {
@@ -61,16 +61,12 @@ export function distanceTo(points: Hazard['points'], polygon: Polygon): number {
   return least;
 }
 
-/** Distance between two boxes, m: no more than between what they hold. */
-const apart = (p: Box, q: Box): number =>
-  Math.hypot(Math.max(0, p.x0 - q.x1, q.x0 - p.x1), Math.max(0, p.y0 - q.y1, q.y0 - p.y1));
-
 /** Distance to the nearest of many polygons; those whose boxes lie farther off are not measured. */
 function nearest(hazard: Hazard, polygons: readonly Polygon[]): number {
   const own = boxOf(hazard.points.flat());
   let least = Infinity;
   for (const polygon of polygons)
-    if (apart(own, boxOf(polygon)) < least) least = Math.min(least, distanceTo(hazard.points, polygon));
+    if (boxesApart(own, boxOf(polygon)) < least) least = Math.min(least, distanceTo(hazard.points, polygon));
   return least;
 }
 
