@@ -3,7 +3,7 @@
  * coarse grid read straight from ground and faces; the causes of over-dig by their sign; the loads by
  * filling trucks one by one. They are worked out when asked for, not at every edit.
  *
- * Not covered: concrete (prisms counted once), the water, the order of digging.
+ * Not covered: concrete, lean concrete and beds under slabs (prisms counted once), the water, the order of digging.
  */
 
 import type { Takeoff } from '../compute/takeoff.ts';
@@ -13,7 +13,7 @@ import { boxOf, unionBox } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import type { Plan } from '../plan/schema.ts';
-import { castOf } from '../pour/index.ts';
+import { castOf, goesToFaces } from '../pour/index.ts';
 import { faces } from './face.ts';
 
 /** Columns of the grid, about. */
@@ -85,7 +85,7 @@ function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
       for (const layer of bed?.layers ?? []) {
         const from = under(needed + height);
         height += layer.thickness;
-        if (layer.projection === null) stone += under(needed + height) - from;
+        if (goesToFaces(element, layer)) stone += under(needed + height) - from;
       }
       if (own !== null) stone += under(needed + height + own) - under(needed + height);
     }
@@ -115,7 +115,7 @@ export function proofsOf(plan: Plan, takeoff: Takeoff): Check[] {
   const laid = takeoff.elements.reduce((sum, { element, stone, pipe, layers }) => {
     if (oldWallOf(element)) return sum;
     const own = layers.reduce((all, { layer, volume }) => all + (layerValues(layer).cast ? 0 : volume), 0);
-    const toFaces = layers.reduce((all, one) => all + (one.layer.projection === null ? one.volume : 0), 0);
+    const toFaces = layers.reduce((all, one) => all + (goesToFaces(element, one.layer) ? one.volume : 0), 0);
     return sum + stone - own + toFaces + pipe;
   }, 0);
   // Bays under old walls open nothing a column could be read in.

@@ -176,6 +176,23 @@ describe('a floor inside', () => {
     });
     expect(laid.stone.volume).toBeCloseTo(4.32, 9);
   });
+  it('has its whole bed where a deeper pit beside it leaves a slope under it', () => {
+    const bed = (beside: boolean) =>
+      job((p) => {
+        p.dig.slope = 1;
+        p.levels.floors = [floor(100)];
+        p.ground.frost.local = 0.9;
+        p.elements = named(
+          raft(box(6, 4), { thickness: 0.1, edge: null, founding: 'floor', room: 0 }),
+          ...(beside ? [pad(3, -0.8, 1, 1, { room: 0 })] : []),
+        );
+        bedded(p, stone(0.2));
+        if (beside) p.elements[1]!.bed = null;
+      }).elements[0]!.layers[0]!.volume;
+    expect(bed(false)).toBeCloseTo(24 * 0.2, 9);
+    // The pad's own concrete lies lower: nothing of the slab's bed is lost.
+    expect(bed(true)).toBeCloseTo(24 * 0.2, 9);
+  });
   it('is dug once where a trench crosses it', () => {
     const takeoff = job((p) => {
       p.levels.floors = [floor(100)];

@@ -4,6 +4,7 @@
  */
 
 import type { LaidLayer } from '../base/beds.ts';
+import { framePieces } from '../dig/bottoms.ts';
 import type { Excavation } from '../dig/excavate.ts';
 import type { Founded } from '../dig/founded.ts';
 import { type Solid, volumeUnder, volumeUnderLevel } from '../dig/solid.ts';
@@ -17,7 +18,7 @@ import type { Stepped } from '../levels/steps.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import type { Element, Pad } from '../plan/elements.ts';
 import { isOutlined, isRun } from '../plan/forms.ts';
-import type { Bed, Plan } from '../plan/schema.ts';
+import type { Bed, BedLayer, Plan } from '../plan/schema.ts';
 import {
   axisLength,
   footingPieces,
@@ -183,6 +184,13 @@ interface Ground {
   readonly founded: readonly Founded[];
 }
 
+/**
+ * A layer fills the dig from face to face. Under a slab on its floor it lies as a sheet, as far past the
+ * slab as its room: also over deeper trenches beside it, which are filled again first.
+ */
+export const goesToFaces = (element: Element, { projection }: BedLayer): boolean =>
+  projection === null && !isFloorSlab(element);
+
 interface Filled {
   /** m³ of every layer that goes to the dug faces, by element. */
   readonly layers: readonly number[][];
@@ -216,7 +224,7 @@ function filled({ plan, solid, founded }: Ground): Filled {
       beds[part.owner]?.layers.forEach((layer, j) => {
         height += layer.thickness;
         const to = under(lifted(needed, height));
-        if (layer.projection === null) layers[part.owner]![j]! += to - below;
+        if (goesToFaces(element, layer)) layers[part.owner]![j]! += to - below;
         below = to;
       });
     if (own !== null && own > 0) ownStone[part.owner]! += under(lifted(needed, height + own)) - below;
@@ -278,6 +286,23 @@ function besides({ plan, founded }: Ground): Placing[] {
   });
 }
 
+/** A piece of a layer in plan, and how far it lies over its place under a turned-down edge, m. */
+interface Sheet {
+  readonly plan: Polygon;
+  readonly stretch: number;
+  readonly up?: number;
+}
+
+/** Under a slab whose edge is turned down its bed rises inside the edge; null for what has none. */
+function sheetPieces(element: Element, reach: number): Sheet[] | null {
+  if (!isFloorSlab(element) || !element.edge) return null;
+  const { outline, edge } = element;
+  return [
+    ...framePieces(outline, reach, edge.width).map(({ plan }) => ({ plan, stretch: 0 })),
+    ...outlinePieces(outline, -edge.width).map((plan) => ({ plan, stretch: 0, up: edge.depth })),
+  ];
+}
+
 /** Layers that stop short of the dug faces, the uppermost first. */
 function layerPrisms({ plan, founded }: Ground): Placing[] {
   const beds = founded.map(({ element, live }) =>
@@ -287,8 +312,9 @@ function layerPrisms({ plan, founded }: Ground): Placing[] {
   return Array.from({ length: most }, (_, i) => most - 1 - i).flatMap((j) => {
     const reaches = new Map(
       founded.map(({ element }, i) => {
-        const projection = beds[i]?.layers[j]?.projection ?? null;
-        return [element, projection === null ? null : Math.min(projection, roomOf(plan, element))];
+        const layer = beds[i]?.layers[j];
+        if (!layer || goesToFaces(element, layer)) return [element, null];
+        return [element, Math.min(layer.projection ?? Infinity, roomOf(plan, element))];
       }),
     );
     if ([...reaches.values()].every((reach) => reach === null)) return [];
@@ -300,8 +326,9 @@ function layerPrisms({ plan, founded }: Ground): Placing[] {
       if ((reaches.get(element) ?? null) === null) return [];
       const { layers } = beds[owner]!;
       const from = layers.slice(0, j).reduce((sum, layer) => sum + layer.thickness, 0);
-      return pieces[owner]!.map(({ plan: piece, stretch }) => {
-        const bottom = formations[stretch]! + from;
+      const sheets: readonly Sheet[] = sheetPieces(element, reaches.get(element) ?? 0) ?? pieces[owner]!;
+      return sheets.map(({ plan: piece, stretch, up = 0 }) => {
+        const bottom = formations[stretch]! + from + up;
         return { plan: piece, bottom, top: bottom + layers[j]!.thickness, owner, what: 'layer', layer: j };
       });
     });
@@ -407,6 +434,10 @@ export function place(
     const base = top - heightOf(element) - belowSlab(plan, element);
     for (const piece of footings[i]!)
       sums.void -= standingOut(surface, piece.plan, top) - standingOut(surface, piece.plan, base);
+    for (const prism of prisms)
+      if (prism.owner === i && prism.what === 'layer')
+        sums.void -=
+          standingOut(surface, prism.plan, prism.top) - standingOut(surface, prism.plan, prism.bottom);
   });
   const layers = founded.map(({ element }, i) => laidLayers(plan, bedOf(plan, element), volumes[i]!));
   const every = layers.flat();
