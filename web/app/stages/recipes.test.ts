@@ -193,7 +193,7 @@ describe('edits of beds, pours and elements', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 200 },
     );
   });
   it('take an element out of all that speaks of it', () => {

@@ -89,16 +89,17 @@ export function setProven(layer: BedLayer, lift: number | null, trial: string): 
 /** More of the lowest layer under an element, so that its bed is so much thicker; a bed where there is none. */
 export function thicken(draft: Draft, element: string, by: number, name: string): void {
   const target = draft.elements.find((one) => one.id === element);
-  if (!target) return;
+  if (!target || by <= 0) return;
   const shared = draft.elements.some((one) => one.id !== element && one.bed === target.bed);
   const before = draft.beds.find((bed) => bed.id === target.bed);
-  const up = (m: number) => Math.ceil(m / 0.005 - 1e-6) * 0.005;
+  const up = (m: number) => Math.min(5, Math.ceil(m / 0.005 - 1e-6) * 0.005);
   if (!before || shared) {
+    if (draft.beds.length >= 20) return;
     // Others stand on it too: they keep theirs.
     const bed = newBed(draft);
     draft.beds.push(
       before
-        ? { ...structuredClone(current(before)), id: bed.id, name: `${before.name} +` }
+        ? { ...structuredClone(current(before)), id: bed.id, name: `${before.name} +`.slice(0, 80) }
         : { ...bed, name },
     );
     target.bed = bed.id;
