@@ -150,6 +150,7 @@ export {
   type Hand,
   type Hazard,
   isAssumed,
+  isDrain,
   isField,
   isOutlined,
   isRun,

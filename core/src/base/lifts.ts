@@ -1,6 +1,6 @@
 /** Layers of a bed in equal lifts, each thin enough for the compactor, with its passes. */
 
-import { COMPACTORS } from '../catalogue/compactors.ts';
+import { COMPACTORS, type CompactorId } from '../catalogue/compactors.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { BedLayer } from '../plan/schema.ts';
 
@@ -20,6 +20,10 @@ export interface Lifts {
   readonly unsuited: boolean;
 }
 
+/** Compacted lift a compactor usually manages, m, low and high; what it does to stone where it does nothing for clay. */
+export const usualLift = (compactor: CompactorId, cohesive: boolean): readonly [number, number] =>
+  (cohesive ? COMPACTORS[compactor].cohesive : null) ?? COMPACTORS[compactor].granular;
+
 /**
  * n = ⌈T/t_max⌉ equal lifts of T/n, t_max the least of the specification's and what the compactor
  * manages: as a trial has shown, else as the catalogue says.
@@ -30,7 +34,7 @@ export function liftsOf(layer: BedLayer): Lifts | null {
   if (cast || layer.compactor === null) return null;
   const compactor = COMPACTORS[layer.compactor];
   const unsuited = layer.cohesive && compactor.cohesive === null;
-  const [low, high] = (layer.cohesive ? compactor.cohesive : null) ?? compactor.granular;
+  const [low, high] = usualLift(layer.compactor, layer.cohesive);
   const managed = layer.proven?.lift ?? high;
   const limit = Math.min(managed, layer.maxLift ?? Infinity);
   const count = Math.max(1, Math.ceil(layer.thickness / limit - 1e-9));

@@ -1,22 +1,25 @@
 /** What slabs, drains, old walls and people who dig must hear: founded, drained, dug otherwise than a trench. */
-import { edges, intersect } from '../geometry/index.ts';
+import { cornerMean, edges, at as evaluate, intersect } from '../geometry/index.ts';
+import { isFloorSlab } from '../levels/index.ts';
+import { isDrain } from '../plan/forms.ts';
 import { fallOf } from '../setout/index.ts';
 import { all, type Case, type CautionRow, EPS, type Finding, least, most } from './case.ts';
 
-const slabs = ({ live }: Case) =>
-  live.filter((e) => e.element.kind === 'raft' && e.element.founding === 'floor');
-const drains = ({ live }: Case) =>
-  live.filter((e) => e.element.kind === 'strip' && e.element.use === 'drain');
+const slabs = ({ live }: Case) => live.filter((e) => isFloorSlab(e.element));
+const drains = ({ live }: Case) => live.filter((e) => isDrain(e.element));
 
 /** Falls under this only drain by head. */
 const FLAT = 0.001;
 /** Water through clean 20 mm stone, m/s, typical. */
 const STONE_K = 0.2;
 
+/** A plinth over the ground against splash, m: practice. */
+const PLINTH = 0.45;
+
 /** Level of an element's bottom at a place, m; the lowest when it is nowhere there. */
 function bottomAt({ job: { solid } }: Case, index: number, x: number, y: number, lowest: number): number {
   const part = solid.parts.find((one) => one.owner === index && one.fills);
-  return part ? part.floor.a * x + part.floor.b * y + part.floor.c : lowest;
+  return part ? evaluate(part.floor, x, y) : lowest;
 }
 
 /** Where a drain passes a footing: over it, under it, or through it. */
@@ -30,12 +33,7 @@ function crossings(at: Case): Finding[] {
         for (const bottom of drain.bottoms) {
           const shared = intersect(plan, edges(bottom));
           if (shared.length < 6) continue;
-          const n = shared.length / 2;
-          let [x, y] = [0, 0];
-          for (let i = 0; i < shared.length; i += 2) {
-            x += shared[i]! / n;
-            y += shared[i + 1]! / n;
-          }
+          const [x, y] = cornerMean(shared);
           const low = bottomAt(at, drain.index, x, y, drain.dug);
           const [under, over] = [underside - (low + drain.element.thickness), low - top];
           const clear = Math.max(under, over);
@@ -80,7 +78,7 @@ export const KIND_CAUTIONS = {
     weight: 'warn',
     find: (at) =>
       drains(at).flatMap((e): Finding[] => {
-        if (e.element.kind !== 'strip' || !e.element.outfall) return [];
+        if (!isDrain(e.element) || !e.element.outfall) return [];
         const { pipe, width, thickness } = e.element;
         if (Math.abs(fallOf(e.element)) >= FLAT) return [];
         return [
@@ -99,7 +97,7 @@ export const KIND_CAUTIONS = {
   drainCrosses: { weight: 'warn', find: crossings },
   drainNowhere: {
     weight: 'warn',
-    find: (at) => all(drains(at).filter((e) => e.element.kind === 'strip' && e.element.outfall === null)),
+    find: (at) => all(at.live.filter((e) => isDrain(e.element) && e.element.outfall === null)),
   },
   underpinOpen: {
     weight: 'stop',
@@ -131,6 +129,3 @@ export const KIND_CAUTIONS = {
     },
   },
 } as const satisfies Record<string, CautionRow>;
-
-/** A plinth over the ground against splash, m: practice. */
-const PLINTH = 0.45;

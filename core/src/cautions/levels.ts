@@ -1,6 +1,5 @@
 /** Steps, an engineer's word, the shallow school and the bed: what was decided, and against which rule. */
-import type { LayerTakeoff } from '../base/index.ts';
-import { COMPACTORS } from '../catalogue/compactors.ts';
+import { type LayerTakeoff, usualLift } from '../base/index.ts';
 import { leastLap, type Stepped } from '../levels/steps.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { Instruction } from '../plan/schema.ts';
@@ -94,8 +93,7 @@ export const BED_CAUTIONS = {
     find: (at) =>
       layersOf(at, ({ layer: { maxLift, compactor, cohesive, proven } }) => {
         if (maxLift === null || compactor === null || proven) return null;
-        const { cohesive: clay, granular } = COMPACTORS[compactor];
-        const high = ((cohesive ? clay : null) ?? granular)[1];
+        const [, high] = usualLift(compactor, cohesive);
         return maxLift > high + EPS ? { specified: [maxLift, 'size'], typical: [high, 'size'] } : null;
       }),
   },

@@ -7,11 +7,11 @@
  */
 
 import type { Takeoff } from '../compute/takeoff.ts';
-import { oldWallOf } from '../dig/underpin.ts';
 import type { Check } from '../findings/index.ts';
 import { boxOf, unionBox } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
+import { oldWallOf } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { castOf, goesToFaces } from '../pour/index.ts';
 import { faces } from './face.ts';

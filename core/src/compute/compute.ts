@@ -6,6 +6,7 @@ import { figuresOf } from '../figures/index.ts';
 import { type Facts, factsOf, NO_RECORDS, type SiteRecord } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { Job } from '../takeoff/index.ts';
+import { problemStep } from './dug-problems.ts';
 import {
   buildStep,
   digStep,
@@ -16,7 +17,6 @@ import {
   holeStep,
   orderStep,
   placeStep,
-  problemStep,
   shareStep,
   siteStep,
   spoilStep,

@@ -2,13 +2,12 @@
 
 import type { BedMaterialId } from '../catalogue/index.ts';
 import { type ProfilePiece, profile } from '../dig/solid.ts';
-import { oldWallOf } from '../dig/underpin.ts';
 import { roomOf } from '../dig/width.ts';
 import { clipLine, edges } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
 import { belowSlab, isFloorSlab, slabOnFloor } from '../levels/slab.ts';
 import { bedOf } from '../plan/beds.ts';
-import { isRun } from '../plan/forms.ts';
+import { isRun, oldWallOf } from '../plan/forms.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
 import type { FootingPiece } from '../pour/index.ts';
 import { castOf } from '../pour/kinds.ts';

@@ -18,7 +18,6 @@ import {
   loadsOf,
   lowestOf,
   mixedLoads,
-  oldWallOf,
   type Solid,
   type Spoil,
   sideRule,
@@ -29,7 +28,7 @@ import {
   windrow,
 } from '../dig/index.ts';
 import type { Problem } from '../findings/index.ts';
-import { edges, intersect, outsideOf, type Polygon } from '../geometry/index.ts';
+import { outsideOf, type Polygon } from '../geometry/index.ts';
 import {
   designFrost,
   type Frost,
@@ -52,7 +51,7 @@ import {
 import type { Facts } from '../log/index.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import type { Element } from '../plan/elements.ts';
-import { isRun } from '../plan/forms.ts';
+import { oldWallOf } from '../plan/forms.ts';
 import type { Bed, GroundLog, Plan } from '../plan/schema.ts';
 import { stringFor } from '../plan/strings.ts';
 import { castOf, deliveryOf, floorTakeoffs, type Placed, place, poursOf, topOver } from '../pour/index.ts';
@@ -73,8 +72,6 @@ const sum = (values: readonly number[]) => values.reduce((total, value) => total
 
 /** Hand trim left for last, m: more where water softens the bottom. */
 const TRIM = { softening: 0.15, other: 0.05 } as const;
-/** A log farther than this from everything that is dug says little of the ground there, m. */
-const FAR_LOG = 60;
 /** Angle a heap stands at when nothing is known of its soil, degrees. */
 const COMMON_REPOSE = 37;
 
@@ -205,12 +202,6 @@ export const holeStep = ({ plan }: Site, watered: readonly Watered[], { solid }:
     watered.map(({ dug, groundLow, water, columns }) => ({ dug: lowestOf(dug), groundLow, water, columns })),
   );
 
-/** Top of what is cast; under an old wall it comes up to the dry pack. */
-function topOf(element: Element, underside: number): number {
-  const old = oldWallOf(element);
-  return old ? Math.max(underside, old.underside - old.gap) : topOver(element, underside);
-}
-
 /** Layers with their levels, stacked on the formation. */
 function levelled(layers: readonly LaidLayer[], formation: number): ElementTakeoff['layers'] {
   let top = formation;
@@ -230,26 +221,27 @@ export function elementStep({ plan, model, frost }: Site, watered: readonly Wate
       const underside = lowestOf(undersides);
       const dug = lowestOf(levels);
       const bottom = bottomOf(plan, element);
+      const string = stringFor(plan, element);
       return {
         ...one,
         id: element.id,
         group: element.group,
         underside,
-        top: topOf(element, underside),
+        top: topOver(element, underside),
         layers: levelled(layers, lowestOf(formations)),
         formation: lowestOf(formations),
         dug,
-        string: stringFor(plan, element),
-        fromString: stringFor(plan, element).level - dug,
+        string,
+        fromString: string.level - dug,
         width: bottom.width,
         bottomLength: bottom.length,
         // The pit that lets people in under a wall has upright sides.
         slope: one.bays ? 0 : slopeOf(plan, element),
         rule: sideRule(plan, columns, depth, wet || perched),
-        // A ramp's floor is driven on, not built on.
         underSlab: belowSlab(plan, element),
         slab:
           isFloorSlab(element) && live ? slabFrost(plan, element, frost, columns[0] ?? [], groundLow) : null,
+        // A ramp's floor is driven on, not built on.
         trim: shapeOf(element).founded
           ? (element.trim ?? plan.dig.handTrim ?? (softBottom ? TRIM.softening : TRIM.other))
           : 0,
@@ -260,106 +252,6 @@ export function elementStep({ plan, model, frost }: Site, watered: readonly Wate
       };
     },
   );
-}
-
-/** A string that lies in the ground: no cord can be stretched there. */
-const stringProblems = (plan: Plan, live: readonly ElementTakeoff[]): Problem[] =>
-  plan.levels.strings.flatMap(({ id, name, level }, i): Problem[] => {
-    const low = Math.min(...live.filter((e) => e.string.id === id).map((e) => e.groundLow));
-    return Number.isFinite(low) && level < low
-      ? [
-          {
-            code: 'stringUnderGround',
-            path: `/levels/strings/${i}/level`,
-            value: level,
-            min: low,
-            kind: 'level',
-            params: { name },
-          },
-        ]
-      : [];
-  });
-
-/** What cannot be together: a slab under the footing beside it, one group on two floors, more broken than dug. */
-function mixProblems(plan: Plan, elements: readonly ElementTakeoff[]): Problem[] {
-  const live = elements.filter((e) => e.live);
-  const out: Problem[] = stringProblems(plan, live);
-  for (const { element, index, formation, bottoms } of live.filter((e) => isFloorSlab(e.element))) {
-    const beside = live.filter(
-      (e) =>
-        isRun(e.element) &&
-        e.formation > formation + 1e-9 &&
-        e.bottoms.some((p) => bottoms.some((q) => intersect(p, edges(q)).length > 0)),
-    );
-    if (beside.length > 0)
-      out.push({
-        code: 'slabUnderFooting',
-        path: `/elements/${index}/founding`,
-        value: formation,
-        min: Math.max(...beside.map((e) => e.formation)),
-        kind: 'level',
-        params: { name: element.name, other: beside[0]!.element.name },
-      });
-  }
-  const floors = new Map<string, string | null>();
-  for (const { element, index } of live) {
-    if (element.group === '' || element.floor === null) continue;
-    const before = floors.get(element.group);
-    if (before !== undefined && before !== element.floor)
-      out.push({
-        code: 'groupFloors',
-        path: `/elements/${index}/floor`,
-        params: { name: element.name, group: element.group },
-      });
-    else floors.set(element.group, element.floor);
-  }
-  plan.ground.obstructions.forEach(({ name, element, volume }, i) => {
-    const own = live.find((e) => e.id === element);
-    const most = element === null ? sum(live.map((e) => e.volume)) : (own?.volume ?? 0);
-    if (live.length > 0 && volume > most + 1e-9)
-      out.push({
-        code: 'obstructionLarger',
-        path: `/ground/obstructions/${i}/volume`,
-        value: volume,
-        max: most,
-        kind: 'volume',
-        params: { name },
-      });
-  });
-  return out;
-}
-
-/** Problems that show only once the job is dug. */
-export function problemStep({ plan, problems }: Site, elements: readonly ElementTakeoff[]): void {
-  const { string, floors } = plan.levels;
-  for (const { live, dug, element, string: own } of elements)
-    if (live && own.id === null && string <= dug)
-      problems.push({
-        code: 'stringBelowFormation',
-        path: '/levels/string',
-        value: string,
-        min: dug,
-        kind: 'level',
-        params: { name: element.name },
-      });
-  problems.push(...mixProblems(plan, elements));
-  const places = elements.flatMap((one) => one.places);
-  plan.ground.logs.forEach((log, i) => {
-    const far = ([x, y]: readonly [number, number]) =>
-      (x - log.at[0]) ** 2 + (y - log.at[1]) ** 2 > FAR_LOG ** 2;
-    if (places.length > 0 && places.every(far))
-      problems.push({ code: 'logFar', path: `/ground/logs/${i}/at/0`, params: { name: log.name } });
-  });
-  // A wall cannot be squeezed: a floor counted up from the formation must leave room for its layers.
-  for (const { live, decision, element } of elements)
-    if (live && decision?.closure != null && decision.closure < -1e-6)
-      problems.push({
-        code: 'stackOpen',
-        path: `/levels/floors/${floors.findIndex((f) => f.id === decision.floor)}/level`,
-        value: -decision.closure,
-        kind: 'size',
-        params: { name: element.name },
-      });
 }
 
 /** What stands in the dig in the end, m³ below ground. */

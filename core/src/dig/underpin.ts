@@ -4,7 +4,7 @@
  * here designs underpinning.
  */
 import type { GroundModel } from '../ground/strata.ts';
-import type { Element, Underpin } from '../plan/elements.ts';
+import type { Element } from '../plan/elements.ts';
 import { type Bays, baysOf, segmentsOf } from '../setout/index.ts';
 
 /** Of one bay, m³. */
@@ -24,12 +24,6 @@ export interface UnderBays extends Bays {
   /** Of the bottoms of all bays, m². */
   readonly area: number;
 }
-
-type OldWall = NonNullable<Underpin['old']>;
-
-/** The old wall a run goes under; null when it is no such run, or nobody knows the wall. */
-export const oldWallOf = (element: Element): OldWall | null =>
-  element.kind === 'underpin' ? element.old : null;
 
 /** m³ by soil of an upright column of a unit area between two levels, at a place. */
 function between(model: GroundModel, x: number, y: number, low: number, high: number): number[] {

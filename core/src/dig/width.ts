@@ -1,8 +1,8 @@
 /** Bottom widths: what is needed, what the bucket makes of it. */
 
-import { offset, tidy } from '../geometry/index.ts';
+import { offset, perimeter, tidy } from '../geometry/index.ts';
 import type { Element } from '../plan/elements.ts';
-import { isOutlined, isRun } from '../plan/forms.ts';
+import { isOutlined, isRun, oldWallOf } from '../plan/forms.ts';
 import { FORMS, type Support } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { shapeOf } from '../setout/kinds.ts';
@@ -60,7 +60,7 @@ export function bottomOf(plan: Plan, element: Element): { width: DigWidth; lengt
   switch (FORMS[element.kind]) {
     case 'run': {
       const width = size(across);
-      const old = element.kind === 'underpin' ? element.old : null;
+      const old = oldWallOf(element);
       // Under an old wall people dig, from the pit that lets them in.
       const under = old && old.thickness + old.access;
       return { width: under === null ? width : { ...width, needed: under, dug: under }, length: null };
@@ -84,11 +84,7 @@ export function bottomOf(plan: Plan, element: Element): { width: DigWidth; lengt
 /** Round the dug bottom of an element that stands alone, m: what cloth is turned up along. */
 export function bottomPerimeter(plan: Plan, element: Element): number {
   if (isOutlined(element)) {
-    const grown = offset(tidy(element.outline), roomOf(plan, element)) ?? element.outline;
-    return grown.reduce((sum, [x, y], i) => {
-      const [px, py] = grown[(i + 1) % grown.length]!;
-      return sum + Math.hypot(px - x, py - y);
-    }, 0);
+    return perimeter(offset(tidy(element.outline), roomOf(plan, element)) ?? element.outline);
   }
   const { width, length } = bottomOf(plan, element);
   const along = length ?? sizesOf(element).along;

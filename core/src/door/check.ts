@@ -3,20 +3,20 @@
  * contradict each other. No Ajv here, so the desk can run it at every keystroke.
  */
 import type { Problem, ProblemCode } from '../findings/index.ts';
-import { area, crossing, flat, offset, tidy } from '../geometry/index.ts';
+import { area, flat } from '../geometry/index.ts';
 import { surfaceOf } from '../ground/surface.ts';
 import { floorLevels } from '../levels/floors.ts';
 import { layerValues } from '../plan/beds.ts';
-import type { Element, ElementOf } from '../plan/elements.ts';
+import type { Element } from '../plan/elements.ts';
 import { FIELDS, outOfRange } from '../plan/fields.ts';
-import { isOutlined, isRun, type RunElement } from '../plan/forms.ts';
-import type { ElementKind } from '../plan/kinds.ts';
+import { isOutlined, isRun, oldWallOf } from '../plan/forms.ts';
 import { DEEPEST_DIG } from '../plan/limits.ts';
 import { numbersOf } from '../plan/numbers.ts';
 import type { Plan } from '../plan/schema.ts';
 import { axisLength } from '../setout/footprint.ts';
 import { shapeOf } from '../setout/kinds.ts';
-import { pointsOf, sizesOf } from '../setout/places.ts';
+import { pointsOf } from '../setout/places.ts';
+import { outlineProblems, shapeProblems } from './elements.ts';
 
 /** Numbers past their limits: field, value and limits named. */
 export function rangeProblems(plan: Plan): Problem[] {
@@ -180,12 +180,117 @@ function bedProblems({ beds }: Plan): Problem[] {
   ];
 }
 
+/** Tells of a level too far from the ground of the job; one that is not there is not. */
+type Near = (path: string, level: number | null | undefined) => void;
+
+/** Ids that stand twice, list by list. */
+function doubleIds({ ground, levels, pour, elements, spoil }: Plan): Problem[] {
+  const lists: Readonly<Record<string, readonly { readonly id: string }[]>> = {
+    '/ground/soils': ground.soils,
+    '/ground/logs': ground.logs,
+    '/ground/hazards': ground.hazards,
+    '/levels/floors': levels.floors,
+    '/levels/strings': levels.strings,
+    '/ground/obstructions': ground.obstructions,
+    '/pour/together': pour.together,
+    '/levels/instructions': levels.instructions,
+    '/elements': elements,
+    '/spoil/trucks': spoil.trucks,
+  };
+  return Object.entries(lists).flatMap(([path, list]) =>
+    duplicates(
+      list.map((entry) => entry.id),
+      path,
+    ),
+  );
+}
+
+/** What a winter lacks, or has the wrong way round. */
+function winterProblems({ ground: { frost } }: Plan): Problem[] {
+  const out: Problem[] = [];
+  if (frost.climate && frost.climate.index === null && frost.climate.record.length === 0)
+    out.push({ code: 'climateOpen', path: '/ground/frost/climate/index' });
+  frost.climate?.shape.forEach((share, i, all) => {
+    if (i > 0 && share < all[i - 1]! - 1e-9)
+      out.push({ code: 'shapeFalls', path: `/ground/frost/climate/shape/${i}`, value: share });
+  });
+  return out;
+}
+
+/** Elements that are spoken of and are not there. */
+function unknownElements({ ground, pour, elements }: Plan): Problem[] {
+  const named = [
+    ...ground.obstructions.flatMap(({ element }, i) =>
+      element === null ? [] : [{ path: `/ground/obstructions/${i}/element`, value: element }],
+    ),
+    ...pour.together.flatMap(({ elements: own }, i) =>
+      own.map((value, j) => ({ path: `/pour/together/${i}/elements/${j}`, value })),
+    ),
+  ];
+  return named
+    .filter(({ value }) => !elements.some((element) => element.id === value))
+    .map((one): Problem => ({ code: 'unknownElement', ...one }));
+}
+
+/** Levels of the job that stand by themselves. */
+function levelProblems({ ground, levels }: Plan, near: Near): void {
+  near('/levels/string', levels.string);
+  levels.strings.forEach((own, i) => {
+    near(`/levels/strings/${i}/level`, own.level);
+  });
+  near('/ground/water', ground.water);
+  near('/ground/waterHigh', ground.waterHigh);
+  near('/levels/shallow/outfall/level', levels.shallow?.outfall?.level);
+  ground.hazards.forEach((hazard, i) => {
+    near(`/ground/hazards/${i}/level`, hazard.level);
+  });
+}
+
+/** One of an engineer's words: how low it orders, and for what. */
+function wordProblems({ levels, elements }: Plan, i: number, near: Near): Problem[] {
+  const word = levels.instructions[i]!;
+  const path = `/levels/instructions/${i}`;
+  near(`${path}/level`, word.level);
+  return word.elements.flatMap((value, j): Problem[] =>
+    elements.some((element) => element.id === value)
+      ? []
+      : [{ code: 'unknownElement', path: `${path}/elements/${j}`, value }],
+  );
+}
+
+/** Of one element: levels far from the ground, what it names that is not there, what it is. */
+function elementProblems(plan: Plan, element: Element, path: string, near: Near): Problem[] {
+  near(`${path}/level`, element.level);
+  if (element.kind === 'strip') {
+    near(`${path}/outfall/level`, element.outfall?.level);
+    near(`${path}/outfall/head`, element.outfall?.head);
+  }
+  const old = oldWallOf(element);
+  near(`${path}/old/underside`, old?.underside);
+  near(`${path}/old/inside`, old?.inside);
+  const { floors, strings } = plan.levels;
+  const out: Problem[] = [];
+  const known = (
+    code: ProblemCode,
+    key: 'floor' | 'string' | 'bed',
+    list: readonly { readonly id: string }[],
+  ) => {
+    const value = element[key];
+    if (value !== null && !list.some((one) => one.id === value))
+      out.push({ code, path: `${path}/${key}`, value });
+  };
+  known('unknownFloor', 'floor', floors);
+  known('unknownString', 'string', strings);
+  known('unknownBed', 'bed', plan.beds);
+  return [...out, ...shapeProblems(plan, element, path)];
+}
+
 /** Numbers that are each in range but contradict one another, and ids that point nowhere. */
 function crossProblems(plan: Plan): Problem[] {
   const surface = surfaceProblems(plan);
   if (surface.length > 0) return surface;
   const out: Problem[] = logProblems(plan);
-  const { soils, logs, knownTo, frost } = plan.ground;
+  const { soils, logs, knownTo } = plan.ground;
   const deepest = Math.max(...logs.flatMap((log) => log.layers.map((layer) => layer.top)));
   if (knownTo <= deepest)
     out.push({
@@ -195,200 +300,32 @@ function crossProblems(plan: Plan): Problem[] {
       min: deepest,
       kind: 'length',
     });
-  const ids = (list: readonly { readonly id: string }[]) => list.map((entry) => entry.id);
   out.push(
-    ...duplicates(ids(soils), '/ground/soils'),
-    ...duplicates(ids(logs), '/ground/logs'),
-    ...duplicates(ids(plan.ground.hazards), '/ground/hazards'),
-    ...duplicates(ids(plan.levels.floors), '/levels/floors'),
-    ...duplicates(ids(plan.levels.strings), '/levels/strings'),
-    ...duplicates(ids(plan.ground.obstructions), '/ground/obstructions'),
-    ...duplicates(ids(plan.pour.together), '/pour/together'),
-    ...duplicates(ids(plan.levels.instructions), '/levels/instructions'),
-    ...duplicates(ids(plan.elements), '/elements'),
-    ...duplicates(ids(plan.spoil.trucks), '/spoil/trucks'),
+    ...doubleIds(plan),
+    ...winterProblems(plan),
+    ...unknownElements(plan),
+    ...siteProblems(plan),
+    ...bedProblems(plan),
   );
-  if (frost.climate && frost.climate.index === null && frost.climate.record.length === 0)
-    out.push({ code: 'climateOpen', path: '/ground/frost/climate/index' });
-  frost.climate?.shape.forEach((share, i, all) => {
-    if (i > 0 && share < all[i - 1]! - 1e-9)
-      out.push({ code: 'shapeFalls', path: `/ground/frost/climate/shape/${i}`, value: share });
-  });
-  plan.ground.obstructions.forEach(({ element }, i) => {
-    if (element !== null && !plan.elements.some((one) => one.id === element))
-      out.push({ code: 'unknownElement', path: `/ground/obstructions/${i}/element`, value: element });
-  });
-  plan.pour.together.forEach(({ elements }, i) => {
-    elements.forEach((id, j) => {
-      if (!plan.elements.some((one) => one.id === id))
-        out.push({ code: 'unknownElement', path: `/pour/together/${i}/elements/${j}`, value: id });
-    });
-  });
-  out.push(...siteProblems(plan), ...bedProblems(plan));
-  const { bearing, floors, string, instructions } = plan.levels;
+  const { bearing } = plan.levels;
   if (bearing && !soils.some((soil) => soil.id === bearing.soil))
     out.push({ code: 'unknownSoil', path: '/levels/bearing/soil', value: bearing.soil });
   const [low, high] = groundSpan(plan);
-  const near = (path: string, level: number | null | undefined) => {
+  const near: Near = (path, level) => {
     if (level === null || level === undefined) return;
     const [min, max] = [low - DEEPEST_DIG, high + TALLEST];
     if (level < min || level > max)
       out.push({ code: 'farFromGround', path, value: level, min, max, kind: 'level' });
   };
-  near('/levels/string', string);
-  plan.levels.strings.forEach((own, i) => {
-    near(`/levels/strings/${i}/level`, own.level);
-  });
-  near('/ground/water', plan.ground.water);
-  near('/ground/waterHigh', plan.ground.waterHigh);
-  near('/levels/shallow/outfall/level', plan.levels.shallow?.outfall?.level);
-  plan.ground.hazards.forEach((hazard, i) => {
-    near(`/ground/hazards/${i}/level`, hazard.level);
-  });
+  levelProblems(plan, near);
   out.push(...farPlaces(plan), ...floorProblems(plan, near));
-  instructions.forEach((word, i) => {
-    if (word.level !== null) near(`/levels/instructions/${i}/level`, word.level);
-    word.elements.forEach((id, j) => {
-      if (!plan.elements.some((element) => element.id === id))
-        out.push({ code: 'unknownElement', path: `/levels/instructions/${i}/elements/${j}`, value: id });
-    });
+  plan.levels.instructions.forEach((_, i) => {
+    out.push(...wordProblems(plan, i, near));
   });
   plan.elements.forEach((element, i) => {
-    near(`/elements/${i}/level`, element.level);
-    if (element.kind === 'strip' && element.outfall) {
-      near(`/elements/${i}/outfall/level`, element.outfall.level);
-      near(`/elements/${i}/outfall/head`, element.outfall.head);
-    }
-    if (element.kind === 'underpin' && element.old) {
-      near(`/elements/${i}/old/underside`, element.old.underside);
-      near(`/elements/${i}/old/inside`, element.old.inside);
-    }
-    if (element.floor !== null && !floors.some((floor) => floor.id === element.floor))
-      out.push({ code: 'unknownFloor', path: `/elements/${i}/floor`, value: element.floor });
-    if (element.string !== null && !plan.levels.strings.some((string) => string.id === element.string))
-      out.push({ code: 'unknownString', path: `/elements/${i}/string`, value: element.string });
-    if (element.bed !== null && !plan.beds.some((bed) => bed.id === element.bed))
-      out.push({ code: 'unknownBed', path: `/elements/${i}/bed`, value: element.bed });
-    out.push(...shapeProblems(plan, element, `/elements/${i}`));
+    out.push(...elementProblems(plan, element, `/elements/${i}`, near));
   });
   return out;
-}
-
-/** An outline that is one: no side crosses another, and it encloses something. */
-function outlineProblems(outline: readonly (readonly [number, number])[], path: string): Problem[] {
-  const crossed = crossing(outline);
-  if (crossed)
-    return [{ code: 'outlineCrosses', path, params: { one: crossed[0] + 1, other: crossed[1] + 1 } }];
-  const corners = tidy(outline);
-  return corners.length < 3 || area(flat(corners)) < 1e-4 ? [{ code: 'outlineFlat', path }] : [];
-}
-
-type Contradictions<E extends Element> = (element: E, path: string, plan: Plan) => Problem[];
-
-const runProblems = (element: RunElement, path: string): Problem[] => {
-  const [first] = element.points;
-  const long = element.points.some((p) => first && Math.hypot(p[0] - first[0], p[1] - first[1]) > 1e-3);
-  const { key, width } = element;
-  return [
-    ...(long ? [] : [{ code: 'zeroLength', path: `${path}/points` } as const]),
-    ...(key && key.width > width + 1e-9
-      ? [{ code: 'keyWider', path: `${path}/key/width`, value: key.width, max: width, kind: 'size' } as const]
-      : []),
-  ];
-};
-
-/** A drain that cannot run: its outlet over its head, its pipe larger than its trench. */
-function drainProblems(
-  { use, outfall, pipe, width, thickness }: ElementOf['strip'],
-  path: string,
-): Problem[] {
-  if (use === 'footing') return [];
-  const out: Problem[] = [];
-  if (outfall && outfall.head !== null && outfall.level > outfall.head + 1e-9)
-    out.push({
-      code: 'outfallAbove',
-      path: `${path}/outfall/level`,
-      value: outfall.level,
-      max: outfall.head,
-      kind: 'level',
-    });
-  const most = pipe ? Math.min(width, thickness - pipe.bedding) : Infinity;
-  if (pipe && pipe.diameter > most + 1e-9)
-    out.push({
-      code: 'pipeLarger',
-      path: `${path}/pipe/diameter`,
-      value: pipe.diameter,
-      max: Math.max(0, most),
-      kind: 'size',
-    });
-  return out;
-}
-
-/** What contradicts itself within one element, by its kind. */
-const CONTRADICTIONS: { readonly [K in ElementKind]: Contradictions<ElementOf[K]> } = {
-  strip: (element, path) => [...runProblems(element, path), ...drainProblems(element, path)],
-  underpin: (element, path) => {
-    const { old, level } = element;
-    return [
-      ...runProblems(element, path),
-      ...(old && level !== null && level >= old.underside
-        ? [
-            {
-              code: 'underOld',
-              path: `${path}/level`,
-              value: level,
-              max: old.underside,
-              kind: 'level',
-            } as const,
-          ]
-        : []),
-      ...(element.bay > axisLength(element) + 1e-9
-        ? [
-            {
-              code: 'bayLonger',
-              path: `${path}/bay`,
-              value: element.bay,
-              max: axisLength(element),
-              kind: 'size',
-            } as const,
-          ]
-        : []),
-    ];
-  },
-  pad: () => [],
-  raft: (element, path, plan) => [
-    ...outlineProblems(element.outline, `${path}/outline`),
-    ...(element.founding === 'floor' && plan.levels.floors.length === 0
-      ? [{ code: 'slabNoFloor', path: `${path}/founding` } as const]
-      : []),
-  ],
-  box: (element, path) => {
-    const out = outlineProblems(element.outline, `${path}/outline`);
-    if (out.length === 0 && offset(tidy(element.outline), -element.wall) === null)
-      out.push({ code: 'wallFills', path: `${path}/wall`, value: element.wall, kind: 'size' });
-    const { height, thickness, roof } = element;
-    const slabs = thickness + roof;
-    if (slabs >= height)
-      out.push({ code: 'boxLow', path: `${path}/height`, value: height, min: slabs, kind: 'size' });
-    return out;
-  },
-  ramp: (element, path, plan) =>
-    plan.elements.some((e) => e.id === element.serves && e.kind !== 'ramp')
-      ? []
-      : [{ code: 'unknownElement', path: `${path}/serves`, value: element.serves }],
-};
-
-/** What contradicts itself within one element. */
-function shapeProblems(plan: Plan, element: Element, path: string): Problem[] {
-  const most = sizesOf(element).across;
-  const { stem } = element;
-  const own = CONTRADICTIONS[element.kind] as Contradictions<Element>;
-  return [
-    ...(stem > most + 1e-9
-      ? [{ code: 'stemWider', path: `${path}/stem`, value: stem, max: most, kind: 'size' } as const]
-      : []),
-    ...own(element, path, plan),
-  ];
 }
 
 /** The plot, the places for soil, the ways, and the plant. */

@@ -37,6 +37,17 @@ function areaIn(p: Polygon | Float64Array, n: number): number {
   return twice / 2;
 }
 
+/** Mean of its corners. */
+export function cornerMean(p: Polygon): readonly [number, number] {
+  const n = p.length / 2;
+  let [x, y] = [0, 0];
+  for (let i = 0; i < p.length; i += 2) {
+    x += p[i]! / n;
+    y += p[i + 1]! / n;
+  }
+  return [x, y];
+}
+
 /** ∬ f dA over a convex polygon, exact for a linear f: the sum over its fan of triangles. */
 export function integral(p: Polygon, f: Linear): number {
   const ox = p[0] ?? 0;

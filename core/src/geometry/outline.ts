@@ -208,6 +208,13 @@ export function distanceToLine(p: Corner, q: Corner, x: number, y: number): numb
   return Math.hypot(x - p[0] - t * dx, y - p[1] - t * dy);
 }
 
+/** Length round a closed outline, m. */
+export const perimeter = (outline: readonly Corner[]): number =>
+  outline.reduce((sum, [x, y], i) => {
+    const [nx, ny] = outline[(i + 1) % outline.length]!;
+    return sum + Math.hypot(nx - x, ny - y);
+  }, 0);
+
 /** A convex piece with its sides moved out by `by`, except those that lie along `fixed`. */
 export function grow(piece: Polygon, by: number, fixed: readonly Linear[]): Polygon {
   if (by === 0) return piece;

@@ -6,6 +6,7 @@ import type { Frost } from '../ground/design-frost.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import { bedOf, thicknessOf } from '../plan/beds.ts';
 import type { Element } from '../plan/elements.ts';
+import { isDrain, oldWallOf } from '../plan/forms.ts';
 import type { Instruction, Plan } from '../plan/schema.ts';
 import { floorOf } from '../plan/strings.ts';
 import { outfallBottom } from '../setout/fall.ts';
@@ -97,8 +98,8 @@ export function ownCandidates(plan: Plan, element: Element): Candidate[] | null 
     return slab ? [{ rule: 'floor', level: slab.underside }] : [];
   }
   // Under an old wall the drawing says how deep, when it does.
-  if (element.kind === 'underpin' && element.old && element.level !== null) return [];
-  if (element.kind !== 'strip' || element.use !== 'drain') return null;
+  if (oldWallOf(element) && element.level !== null) return [];
+  if (!isDrain(element)) return null;
   const bottom = outfallBottom(element);
   return bottom === null ? null : [{ rule: 'outfall', level: bottom + thicknessOf(bedOf(plan, element)) }];
 }

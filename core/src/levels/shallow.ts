@@ -5,12 +5,11 @@
  * engineer's, and the result always says so.
  */
 
-import { SOILS } from '../catalogue/soils.ts';
 import { BOARD, type Frost } from '../ground/design-frost.ts';
-import { dryLayer, frostDepth, frostLayer } from '../ground/frost.ts';
+import { dryLayer } from '../ground/frost.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import type { Plan } from '../plan/schema.ts';
-import { CONCRETE, LEAST_BED } from './slab.ts';
+import { LEAST_BED, reachUnder } from './slab.ts';
 
 export interface Shallow {
   /** Bed under the slab that keeps the frost line in it, m. */
@@ -43,18 +42,9 @@ export function shallowOf(
   const { shallow } = plan.levels;
   const { climate } = frost;
   if (!shallow || !climate) return null;
-  const typical = SOILS[shallow.bed];
-  const bed = frostLayer(Number.MAX_VALUE, typical.grain, typical.dryDensity, typical.water);
-  const board = shallow.board;
-  const reach = (concrete: number) =>
-    frostDepth(
-      [
-        dryLayer(concrete, CONCRETE.conductivity, CONCRETE.heat),
-        ...(board ? [dryLayer(board.thickness, board.conductivity, BOARD.heat)] : []),
-        bed,
-      ],
-      climate,
-    );
+  const { board } = shallow;
+  const boards = board ? [dryLayer(board.thickness, board.conductivity, BOARD.heat)] : [];
+  const reach = (concrete: number) => reachUnder(concrete, boards, shallow.bed, climate);
   const boarded = board?.thickness ?? 0;
   const needed = (concrete: number) => Math.max(LEAST_BED, reach(concrete) - concrete - boarded);
   const under = needed(shallow.slab);

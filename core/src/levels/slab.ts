@@ -5,7 +5,7 @@
  */
 import { SOILS } from '../catalogue/soils.ts';
 import { BOARD, type Frost } from '../ground/design-frost.ts';
-import { dryLayer, type FrostLayer, frostDepth, frostLayer } from '../ground/frost.ts';
+import { type Climate, dryLayer, type FrostLayer, frostDepth, frostLayer } from '../ground/frost.ts';
 import type { Layer } from '../ground/strata.ts';
 import { bedOf, thicknessOf } from '../plan/beds.ts';
 import type { Element, Raft } from '../plan/elements.ts';
@@ -14,7 +14,7 @@ import { floorOf } from '../plan/strings.ts';
 import { floorStacks } from './floors.ts';
 
 /** Concrete, W/mK and J/m³K: EN ISO 10456, reinforced with 1 % steel. */
-export const CONCRETE = { conductivity: 2.3, heat: 2300 * 1000 } as const;
+const CONCRETE = { conductivity: 2.3, heat: 2300 * 1000 } as const;
 /** Thinnest bed worth compacting, m. */
 export const LEAST_BED = 0.15;
 
@@ -74,16 +74,31 @@ export interface SlabFrost {
 const THICKEST_BOARD = 0.3;
 const BOARD_STEP = 0.01;
 
-const gravel = (thickness: number, kind: 'sand' | 'gravel') => {
+const grained = (thickness: number, kind: 'sand' | 'gravel') => {
   const { grain, dryDensity, water } = SOILS[kind];
   return frostLayer(thickness, grain, dryDensity, water);
 };
 
+/**
+ * How deep a winter comes below the top of a slab on a bed that goes on for ever, m.
+ * @param between what lies between slab and bed, from the top down
+ */
+export const reachUnder = (
+  slab: number,
+  between: readonly FrostLayer[],
+  bed: 'sand' | 'gravel',
+  climate: Climate,
+): number =>
+  frostDepth(
+    [dryLayer(slab, CONCRETE.conductivity, CONCRETE.heat), ...between, grained(Number.MAX_VALUE, bed)],
+    climate,
+  );
+
 const floorLayer = ({ material, thickness }: FloorLayer): FrostLayer[] => {
   if (material === 'insulation') return [dryLayer(thickness, BOARD.conductivity, BOARD.heat)];
   if (material === 'membrane') return [];
-  if (material === 'sand') return [gravel(thickness, 'sand')];
-  if (material === 'stone') return [gravel(thickness, 'gravel')];
+  if (material === 'sand') return [grained(thickness, 'sand')];
+  if (material === 'stone') return [grained(thickness, 'gravel')];
   return [dryLayer(thickness, CONCRETE.conductivity, CONCRETE.heat)];
 };
 
@@ -115,13 +130,10 @@ export function slabFrost(
   const own = slab.under.flatMap(floorLayer);
   const reachWith = (board: number): number =>
     climate
-      ? frostDepth(
-          [
-            dryLayer(element.thickness, CONCRETE.conductivity, CONCRETE.heat),
-            ...(board > 0 ? [dryLayer(board, BOARD.conductivity, BOARD.heat)] : []),
-            ...own,
-            gravel(Number.MAX_VALUE, bedKind(bed)),
-          ],
+      ? reachUnder(
+          element.thickness,
+          [...(board > 0 ? [dryLayer(board, BOARD.conductivity, BOARD.heat)] : []), ...own],
+          bedKind(bed),
           climate,
         )
       : frost.depth!;

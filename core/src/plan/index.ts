@@ -4,7 +4,7 @@ export * from './blank.ts';
 export * from './diff.ts';
 export type { BoxElement, Element, ElementOf, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
 export * from './fields.ts';
-export { isOutlined, isRun, type OutlinedElement, type RunElement } from './forms.ts';
+export { isDrain, isOutlined, isRun, type OutlinedElement, type RunElement } from './forms.ts';
 export * from './kinds.ts';
 export * from './limits.ts';
 export * from './migrate.ts';

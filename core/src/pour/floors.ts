@@ -1,5 +1,6 @@
 /** What is laid of the floors that slabs on the ground carry: every layer by area, volume, mass, sheets. */
 import { BED_MATERIALS } from '../catalogue/bed-materials.ts';
+import { area as areaOf, flat, perimeter } from '../geometry/index.ts';
 import { isFloorSlab } from '../levels/index.ts';
 import type { Element } from '../plan/elements.ts';
 import type { FloorLayer, FloorSpec, Plan } from '../plan/schema.ts';
@@ -31,19 +32,6 @@ export interface FloorTakeoff {
   readonly layers: readonly FloorLayerTakeoff[];
 }
 
-const areaOf = (outline: readonly (readonly [number, number])[]) =>
-  Math.abs(
-    outline.reduce((sum, [x, y], i) => {
-      const [px, py] = outline[(i + 1) % outline.length]!;
-      return sum + x * py - px * y;
-    }, 0) / 2,
-  );
-const round = (outline: readonly (readonly [number, number])[]) =>
-  outline.reduce((sum, [x, y], i) => {
-    const [px, py] = outline[(i + 1) % outline.length]!;
-    return sum + Math.hypot(px - x, py - y);
-  }, 0);
-
 function layerOf(layer: FloorLayer, area: number): FloorLayerTakeoff {
   const { material, thickness } = layer;
   const volume = area * thickness;
@@ -67,13 +55,13 @@ export function floorTakeoffs(plan: Plan, live: (element: Element) => boolean): 
   return plan.levels.floors.flatMap((floor) => {
     const own = slabs.filter((slab) => floorOf(plan, slab)?.id === floor.id);
     if (own.length === 0) return [];
-    const area = own.reduce((sum, slab) => sum + areaOf(slab.outline), 0);
+    const area = own.reduce((sum, slab) => sum + Math.abs(areaOf(flat(slab.outline))), 0);
     return [
       {
         floor,
         elements: own.map((slab) => slab.id),
         area,
-        edge: own.reduce((sum, slab) => sum + round(slab.outline), 0),
+        edge: own.reduce((sum, slab) => sum + perimeter(slab.outline), 0),
         // The slab itself is concrete, counted with it.
         layers: floor.layers
           .filter((layer) => layer.joint === null && layer.material !== 'slab')

@@ -9,15 +9,22 @@ import type { Excavation } from '../dig/excavate.ts';
 import type { Founded } from '../dig/founded.ts';
 import { type Solid, volumeUnder, volumeUnderLevel } from '../dig/solid.ts';
 import { splitByStretch } from '../dig/stretches.ts';
-import { oldWallOf } from '../dig/underpin.ts';
 import { bottomOf, roomOf } from '../dig/width.ts';
-import { boxOf, intersect, type Linear, type Polygon, type Prism, prismVolumes } from '../geometry/index.ts';
+import {
+  boxOf,
+  cornerMean,
+  intersect,
+  type Linear,
+  type Polygon,
+  type Prism,
+  prismVolumes,
+} from '../geometry/index.ts';
 import type { Surface } from '../ground/surface.ts';
 import { belowSlab, isFloorSlab } from '../levels/slab.ts';
 import type { Stepped } from '../levels/steps.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import type { Element, Pad } from '../plan/elements.ts';
-import { isOutlined, isRun } from '../plan/forms.ts';
+import { isOutlined, isRun, oldWallOf } from '../plan/forms.ts';
 import type { Bed, BedLayer, Plan } from '../plan/schema.ts';
 import {
   axisLength,
@@ -76,9 +83,12 @@ const footingWidth = (plan: Plan, element: Element): number =>
 /** From the underside of its slab to the top of what is cast: a box's whole height, else the thickness. */
 const heightOf = (element: Element): number => castOf(element).height(element);
 
-/** Level of the top of all that is cast. */
-export const topOver = (element: Element, underside: number): number =>
-  underside + castOf(element).rise(element) + heightOf(element);
+/** Level of the top of all that is cast; under an old wall it comes up to the dry pack. */
+export function topOver(element: Element, underside: number): number {
+  const old = oldWallOf(element);
+  if (old) return Math.max(underside, old.underside - old.gap);
+  return underside + castOf(element).rise(element) + heightOf(element);
+}
 
 const padPlan = (pad: Pad, across: number, along: number): readonly [number, number] =>
   pad.length >= pad.width ? [along, across] : [across, along];
@@ -133,17 +143,6 @@ function stemPieces(plan: Plan): Polygon[][] {
     (pad) => [Math.max(pad.stem, 1e-6), Math.max(pad.stem, 1e-6)],
   );
 }
-
-const centroid = (piece: Polygon): readonly [number, number] => {
-  const n = piece.length / 2;
-  let x = 0;
-  let y = 0;
-  for (let i = 0; i < piece.length; i += 2) {
-    x += piece[i]! / n;
-    y += piece[i + 1]! / n;
-  }
-  return [x, y];
-};
 
 /** m³ between a level and the ground below it over a convex piece of plan. */
 function standingOut(surface: Surface, piece: Polygon, level: number): number {
@@ -374,7 +373,7 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
     }),
     ...placed(split(founded, stemPieces(plan)), 'stem', (element, underside, piece) => {
       const top = topOver(element, underside);
-      return [top, element.stem > 0 ? Math.max(top, surface.level(...centroid(piece))) : top];
+      return [top, element.stem > 0 ? Math.max(top, surface.level(...cornerMean(piece))) : top];
     }),
   ];
 }
@@ -467,7 +466,7 @@ export function place(
       const old = oldWallOf(element);
       return list.map(({ plan: piece, stretch }) => {
         const underside = undersides[stretch]! + cast.rise(element);
-        if (old) return { plan: piece, underside, top: Math.max(underside, old.underside - old.gap) };
+        if (old) return { plan: piece, underside, top: topOver(element, underside) };
         return { plan: piece, underside, top: underside + cast.slab(element) };
       });
     }),

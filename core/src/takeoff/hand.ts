@@ -3,6 +3,7 @@ import { OBSTRUCTIONS } from '../catalogue/obstructions.ts';
 import { COMMON_SWELL } from '../catalogue/soils.ts';
 import { HAND_RATE } from '../dig/index.ts';
 import type { Origin } from '../findings/index.ts';
+import { cornerMean, flat } from '../geometry/index.ts';
 import type { Soil } from '../ground/index.ts';
 import type { Obstruction, Plan } from '../plan/schema.ts';
 import { shapeOf } from '../setout/index.ts';
@@ -34,8 +35,7 @@ function toHeap(plan: Plan, { element }: ElementTakeoff): number | null {
   const away = plan.site.areas
     .filter((area) => area.use === 'spoil')
     .map(({ points }) => {
-      const n = points.length;
-      const [cx, cy] = points.reduce(([sx, sy], p) => [sx + p[0] / n, sy + p[1] / n], [0, 0]);
+      const [cx, cy] = cornerMean(flat(points));
       return Math.hypot(cx - x, cy - y);
     });
   return away.length > 0 ? Math.min(...away) : null;

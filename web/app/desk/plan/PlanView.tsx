@@ -4,6 +4,7 @@ import {
   type Element,
   type ElementTakeoff,
   flatsOf,
+  isDrain,
   isOutlined,
   isRun,
   labelPlace,
@@ -241,11 +242,9 @@ export function PlanView({ section }: { section: Section | null }) {
                   onDown={onDown}
                 />
               ))}
-              {takeoff.elements.map((info) => (
-                <g key={info.id}>
-                  {info.bays && <Bays view={view} info={info} />}
-                  <Outlet view={view} element={info.element} />
-                </g>
+              {takeoff.elements.map((info) => info.bays && <Bays key={info.id} view={view} info={info} />)}
+              {plan.elements.filter(isDrain).map((element) => (
+                <Outlet key={element.id} view={view} element={element} />
               ))}
               {site && <SiteLayer view={view} hold={hold} />}
               <Suspense fallback={null}>

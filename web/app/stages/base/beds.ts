@@ -3,6 +3,7 @@ import {
   type BedLayer,
   type BedMaterialId,
   type Element,
+  isDrain,
   layerValues,
   newBed,
   newLayer,
@@ -11,8 +12,7 @@ import { current } from 'immer';
 import type { Draft } from '../../desk/store.ts';
 
 /** A footing that a bed is laid under without anyone asking: a drain brings its own stone. */
-export const bears = (element: Element) =>
-  element.kind !== 'ramp' && !(element.kind === 'strip' && element.use === 'drain');
+export const bears = (element: Element) => element.kind !== 'ramp' && !isDrain(element);
 
 /** A bed under one element, or, the job's first, under every footing. */
 export function addBed(draft: Draft, element: string | null): void {

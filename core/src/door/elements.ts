@@ -1,0 +1,126 @@
+/** What contradicts itself within one element, by its kind. */
+import type { Problem } from '../findings/index.ts';
+import { area, crossing, flat, offset, tidy } from '../geometry/index.ts';
+import type { Element, ElementOf } from '../plan/elements.ts';
+import type { RunElement } from '../plan/forms.ts';
+import type { ElementKind } from '../plan/kinds.ts';
+import type { Plan } from '../plan/schema.ts';
+import { axisLength } from '../setout/footprint.ts';
+import { sizesOf } from '../setout/places.ts';
+
+/** An outline that is one: no side crosses another, and it encloses something. */
+export function outlineProblems(outline: readonly (readonly [number, number])[], path: string): Problem[] {
+  const crossed = crossing(outline);
+  if (crossed)
+    return [{ code: 'outlineCrosses', path, params: { one: crossed[0] + 1, other: crossed[1] + 1 } }];
+  const corners = tidy(outline);
+  return corners.length < 3 || area(flat(corners)) < 1e-4 ? [{ code: 'outlineFlat', path }] : [];
+}
+
+type Contradictions<E extends Element> = (element: E, path: string, plan: Plan) => Problem[];
+
+const runProblems = (element: RunElement, path: string): Problem[] => {
+  const [first] = element.points;
+  const long = element.points.some((p) => first && Math.hypot(p[0] - first[0], p[1] - first[1]) > 1e-3);
+  const { key, width } = element;
+  return [
+    ...(long ? [] : [{ code: 'zeroLength', path: `${path}/points` } as const]),
+    ...(key && key.width > width + 1e-9
+      ? [{ code: 'keyWider', path: `${path}/key/width`, value: key.width, max: width, kind: 'size' } as const]
+      : []),
+  ];
+};
+
+/** A drain that cannot run: its outlet over its head, its pipe larger than its trench. */
+function drainProblems(
+  { use, outfall, pipe, width, thickness }: ElementOf['strip'],
+  path: string,
+): Problem[] {
+  if (use === 'footing') return [];
+  const out: Problem[] = [];
+  if (outfall && outfall.head !== null && outfall.level > outfall.head + 1e-9)
+    out.push({
+      code: 'outfallAbove',
+      path: `${path}/outfall/level`,
+      value: outfall.level,
+      max: outfall.head,
+      kind: 'level',
+    });
+  const most = pipe ? Math.min(width, thickness - pipe.bedding) : Infinity;
+  if (pipe && pipe.diameter > most + 1e-9)
+    out.push({
+      code: 'pipeLarger',
+      path: `${path}/pipe/diameter`,
+      value: pipe.diameter,
+      max: Math.max(0, most),
+      kind: 'size',
+    });
+  return out;
+}
+
+/** What contradicts itself within one element, by its kind. */
+const CONTRADICTIONS: { readonly [K in ElementKind]: Contradictions<ElementOf[K]> } = {
+  strip: (element, path) => [...runProblems(element, path), ...drainProblems(element, path)],
+  underpin: (element, path) => {
+    const { old, level } = element;
+    return [
+      ...runProblems(element, path),
+      ...(old && level !== null && level >= old.underside
+        ? [
+            {
+              code: 'underOld',
+              path: `${path}/level`,
+              value: level,
+              max: old.underside,
+              kind: 'level',
+            } as const,
+          ]
+        : []),
+      ...(element.bay > axisLength(element) + 1e-9
+        ? [
+            {
+              code: 'bayLonger',
+              path: `${path}/bay`,
+              value: element.bay,
+              max: axisLength(element),
+              kind: 'size',
+            } as const,
+          ]
+        : []),
+    ];
+  },
+  pad: () => [],
+  raft: (element, path, plan) => [
+    ...outlineProblems(element.outline, `${path}/outline`),
+    ...(element.founding === 'floor' && plan.levels.floors.length === 0
+      ? [{ code: 'slabNoFloor', path: `${path}/founding` } as const]
+      : []),
+  ],
+  box: (element, path) => {
+    const out = outlineProblems(element.outline, `${path}/outline`);
+    if (out.length === 0 && offset(tidy(element.outline), -element.wall) === null)
+      out.push({ code: 'wallFills', path: `${path}/wall`, value: element.wall, kind: 'size' });
+    const { height, thickness, roof } = element;
+    const slabs = thickness + roof;
+    if (slabs >= height)
+      out.push({ code: 'boxLow', path: `${path}/height`, value: height, min: slabs, kind: 'size' });
+    return out;
+  },
+  ramp: (element, path, plan) =>
+    plan.elements.some((e) => e.id === element.serves && e.kind !== 'ramp')
+      ? []
+      : [{ code: 'unknownElement', path: `${path}/serves`, value: element.serves }],
+};
+
+/** What contradicts itself within one element. */
+export function shapeProblems(plan: Plan, element: Element, path: string): Problem[] {
+  const most = sizesOf(element).across;
+  const { stem } = element;
+  const own = CONTRADICTIONS[element.kind] as Contradictions<Element>;
+  return [
+    ...(stem > most + 1e-9
+      ? [{ code: 'stemWider', path: `${path}/stem`, value: stem, max: most, kind: 'size' } as const]
+      : []),
+    ...own(element, path, plan),
+  ];
+}
