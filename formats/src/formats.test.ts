@@ -16,16 +16,18 @@ const plan = (name: string): Plan => {
   return read.plan;
 };
 
+const DEMOS = [
+  'honey-house',
+  'bell-frame',
+  'drying-barn',
+  'cheese-vault',
+  'seed-store',
+  'chapel-porch',
+] as const;
+
 describe('the takeoff as CSV', () => {
   it('adds up: neat and every cause of over-dig make the dig, ramps included', () => {
-    for (const name of [
-      'honey-house',
-      'bell-frame',
-      'drying-barn',
-      'cheese-vault',
-      'seed-store',
-      'chapel-porch',
-    ]) {
+    for (const name of DEMOS) {
       const read = readPlan(readFileSync(join(import.meta.dirname, `../../demo/${name}.json`), 'utf8'));
       if (!read.ok) throw new Error(name);
       const takeoff = compute(read.plan);
@@ -53,14 +55,7 @@ describe('the shipped schema', () => {
 
 describe('the plan file', () => {
   it('goes out and comes back without loss', () => {
-    for (const name of [
-      'honey-house',
-      'bell-frame',
-      'drying-barn',
-      'cheese-vault',
-      'seed-store',
-      'chapel-porch',
-    ]) {
+    for (const name of DEMOS) {
       expect(JSON.parse(writePlan(plan(name)))).toEqual(JSON.parse(text(name)));
       expect(readPlan(writePlan(plan(name)))).toEqual({ ok: true, plan: plan(name) });
     }

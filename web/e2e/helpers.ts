@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import type { Demo } from '../app/server/jobs.server.ts';
 import { DEMO_PERSON } from '../db/demo-people.ts';
 
 export const base = () => process.env.BASE_URL ?? '';
@@ -41,10 +42,7 @@ async function makeJob(page: Page, form: Record<string, string>): Promise<string
 }
 
 /** A job of its own for a test, from a demo. */
-export const newJob = (
-  page: Page,
-  demo: 'honey-house' | 'bell-frame' | 'drying-barn' | 'cheese-vault' | 'seed-store' | 'chapel-porch',
-) => makeJob(page, { intent: 'demo', demo });
+export const newJob = (page: Page, demo: Demo) => makeJob(page, { intent: 'demo', demo });
 
 /** A blank metric job of its own. */
 export const blankJob = (page: Page, name: string) =>

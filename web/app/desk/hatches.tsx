@@ -75,14 +75,6 @@ export function Hatches({ prefix, soils }: { prefix: string; soils: readonly Soi
         fill={ink('sheet')}
       />
       <Tile
-        id={`${prefix}-lean`}
-        size={7}
-        path="M0 7L7 0"
-        stroke={ink('placed')}
-        width={0.8}
-        fill={ink('sheet')}
-      />
-      <Tile
         id={`${prefix}-concrete`}
         size={14}
         path="M3 4l1.6 -2.4l1.6 2.4zM10 11h.8M11 4h.8M3 11h.8"

@@ -2,7 +2,6 @@
 export const base = {
   base: {
     title: 'Bed under {{name}}',
-    beds: 'Beds',
     bed: 'Bed',
     noBed: 'none',
     none: 'No bed: the footing stands on trimmed ground.',
@@ -19,7 +18,6 @@ export const base = {
     oldBaseHint: 'Check it first: firm, drained, no topsoil or rubbish in it. A competent person says so.',
     drain: 'A drain brings its own stone: its bed is only dug for.',
     addLayer: 'Add a layer on top',
-    layer: 'Layer {{n}}: {{name}}',
     up: 'Move {{name}} up',
     down: 'Move {{name}} down',
     removeLayer: 'Remove {{name}}',
@@ -41,7 +39,6 @@ export const base = {
     lap: 'Lap and turn-up',
     clothWaste: 'Lost in cutting',
     clothArea: 'Cloth to buy',
-    of: '{{thickness}} · {{mass}}',
     formation: 'Formation',
     fromString: 'below the string',
     total: 'Bed, formation to underside',

@@ -16,7 +16,6 @@ export const founding = {
   },
   floorLayers: {
     title: 'Floor of {{name}}',
-    area: 'Covered',
     edge: 'Edge board, round it',
     sheets_one: '{{count}} sheet',
     sheets_other: '{{count}} sheets',

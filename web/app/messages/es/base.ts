@@ -5,7 +5,6 @@ import type { Words } from '../words.ts';
 export const base: Words<typeof english> = {
   base: {
     title: 'Cama bajo {{name}}',
-    beds: 'Camas',
     bed: 'Cama',
     noBed: 'ninguna',
     none: 'Sin cama: la zapata apoya en terreno perfilado.',
@@ -23,7 +22,6 @@ export const base: Words<typeof english> = {
       'Revísela antes: firme, drenada, sin tierra negra ni basura. Lo dice una persona competente.',
     drain: 'Un dren trae su propia piedra: la cama solo se excava.',
     addLayer: 'Agregar una capa encima',
-    layer: 'Capa {{n}}: {{name}}',
     up: 'Subir {{name}}',
     down: 'Bajar {{name}}',
     removeLayer: 'Quitar {{name}}',
@@ -45,7 +43,6 @@ export const base: Words<typeof english> = {
     lap: 'Solape y vuelta',
     clothWaste: 'Pérdida al cortar',
     clothArea: 'Geotextil a comprar',
-    of: '{{thickness}} · {{mass}}',
     formation: 'Fondo de excavación',
     fromString: 'bajo el hilo',
     total: 'Cama, del fondo a la zapata',

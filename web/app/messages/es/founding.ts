@@ -19,7 +19,6 @@ export const founding: Words<typeof english> = {
   },
   floorLayers: {
     title: 'Piso de {{name}}',
-    area: 'Cubre',
     edge: 'Plancha de borde, alrededor',
     sheets_one: '{{count}} plancha',
     sheets_other: '{{count}} planchas',

@@ -12,6 +12,7 @@ import { Choice, TextField } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 import { HandField } from './HandField.tsx';
 import { KindFields } from './kindFields.tsx';
+import { type Own, usePut } from './own.ts';
 
 export function DigPanel() {
   const { t } = useTranslation();
@@ -28,26 +29,11 @@ export function DigPanel() {
   );
 }
 
-interface Own {
-  readonly element: Element;
-  readonly index: number;
-}
-
-/** Changes the element that still stands at its place. */
-function usePut(index: number) {
-  const store = useDeskStore();
-  return (change: (e: Element) => void, key?: string) =>
-    store.getState().edit((d) => {
-      const target = d.elements[index];
-      if (target) change(target);
-    }, key);
-}
-
 /** Narrow enough for a bucket to be chosen, and for a wall or column to stand on. */
 const isNarrow = ({ kind }: Element, inBays: boolean) =>
   (FORMS[kind] === 'run' || FORMS[kind] === 'pad') && !inBays;
 
-function Numbers({ element, index }: Own) {
+function Numbers({ element, index }: Own<Element>) {
   const { t } = useTranslation();
   const format = useFormat();
   const info = useTakeoff().elements[index];
@@ -72,10 +58,10 @@ function Numbers({ element, index }: Own) {
 }
 
 /** How wide it is dug, with which bucket. */
-function Width({ element, index, inBays }: Own & { inBays: boolean }) {
+function Width({ element, index, inBays }: Own<Element> & { inBays: boolean }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const put = usePut(index);
+  const put = usePut({ element, index });
   const { room, buckets } = useDesk((desk) => desk.plan.dig);
   const info = useTakeoff().elements[index];
   const narrow = isNarrow(element, inBays);
@@ -129,10 +115,10 @@ function Width({ element, index, inBays }: Own & { inBays: boolean }) {
 }
 
 /** What keeps its sides up, and how steep they are. */
-function Sides({ element, index }: Own) {
+function Sides({ element, index }: Own<Element>) {
   const { t } = useTranslation();
   const format = useFormat();
-  const put = usePut(index);
+  const put = usePut({ element, index });
   const { support, slope } = useDesk((desk) => desk.plan.dig);
   const info = useTakeoff().elements[index];
   return (
@@ -171,10 +157,10 @@ function Sides({ element, index }: Own) {
 }
 
 /** What is seldom typed, its name, and taking it away. */
-function More({ element, index, inBays }: Own & { inBays: boolean }) {
+function More({ element, index, inBays }: Own<Element> & { inBays: boolean }) {
   const { t } = useTranslation();
   const store = useDeskStore();
-  const put = usePut(index);
+  const put = usePut({ element, index });
   const handTrim = useDesk((desk) => desk.plan.dig.handTrim);
   const info = useTakeoff().elements[index];
   const path = `/elements/${index}`;
@@ -235,10 +221,10 @@ function More({ element, index, inBays }: Own & { inBays: boolean }) {
 }
 
 /** The string its depths are measured from. */
-function StringChoice({ element, index }: { element: Element; index: number }) {
+function StringChoice({ element, index }: Own<Element>) {
   const { t } = useTranslation();
   const format = useFormat();
-  const store = useDeskStore();
+  const put = usePut({ element, index });
   const plan = useDesk((desk) => desk.plan);
   const { strings, string } = plan.levels;
   if (strings.length === 0) return null;
@@ -258,9 +244,8 @@ function StringChoice({ element, index }: { element: Element; index: number }) {
         ...strings.map((one) => ({ value: one.id, label: one.name })),
       ]}
       onChange={(value) =>
-        store.getState().edit((d) => {
-          const target = d.elements[index];
-          if (target) target.string = value === '' ? null : value;
+        put((e) => {
+          e.string = value === '' ? null : value;
         })
       }
     />

@@ -8,12 +8,12 @@ export interface Own<E extends Element> {
 }
 export const pathOf = ({ index }: { readonly index: number }) => `/elements/${index}`;
 
-/** Changes an element that is still of its kind. */
+/** Changes an element that is still of its kind. Edits of one key are one to undo. */
 export function usePut<E extends Element>({ element, index }: Own<E>) {
   const store = useDeskStore();
-  return (change: (e: E) => void) =>
+  return (change: (e: E) => void, key?: string) =>
     store.getState().edit((d) => {
       const target = d.elements[index];
       if (target?.kind === element.kind) change(target as E);
-    });
+    }, key);
 }

@@ -1,5 +1,5 @@
 /** What stands in the way of the bucket: broken out, hauled by itself. */
-import { Flex, Stack } from '@chakra-ui/react';
+import { Stack } from '@chakra-ui/react';
 import {
   BREAKERS,
   nextName,
@@ -9,13 +9,13 @@ import {
   startOf,
   type Takeoff,
 } from '@cimiento/core';
-import { Trash2 } from 'lucide-react';
 import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
-import { Choice, TextField } from '../../parts/TextField.tsx';
+import { NameRow } from '../../parts/NameRow.tsx';
+import { Choice } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 
 export function ObstructionsPanel() {
@@ -71,31 +71,21 @@ function One({ one, index, item }: Own & { item: Takeoff['broken']['items'][numb
       pl={2}
       data-obstruction={one.id}
     >
-      <Flex gap={1.5} align="end">
-        <TextField
-          label={t('dig.name')}
-          value={one.name}
-          maxLength={80}
-          onChange={(event) => {
-            const { value } = event.target;
-            if (value)
-              edit((d) => {
-                d.ground.obstructions[index]!.name = value;
-              }, `obstruction-name:${one.id}`);
-          }}
-        />
-        <Button
-          look="quiet"
-          aria-label={t('obstruction.remove', { name: one.name })}
-          onClick={() =>
-            edit((d) => {
-              d.ground.obstructions.splice(index, 1);
-            })
-          }
-        >
-          <Trash2 size={15} aria-hidden />
-        </Button>
-      </Flex>
+      <NameRow
+        label={t('dig.name')}
+        name={one.name}
+        rename={(name) =>
+          edit((d) => {
+            d.ground.obstructions[index]!.name = name;
+          }, `obstruction-name:${one.id}`)
+        }
+        removeLabel={t('obstruction.remove', { name: one.name })}
+        remove={() =>
+          edit((d) => {
+            d.ground.obstructions.splice(index, 1);
+          })
+        }
+      />
       <Choices one={one} index={index} />
       <Values one={one} index={index} />
       {item && (

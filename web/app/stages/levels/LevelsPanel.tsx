@@ -1,12 +1,12 @@
 /** How deep from the string: string, floors, bearing, cover, steps, neighbours, the engineer's word. */
 import { Box, Flex } from '@chakra-ui/react';
 import { type FloorSpec, isAssumed, isRun } from '@cimiento/core';
-import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { NameRow } from '../../parts/NameRow.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { addFloor, removeFloor } from './floors.ts';
@@ -101,28 +101,17 @@ function Floors() {
             pl={2}
             data-floor={floor.id}
           >
-            <Flex gap={1.5} align="end">
-              <Box flex="1">
-                <TextField
-                  label={t('levels.floorName')}
-                  value={floor.name}
-                  maxLength={80}
-                  onChange={(event) => {
-                    if (event.target.value)
-                      edit((d) => {
-                        d.levels.floors[i]!.name = event.target.value;
-                      }, `floor-name:${floor.id}`);
-                  }}
-                />
-              </Box>
-              <Button
-                look="quiet"
-                aria-label={t('levels.removeFloor', { name: floor.name })}
-                onClick={() => edit((d) => removeFloor(d, floor.id))}
-              >
-                <Trash2 size={15} aria-hidden />
-              </Button>
-            </Flex>
+            <NameRow
+              label={t('levels.floorName')}
+              name={floor.name}
+              rename={(name) =>
+                edit((d) => {
+                  d.levels.floors[i]!.name = name;
+                }, `floor-name:${floor.id}`)
+              }
+              removeLabel={t('levels.removeFloor', { name: floor.name })}
+              remove={() => edit((d) => removeFloor(d, floor.id))}
+            />
             {floors.length > 1 && (
               <Choice
                 label={t('levels.measured')}

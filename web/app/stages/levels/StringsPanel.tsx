@@ -1,11 +1,10 @@
 /** Strings beside the job's own, each with its level. */
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { nextName } from '@cimiento/core';
-import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button } from '../../parts/controls.tsx';
-import { TextField } from '../../parts/TextField.tsx';
+import { NameRow } from '../../parts/NameRow.tsx';
 import { Panel, PlanField } from '../fields.tsx';
 
 export function StringsPanel() {
@@ -17,35 +16,23 @@ export function StringsPanel() {
     <Panel fold="shut" title={t('strings.title')} aside={String(strings.length + 1)}>
       {strings.map((string, i) => (
         <Box key={string.id} data-string={string.id}>
-          <Flex gap={1.5} align="end">
-            <Box flex="1">
-              <TextField
-                label={t('strings.name')}
-                value={string.name}
-                maxLength={80}
-                onChange={(event) => {
-                  const { value } = event.target;
-                  if (value)
-                    edit((d) => {
-                      d.levels.strings[i]!.name = value;
-                    }, `string-name:${string.id}`);
-                }}
-              />
-            </Box>
-            <Button
-              look="quiet"
-              aria-label={t('strings.remove', { name: string.name })}
-              onClick={() =>
-                edit((d) => {
-                  d.levels.strings = d.levels.strings.filter((one) => one.id !== string.id);
-                  for (const floor of d.levels.floors) if (floor.string === string.id) floor.string = null;
-                  for (const element of d.elements) if (element.string === string.id) element.string = null;
-                })
-              }
-            >
-              <Trash2 size={15} aria-hidden />
-            </Button>
-          </Flex>
+          <NameRow
+            label={t('strings.name')}
+            name={string.name}
+            rename={(name) =>
+              edit((d) => {
+                d.levels.strings[i]!.name = name;
+              }, `string-name:${string.id}`)
+            }
+            removeLabel={t('strings.remove', { name: string.name })}
+            remove={() =>
+              edit((d) => {
+                d.levels.strings = d.levels.strings.filter((one) => one.id !== string.id);
+                for (const floor of d.levels.floors) if (floor.string === string.id) floor.string = null;
+                for (const element of d.elements) if (element.string === string.id) element.string = null;
+              })
+            }
+          />
           <PlanField path={`/levels/strings/${i}/level`} />
         </Box>
       ))}
