@@ -32,6 +32,7 @@ export {
   type Alternative,
   alternatives,
   compute,
+  concreteInstead,
   type Difference,
   type DigOrder,
   DRAWN_LAYERS,
@@ -114,7 +115,7 @@ export {
   takeSurvey,
   wintersOf,
 } from './ground/index.ts';
-export type { FloorStack } from './levels/index.ts';
+export { crossfallDrop, type FloorStack, isFloorSlab, SPLASH } from './levels/index.ts';
 export {
   inTime,
   MEASURES,
@@ -129,6 +130,7 @@ export {
   AREA_USES,
   type Bed,
   type BedLayer,
+  BOARD_ZONES,
   BREAKERS,
   bedOf,
   blankPlan,
@@ -226,7 +228,7 @@ export {
   twoTape,
   withPoints,
 } from './setout/index.ts';
-export { type ElementTakeoff, usualFill } from './takeoff/index.ts';
+export { type ElementTakeoff, type HandDug, usualFill } from './takeoff/index.ts';
 export {
   FOOT,
   fromSI,

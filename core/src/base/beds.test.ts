@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { validatePlan } from '../door/validate.ts';
 import type { Bed, Plan } from '../plan/schema.ts';
-import { bedded, demo, lean, named, pad, plainPlan, stone, strip } from '../testing.ts';
+import { bedded, honeyHouse, lean, named, pad, plainPlan, stone, strip } from '../testing.ts';
 
 const bed = (id: string, layers: Bed['layers'], more: Partial<Bed> = {}): Bed => ({
   id,
@@ -156,7 +156,7 @@ describe('stone of a bed', () => {
 
 describe('a bed that cannot be', () => {
   const problems = (change: (p: Plan) => void) => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     change(plan);
     const read = validatePlan(JSON.parse(JSON.stringify(plan)));
     return read.ok ? [] : read.problems.map(({ code, path, value, min }) => ({ code, path, value, min }));

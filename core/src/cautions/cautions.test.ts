@@ -197,10 +197,12 @@ const RAISED: Record<CautionCode, Change> = {
   compactorUnsuited: bed({ cohesive: true }),
   slabFrost: (p) => onFloor(p),
   slabEngineer: (p) => onFloor(p),
-  drainFlat: drain({ outfall: { level: 99, head: null, where: 'ditch' } }),
+  slabSide: (p) => onFloor(p),
+  slabLow: (p) => onFloor(p),
+  drainFlat: drain({ outfall: { level: 99, head: null, silt: 0, where: 'ditch' } }),
   drainCrosses: (p) => {
     p.elements = named(
-      strip(axis, { use: 'drain', width: 0.4, outfall: { level: 98, head: null, where: 'sump' } }),
+      strip(axis, { use: 'drain', width: 0.4, outfall: { level: 98, head: null, silt: 0, where: 'sump' } }),
       pad(2, 0, 1, 1),
     );
   },

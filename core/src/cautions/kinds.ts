@@ -1,6 +1,6 @@
 /** What slabs, drains, old walls and people who dig must hear: founded, drained, dug otherwise than a trench. */
 import { cornerMean, edges, at as evaluate, intersect } from '../geometry/index.ts';
-import { isFloorSlab } from '../levels/index.ts';
+import { isFloorSlab, SPLASH } from '../levels/index.ts';
 import { isDrain } from '../plan/forms.ts';
 import { fallOf } from '../setout/index.ts';
 import { all, type Case, type CautionRow, EPS, type Finding, least, most } from './case.ts';
@@ -73,6 +73,31 @@ export const KIND_CAUTIONS = {
           (e) => !at.job.plan.levels.instructions.some((word) => word.elements.includes(e.id)),
         ),
       ),
+  },
+  slabSide: {
+    weight: 'warn',
+    find: (at) => {
+      const open = slabs(at).filter((e) => (e.slab?.side?.width ?? 0) > 0);
+      return all(open, () => ({
+        way: [least(open, (e) => e.slab!.side!.way), 'size'],
+        frost: [most(open, (e) => e.slab!.side!.frost), 'size'],
+        width: [most(open, (e) => e.slab!.side!.width), 'size'],
+      }));
+    },
+  },
+  // What falls is paving outside, made to shed water.
+  slabLow: {
+    weight: 'warn',
+    find: (at) => {
+      const wanted = at.job.plan.levels.splash ?? SPLASH;
+      const low = slabs(at).filter(
+        (e) => e.element.kind === 'raft' && !e.element.crossfall && e.top < e.groundHigh + wanted - EPS,
+      );
+      return all(low, () => ({
+        over: [least(low, (e) => e.top - e.groundHigh), 'size'],
+        wanted: [wanted, 'size'],
+      }));
+    },
   },
   drainFlat: {
     weight: 'warn',

@@ -1,7 +1,7 @@
 /** Slope back, bench or shore: the same dig three ways, side by side. */
 
 import { COMMON_SWELL } from '../catalogue/soils.ts';
-import { HAND_RATE, shoredFaces } from '../dig/index.ts';
+import { shoredFaces } from '../dig/index.ts';
 import { outsideOf } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
 import type { Support } from '../plan/kinds.ts';
@@ -92,7 +92,7 @@ export function alternatives(plan: Plan, takeoff: Takeoff, index: number): Alter
       hits: [...new Set([...named, ...laid])],
       within:
         support === 'slope' || support === 'shore' || bench.width / bench.height >= info.rule.steepest - 1e-9,
-      people: (trimmed * (1 + COMMON_SWELL)) / HAND_RATE,
+      people: (trimmed * (1 + COMMON_SWELL)) / takeoff.work.hand.rate,
     };
   });
 }

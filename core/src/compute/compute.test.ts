@@ -7,6 +7,7 @@ import {
   bedded,
   demo,
   firstStrip,
+  honeyHouse,
   instruct,
   lean,
   named,
@@ -238,7 +239,7 @@ describe('trench-fill', () => {
 
 describe('changing one thing', () => {
   it('frost 0.95 to 1.30 on Honey house deepens everything with it', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     const before = compute(plan);
     plan.ground.frost.local = 1.3;
     const after = compute(plan);

@@ -71,6 +71,7 @@ const SAFE = {
     floors: [],
     bearing: null,
     cover: null,
+    splash: null,
     steps: { height: null, lap: null, tread: null },
     influence: 1,
     instructions: [],

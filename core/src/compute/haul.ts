@@ -30,7 +30,10 @@ function hauledOf(
 ): Hauled[] {
   const machine = takeoff.work.machines.find((entry) => entry.machine === plan.dig.machine);
   const kept = takeoff.spoil.strata.map((s): number => s.keptBank);
-  return order.flatMap((id): Hauled[] => {
+  // What people dug takes no hours of the machine's; its soil is loaded last.
+  const byHand = takeoff.work.hand.elements.map((own) => own.id);
+  const whole = [...order.filter((id) => !byHand.includes(id)), ...byHand];
+  return whole.flatMap((id): Hauled[] => {
     const element = takeoff.elements.find((e) => e.id === id);
     if (!element?.live) return [];
     let hours = 0;
@@ -38,7 +41,7 @@ function hauledOf(
     element.bySoil.forEach((volume, k) => {
       const soil = takeoff.soils[k]!;
       const work = machine?.strata.find((s) => s.soil.index === soil.index);
-      if (work && work.volume > 0) hours += (work.hours * volume) / work.volume;
+      if (work && work.volume > 0 && !element.element.hand) hours += (work.hours * volume) / work.volume;
       const keep = Math.min(volume, kept[k]!);
       kept[k]! -= keep;
       const leaves = volume - keep;
@@ -53,7 +56,7 @@ function hauledOf(
 
 /**
  * When each truck is wanted.
- * @param order ids in the order they are dug; what is missing is not dug
+ * @param order ids in the order the machine digs them; what is missing is not dug, but for what people dig
  */
 export function truckTimes(plan: Plan, takeoff: Takeoff, order: readonly string[]): TruckTimes {
   // The first of the fleet that takes fewest sets the pace, by what fills it first.

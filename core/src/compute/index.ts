@@ -2,6 +2,7 @@ export * from './alternatives.ts';
 export * from './compare.ts';
 export * from './compute.ts';
 export * from './drawn.ts';
+export * from './footings.ts';
 export * from './haul.ts';
 export * from './long-section.ts';
 export * from './order-of.ts';

@@ -5,8 +5,20 @@ import { validatePlan } from '../door/validate.ts';
 import { newUnderpin } from '../plan/blank.ts';
 import type { Element, Underpin } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
-import { bedded, named, pad, plainPlan, raft, soilsDown, stone, strip, unbalanced } from '../testing.ts';
+import {
+  bedded,
+  logged,
+  named,
+  pad,
+  plainPlan,
+  raft,
+  soilsDown,
+  stone,
+  strip,
+  unbalanced,
+} from '../testing.ts';
 import { compute } from './compute.ts';
+import { concreteInstead } from './footings.ts';
 import { setoutSheet } from './setout-sheet.ts';
 
 const box = (w: number, h: number) =>
@@ -226,7 +238,7 @@ describe('a drain founded by its outfall', () => {
         use: 'drain',
         width: 0.4,
         thickness: 0.35,
-        outfall: { level: 98.25, head: 98.4, where: 'daylight' },
+        outfall: { level: 98.25, head: 98.4, silt: 0, where: 'daylight' },
         pipe: { diameter: 0.11, bedding: 0 },
         ...more,
       },
@@ -253,7 +265,7 @@ describe('a drain founded by its outfall', () => {
     expect(takeoff.elements[0]!.dug).toBeCloseTo(98.2, 9);
   });
   it('without a fall works by head, and says what must stand', () => {
-    const flat = laid({ outfall: { level: 98.25, head: 98.255, where: 'ditch' } });
+    const flat = laid({ outfall: { level: 98.25, head: 98.255, silt: 0, where: 'ditch' } });
     expect(flat.cautions.map((c) => c.code)).toContain('drainFlat');
     expect(laid().cautions.map((c) => c.code)).not.toContain('drainFlat');
   });
@@ -273,10 +285,10 @@ describe('a drain founded by its outfall', () => {
         p.elements = named(drain(more));
       });
     expect(of({})).toEqual([]);
-    expect(of({ outfall: { level: 98.5, head: 98.4, where: 'sump' } })).toEqual([
+    expect(of({ outfall: { level: 98.5, head: 98.4, silt: 0, where: 'sump' } })).toEqual([
       '/elements/0/outfall/level outfallAbove',
     ]);
-    expect(of({ outfall: { level: 60, head: null, where: 'sump' } })).toEqual([
+    expect(of({ outfall: { level: 60, head: null, silt: 0, where: 'sump' } })).toEqual([
       '/elements/0/outfall/level farFromGround',
     ]);
     expect(of({ pipe: { diameter: 0.45, bedding: 0 } })).toEqual(['/elements/0/pipe/diameter pipeLarger']);
@@ -406,8 +418,121 @@ describe('dug by hand', () => {
     expect(own).toMatchObject({ id: 'E1', staged: false, barrow: null });
     expect(own!.bank).toBeCloseTo(4, 9);
     expect(own!.hours).toBeCloseTo(8.3333, 4);
+    // Apart from the other pad, which is 9 m away; its concrete comes with the pads.
+    expect(own!.blocks).toEqual([]);
+    expect(own!.pours.map((pour) => pour.kind)).toEqual(['pads']);
     // The machine has the other pad only.
     expect(takeoff.work.machines[0]!.strata.reduce((sum, s) => sum + s.volume, 0)).toBeCloseTo(4, 9);
+  });
+});
+
+describe('the pace of people who dig', () => {
+  const digging = (
+    rates: readonly (readonly [volume: number, hours: number])[],
+    typed: number | null = null,
+  ) => {
+    const plan = plainPlan((p) => {
+      p.dig.slope = 0;
+      p.dig.room = 0;
+      p.dig.handRate = typed;
+      p.elements = named(pad(0, 0, 2, 2, { hand: true }));
+    });
+    const records = rates.map(([volume, hours]) => logged('handDug', { volume, hours }, { element: 'E1' }));
+    return compute(plan, records).work.hand;
+  };
+  it('is typical, then typed, then their own from three logs on', () => {
+    expect(digging([])).toMatchObject({ rate: 0.6, from: 'typical' });
+    expect(digging([], 0.8)).toMatchObject({ rate: 0.8, from: 'typed' });
+    expect(digging([[3, 3]], 0.8)).toMatchObject({ rate: 0.8, from: 'typed' });
+    // 9.0 m³ in 7.5 hours.
+    const own = digging(
+      [
+        [3, 3],
+        [2, 1.5],
+        [4, 3],
+      ],
+      0.8,
+    );
+    expect(own).toMatchObject({ rate: 1.2, from: 'measured' });
+    expect(own.elements[0]!.hours).toBeCloseTo(own.elements[0]!.loose / 1.2, 9);
+  });
+  it('keeps the machine off what opens into theirs, and holds up what is cast with it', () => {
+    const takeoff = job((p) => {
+      p.dig.slope = 0.5;
+      p.pour.together = [{ id: 'w', name: 'West wall', elements: ['E1', 'E3'] }];
+      p.elements = named(
+        pad(0, 0, 1, 1, { hand: true }),
+        pad(1.8, 0, 1, 1),
+        pad(20, 0, 1, 1),
+        pad(-1.8, 0, 1, 1, { hand: true }),
+      );
+    });
+    const [first] = takeoff.work.hand.elements;
+    expect(first!.blocks).toEqual(['E2']);
+    expect(first!.pours).toEqual([{ id: 'w', name: 'West wall', kind: null }]);
+  });
+});
+
+describe('silt on the bottom of a drain', () => {
+  it('60 mm on 20 × 0.45 m is 0.54 m³ and 0.9 hours at 0.6 m³ an hour, on top of what is dug by hand', () => {
+    const of = (silt: number) =>
+      job((p) => {
+        p.dig.handTrim = 0;
+        p.dig.buckets = [0.45];
+        const line = strip(
+          [
+            [0, 0],
+            [20, 0],
+          ],
+          {
+            use: 'drain',
+            width: 0.45,
+            thickness: 0.3,
+            outfall: { level: 99.2, head: 99.3, silt, where: 'ditch' },
+          },
+        );
+        p.elements = named(line);
+      });
+    const [clean, silted] = [of(0), of(0.06)];
+    expect(clean.work.hand.scraped).toEqual([]);
+    expect(silted.work.hand.scraped[0]!.volume).toBeCloseTo(0.54, 9);
+    expect(silted.work.hand.hours - clean.work.hand.hours).toBeCloseTo(0.9, 9);
+    expect(silted.figures.dig.value).toBeCloseTo(clean.figures.dig.value, 12);
+  });
+});
+
+describe('a stone footing beside a concrete strip', () => {
+  it('on its line, as wide: the strip digs its own way and casts what the stone did without', () => {
+    const plan = plainPlan((p) => {
+      p.dig.slope = 0;
+      p.dig.room = 0;
+      p.dig.buckets = [0.5];
+      p.elements = named(
+        strip(
+          [
+            [0, 0],
+            [10, 0],
+          ],
+          {
+            use: 'stone',
+            width: 0.5,
+            thickness: 0.7,
+            beam: { width: 0.3, height: 0.4 },
+            method: 'trenchFill',
+          },
+        ),
+        pad(0, 20, 1, 1),
+      );
+    });
+    const takeoff = compute(plan);
+    const change = concreteInstead(plan, takeoff, 0)!;
+    // Both go to frost at 99.0; the stone was 10 × 0.5 × 0.7 at 1.9–2.1 t/m³, the beam 1.2 m³, the strip 10 × 0.5 × 0.3.
+    expect(change.stone).toBeCloseTo(-takeoff.stone.mass, 6);
+    const strip30 = structuredClone(plan);
+    Object.assign(strip30.elements[0]!, { use: 'footing', thickness: 0.3, beam: null, method: 'formed' });
+    expect(change.concrete).toBeCloseTo(compute(strip30).concrete.ordered - takeoff.concrete.ordered, 9);
+    expect(compute(strip30).elements[0]!.concrete).toBeCloseTo(1.5, 9);
+    expect(concreteInstead(plan, takeoff, 1)).toBeNull();
   });
 });
 
@@ -484,6 +609,65 @@ describe('several strings', () => {
       expect.closeTo(0.45, 9),
       expect.closeTo(0.3, 9),
     ]);
+  });
+  it('step where the elements along a line change over: a board halfway carries both rails, wherever it lies', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -180, max: 180, noNaN: true }),
+        fc.double({ min: -300, max: 300, noNaN: true }),
+        fc.double({ min: -300, max: 300, noNaN: true }),
+        (heading, east, north) => {
+          const turn = (heading * Math.PI) / 180;
+          const at = (s: number) => [east + s * Math.cos(turn), north + s * Math.sin(turn)] as const;
+          const plan = plainPlan((p) => {
+            strings(p);
+            p.elements = named(
+              strip([at(0), at(6)], { floor: 'f', level: 98 }),
+              strip([at(7), at(12)], { floor: 'g', level: 98 }),
+              strip([at(12), at(20)], { floor: 'g', level: 98 }),
+              strip([at(20), at(26)], { floor: 'h', level: 98 }),
+            );
+          });
+          const { lines } = setoutSheet(plan, compute(plan)).boards;
+          expect(lines).toHaveLength(1);
+          const [{ steps, boards, sag, length }] = lines as [(typeof lines)[number]];
+          expect(steps.map((step) => step.along - boards[0].beyond)).toEqual([
+            expect.closeTo(6.5, 6),
+            expect.closeTo(20, 6),
+          ]);
+          expect(steps.map(({ rails: [one, two] }) => one.level - two.level)).toEqual([
+            expect.closeTo(0.45, 9),
+            expect.closeTo(0.3, 9),
+          ]);
+          // Its longest piece hangs between the two steps.
+          const { tension, weight } = plan.setout;
+          const longest = Math.max(13.5, 6.5 + boards[0].beyond, length - 20 - boards[0].beyond);
+          expect(sag).toBeCloseTo((weight * 9.80665 * longest ** 2) / (8 * tension), 9);
+        },
+      ),
+      { numRuns: 30, seed: 4 },
+    );
+  });
+  it('run the whole way where elements on different strings lie side by side', () => {
+    const plan = plainPlan((p) => {
+      strings(p);
+      p.elements = named(
+        strip([
+          [0, 0],
+          [9, 0],
+        ]),
+        strip(
+          [
+            [4, 0],
+            [12, 0],
+          ],
+          { floor: 'g' },
+        ),
+      );
+    });
+    const [line] = setoutSheet(plan, compute(plan)).boards.lines;
+    expect(line!.steps).toEqual([]);
+    expect(line!.rails).toHaveLength(2);
   });
   it('that are not there, or lie in the ground, are named', () => {
     expect(

@@ -112,7 +112,7 @@ function job(seed: number): Plan {
           use: 'drain',
           width: 0.4,
           thickness: 0.3,
-          outfall: { level: 98.9 + 0.4 * next(), head: some(null, 99.6), where: 'ditch' },
+          outfall: { level: 98.9 + 0.4 * next(), head: some(null, 99.6), silt: 0, where: 'ditch' },
           fall: some(0, 0.01, -0.01),
           pipe: pipe(),
           hand: next() < 0.4,

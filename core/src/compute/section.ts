@@ -2,7 +2,6 @@
 
 import type { BedMaterialId } from '../catalogue/index.ts';
 import { type ProfilePiece, profile } from '../dig/solid.ts';
-import { roomOf } from '../dig/width.ts';
 import { clipLine, edges } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
 import { belowSlab, isFloorSlab, slabOnFloor } from '../levels/slab.ts';
@@ -11,7 +10,7 @@ import { isRun, oldWallOf } from '../plan/forms.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
 import type { FootingPiece } from '../pour/index.ts';
 import { castOf } from '../pour/kinds.ts';
-import { middleOf, segmentsOf, shapeOf, sizesOf } from '../setout/index.ts';
+import { middleOf, roomOf, segmentsOf, shapeOf, sizesOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
 export interface SectionBox {

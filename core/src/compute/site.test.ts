@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { usualFill } from '../takeoff/index.ts';
-import { demo, logged, named, pad, plainPlan, ramp, strip, tank } from '../testing.ts';
+import { demo, honeyHouse, logged, named, pad, plainPlan, ramp, strip, tank } from '../testing.ts';
 import {
   compute,
   digOrder,
@@ -13,7 +13,7 @@ import {
 
 describe('the demos’ site work', () => {
   it('honey house: every kept m³ has a place, nothing is moved twice', () => {
-    const { work, spoil } = compute(demo('honey-house'));
+    const { work, spoil } = compute(honeyHouse());
     const held = work.layDown.areas.reduce((sum, area) => sum + area.holds, 0);
     const topsoil = spoil.strata
       .filter((s) => s.soil.typical.backfill === 'topsoil')
@@ -33,14 +33,14 @@ describe('the demos’ site work', () => {
     );
   });
   it('loads have a chance that grows, and nine in ten is at or past the even one', () => {
-    for (const chance of compute(demo('honey-house')).work.chances) {
+    for (const chance of compute(honeyHouse()).work.chances) {
       const shares = chance.chances.map((entry) => entry.chance);
       expect([...shares].sort((p, q) => p - q)).toEqual(shares);
       expect(chance.sure).toBeGreaterThanOrEqual(chance.chances[0]!.loads);
     }
   });
   it('frozen ground takes the machine longer', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     const before = compute(plan).work.machines[0]!.hours;
     const frozen = logged('frozen', { depth: 0.6, from: 'typed', when: '' });
     expect(compute(plan, [frozen]).work.machines[0]!.hours).toBeGreaterThan(before);
@@ -150,7 +150,7 @@ describe('the order’s problem', () => {
 
 describe('set out of a plan', () => {
   it('boards stand clear of the dig of the whole job; blocked ones say by what', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     const sheet = setoutSheet(plan, compute(plan));
     expect(sheet.points.filter((p) => p.kind === 'corner')).toHaveLength(6);
     expect(

@@ -260,6 +260,7 @@ const builtIn = (placed: Placed) =>
   sum(placed.pipes) +
   placed.packs +
   placed.underSlabs +
+  placed.boards +
   placed.makeUp +
   placed.blinding +
   sum(placed.concrete) +

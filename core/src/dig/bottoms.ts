@@ -20,11 +20,11 @@ import type { Element, ElementOf, Pad, Ramp } from '../plan/elements.ts';
 import { isRun, type OutlinedElement, type RunElement } from '../plan/forms.ts';
 import type { ElementKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
-import { fallOf, footprints, segmentsOf } from '../setout/index.ts';
+import { fallOf, footprints, roomOf, segmentsOf } from '../setout/index.ts';
 import type { Founded } from './founded.ts';
 import { type Corners, cornerFacets } from './part.ts';
 import { splitByStretch } from './stretches.ts';
-import { bottomOf, roomOf } from './width.ts';
+import { bottomOf } from './width.ts';
 
 /** What the bottom is sized for. */
 export type Purpose = 'neat' | 'needed' | 'dug';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { area, integral } from '../geometry/index.ts';
-import { demo, instruct, named, pad, plainPlan } from '../testing.ts';
+import { demo, honeyHouse, instruct, named, pad, plainPlan } from '../testing.ts';
 import { depthAt, depthBands } from './depths.ts';
 
 describe('the map of cut depth', () => {
@@ -54,7 +54,7 @@ describe('the map of cut depth', () => {
   });
 
   it('holds the volume: depth over all its pieces is what is dug', () => {
-    const { solid, figures } = compute(demo('honey-house'));
+    const { solid, figures } = compute(honeyHouse());
     let volume = 0;
     for (const { cells } of solid.cuts) for (const cell of cells) volume += integral(cell.area, cell.depth);
     expect(volume).toBeCloseTo(figures.dig.value, 6);

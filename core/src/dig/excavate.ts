@@ -7,7 +7,7 @@ import type { Linear, Polygon } from '../geometry/index.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import { isOutlined, oldWallOf } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
-import { outlinePieces, shapeOf } from '../setout/index.ts';
+import { outlinePieces, roomOf, shapeOf } from '../setout/index.ts';
 import {
   type Bottom,
   benchesOver,
@@ -21,7 +21,7 @@ import { type Founded, lowestOf } from './founded.ts';
 import type { Part } from './part.ts';
 import { type Cut, type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
 import { type UnderBays, underBays } from './underpin.ts';
-import { roomOf, slopeOf, supportOf } from './width.ts';
+import { slopeOf, supportOf } from './width.ts';
 
 export const CAUSES = ['room', 'bucket', 'sides', 'low', 'access'] as const;
 export type Cause = (typeof CAUSES)[number];

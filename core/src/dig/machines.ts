@@ -5,7 +5,8 @@
  * loose m³/h, and by the soil's swell in bank m³/h. A crew's own log replaces it from three days on.
  */
 import type { SoilKind } from '../catalogue/soils.ts';
-import type { RecordValue } from '../log/index.ts';
+import type { Origin } from '../findings/index.ts';
+import type { Facts, RecordValue } from '../log/index.ts';
 import type { Machine, Plan } from '../plan/schema.ts';
 
 /** The machine that digs; the first when none of that name is left. */
@@ -78,6 +79,14 @@ export const HAND_RATE = 0.6;
 /** How many days' logs replace the typical output. */
 const ENOUGH_LOGS = 3;
 
+/** Loose m³ a person digs in an hour here, and where that comes from: own logs from three on, then what is typed. */
+export function handRateOf(plan: Plan, facts: Facts): { readonly rate: number; readonly from: Origin } {
+  const logged = loggedRate(facts.handDug);
+  if (logged !== null) return { rate: logged, from: 'measured' };
+  const { handRate } = plan.dig;
+  return handRate === null ? { rate: HAND_RATE, from: 'typical' } : { rate: handRate, from: 'typed' };
+}
+
 export interface Output {
   /** Bank m³/h. */
   readonly rate: number;
@@ -110,8 +119,8 @@ export function outputIn(
   return { rate: loose / (1 + swell), from: 'typical', cycle, fill, efficiency };
 }
 
-/** Bank m³/h by the crew's own log; null with too few days on it. */
-function loggedRate(days: readonly RecordValue<'dug'>[]): number | null {
+/** m³/h by the crew's own log; null with too few days on it. */
+function loggedRate(days: readonly { readonly volume: number; readonly hours: number }[]): number | null {
   if (days.length < ENOUGH_LOGS) return null;
   const volume = days.reduce((sum, day) => sum + day.volume, 0);
   const hours = days.reduce((sum, day) => sum + day.hours, 0);

@@ -5,8 +5,8 @@ import type { Element } from '../plan/elements.ts';
 import { isOutlined, isRun, oldWallOf } from '../plan/forms.ts';
 import { FORMS, type Support } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
-import { shapeOf } from '../setout/kinds.ts';
 import { sizesOf } from '../setout/places.ts';
+import { roomOf } from '../setout/room.ts';
 
 export interface DigWidth {
   readonly needed: number;
@@ -40,10 +40,6 @@ export function digWidth(
       : best,
   );
 }
-
-/** Space beside what is built on each side: form and boots for a formed one, none for trench-fill. */
-export const roomOf = (plan: Plan, element: Element): number =>
-  element.method === 'trenchFill' || !shapeOf(element).founded ? 0 : (element.room ?? plan.dig.room);
 
 export const slopeOf = (plan: Plan, element: Element): number => element.slope ?? plan.dig.slope;
 export const supportOf = (plan: Plan, element: Element): Support => element.support ?? plan.dig.support;

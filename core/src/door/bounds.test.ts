@@ -7,6 +7,7 @@ import { isWholeText, wholeText, wholeValue } from '../plan/text.ts';
 import {
   bedded,
   demo,
+  honeyHouse,
   named,
   pad,
   plainPlan,
@@ -35,7 +36,7 @@ describe('a level or a place with a slipped digit', () => {
     ['standing water', (p) => (p.ground.water = 9.8), 'farFromGround /ground/water'],
     ['the year’s high water', (p) => (p.ground.waterHigh = 980), 'farFromGround /ground/waterHigh'],
   ])('%s is named, and nothing is dug', (_, change, expected) => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     change(plan);
     const start = performance.now();
     const takeoff = compute(plan);
@@ -51,7 +52,7 @@ describe('a level or a place with a slipped digit', () => {
   });
 
   it('of a corner two kilometres off is named at its coordinate', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     const [first] = plan.elements;
     if (first?.kind !== 'strip') throw new Error('a strip is first');
     first.points = [first.points[0]!, [-2000, 0], ...first.points.slice(2)];
@@ -83,7 +84,7 @@ describe('a level or a place with a slipped digit', () => {
       expect(checkPlan(demo(name))).toEqual([]);
     fc.assert(
       fc.property(fc.double({ min: -8, max: 8, noNaN: true }), (by) => {
-        const plan = demo('honey-house');
+        const plan = honeyHouse();
         plan.levels.string += by;
         return !checkPlan(plan).some((p) => p.code === 'farFromGround');
       }),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demo, plainPlan } from '../testing.ts';
+import { honeyHouse, plainPlan } from '../testing.ts';
 import { designFrost } from './design-frost.ts';
 import { berggrenLambda, frostDepth, frostLayer, kersten } from './frost.ts';
 import { groundModel } from './strata.ts';
@@ -56,7 +56,7 @@ describe('modified Berggren', () => {
 
 describe('the design frost depth', () => {
   it('is the larger of the local and the computed', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     const frost = designFrost(plan, groundModel(plan));
     expect(frost.governs).toBe('local');
     expect(frost.depth).toBe(0.95);

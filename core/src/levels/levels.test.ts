@@ -4,7 +4,18 @@ import { compute, instructionCost, longSection, ruleCosts } from '../compute/ind
 import { designFrost, groundModel } from '../ground/index.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
 import { footingPieces } from '../setout/index.ts';
-import { demo, instruct, named, pad, plainPlan, seeded, strip, tilt, unbalanced } from '../testing.ts';
+import {
+  demo,
+  honeyHouse,
+  instruct,
+  named,
+  pad,
+  plainPlan,
+  seeded,
+  strip,
+  tilt,
+  unbalanced,
+} from '../testing.ts';
 import { courseFit, floorLevels, floorStacks } from './floors.ts';
 import { distanceTo } from './neighbour.ts';
 import { stepRule, stepsOf } from './steps.ts';
@@ -450,7 +461,7 @@ describe('hazards', () => {
 
 describe('the engineer’s word', () => {
   it('on a width changes the footing and says so', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     const before = compute(plan);
     plan.levels.instructions = [
       { id: 'w', level: null, width: 0.9, who: 'Eng. Sol', when: '', why: 'soft', elements: ['T1'] },
@@ -461,7 +472,7 @@ describe('the engineer’s word', () => {
     expect(after.cautions.find((c) => c.code === 'instructionWidth')!.elements).toEqual(['T1']);
   });
   it('given later overrides what was said before', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     instruct(plan, 98.9);
     plan.levels.instructions.push({
       ...plan.levels.instructions[0]!,
@@ -475,7 +486,7 @@ describe('the engineer’s word', () => {
     expect(takeoff.elements[5]!.underside).toBe(98.4);
   });
   it('costs what the plan with it costs more than without it', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     const without = compute(plan);
     instruct(plan, 98.3);
     const takeoff = compute(plan);
@@ -488,7 +499,7 @@ describe('the engineer’s word', () => {
 
 describe('what each rule would cost', () => {
   it('is nothing for the one that decides, less for a shallower one, more for deeper', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     const takeoff = compute(plan);
     const costs = ruleCosts(plan, takeoff, 0, 0.2);
     expect(costs.map((c) => c.rule)).toEqual(['deeper', 'frost', 'bearing', 'cover', 'stack']);
@@ -522,7 +533,7 @@ describe('what each rule would cost', () => {
 describe('soft clay 0.4 m lower', () => {
   it('at any one log makes bearing decide instead of frost', () => {
     for (const log of [0, 1, 2]) {
-      const plan = demo('honey-house');
+      const plan = honeyHouse();
       expect(compute(plan).elements.some((e) => e.decision?.governs === 'bearing')).toBe(false);
       const layer = plan.ground.logs[log]!.layers.find((l) => l.soil === 'soft-clay')!;
       layer.top += 0.4;
@@ -535,7 +546,7 @@ describe('soft clay 0.4 m lower', () => {
 
 describe('the shallow school', () => {
   const shallow = (change: (s: NonNullable<Plan['levels']['shallow']>) => void = () => {}) => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     plan.levels.shallow = {
       length: 8,
       width: 6,

@@ -4,6 +4,8 @@ import type { RecordKindId, RecordValue, SiteRecord } from './kinds.ts';
 export interface Facts {
   /** Days of each machine, by its id, in the order they were logged. */
   readonly dug: ReadonlyMap<string, readonly RecordValue<'dug'>[]>;
+  /** What people dug, in the order it was logged. */
+  readonly handDug: readonly RecordValue<'handDug'>[];
   /** The last distance taped between two corners, whichever way round. */
   readonly taped: readonly RecordValue<'taped'>[];
   /** How deep the ground was last found frozen; null when nobody looked, or it thawed. */
@@ -66,6 +68,7 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
   const frozen = valuesOf(stand, 'frozen').at(-1) ?? null;
   const facts: Facts = {
     dug,
+    handDug: valuesOf(stand, 'handDug'),
     taped: [...taped.values()],
     frozen: frozen && frozen.depth > 0 ? frozen : null,
     laidBare,

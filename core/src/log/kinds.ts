@@ -9,6 +9,8 @@ import type { Range } from '../plan/fields.ts';
 export const MEASURES = {
   dugVolume: { kind: 'volume', min: 0.1, max: 5000 },
   dugHours: { kind: 'hours', min: 0.1, max: 100 },
+  handLoose: { kind: 'volume', min: 0.05, max: 500 },
+  handHours: { kind: 'hours', min: 0.1, max: 500 },
   taped: { kind: 'taped', min: 0.01, max: 5000 },
   frozenDepth: { kind: 'length', min: 0, max: 5 },
 } as const satisfies Record<string, Range>;
@@ -16,6 +18,8 @@ export const MEASURES = {
 export interface RecordValues {
   /** A machine's day: bank m³ it dug, by the crew's own count, in so many hours. */
   readonly dug: { machine: string; when: string; volume: number; hours: number };
+  /** What people dug: loose m³ as it lies in the heap or went in the barrow, in so many hours of one person. */
+  readonly handDug: { volume: number; hours: number };
   /** A distance between two corners, by tape, m. */
   readonly taped: { from: string; to: string; distance: number };
   /** How deep the ground was found frozen, m; 0: thawed. */
@@ -29,6 +33,7 @@ export interface RecordValues {
 /** Message key of what each kind is. */
 export const RECORD_KINDS = {
   dug: { label: 'record.dug' },
+  handDug: { label: 'record.handDug' },
   taped: { label: 'record.taped' },
   frozen: { label: 'record.frozen' },
   laidBare: { label: 'record.laidBare' },

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { validateRecords } from '../door/validate.ts';
 import { currentPlan } from '../plan/migrate.ts';
-import { demo, logged } from '../testing.ts';
+import { honeyHouse, logged } from '../testing.ts';
 import { factsOf, inTime, standing } from './facts.ts';
 import { RECORD_KIND_IDS, type RecordKindId, type SiteRecord } from './kinds.ts';
 import { recordsBefore } from './legacy.ts';
@@ -74,6 +74,7 @@ describe('records folded', () => {
     const value = (kind: RecordKindId, n: number) =>
       ({
         dug: day(1 + n),
+        handDug: { volume: 1 + n, hours: 2 },
         taped: { from: 'A', to: `C${n % 3}`, distance: 1 + n },
         frozen: { depth: (n % 4) / 10, from: 'typed' as const, when: '' },
         laidBare: { hazard: `h${n % 2}`, bare: n % 3 > 0 },
@@ -120,7 +121,7 @@ describe('records folded', () => {
 
 describe('the takeoff of plan and records', () => {
   it('paces the machine by three logged days, and says a service laid bare is no stop', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     const { machine } = plan.dig;
     const typical = compute(plan).work.machines[0]!;
     const three = [60, 70, 80].map((volume) => logged('dug', day(volume, 10, machine)));
@@ -134,7 +135,7 @@ describe('the takeoff of plan and records', () => {
 
 describe('records out of an old plan', () => {
   const old = () => {
-    const plan = JSON.parse(JSON.stringify(demo('honey-house'))) as Record<string, unknown> & {
+    const plan = JSON.parse(JSON.stringify(honeyHouse())) as Record<string, unknown> & {
       version: number;
       dig: { machines: Record<string, unknown>[] };
       setout: Record<string, unknown>;

@@ -10,6 +10,7 @@ const VALUES = {
     volume: within(MEASURES.dugVolume),
     hours: within(MEASURES.dugHours),
   }),
+  handDug: object({ volume: within(MEASURES.handLoose), hours: within(MEASURES.handHours) }),
   taped: object({ from: text(20), to: text(20), distance: within(MEASURES.taped) }),
   frozen: object({
     depth: within(MEASURES.frozenDepth),

@@ -79,6 +79,7 @@ const blankDig = (metric: boolean, start: Start): Plan['dig'] => ({
   cramped: false,
   day: { start: '07:30', hours: start('/dig/day/hours') },
   handTrim: null,
+  handRate: null,
 });
 
 const blankSpoil = (metric: boolean, start: Start): Plan['spoil'] => ({
@@ -134,6 +135,7 @@ export function blankPlan(name: string, system: System): Plan {
       floors: [],
       bearing: null,
       cover: start('/levels/cover'),
+      splash: null,
       steps: { height: null, lap: null, tread: null },
       influence: start('/levels/influence'),
       instructions: [],
@@ -287,6 +289,8 @@ export function newRaft(plan: Plan, outline: Raft['outline']): Raft {
     outline,
     founding: 'depth',
     edge: { depth: starts(plan, '/elements/*/edge/depth'), width: starts(plan, '/elements/*/edge/width') },
+    boards: null,
+    crossfall: null,
   };
 }
 

@@ -1,6 +1,14 @@
 /** The kinds of element a plan is made of, one schema a kind. */
 import Type, { type Static, type TSchema } from 'typebox';
-import { ELEMENT_KINDS, type ElementKind, FOUNDINGS, OUTLETS, STRIP_USES, SUPPORTS } from './kinds.ts';
+import {
+  BOARD_ZONES,
+  ELEMENT_KINDS,
+  type ElementKind,
+  FOUNDINGS,
+  OUTLETS,
+  STRIP_USES,
+  SUPPORTS,
+} from './kinds.ts';
 import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
 
 const Common = {
@@ -61,6 +69,8 @@ const Strip = object({
       /** At its first point, when that is typed instead of a fall. */
       head: orNull(num('/elements/*/outfall/head')),
       where: oneOf(OUTLETS),
+      /** Lies on its bottom and is scraped off before stone goes in. */
+      silt: num('/elements/*/outfall/silt'),
     }),
   ),
   /** A pipe in the stone: outside diameter, and the stone under it. */
@@ -109,6 +119,19 @@ const Raft = object({
   outline: Outline,
   founding: oneOf(FOUNDINGS),
   edge: orNull(object({ depth: num('/elements/*/edge/depth'), width: num('/elements/*/edge/width') })),
+  /** Boards against frost: under all of it, under a strip along its edge, or out past the edge. */
+  boards: orNull(
+    object({
+      zone: oneOf(BOARD_ZONES),
+      thickness: num('/elements/*/boards/thickness'),
+      /** Of the strip; not read under all of it. */
+      width: num('/elements/*/boards/width'),
+    }),
+  ),
+  /** How its top falls, from its high edge on, and which way: degrees anticlockwise from east. */
+  crossfall: orNull(
+    object({ grade: num('/elements/*/crossfall/grade'), toward: num('/elements/*/crossfall/toward') }),
+  ),
 });
 /** A box in the ground: tank, vault, basement. `thickness` is its base's. */
 const Box = object({

@@ -16,6 +16,10 @@ export const isOutlined = (element: Element): element is OutlinedElement => FORM
 export const isDrain = (element: Element): element is Strip =>
   element.kind === 'strip' && element.use === 'drain';
 
+/** How far boards against frost lie out past a slab's edge, m; 0 where none do. */
+export const apronOf = (element: Element): number =>
+  element.kind === 'raft' && element.boards?.zone === 'apron' ? element.boards.width : 0;
+
 /** The old wall a run goes under; null when it is no such run, or nobody knows the wall. */
 export const oldWallOf = (element: Element): Underpin['old'] =>
   element.kind === 'underpin' ? element.old : null;

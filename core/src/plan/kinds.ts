@@ -4,6 +4,8 @@ export type Support = (typeof SUPPORTS)[number];
 export const STRIP_USES = ['footing', 'drain', 'stone'] as const;
 /** What decides how deep a slab goes: the rules for footings, or its floor with a bed that frost cannot lift. */
 export const FOUNDINGS = ['depth', 'floor'] as const;
+/** Where boards against frost lie of a slab: under all of it, under its edge, or out past its edge. */
+export const BOARD_ZONES = ['whole', 'edge', 'apron'] as const;
 /** Where a drain's water goes. */
 export const OUTLETS = ['daylight', 'ditch', 'sump'] as const;
 /** What breaks an obstruction. */

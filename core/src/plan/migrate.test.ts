@@ -9,6 +9,16 @@ import { currentPlan } from './migrate.ts';
 const first = (name: string): unknown =>
   JSON.parse(readFileSync(join(import.meta.dirname, `versions/v1-${name}.json`), 'utf8'));
 
+/** What version 7 worked out of its Seed store. */
+const SEVENTH = {
+  dig: 107.32798627860782,
+  spoil: 129.79171289049404,
+  keep: 12.334871351404033,
+  haul: 12,
+  stone: 140991.11911571457,
+  concrete: 14.992197112320003,
+};
+
 describe('a plan of version 1', () => {
   // What the program that wrote them worked out.
   it.each([
@@ -162,6 +172,21 @@ describe('a plan of version 1', () => {
     expect(new Set(read.plan.elements.map((e) => e.bed))).toEqual(
       new Set([layers.length > 0 ? 'bed-1' : null]),
     );
+  });
+
+  it('of version 7 too, whose drains hold no silt and whose slabs have no boards and do not fall', () => {
+    const old = JSON.parse(
+      readFileSync(join(import.meta.dirname, 'versions/v7-seed-store.json'), 'utf8'),
+    ) as Record<string, unknown>;
+    const read = validatePlan(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const { figures } = compute(read.plan);
+    for (const [id, value] of Object.entries(SEVENTH))
+      expect(Math.abs(figures[id as keyof typeof SEVENTH].value / value - 1), id).toBeLessThan(1e-8);
+    for (const element of read.plan.elements) {
+      if (element.kind === 'raft') expect(element).toMatchObject({ boards: null, crossfall: null });
+      if (element.kind === 'strip') expect(element.outfall?.silt).toBe(0);
+    }
   });
 
   it('of a time that is none, or a part of a truck, is refused at its path', () => {

@@ -367,6 +367,25 @@ function toSeventh(plan: Json): Json {
   };
 }
 
+/**
+ * 7 → 8: no boards but the floor's, no slab that falls, no silt, people dig as they typically do, and a
+ * floor stands over the ground as is typical: as before.
+ */
+function toEighth(plan: Json): Json {
+  const changed = (element: Json): Json => {
+    if (element.kind === 'raft') return { ...element, boards: null, crossfall: null };
+    if (element.kind === 'strip' && given(element.outfall))
+      return { ...element, outfall: { ...object(element.outfall), silt: 0 } };
+    return element;
+  };
+  return {
+    ...plan,
+    ...(given(plan.levels) && { levels: { ...object(plan.levels), splash: null } }),
+    ...(given(plan.dig) && { dig: { ...object(plan.dig), handRate: null } }),
+    elements: Array.isArray(plan.elements) ? list(plan.elements).map(changed) : plan.elements,
+  };
+}
+
 const given = (value: unknown) => value !== null && value !== undefined;
 
 /** Steps by the version they start from. */
@@ -377,6 +396,7 @@ const STEPS: Readonly<Record<number, Step>> = {
   4: toFifth,
   5: toSixth,
   6: toSeventh,
+  7: toEighth,
 };
 
 export type Migrated =

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { demo } from '../testing.ts';
+import { demo, honeyHouse } from '../testing.ts';
 import { readNumber, writeNumber } from './path.ts';
 
 describe('a number by its pointer', () => {
@@ -19,11 +19,11 @@ describe('a number by its pointer', () => {
     ['/spoil/trucks/1/payload', 17500],
     ['/beds/0/layers/1/projection', 0.075],
   ])('%s is read', (pointer, value) => {
-    expect(readNumber(demo('honey-house'), pointer)).toBe(value);
+    expect(readNumber(honeyHouse(), pointer)).toBe(value);
   });
 
   it('is written in place, in lists and in points', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     writeNumber(plan, '/elements/0/points/1/0', 15);
     writeNumber(plan, '/dig/buckets/0', 0.3);
     writeNumber(plan, '/ground/soils/0/values/swell', 0.2);
@@ -35,7 +35,7 @@ describe('a number by its pointer', () => {
   });
 
   it('is left open when emptied: null, or absent for a measured value', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     writeNumber(plan, '/ground/water', null);
     writeNumber(plan, '/ground/soils/2/values/permeability', null);
     expect(plan.ground.water).toBeNull();

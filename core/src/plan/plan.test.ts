@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { validatePlan } from '../door/validate.ts';
-import { bedded, demo, firstStrip, named, pad, plainPlan, stone, strip } from '../testing.ts';
+import { bedded, demo, firstStrip, honeyHouse, named, pad, plainPlan, stone, strip } from '../testing.ts';
 import { blankPlan, newPad, newStrip, nextName } from './blank.ts';
 import { applyChanges, mergePlans, planChanges, sameValue } from './diff.ts';
 import type { Strip } from './elements.ts';
@@ -10,7 +10,7 @@ import type { Plan } from './schema.ts';
 
 /** Honey house as parsed JSON with one place set to anything, or removed when `value` is undefined. */
 function broken(path: string, value: unknown): unknown {
-  const document: unknown = JSON.parse(JSON.stringify(demo('honey-house')));
+  const document: unknown = JSON.parse(JSON.stringify(honeyHouse()));
   const keys = path.split('/').slice(1);
   const last = keys.pop() ?? '';
   const place = keys.reduce<unknown>((at, key) => (at as Record<string, unknown>)[key], document) as Record<
@@ -76,7 +76,7 @@ describe('the door for plans', () => {
   });
 
   it('is not taken in by hostile JSON', () => {
-    const text = JSON.stringify(demo('honey-house')).replace('"name":', '"__proto__":{"polluted":1},"name":');
+    const text = JSON.stringify(honeyHouse()).replace('"name":', '"__proto__":{"polluted":1},"name":');
     expect(problemsOf(JSON.parse(text))).toEqual(['unknownField /__proto__']);
     expect(({} as { polluted?: number }).polluted).toBeUndefined();
   });

@@ -303,6 +303,8 @@ export const PlanSchema = object({
     bearing: orNull(object({ soil: id, embedment: num('/levels/bearing/embedment') })),
     /** Least depth of a footing's underside below ground by the local code. */
     cover: orNull(num('/levels/cover')),
+    /** How far a floor on the ground stands over it, against splash and melt water; null: typical. */
+    splash: orNull(num('/levels/splash')),
     /** Of stepped strips. Null: height the footing's thickness, lap and tread by rule. */
     steps: object({
       height: orNull(num('/levels/steps/height')),
@@ -403,6 +405,8 @@ export const PlanSchema = object({
     day: object({ start: Type.String({ pattern: CLOCK }), hours: num('/dig/day/hours') }),
     /** Null: by soil, 150 mm where water softens it and 50 mm elsewhere. */
     handTrim: orNull(num('/dig/handTrim')),
+    /** Loose m³ a person digs in an hour. Null: as logged, else typical. */
+    handRate: orNull(num('/dig/handRate')),
   }),
   spoil: object({
     topsoil: oneOf(['keep', 'haul'] as const),

@@ -2,9 +2,13 @@
 import { BED_MATERIALS } from '../catalogue/bed-materials.ts';
 import { area as areaOf, flat, perimeter } from '../geometry/index.ts';
 import { isFloorSlab } from '../levels/index.ts';
-import type { Element } from '../plan/elements.ts';
+import type { Element, Raft } from '../plan/elements.ts';
+import type { BOARD_ZONES } from '../plan/kinds.ts';
 import type { FloorLayer, FloorSpec, Plan } from '../plan/schema.ts';
 import { floorOf } from '../plan/strings.ts';
+import { boardArea } from './boards.ts';
+
+type BoardZone = (typeof BOARD_ZONES)[number];
 
 /** A sheet of board, m²; laps of membrane and offcuts of board, share: typical. */
 const SHEET = 1.2 * 2.4;
@@ -13,6 +17,8 @@ const LAP = 0.1;
 
 export interface FloorLayerTakeoff {
   readonly layer: FloorLayer;
+  /** Of boards a slab has besides: where they lie. */
+  readonly zone: BoardZone | null;
   /** m² covered; of membrane and board what is bought, with laps and offcuts. */
   readonly area: number;
   readonly bought: number;
@@ -32,7 +38,7 @@ export interface FloorTakeoff {
   readonly layers: readonly FloorLayerTakeoff[];
 }
 
-function layerOf(layer: FloorLayer, area: number): FloorLayerTakeoff {
+function layerOf(layer: FloorLayer, area: number, zone: BoardZone | null = null): FloorLayerTakeoff {
   const { material, thickness } = layer;
   const volume = area * thickness;
   const board = material === 'insulation';
@@ -41,6 +47,7 @@ function layerOf(layer: FloorLayer, area: number): FloorLayerTakeoff {
     material === 'sand' ? BED_MATERIALS.sand : material === 'stone' ? BED_MATERIALS.hardcore : null;
   return {
     layer,
+    zone,
     area,
     bought,
     volume,
@@ -48,6 +55,24 @@ function layerOf(layer: FloorLayer, area: number): FloorLayerTakeoff {
     sheets: board ? Math.ceil(bought / SHEET - 1e-9) : null,
   };
 }
+
+/** Boards a slab has besides those of its floor. */
+const boardsOf = (slab: Raft): FloorLayerTakeoff[] =>
+  slab.boards
+    ? [
+        layerOf(
+          {
+            id: `boards-${slab.id}`,
+            name: '',
+            material: 'insulation',
+            thickness: slab.boards.thickness,
+            joint: null,
+          },
+          boardArea(slab),
+          slab.boards.zone,
+        ),
+      ]
+    : [];
 
 /** Floors with the slabs that carry them, by the inside of each slab's outline. */
 export function floorTakeoffs(plan: Plan, live: (element: Element) => boolean): FloorTakeoff[] {
@@ -63,9 +88,12 @@ export function floorTakeoffs(plan: Plan, live: (element: Element) => boolean): 
         area,
         edge: own.reduce((sum, slab) => sum + perimeter(slab.outline), 0),
         // The slab itself is concrete, counted with it.
-        layers: floor.layers
-          .filter((layer) => layer.joint === null && layer.material !== 'slab')
-          .map((layer) => layerOf(layer, area)),
+        layers: [
+          ...floor.layers
+            .filter((layer) => layer.joint === null && layer.material !== 'slab')
+            .map((layer) => layerOf(layer, area)),
+          ...own.flatMap(boardsOf),
+        ],
       },
     ];
   });

@@ -9,7 +9,7 @@ import type { Excavation } from '../dig/excavate.ts';
 import type { Founded } from '../dig/founded.ts';
 import { type Solid, volumeUnder, volumeUnderLevel } from '../dig/solid.ts';
 import { splitByStretch } from '../dig/stretches.ts';
-import { bottomOf, roomOf } from '../dig/width.ts';
+import { bottomOf } from '../dig/width.ts';
 import {
   boxOf,
   cornerMean,
@@ -31,9 +31,11 @@ import {
   footingPieces,
   footprints,
   outlinePieces,
+  roomOf,
   segmentsOf,
   sizesOf,
 } from '../setout/index.ts';
+import { boardPieces } from './boards.ts';
 import { castOf, NO_WIDTH, type Piece } from './kinds.ts';
 
 /** Thickness lost to an uneven surface under the blinding, m. */
@@ -45,8 +47,9 @@ export interface Placed {
   /** Stone of drains and stone footings, m³, by element, less the pipes in it; and the pipes. */
   readonly ownStone: readonly number[];
   readonly pipes: readonly number[];
-  /** Layers of floors between slabs and their beds, m³. */
+  /** Layers of floors between slabs and their beds, m³; and boards let into beds or laid out past edges. */
   readonly underSlabs: number;
+  readonly boards: number;
   /** Dry pack between new concrete and old walls, m³. */
   readonly packs: number;
   /** The layers of each element's bed, from formation up. */
@@ -247,7 +250,7 @@ function filled({ plan, solid, founded }: Ground): Filled {
 
 interface Placing extends Prism {
   readonly owner: number;
-  readonly what: 'concrete' | 'layer' | 'floor' | 'stem' | 'void';
+  readonly what: 'concrete' | 'layer' | 'floor' | 'board' | 'stem' | 'void';
   /** Of a layer: which of the bed's. */
   readonly layer?: number;
 }
@@ -334,6 +337,22 @@ function layerPrisms({ plan, founded }: Ground): Placing[] {
   });
 }
 
+/** Boards under a slab's edge, let into its bed, or out past it. */
+function boardPrisms({ founded }: Ground): Placing[] {
+  return founded.flatMap(({ element, index: owner, live, undersides }): Placing[] => {
+    if (!live || !isFloorSlab(element) || !element.boards || element.boards.zone === 'whole') return [];
+    const { thickness } = element.boards;
+    const top = undersides[0]!;
+    return boardPieces(element).map((piece) => ({
+      plan: piece,
+      bottom: top - thickness,
+      top,
+      owner,
+      what: 'board',
+    }));
+  });
+}
+
 /** Everything that is cast or stands in the dig, as prisms. */
 function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings: Split): Placing[] {
   const { plan, surface, founded } = ground;
@@ -363,6 +382,7 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
         ? laps(element, wholeFootings[owner]!, steps).map((lap) => ({ ...lap, owner, what: 'concrete' }))
         : [],
     ),
+    ...boardPrisms(ground),
     ...layerPrisms(ground),
     ...footings.flatMap((list, owner): Placing[] => {
       const { element, live, undersides } = founded[owner]!;
@@ -407,7 +427,7 @@ export function place(
   const prisms = prismsOf(ground, wholeFootings, footings);
   const concrete = founded.map(() => 0);
   const { layers: volumes, ownStone, pipes, makeUp } = filled(ground);
-  const sums = { stem: 0, void: 0, floor: 0 };
+  const sums = { stem: 0, void: 0, floor: 0, board: 0 };
   prismVolumes(prisms).forEach((volume, i) => {
     const { owner, what, layer } = prisms[i]!;
     if (what === 'concrete') concrete[owner]! += volume;
@@ -434,7 +454,7 @@ export function place(
     for (const piece of footings[i]!)
       sums.void -= standingOut(surface, piece.plan, top) - standingOut(surface, piece.plan, base);
     for (const prism of prisms)
-      if (prism.owner === i && prism.what === 'layer')
+      if (prism.owner === i && (prism.what === 'layer' || prism.what === 'board'))
         sums.void -=
           standingOut(surface, prism.plan, prism.top) - standingOut(surface, prism.plan, prism.bottom);
   });
@@ -448,6 +468,7 @@ export function place(
     ownStone,
     pipes,
     underSlabs: sums.floor,
+    boards: sums.board,
     packs,
     layers,
     stone: layers.map(

@@ -6,7 +6,7 @@
 import { contains, type Polygon } from '../geometry/index.ts';
 import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
-import { stringFor, stringsOf } from '../plan/strings.ts';
+import { type StringLevel, stringFor, stringsOf } from '../plan/strings.ts';
 import { shapeOf } from './kinds.ts';
 
 type Point = readonly [number, number];
@@ -43,6 +43,17 @@ export interface Rail {
   readonly level: number;
 }
 
+/** A board between the ends of a line, where its string steps from one level to another: a rail for each. */
+export interface StepBoard {
+  readonly name: string;
+  readonly at: Point;
+  readonly from: Point;
+  readonly to: Point;
+  /** m from the line's first board. */
+  readonly along: number;
+  readonly rails: readonly [Rail, Rail];
+}
+
 export interface Line {
   readonly name: string;
   /** Elements whose axis lies on it. */
@@ -52,7 +63,9 @@ export interface Line {
   readonly level: number;
   /** A rail on its boards for every string its elements hang on, the highest first. */
   readonly rails: readonly Rail[];
-  /** Mid-span sag without props, m. */
+  /** Where elements along it hang on one string and go on on another, in order from its first board. */
+  readonly steps: readonly StepBoard[];
+  /** Mid-span sag without props, m: of its longest piece between boards. */
   readonly sag: number;
   /** Props at most this far apart keep it within what matters, m; null when none is needed. */
   readonly props: number | null;
@@ -76,6 +89,8 @@ export const MOST_SAG = 0.003;
 /** Strings cross this far apart in level, m: a line's thickness and a finger. */
 export const STRING_STEP = 0.02;
 const GRAVITY = 9.80665;
+/** What lies this near a line lies on it, m. */
+const ON_LINE = 0.01;
 /** A board stands out this much past the outermost nail, m. */
 const PAST = 0.3;
 
@@ -106,7 +121,7 @@ function axesOf(elements: readonly Element[], widths: readonly AxisWidth[]): Axi
     for (let i = 0; i < out.length; i++) {
       const axis = out[i]!;
       const off = (p: Point) => Math.abs((p[0] - axis.from[0]) * axis.uy - (p[1] - axis.from[1]) * axis.ux);
-      if (off(from) > 0.01 || off(to) > 0.01) continue;
+      if (off(from) > ON_LINE || off(to) > ON_LINE) continue;
       const along = (p: Point) => (p[0] - axis.from[0]) * axis.ux + (p[1] - axis.from[1]) * axis.uy;
       const ends = [0, along(axis.to), along(from), along(to)];
       const [s0, s1] = [Math.min(...ends), Math.max(...ends)];
@@ -138,6 +153,59 @@ export interface KeepClear {
 }
 
 /**
+ * The board beyond one end of an axis, past every opening its length would meet and those it then comes upon.
+ * @param half half its length, m
+ * @param sign 1 at the far end, −1 at the near one
+ */
+function boardBeyond(
+  { ux, uy, width }: Axis,
+  end: Point,
+  sign: 1 | -1,
+  half: number,
+  offset: number,
+  openings: readonly Polygon[],
+  clear: readonly KeepClear[],
+): Omit<Board, 'name'> {
+  const along = (x: number, y: number) => ((x - end[0]) * ux + (y - end[1]) * uy) * sign;
+  const across = (x: number, y: number) => -(x - end[0]) * uy + (y - end[1]) * ux;
+  let beyond = 0;
+  for (const opening of openings) {
+    let [near, far, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
+    for (let i = 0; i < opening.length; i += 2) {
+      const s = along(opening[i]!, opening[i + 1]!);
+      const c = across(opening[i]!, opening[i + 1]!);
+      near = Math.min(near, s);
+      far = Math.max(far, s);
+      low = Math.min(low, c);
+      high = Math.max(high, c);
+    }
+    if (high < -half || low > half || near > beyond + offset) continue;
+    beyond = Math.max(beyond, far);
+  }
+  beyond += offset;
+  const at: Point = [end[0] + sign * ux * beyond, end[1] + sign * uy * beyond];
+  const nails: Nail[] = [
+    { what: 'axis', offset: 0 },
+    ...(['footing', 'dug'] as const).flatMap((what): Nail[] =>
+      width[what] > 1e-6
+        ? [
+            { what, offset: width[what] },
+            { what, offset: -width[what] },
+          ]
+        : [],
+    ),
+  ];
+  return {
+    at,
+    from: [at[0] - uy * half, at[1] + ux * half],
+    to: [at[0] + uy * half, at[1] - ux * half],
+    nails,
+    beyond,
+    blocked: clear.find(({ polygon }) => contains(polygon, at[0], at[1]))?.name ?? null,
+  };
+}
+
+/**
  * Boards and strings of a job.
  * @param openings what is dug, convex pieces in plan
  * @param clear places boards must not stand in
@@ -151,70 +219,63 @@ export function boardsOf(
   const { offset, tension, weight } = plan.setout;
   const axes = axesOf(plan.elements, widths);
   let number = 0;
-  const lines = axes.map((axis, index): Omit<Line, 'level' | 'rails'> => {
-    const { ux, uy } = axis;
-    const half = Math.max(axis.width.dug, axis.width.footing) + PAST;
-    const board = (end: Point, sign: 1 | -1): Board => {
-      const along = (x: number, y: number) => ((x - end[0]) * ux + (y - end[1]) * uy) * sign;
-      const across = (x: number, y: number) => -(x - end[0]) * uy + (y - end[1]) * ux;
-      // Past every opening the board's length would meet, and past those it then comes upon.
-      let beyond = 0;
-      for (const opening of openings) {
-        let [near, far, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
-        for (let i = 0; i < opening.length; i += 2) {
-          const s = along(opening[i]!, opening[i + 1]!);
-          const c = across(opening[i]!, opening[i + 1]!);
-          near = Math.min(near, s);
-          far = Math.max(far, s);
-          low = Math.min(low, c);
-          high = Math.max(high, c);
-        }
-        if (high < -half || low > half || near > beyond + offset) continue;
-        beyond = Math.max(beyond, far);
-      }
-      beyond += offset;
-      const at: Point = [end[0] + sign * ux * beyond, end[1] + sign * uy * beyond];
-      const nails: Nail[] = [
-        { what: 'axis', offset: 0 },
-        ...(['footing', 'dug'] as const).flatMap((what): Nail[] =>
-          axis.width[what] > 1e-6
-            ? [
-                { what, offset: axis.width[what] },
-                { what, offset: -axis.width[what] },
-              ]
-            : [],
-        ),
-      ];
-      number++;
-      return {
-        name: String(number),
-        at,
-        from: [at[0] - uy * half, at[1] + ux * half],
-        to: [at[0] + uy * half, at[1] - ux * half],
-        nails,
-        beyond,
-        blocked: clear.find(({ polygon }) => contains(polygon, at[0], at[1]))?.name ?? null,
+  const lines = axes.map(
+    (axis, index): Omit<Line, 'level' | 'rails' | 'steps'> & { readonly changes: readonly Change[] } => {
+      const { ux, uy } = axis;
+      const half = Math.max(axis.width.dug, axis.width.footing) + PAST;
+      const named = (end: Point, sign: 1 | -1): Board => {
+        number++;
+        return { name: String(number), ...boardBeyond(axis, end, sign, half, offset, openings, clear) };
       };
-    };
-    const boards = [board(axis.from, -1), board(axis.to, 1)] as const;
-    const length = Math.hypot(boards[1].at[0] - boards[0].at[0], boards[1].at[1] - boards[0].at[1]);
-    const sag = sagOf(length, weight, tension);
-    const span = spanFor(MOST_SAG, weight, tension);
-    return {
-      name: `S${index + 1}`,
-      elements: axis.elements,
-      boards,
-      length,
-      sag,
-      props: sag > MOST_SAG ? length / Math.ceil(length / span - 1e-9) : null,
-    };
-  });
+      const boards = [named(axis.from, -1), named(axis.to, 1)] as const;
+      const length = Math.hypot(boards[1].at[0] - boards[0].at[0], boards[1].at[1] - boards[0].at[1]);
+      const changes = changesOf(plan, axis).map(({ s, strings }): Change => {
+        const at: Point = [axis.from[0] + ux * s, axis.from[1] + uy * s];
+        number++;
+        return {
+          name: String(number),
+          at,
+          from: [at[0] - uy * half, at[1] + ux * half],
+          to: [at[0] + uy * half, at[1] - ux * half],
+          along: s + boards[0].beyond,
+          strings,
+        };
+      });
+      const stops = [0, ...changes.map((change) => change.along), length];
+      const longest = Math.max(...stops.slice(1).map((stop, i) => stop - stops[i]!));
+      const sag = sagOf(longest, weight, tension);
+      const span = spanFor(MOST_SAG, weight, tension);
+      return {
+        name: `S${index + 1}`,
+        elements: axis.elements,
+        boards,
+        length,
+        sag,
+        changes,
+        props: sag > MOST_SAG ? longest / Math.ceil(longest / span - 1e-9) : null,
+      };
+    },
+  );
   const met = meetings(lines);
   const tiers = tiersFor(lines.length, met);
   const rails = lines.map((line, i) => railsOf(plan, line.elements, tiers[i]! * STRING_STEP));
   const levels = rails.map((own) => own[0]!.level);
   return {
-    lines: lines.map((line, i) => ({ ...line, level: levels[i]!, rails: rails[i]! })),
+    lines: lines.map(({ changes, ...line }, i): Line => {
+      const railOf = ({ name, level }: StringLevel): Rail => ({
+        string: name,
+        level: level + tiers[i]! * STRING_STEP,
+      });
+      return {
+        ...line,
+        level: levels[i]!,
+        rails: rails[i]!,
+        steps: changes.map(({ strings, ...step }) => ({
+          ...step,
+          rails: [railOf(strings[0]), railOf(strings[1])] as const,
+        })),
+      };
+    }),
     crossings: met.map(({ i, j, at }) => ({
       one: lines[i]!.name,
       other: lines[j]!.name,
@@ -222,6 +283,43 @@ export function boardsOf(
       apart: Math.abs(levels[i]! - levels[j]!),
     })),
   };
+}
+
+/** A step of a string before its rails have their tier. */
+interface Change extends Omit<StepBoard, 'rails'> {
+  readonly strings: readonly [StringLevel, StringLevel];
+}
+
+/**
+ * Where strings change along an axis, halfway between the elements that hang on them; none where elements
+ * on different strings lie side by side: every string then runs the whole way.
+ */
+function changesOf(plan: Plan, axis: Axis): { s: number; strings: [StringLevel, StringLevel] }[] {
+  const { from, ux, uy } = axis;
+  const along = ([x, y]: Point) => (x - from[0]) * ux + (y - from[1]) * uy;
+  const off = ([x, y]: Point) => Math.abs((x - from[0]) * uy - (y - from[1]) * ux);
+  const spans = plan.elements
+    .filter((element) => axis.elements.includes(element.id))
+    .flatMap((element) =>
+      shapeOf(element)
+        .strung(element)
+        .filter((side) => off(side.from) <= ON_LINE && off(side.to) <= ON_LINE)
+        .map((side) => {
+          const ends = [along(side.from), along(side.to)];
+          return { string: stringFor(plan, element), s0: Math.min(...ends), s1: Math.max(...ends) };
+        }),
+    )
+    .sort((p, q) => p.s0 - q.s0);
+  const out: { s: number; strings: [StringLevel, StringLevel] }[] = [];
+  for (let i = 1, reach = spans[0]?.s1 ?? 0; i < spans.length; i++) {
+    const [before, next] = [spans[i - 1]!, spans[i]!];
+    if (before.string.id !== next.string.id) {
+      if (next.s0 < reach - ON_LINE) return [];
+      out.push({ s: (reach + next.s0) / 2, strings: [before.string, next.string] });
+    }
+    reach = Math.max(reach, next.s1);
+  }
+  return out;
 }
 
 /** Rails of the boards of one line, the highest first: one for every string its elements hang on. */

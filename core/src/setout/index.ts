@@ -8,5 +8,6 @@ export * from './in-the-way.ts';
 export { outlineSizes, shapeOf } from './kinds.ts';
 export * from './places.ts';
 export * from './points.ts';
+export * from './room.ts';
 export * from './runs.ts';
 export * from './share.ts';

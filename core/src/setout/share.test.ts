@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { compute, setoutSheet } from '../compute/index.ts';
 import type { RecordValue } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import { demo, named, plainPlan, strip, tank } from '../testing.ts';
+import { honeyHouse, named, plainPlan, strip, tank } from '../testing.ts';
 import { boardsInTheWay } from './in-the-way.ts';
 import { checkLines, setoutPoints } from './index.ts';
 import { shareOuts } from './share.ts';
@@ -154,7 +154,7 @@ describe('boards in the way of the machine', () => {
   });
 
   it('of the honey house are told with the dig they stand before', () => {
-    const plan = demo('honey-house');
+    const plan = honeyHouse();
     const { boards } = setoutSheet(plan, compute(plan));
     const t2 = { id: 'T2', start: [5, 0], finish: [19, 0] } as const;
     const hit = boardsInTheWay(boards, [t2], 2.3);

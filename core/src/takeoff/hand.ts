@@ -1,11 +1,12 @@
 /** What people dig and break: hours, what they throw and wheel, and what is broken out of the dig. */
 import { OBSTRUCTIONS } from '../catalogue/obstructions.ts';
 import { COMMON_SWELL } from '../catalogue/soils.ts';
-import { HAND_RATE } from '../dig/index.ts';
 import type { Origin } from '../findings/index.ts';
-import { cornerMean, flat } from '../geometry/index.ts';
+import { boxesMeet, boxOf, cornerMean, edges, flat, intersect } from '../geometry/index.ts';
 import type { Soil } from '../ground/index.ts';
+import { isDrain } from '../plan/forms.ts';
 import type { Obstruction, Plan } from '../plan/schema.ts';
+import { type Pour, poursOf } from '../pour/index.ts';
 import { shapeOf } from '../setout/index.ts';
 import type { ElementTakeoff } from './element.ts';
 
@@ -25,6 +26,10 @@ export interface HandDug {
   /** Person-hours of digging; from a stage when it is too deep to throw. */
   readonly hours: number;
   readonly staged: boolean;
+  /** While people dig there: what the machine stays off, since its opening and theirs are one. */
+  readonly blocks: readonly string[];
+  /** Pours that wait for it. */
+  readonly pours: readonly Pick<Pour, 'id' | 'name' | 'kind'>[];
   /** Barrow trips, m to the nearest heap, and hours of wheeling; null without a lay-down area. */
   readonly barrow: { readonly trips: number; readonly distance: number; readonly hours: number } | null;
 }
@@ -41,13 +46,33 @@ function toHeap(plan: Plan, { element }: ElementTakeoff): number | null {
   return away.length > 0 ? Math.min(...away) : null;
 }
 
+/** What is dug by machine and opens into an element's own opening. */
+const sharing = (own: ElementTakeoff, elements: readonly ElementTakeoff[]): string[] =>
+  elements
+    .filter(
+      (other) =>
+        other.live &&
+        other !== own &&
+        !other.element.hand &&
+        other.openings.some((theirs) =>
+          own.openings.some(
+            (ours) => boxesMeet(boxOf(ours), boxOf(theirs)) && intersect(ours, edges(theirs)).length >= 6,
+          ),
+        ),
+    )
+    .map((other) => other.id);
+
 /** Elements marked to be dug by hand. @param rate loose m³ a person and hour */
 export function handDugElements(
   plan: Plan,
   elements: readonly ElementTakeoff[],
   soils: readonly Soil[],
-  rate = HAND_RATE,
+  rate: number,
 ): HandDug[] {
+  const pours = poursOf(
+    plan,
+    elements.map((e) => e.concrete),
+  );
   return elements
     .filter((e) => e.live && e.element.hand && e.volume > 0)
     .map((e): HandDug => {
@@ -64,6 +89,10 @@ export function handDugElements(
         loose,
         hours: (loose / rate) * (staged ? STAGED : 1),
         staged,
+        blocks: sharing(e, elements),
+        pours: pours
+          .filter((pour) => pour.elements.includes(e.id))
+          .map(({ id, name, kind }) => ({ id, name, kind })),
         barrow:
           distance === null
             ? null
@@ -71,6 +100,21 @@ export function handDugElements(
       };
     });
 }
+
+/** Silt scraped off the bottom of a drain before stone goes in: m³ as it lies, and person-hours. */
+export interface Scraped {
+  readonly id: string;
+  readonly volume: number;
+  readonly hours: number;
+}
+
+/** Silt to scrape, by drain. @param rate m³ a person and hour: it lies loose and wet already */
+export const scrapedBottoms = (elements: readonly ElementTakeoff[], rate: number): Scraped[] =>
+  elements.flatMap((e): Scraped[] => {
+    const silt = e.live && isDrain(e.element) ? (e.element.outfall?.silt ?? 0) : 0;
+    const volume = silt * e.bottomArea;
+    return volume > 0 ? [{ id: e.id, volume, hours: volume / rate }] : [];
+  });
 
 /** Something broken out: how much it is in place and in the truck, and the hours it takes. */
 export interface BrokenOut {

@@ -6,7 +6,7 @@ import {
   type DugElement,
   deepestReach,
   fillFactor,
-  HAND_RATE,
+  handRateOf,
   type LayDown,
   type Loads,
   layDown,
@@ -17,11 +17,12 @@ import {
   type Slow,
   type Spoil,
 } from '../dig/index.ts';
+import type { Origin } from '../findings/index.ts';
 import type { Soil } from '../ground/index.ts';
 import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { ElementTakeoff } from './element.ts';
-import { type HandDug, handDugElements } from './hand.ts';
+import { type HandDug, handDugElements, type Scraped, scrapedBottoms } from './hand.ts';
 
 /** How sure a number of loads is. */
 export interface LoadChance {
@@ -72,16 +73,23 @@ export interface HandWork {
   readonly trim: number;
   /** Elements no machine gets to. */
   readonly elements: readonly HandDug[];
+  /** Silt in drains. */
+  readonly scraped: readonly Scraped[];
   readonly hours: number;
+  /** Loose m³ a person digs in an hour, and where that comes from. */
+  readonly rate: number;
+  readonly from: Origin;
 }
 
-const handWork = (services: number, trim: number, elements: readonly HandDug[]): HandWork => ({
-  services,
-  trim,
-  elements,
-  hours:
-    ((services + trim) * (1 + COMMON_SWELL)) / HAND_RATE + elements.reduce((sum, own) => sum + own.hours, 0),
-});
+function handWork({ plan, facts, elements, soils, trimmed, shares, byStratum }: Digging): HandWork {
+  const { rate, from } = handRateOf(plan, facts);
+  const services = byStratum.reduce((sum, volume) => sum + volume, 0) * shares.hand;
+  const dug = handDugElements(plan, elements, soils, rate);
+  const scraped = scrapedBottoms(elements, rate);
+  const loose = (services + trimmed) * (1 + COMMON_SWELL);
+  const hours = [...dug, ...scraped].reduce((sum, own) => sum + own.hours, loose / rate);
+  return { services, trim: trimmed, elements: dug, scraped, hours, rate, from };
+}
 
 /** Nine in ten. */
 const SURE = 0.9;
@@ -153,7 +161,7 @@ export interface Digging {
 }
 
 export function siteWork(digging: Digging): SiteWork {
-  const { plan, byStratum, elements, spoil, loads, shares, trimmed, repose } = digging;
+  const { plan, elements, spoil, loads, repose } = digging;
   const dug = elements
     .filter((e) => e.live)
     .map(
@@ -172,11 +180,7 @@ export function siteWork(digging: Digging): SiteWork {
     layDown: layDown(plan, dug, { spoil: spoil.keptLoose, topsoil }, repose, rulesOf(plan).setback),
     chances: chancesOf(plan, loads, spoil.hauledLoose, spoil.hauledMass),
     machines: machineWork(digging),
-    hand: handWork(
-      byStratum.reduce((sum, volume) => sum + volume, 0) * shares.hand,
-      trimmed,
-      handDugElements(plan, elements, digging.soils),
-    ),
+    hand: handWork(digging),
   };
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { groundModel } from '../ground/index.ts';
-import { demo, named, pad, plainPlan, soilsDown, strip } from '../testing.ts';
+import { demo, honeyHouse, named, pad, plainPlan, soilsDown, strip } from '../testing.ts';
 import { layeredK } from './holes.ts';
 import { equivalentRadius, influence, pitInflow, trenchInflow } from './inflow.ts';
 
@@ -40,7 +40,7 @@ describe('inflow', () => {
 
 describe('pits', () => {
   it('join where openings touch, and report low ≤ likely ≤ high', () => {
-    const { holes, inflow } = compute(demo('honey-house'));
+    const { holes, inflow } = compute(honeyHouse());
     expect(holes.map((p) => p.elements.length).sort()).toEqual([1, 9]);
     expect(inflow[0]).toBeGreaterThan(0);
     expect(inflow[1]).toBeGreaterThan(inflow[0]);

@@ -8,7 +8,7 @@ import {
   sectionThrough,
   type Takeoff,
 } from '@cimiento/core';
-import { memo, useEffect, useState } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button } from '../parts/controls.tsx';
 import { openAll } from '../parts/later.tsx';
@@ -30,6 +30,7 @@ import {
   LONGEST_TAKEOFF,
   ShownPlanProvider,
   TakeoffProvider,
+  useDrawn,
   useTakeoffOf,
 } from './takeoff.ts';
 import { Tally } from './tally/Tally.tsx';
@@ -108,120 +109,140 @@ const Worktop = memo(function Worktop({
   calledOff: string | null;
 }) {
   const { t } = useTranslation();
-  const picked = useDesk((desk) => desk.picked);
-  const model = groundModel(plan);
-  const order = useOrderOf(plan);
-  const lowerHeight = useLowerHeight();
   const [sheet, setSheet] = useState(false);
+  const order = useOrderOf(plan);
+  const newest = useMemo(() => ({ plan, takeoff }), [plan, takeoff]);
+  const drawn = useDrawn(newest);
+  return (
+    <Answers of={newest}>
+      <OrderProvider value={order}>
+        <Box
+          data-desk="live"
+          display={{ base: 'flex', lg: 'grid' }}
+          flexDirection="column"
+          h={{ lg: '100vh' }}
+          minH="100vh"
+          gridTemplateColumns="164px minmax(0, 1fr) 300px"
+          gridTemplateRows="auto minmax(0, 1fr) auto"
+        >
+          <title>{`${plan.name} · Cimiento`}</title>
+          <Box gridColumn="1 / -1" order={0}>
+            <TopBar />
+            {calledOff && (
+              <Box role="alert" bg="heldWash" color="held" px={3} py={1.5} fontSize="sm" data-called-off>
+                {calledOff}
+              </Box>
+            )}
+          </Box>
+          <Box
+            gridRow={{ lg: '2 / 4' }}
+            gridColumn={{ lg: '1' }}
+            display={{ base: 'none', lg: 'block' }}
+            minH={0}
+            overflowY="auto"
+          >
+            <GroundColumn />
+          </Box>
+          <Answers of={drawn}>
+            <Drawings plan={drawn.plan} takeoff={drawn.takeoff} />
+          </Answers>
+          <Box
+            gridColumn={{ lg: '3' }}
+            minH={0}
+            borderLeftWidth={{ lg: '1px' }}
+            borderStyle="solid"
+            borderColor="edge"
+            order={{ base: 3, lg: 0 }}
+            pb={{ base: 16, lg: 0 }}
+          >
+            <Side />
+          </Box>
+          <Box gridColumn={{ lg: '2 / 4' }} order={{ base: 1, lg: 0 }}>
+            <Tally />
+          </Box>
+          <Box
+            display={{ base: 'block', lg: 'none' }}
+            position="fixed"
+            left={0}
+            right={0}
+            bottom={0}
+            zIndex={10}
+            bg="sheet"
+            borderTopWidth="2px"
+            borderStyle="solid"
+            borderColor="ink"
+            className="no-print"
+          >
+            {sheet && (
+              <Box maxH="62vh" overflowY="auto">
+                <GroundColumn onPick={() => setSheet(false)} />
+              </Box>
+            )}
+            <Button
+              w="full"
+              look="main"
+              borderRadius={0}
+              aria-expanded={sheet}
+              onClick={() => setSheet(!sheet)}
+            >
+              {t(sheet ? 'column.close' : 'column.open')} · <StageName />
+            </Button>
+          </Box>
+          <Keys />
+        </Box>
+      </OrderProvider>
+    </Answers>
+  );
+});
+
+interface Answered {
+  readonly plan: Plan;
+  readonly takeoff: Takeoff;
+}
+
+/** A plan, its ground and what was worked out of it, for all that is shown inside. */
+function Answers({ of: { plan, takeoff }, children }: { of: Answered; children: React.ReactNode }) {
+  return (
+    <GroundProvider value={groundModel(plan)}>
+      <TakeoffProvider value={takeoff}>
+        <ShownPlanProvider value={plan}>{children}</ShownPlanProvider>
+      </TakeoffProvider>
+    </GroundProvider>
+  );
+}
+
+/** Plan and what stands under it: drawn anew only when there is something new to draw. */
+const Drawings = memo(function Drawings({ plan, takeoff }: Answered) {
+  const picked = useDesk((desk) => desk.picked);
+  const lowerHeight = useLowerHeight();
   // With nothing picked the plan still shows no cut, and the section shows the ground.
   const index = plan.elements.findIndex((e) => e.id === picked);
   // While a worker catches up the takeoff may still be of the plan before.
   const matched = index >= 0 && takeoff.elements[index]?.id === picked ? index : -1;
-  const section = matched >= 0 ? sectionThrough(plan, takeoff, matched, 0, model) : null;
+  const section = useMemo(
+    () => (matched >= 0 ? sectionThrough(plan, takeoff, matched, 0, groundModel(plan)) : null),
+    [plan, takeoff, matched],
+  );
   return (
-    <GroundProvider value={model}>
-      <TakeoffProvider value={takeoff}>
-        <ShownPlanProvider value={plan}>
-          <OrderProvider value={order}>
-            <Box
-              data-desk="live"
-              display={{ base: 'flex', lg: 'grid' }}
-              flexDirection="column"
-              h={{ lg: '100vh' }}
-              minH="100vh"
-              gridTemplateColumns="164px minmax(0, 1fr) 300px"
-              gridTemplateRows="auto minmax(0, 1fr) auto"
-            >
-              <title>{`${plan.name} · Cimiento`}</title>
-              <Box gridColumn="1 / -1" order={0}>
-                <TopBar />
-                {calledOff && (
-                  <Box role="alert" bg="heldWash" color="held" px={3} py={1.5} fontSize="sm" data-called-off>
-                    {calledOff}
-                  </Box>
-                )}
-              </Box>
-              <Box
-                gridRow={{ lg: '2 / 4' }}
-                gridColumn={{ lg: '1' }}
-                display={{ base: 'none', lg: 'block' }}
-                minH={0}
-                overflowY="auto"
-              >
-                <GroundColumn />
-              </Box>
-              <Flex as="main" direction="column" minH={0} gridColumn={{ lg: '2' }} order={{ base: 2, lg: 0 }}>
-                <Box
-                  flex={{ lg: '1.16' }}
-                  minH={0}
-                  h={{ base: '330px', lg: 'auto' }}
-                  order={{ base: 2, lg: 0 }}
-                >
-                  <PlanView section={section} />
-                </Box>
-                <Box
-                  flex={{ lg: '1' }}
-                  minH={0}
-                  h={{ base: lowerHeight, lg: 'auto' }}
-                  borderTopWidth={{ lg: '1px' }}
-                  borderStyle="solid"
-                  borderColor="edge"
-                >
-                  <LowerView
-                    element={matched >= 0 ? plan.elements[matched] : undefined}
-                    index={matched}
-                    near={section}
-                  />
-                </Box>
-              </Flex>
-              <Box
-                gridColumn={{ lg: '3' }}
-                minH={0}
-                borderLeftWidth={{ lg: '1px' }}
-                borderStyle="solid"
-                borderColor="edge"
-                order={{ base: 3, lg: 0 }}
-                pb={{ base: 16, lg: 0 }}
-              >
-                <Side />
-              </Box>
-              <Box gridColumn={{ lg: '2 / 4' }} order={{ base: 1, lg: 0 }}>
-                <Tally />
-              </Box>
-              <Box
-                display={{ base: 'block', lg: 'none' }}
-                position="fixed"
-                left={0}
-                right={0}
-                bottom={0}
-                zIndex={10}
-                bg="sheet"
-                borderTopWidth="2px"
-                borderStyle="solid"
-                borderColor="ink"
-                className="no-print"
-              >
-                {sheet && (
-                  <Box maxH="62vh" overflowY="auto">
-                    <GroundColumn onPick={() => setSheet(false)} />
-                  </Box>
-                )}
-                <Button
-                  w="full"
-                  look="main"
-                  borderRadius={0}
-                  aria-expanded={sheet}
-                  onClick={() => setSheet(!sheet)}
-                >
-                  {t(sheet ? 'column.close' : 'column.open')} · <StageName />
-                </Button>
-              </Box>
-              <Keys />
-            </Box>
-          </OrderProvider>
-        </ShownPlanProvider>
-      </TakeoffProvider>
-    </GroundProvider>
+    <Flex as="main" direction="column" minH={0} gridColumn={{ lg: '2' }} order={{ base: 2, lg: 0 }}>
+      <Box flex={{ lg: '1.16' }} minH={0} h={{ base: '330px', lg: 'auto' }} order={{ base: 2, lg: 0 }}>
+        <PlanView section={section} />
+      </Box>
+      <Box
+        flex={{ lg: '1' }}
+        minH={0}
+        h={{ base: lowerHeight, lg: 'auto' }}
+        borderTopWidth={{ lg: '1px' }}
+        borderStyle="solid"
+        borderColor="edge"
+      >
+        <LowerView
+          element={matched >= 0 ? plan.elements[matched] : undefined}
+          index={matched}
+          near={section}
+        />
+      </Box>
+    </Flex>
   );
 });
 

@@ -78,6 +78,29 @@ export function useTakeoffOf(plan: Plan, records: readonly SiteRecord[]): Worked
   return { takeoff: current.takeoff, plan: current.plan, calledOff: calledOff === plan };
 }
 
+/**
+ * What the drawings show: the newest, drawn after the frame that shows its figures was painted. Who
+ * types a number sees at once what it comes to; of many edits in one frame the last is drawn.
+ */
+export function useDrawn<T>(newest: T): T {
+  const [drawn, setDrawn] = useState(newest);
+  const latest = useRef(newest);
+  latest.current = newest;
+  const pending = useRef(false);
+  useEffect(() => {
+    if (newest === drawn || pending.current) return;
+    pending.current = true;
+    // After a frame's callbacks it is painted; a task asked for in one comes after the paint.
+    requestAnimationFrame(() =>
+      setTimeout(() => {
+        pending.current = false;
+        setDrawn(latest.current);
+      }),
+    );
+  }, [newest, drawn]);
+  return drawn;
+}
+
 const Context = createContext<Takeoff | null>(null);
 export const TakeoffProvider = Context.Provider;
 const PlanContext = createContext<Plan | null>(null);

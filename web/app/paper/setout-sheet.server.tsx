@@ -52,7 +52,7 @@ function Drawing({
             stroke={CHALK}
             strokeWidth={0.6}
           />
-          {line.boards.map((board) => (
+          {[...line.boards, ...line.steps].map((board) => (
             <G key={board.name}>
               <Line
                 x1={view.x(board.from[0])}
@@ -137,7 +137,7 @@ function Strings({
           </Text>
           <Text style={[s.cell, { width: STRINGS.length }]}>{taped(format, line.length)}</Text>
           <Text style={[s.cell, { width: STRINGS.level, fontWeight: 600 }]}>
-            {format.text(line.level, 'level')}
+            {line.rails.map((rail) => format.text(rail.level, 'level')).join(' / ')}
           </Text>
           <Text style={[s.cell, { width: STRINGS.sag, fontSize: 8 }]}>
             {size(line.sag)}
@@ -146,7 +146,16 @@ function Strings({
               : ` · ${t('boards.props', { span: format.text(line.props, 'length') })}`}
           </Text>
           <Text style={[s.cell, { width: STRINGS.boards, fontSize: 8 }]}>
-            {line.boards.map((board) => `${board.name}: ${format.text(board.beyond, 'length')}`).join('   ')}
+            {[
+              ...line.boards.map((board) => `${board.name}: ${format.text(board.beyond, 'length')}`),
+              ...line.steps.map((step) =>
+                t('boards.step', {
+                  name: step.name,
+                  along: format.text(step.along, 'length'),
+                  levels: step.rails.map((rail) => format.text(rail.level, 'level')).join(' → '),
+                }),
+              ),
+            ].join('   ')}
           </Text>
           <Text style={[s.cell, { width: STRINGS.nails, fontSize: 8 }]}>
             {line.boards[0].nails

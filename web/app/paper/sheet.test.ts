@@ -55,20 +55,23 @@ const sheet = async (plan: Plan, wanted: Wanted = {}) => digSheet(inputOf(plan, 
 
 describe('the dig sheet', () => {
   it.each([
-    ['honey-house', 'en', 'metric', '595.28'],
-    ['honey-house', 'es', 'imperial', '612'],
-    ['bell-frame', 'es', 'metric', '595.28'],
-    ['bell-frame', 'en', 'imperial', '612'],
-  ] as const)('of %s in %s, %s, is one page of its paper', async (demo, lang, system, width) => {
-    const pdf = await sheet((await demoJob(demo)).plan, { lang, system });
-    const bytes = Buffer.from(pdf).toString('latin1');
-    expect(bytes.startsWith('%PDF-')).toBe(true);
-    expect(bytes).toContain(`/MediaBox [0 0 ${width}`);
-    expect(bytes).toContain(lang === 'es' ? '/Lang (es)' : '/Lang (en)');
-    const pages = await wordsOf(pdf);
-    expect(pages).toHaveLength(1);
-    expect(pages[0]).toContain((lang === 'es' ? es : en).caution.defer.title);
-  });
+    ['honey-house', 'en', 'metric', '595.28', 2],
+    ['honey-house', 'es', 'imperial', '612', 2],
+    ['bell-frame', 'es', 'metric', '595.28', 1],
+    ['bell-frame', 'en', 'imperial', '612', 1],
+  ] as const)(
+    'of %s in %s, %s, is on its paper, %s wide, %i pages',
+    async (demo, lang, system, width, count) => {
+      const pdf = await sheet((await demoJob(demo)).plan, { lang, system });
+      const bytes = Buffer.from(pdf).toString('latin1');
+      expect(bytes.startsWith('%PDF-')).toBe(true);
+      expect(bytes).toContain(`/MediaBox [0 0 ${width}`);
+      expect(bytes).toContain(lang === 'es' ? '/Lang (es)' : '/Lang (en)');
+      const pages = await wordsOf(pdf);
+      expect(pages).toHaveLength(count);
+      expect(pages.join(' ')).toContain((lang === 'es' ? es : en).caution.defer.title);
+    },
+  );
   it('of an empty job still says who decides', async () => {
     const pages = await wordsOf(await sheet(blankPlan('Empty', 'metric')));
     expect(pages).toHaveLength(1);

@@ -43,6 +43,13 @@ function valueText(t: Say, format: Format, plan: Plan, record: SiteRecord): stri
         .filter(Boolean)
         .join(' · ');
     }
+    case 'handDug': {
+      const { volume, hours } = record.value!;
+      return t('record.handDugValue', {
+        volume: format.text(volume, 'volume'),
+        hours: format.text(hours, 'hours'),
+      });
+    }
     case 'taped': {
       const { from, to, distance } = record.value!;
       return `${from}–${to} ${format.text(distance, 'taped')}`;

@@ -2,6 +2,7 @@
 import {
   alternatives,
   compute,
+  concreteInstead,
   digOrder,
   instructionCost,
   type Plan,
@@ -37,6 +38,7 @@ const QUESTIONS = {
       return { id, change: instructionCost(plan, takeoff(), id) };
     }),
   alternatives: (job: Asked, index: number) => alternatives(job.plan, job.takeoff(), index),
+  concreteInstead: (job: Asked, index: number) => concreteInstead(job.plan, job.takeoff(), index),
   digOrder: (job: Asked) =>
     digOrder(job.plan, job.takeoff(), () => {
       job.progress(job.since() / LONGEST_SEARCH);

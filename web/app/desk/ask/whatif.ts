@@ -71,5 +71,9 @@ export const useInstructionCosts = (
 export const useAlternatives = (plan: Plan, index: number): Alternative[] | null =>
   useAsked(plan, 'alternatives', [index]).value;
 
+/** What a concrete strip in place of a stone footing changes. */
+export const useConcreteInstead = (plan: Plan, index: number): Difference | null =>
+  useAsked(plan, 'concreteInstead', [index]).value;
+
 /** The order of digging: the person's own, or the best found; and how far the search is. */
 export const useDigOrder = (plan: Plan | null): Asked<DigOrder> => useAsked(plan, 'digOrder', []);

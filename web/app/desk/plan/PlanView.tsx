@@ -29,7 +29,7 @@ import { placeAt } from '../../stages/ground/placing.ts';
 import { SiteLayer, SurfaceLayer } from '../../stages/ground/SiteLayer.tsx';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk, useDeskStore } from '../store.ts';
-import { useGround, useTakeoff } from '../takeoff.ts';
+import { useGround, useShownPlan, useTakeoff } from '../takeoff.ts';
 import { useSize } from '../useSize.ts';
 import { Bays, Outlet } from './KindMarks.tsx';
 import { Compass, CutMark, Grid, label, PickedDimensions, ScaleBar } from './Marks.tsx';
@@ -48,7 +48,7 @@ const REACH = 9;
 export function PlanView({ section }: { section: Section | null }) {
   const { t } = useTranslation();
   const store = useDeskStore();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const picked = useDesk((desk) => desk.picked);
   const pickedElement = plan.elements.find((e) => e.id === picked);
   const takeoff = useTakeoff();

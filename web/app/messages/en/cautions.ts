@@ -92,6 +92,15 @@ export const cautions = {
       title: 'A slab above the frost line waits for an engineer’s word.',
       text: 'Sized for frost only. Bearing, edges and steel are a licensed engineer’s: record who said so, for this slab, under Levels.',
     },
+    slabSide: {
+      title:
+        'Frost can come in under a slab from the side: {{way}} is its shortest way, {{frost}} as deep as it goes.',
+      text: 'A rule of thumb, assumed. Boards laid {{width}} out past the edge, or a bed that goes further out, lengthen the way. An engineer says what the edge needs.',
+    },
+    slabLow: {
+      title: 'A floor stands {{over}} over the ground beside it: splash and melt water reach it.',
+      text: 'Practice asks {{wanted}}. Raise the floor, lower the ground round it or lead the water away; type what you want under Levels.',
+    },
     drainFlat: {
       title: '{{drain}} has no fall to speak of: it works by head only.',
       text: '{{stand}} of water must stand in it before any leaves, and then about {{flow}} for every metre it stands higher. Scrape silt out before stone goes in; it will not wash itself clean.',

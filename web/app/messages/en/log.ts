@@ -21,6 +21,8 @@ export const log = {
     none: 'Nothing was logged yet.',
     dug: 'Day of digging',
     dugValue: '{{machine}}: {{volume}} in {{hours}}',
+    handDug: 'Dug by hand',
+    handDugValue: '{{volume}} loose in {{hours}} of one person',
     taped: 'Taped',
     frozen: 'Ground frozen',
     thawed: 'not frozen',

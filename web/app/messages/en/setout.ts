@@ -188,6 +188,7 @@ export const setout = {
     crosses: 'over or under {{names}}',
     props: 'prop every {{span}}',
     blocked: 'in the way: {{name}}',
+    step: '{{name}}: string steps at {{along}}, rails {{levels}}',
     driven: 'driven over when {{names}} is dug',
     nail: {
       axis: 'axis',

@@ -101,6 +101,15 @@ export const cautions: Words<typeof english> = {
       title: 'Una losa sobre la línea de helada espera la palabra de un ingeniero.',
       text: 'Calculada solo por helada. Apoyo, bordes y acero son de un ingeniero matriculado: anote quién lo dijo, para esta losa, en Niveles.',
     },
+    slabSide: {
+      title:
+        'La helada puede entrar de costado bajo una losa: su rodeo más corto es {{way}}, y baja {{frost}}.',
+      text: 'Regla práctica, supuesta. Planchas {{width}} por fuera del borde, o una cama que salga más, alargan el rodeo. Un ingeniero dice qué pide el borde.',
+    },
+    slabLow: {
+      title: 'Un piso queda {{over}} sobre el terreno de al lado: lo alcanzan la salpicadura y el deshielo.',
+      text: 'La práctica pide {{wanted}}. Suba el piso, baje el terreno alrededor o desvíe el agua; anote lo que quiera en Niveles.',
+    },
     drainFlat: {
       title: '{{drain}} casi no tiene caída: solo trabaja por carga.',
       text: 'Debe haber {{stand}} de agua antes de que salga algo, y después cerca de {{flow}} por cada metro que suba. Saque el barro antes de la piedra; no se limpia solo.',

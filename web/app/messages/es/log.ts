@@ -23,6 +23,8 @@ export const log: Words<typeof english> = {
     none: 'Todavía no hay nada anotado.',
     dug: 'Día de excavación',
     dugValue: '{{machine}}: {{volume}} en {{hours}}',
+    handDug: 'Cavado a mano',
+    handDugValue: '{{volume}} sueltos en {{hours}} de una persona',
     taped: 'Medido con cinta',
     frozen: 'Suelo helado',
     thawed: 'sin helar',

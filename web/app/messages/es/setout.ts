@@ -191,6 +191,7 @@ export const setout: Words<typeof english> = {
     crosses: 'por encima o debajo de {{names}}',
     props: 'apoyo cada {{span}}',
     blocked: 'estorba: {{name}}',
+    step: '{{name}}: el hilo salta a {{along}}, listones {{levels}}',
     driven: 'la máquina pasa por encima al excavar {{names}}',
     nail: {
       axis: 'eje',

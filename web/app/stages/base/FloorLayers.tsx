@@ -15,10 +15,10 @@ export function FloorLayers() {
       title={t('floorLayers.title', { name: floor.name })}
       aside={format.text(area, 'area')}
     >
-      {layers.map(({ layer, bought, volume, mass, sheets }) => (
+      {layers.map(({ layer, zone, bought, volume, mass, sheets }) => (
         <Fact
           key={layer.id}
-          label={`${layer.name} · ${format.text(layer.thickness, 'size', layer.thickness < 0.005 ? { decimals: 1 } : {})}`}
+          label={`${zone ? t(`slab.boardsIn.${zone}`) : layer.name} · ${format.text(layer.thickness, 'size', layer.thickness < 0.005 ? { decimals: 1 } : {})}`}
           note={[
             format.text(volume, 'volume'),
             ...(mass === null ? [] : [format.text(mass, 'mass')]),

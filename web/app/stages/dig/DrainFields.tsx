@@ -1,12 +1,15 @@
 /** A drain: where it lets go, its fall, its pipe and the stone round it; a stone footing: pipe and beam. */
+import { Box } from '@chakra-ui/react';
 import { fallOf, OUTLETS, type Strip, startOf } from '@cimiento/core';
+import { useConcreteInstead } from '../../desk/ask/whatif.ts';
 import { useDesk } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice } from '../../parts/TextField.tsx';
 import { Fact, PlanField, Toggle } from '../fields.tsx';
+import { DifferenceLine } from '../levels/DifferenceLine.tsx';
 import { type Own, pathOf, usePut } from './own.ts';
 
 export function DrainFields(own: Own<Strip>) {
@@ -16,7 +19,9 @@ export function DrainFields(own: Own<Strip>) {
   const { element } = own;
   const path = pathOf(own);
   const { outfall } = element;
-  const info = useTakeoff().elements[own.index];
+  const { elements, work } = useTakeoff();
+  const info = elements[own.index];
+  const scraped = work.hand.scraped.find((one) => one.id === element.id);
   return (
     <>
       <Toggle
@@ -26,7 +31,7 @@ export function DrainFields(own: Own<Strip>) {
           put((e) => {
             // As low as it is dug now: it stays where it is until somebody says otherwise.
             const level = Math.round((info?.dug ?? 0) * 1000) / 1000 + (e.pipe?.bedding ?? 0);
-            e.outfall = on ? { level, head: null, where: 'daylight' } : null;
+            e.outfall = on ? { level, head: null, where: 'daylight', silt: 0 } : null;
           })
         }
       />
@@ -44,7 +49,15 @@ export function DrainFields(own: Own<Strip>) {
           />
           <PlanField path={`${path}/outfall/level`} />
           <PlanField hint={t('drain.headHint')} path={`${path}/outfall/head`} optional />
+          <PlanField hint={t('drain.siltHint')} path={`${path}/outfall/silt`} />
         </>
+      )}
+      {scraped && (
+        <Fact
+          label={t('drain.scrape')}
+          note={t('drain.scrapeHours', { hours: format.text(scraped.hours, 'hours') })}
+          value={format.text(scraped.volume, 'volume')}
+        />
       )}
       {outfall?.head == null ? (
         <PlanField hint={t('dig.fallHint')} path={`${path}/fall`} />
@@ -104,6 +117,23 @@ function Pipe(own: Own<Strip>) {
   );
 }
 
+/** A concrete strip on the same line, beside it. */
+function InConcrete({ index }: { index: number }) {
+  const { t } = useTranslation();
+  const plan = useShownPlan();
+  const change = useConcreteInstead(plan, index);
+  return (
+    <Box data-in-concrete>
+      <strong>{t('stoneFooting.inConcrete')}</strong>{' '}
+      {change ? (
+        <DifferenceLine change={change} currency={plan.prices.currency} />
+      ) : (
+        <Small>{t('ways.working')}</Small>
+      )}
+    </Box>
+  );
+}
+
 export function StoneFields(own: Own<Strip>) {
   const { t } = useTranslation();
   const put = usePut(own);
@@ -133,6 +163,7 @@ export function StoneFields(own: Own<Strip>) {
       )}
       <PlanField hint={t('dig.fallHint')} path={`${path}/fall`} />
       <Pipe {...own} />
+      <InConcrete index={own.index} />
       <Small>{t('stoneFooting.note')}</Small>
     </>
   );

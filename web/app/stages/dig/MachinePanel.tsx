@@ -12,16 +12,15 @@ import {
   usualFill,
 } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import { useLog } from '../../desk/records.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
-import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
+import { NewDay } from './NewDay.tsx';
 import { FLEETS } from './TrucksView.tsx';
 
 export function MachinePanel() {
@@ -255,62 +254,13 @@ function LoggedDays({ machine }: { machine: Machine }) {
           </Button>
         </Flex>
       ))}
-      <NewDay onLogged={(volume, hours) => log('dug', { machine: machine.id, when: '', volume, hours })} />
+      <NewDay
+        add={t('machine.addDay')}
+        what={t('machine.dug')}
+        ranges={['dugVolume', 'dugHours']}
+        onLogged={(volume, hours) => log('dug', { machine: machine.id, when: '', volume, hours })}
+      />
     </>
-  );
-}
-
-/** A day to log: it counts once both figures are typed, and nothing is made up for it. */
-function NewDay({ onLogged }: { onLogged: (volume: number, hours: number) => void }) {
-  const { t } = useTranslation();
-  const [open, setOpen] = useState(false);
-  const [volume, setVolume] = useState<number | null>(null);
-  const [hours, setHours] = useState<number | null>(null);
-  if (!open)
-    return (
-      <Button size="sm" onClick={() => setOpen(true)}>
-        {t('machine.addDay')}
-      </Button>
-    );
-  const close = () => {
-    setOpen(false);
-    setVolume(null);
-    setHours(null);
-  };
-  return (
-    <Flex gap={2} align="end" data-new-day>
-      <QuantityField
-        stacked
-        optional
-        label={t('machine.dug')}
-        range="dugVolume"
-        value={volume}
-        onCommit={setVolume}
-      />
-      <QuantityField
-        stacked
-        optional
-        label={t('machine.in')}
-        range="dugHours"
-        value={hours}
-        onCommit={setHours}
-      />
-      <Button
-        size="sm"
-        look="main"
-        disabled={volume === null || hours === null}
-        onClick={() => {
-          if (volume === null || hours === null) return;
-          onLogged(volume, hours);
-          close();
-        }}
-      >
-        {t('machine.logDay')}
-      </Button>
-      <Button size="sm" look="quiet" onClick={close}>
-        {t('machine.leaveDay')}
-      </Button>
-    </Flex>
   );
 }
 

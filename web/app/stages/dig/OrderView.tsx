@@ -20,6 +20,7 @@ import {
 import { GripVertical, Pause, Play } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useShownPlan } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
@@ -130,7 +131,7 @@ function Verdict({ order }: { order: DigOrder }) {
 function List({ order }: { order: DigOrder }) {
   const { t } = useTranslation();
   const store = useDeskStore();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -167,7 +168,7 @@ function Row({ id, place, order }: { id: string; place: number; order: DigOrder 
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const played = useDesk((desk) => desk.view.played);
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id });
   const element = plan.elements.find((e) => e.id === id);

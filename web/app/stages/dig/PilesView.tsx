@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { outlineSizes, rulesOf } from '@cimiento/core';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
@@ -15,7 +15,7 @@ export function PilesView({ head }: { head: React.ReactNode }) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const picked = useDesk((desk) => desk.view.area);
   const takeoff = useTakeoff();
   const [frame, { width, height }] = useSize(808, 190);

@@ -1,5 +1,5 @@
 /** A slab: its edge, and whether it goes below frost or lies on a bed that frost cannot lift. */
-import { FOUNDINGS, type Raft, startOf, thicknessOf } from '@cimiento/core';
+import { BOARD_ZONES, crossfallDrop, FOUNDINGS, type Raft, startOf, thicknessOf } from '@cimiento/core';
 import type { FC } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -51,9 +51,89 @@ export const SlabFields: FC<Own<Raft>> = (own) => {
           <PlanField path={`${path}/edge/width`} />
         </>
       )}
+      {founding === 'floor' && <Boards {...own} />}
+      {founding === 'floor' && <Crossfall {...own} />}
     </>
   );
 };
+
+/** Boards against frost besides those of the floor. */
+function Boards(own: Own<Raft>) {
+  const { t } = useTranslation();
+  const put = usePut(own);
+  const system = useDesk((desk) => desk.plan.system);
+  const path = pathOf(own);
+  const { boards } = own.element;
+  return (
+    <>
+      <Choice
+        label={t('slab.boards')}
+        value={boards?.zone ?? 'none'}
+        options={(['none', ...BOARD_ZONES] as const).map((value) => ({
+          value,
+          label: t(`slab.zones.${value}`),
+        }))}
+        onChange={(zone) =>
+          put((e) => {
+            const { thickness, width } = e.boards ?? {
+              thickness: startOf('/elements/*/boards/thickness', system),
+              width: startOf('/elements/*/boards/width', system),
+            };
+            e.boards = zone === 'none' ? null : { zone, thickness, width };
+          })
+        }
+      />
+      {boards && <PlanField path={`${path}/boards/thickness`} />}
+      {boards && boards.zone !== 'whole' && <PlanField path={`${path}/boards/width`} />}
+    </>
+  );
+}
+
+/** Paving that falls away from the house. */
+function Crossfall(own: Own<Raft>) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const put = usePut(own);
+  const system = useDesk((desk) => desk.plan.system);
+  const path = pathOf(own);
+  const { element } = own;
+  const info = useTakeoff().elements[own.index];
+  const half = crossfallDrop(element) / 2;
+  return (
+    <>
+      <Toggle
+        label={t('slab.falls')}
+        on={element.crossfall !== null}
+        onChange={(on) =>
+          put((e) => {
+            e.crossfall = on
+              ? {
+                  grade: startOf('/elements/*/crossfall/grade', system),
+                  toward: startOf('/elements/*/crossfall/toward', system),
+                }
+              : null;
+          })
+        }
+      />
+      {element.crossfall && (
+        <>
+          <PlanField path={`${path}/crossfall/grade`} />
+          <PlanField hint={t('slab.towardHint')} path={`${path}/crossfall/toward`} />
+        </>
+      )}
+      {element.crossfall && info?.live && (
+        <Fact
+          label={t('slab.edges')}
+          note={t('slab.edgesNote')}
+          value={t('slab.highLow', {
+            high: format.text(info.top + half, 'level'),
+            low: format.text(info.top - half, 'level'),
+          })}
+        />
+      )}
+    </>
+  );
+}
 
 /** How the frost stands to the bed under it, and the bed that keeps it out, in one press. */
 function SlabFrost({ element, index }: Own<Raft>) {
@@ -65,7 +145,7 @@ function SlabFrost({ element, index }: Own<Raft>) {
   const info = takeoff.elements[index];
   if (floors === 0) return <Small fontSize="sm">{t('slab.noFloor')}</Small>;
   if (!info?.slab) return <Small fontSize="sm">{t('slab.unknown')}</Small>;
-  const { reach, bed, short, lifts, board } = info.slab;
+  const { reach, bed, short, lifts, board, atEdge, side } = info.slab;
   const note = !lifts
     ? t(short > 0 ? 'slab.notLifted' : 'slab.enough')
     : t('slab.short', { short: format.text(short, 'size') });
@@ -73,6 +153,18 @@ function SlabFrost({ element, index }: Own<Raft>) {
     <>
       <Fact label={t('slab.reach')} value={format.text(reach, 'size')} />
       <Fact label={t('slab.needed')} note={note} value={format.text(bed, 'size')} />
+      {atEdge && <Small>{t('slab.atEdge')}</Small>}
+      {side && (
+        <Fact
+          label={t('slab.way')}
+          note={
+            side.width > 0
+              ? t('slab.wayShort', { width: format.text(side.width, 'size') })
+              : t('slab.wayEnough', { frost: format.text(side.frost, 'size') })
+          }
+          value={format.text(side.way, 'size')}
+        />
+      )}
       {board !== null && <Fact label={t('slab.board')} value={format.text(board, 'size')} />}
       {lifts && short > 0 && (
         <Button

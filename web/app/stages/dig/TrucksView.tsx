@@ -5,7 +5,7 @@ import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
 import { ink } from '../../desk/hatches.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Input, Small } from '../../parts/controls.tsx';
@@ -28,7 +28,7 @@ const clockText = (minutes: number) =>
 
 export function TrucksView({ head }: { head: React.ReactNode }) {
   const { t } = useTranslation();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const takeoff = useTakeoff();
   const order = useOrder();
   // Until an order is worked out, and where none exists, digs come as they are listed.
@@ -115,7 +115,7 @@ function Waiting({ times }: { times: TruckTimes }) {
 /** Machine above, trucks under it, hours of work along; nights are lines. */
 function Chart({ times }: { times: TruckTimes }) {
   const { t } = useTranslation();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const [frame, { width }] = useSize(760, 120);
   const { start, hours: day } = plan.dig.day;
   const back = plan.spoil.trip / 60;
@@ -236,7 +236,7 @@ function hourTicks(ends: number, start: string, day: number, most: number): numb
 function Loads({ times }: { times: TruckTimes }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const { start, hours: day } = plan.dig.day;
   const name = (id: string) => plan.elements.find((e) => e.id === id)?.name ?? '';
   const when = (hours: number, ending = false) => clockAfter(hours, start, day, ending);

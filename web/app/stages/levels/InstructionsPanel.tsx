@@ -9,7 +9,7 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
 import { Panel, PlanField } from '../fields.tsx';
-import { DifferenceLine } from './RuleCosts.tsx';
+import { DifferenceLine } from './DifferenceLine.tsx';
 
 export function InstructionsPanel() {
   const { t } = useTranslation();

@@ -1,6 +1,6 @@
 /** How deep from the string: string, floors, bearing, cover, steps, neighbours, the engineer's word. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type FloorSpec, isAssumed, isRun } from '@cimiento/core';
+import { type FloorSpec, isAssumed, isFloorSlab, isRun, SPLASH } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -19,6 +19,7 @@ export function LevelsPanel() {
   const { t } = useTranslation();
   const { datum } = useDesk((desk) => desk.plan);
   const coverAssumed = useDesk((desk) => isAssumed(desk.plan, '/levels/cover'));
+  const slabs = useDesk((desk) => desk.plan.elements.some(isFloorSlab));
   const store = useDeskStore();
   return (
     <>
@@ -41,6 +42,9 @@ export function LevelsPanel() {
           path="/levels/cover"
           optional
         />
+        {slabs && (
+          <PlanField hint={t('levels.splashHint')} path="/levels/splash" placeholder={SPLASH} optional />
+        )}
       </Panel>
       <StringsPanel />
       <Bearing />

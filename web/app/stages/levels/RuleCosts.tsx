@@ -1,53 +1,20 @@
 /** The depth rules ranked: level, margin to the next, and what each would cost if it decided. */
 import { Box, Flex } from '@chakra-ui/react';
-import type { Difference } from '@cimiento/core';
 import { useState } from 'react';
 import { useRuleCosts } from '../../desk/ask/whatif.ts';
 import { useDesk } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
-import { type Format, useFormat } from '../../parts/format.tsx';
+import { useFormat } from '../../parts/format.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Panel } from '../fields.tsx';
-
-const signed = (format: Format, value: number, kind: 'volume' | 'count' | 'mass'): string => {
-  const text = format.text(Math.abs(value), kind);
-  return Math.abs(value) < 1e-9 ? `±${text}` : `${value > 0 ? '+' : '−'}${text}`;
-};
-
-/** Volumes, loads, concrete and money of a change, in one line. */
-export function DifferenceLine({ change, currency }: { change: Difference; currency: string }) {
-  const { t } = useTranslation();
-  const format = useFormat();
-  const parts = [
-    t('cost.dig', { volume: signed(format, change.dig, 'volume') }),
-    ...(change.loads === 0 ? [] : [t('cost.loads', { loads: signed(format, change.loads, 'count') })]),
-    ...(Math.abs(change.concrete) < 0.005
-      ? []
-      : [t('cost.concrete', { volume: signed(format, change.concrete, 'volume') })]),
-    ...(Math.abs(change.walls) > 0.005
-      ? [t('cost.walls', { volume: signed(format, change.walls, 'volume') })]
-      : []),
-  ];
-  return (
-    <Small>
-      {parts.join(' · ')}
-      {change.cost !== null && Math.abs(change.cost) >= 0.5 && (
-        <Box as="span" fontWeight={600}>
-          {' '}
-          · {change.cost > 0 ? '+' : '−'}
-          {format.text(Math.abs(change.cost), 'price', { decimals: 0 })} {currency}
-        </Box>
-      )}
-    </Small>
-  );
-}
+import { DifferenceLine } from './DifferenceLine.tsx';
 
 export function RuleCosts() {
   const { t } = useTranslation();
   const format = useFormat();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const picked = useDesk((desk) => desk.picked);
   const takeoff = useTakeoff();
   const [deeper, setDeeper] = useState(0.15);

@@ -1,7 +1,7 @@
 /** Boards, strings, their nails and levels, as a table; and what stands in the machine's way. */
 import { Box, Flex } from '@chakra-ui/react';
 import { boardsInTheWay, machineOf } from '@cimiento/core';
-import { useDesk } from '../../desk/store.ts';
+import { useShownPlan } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small, Th } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
@@ -11,7 +11,7 @@ import { useSetout } from './useSetout.ts';
 export function BoardsTable({ head }: { head: React.ReactNode }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const plan = useDesk((desk) => desk.plan);
+  const plan = useShownPlan();
   const { elements } = plan;
   const { boards } = useSetout();
   const order = useOrder();
@@ -90,6 +90,16 @@ export function BoardsTable({ head }: { head: React.ReactNode }) {
                               })}
                             </Box>
                           )}
+                          <br />
+                        </span>
+                      ))}
+                      {line.steps.map((step) => (
+                        <span key={step.name} data-step-board={step.name}>
+                          {t('boards.step', {
+                            name: step.name,
+                            along: length(step.along),
+                            levels: step.rails.map((rail) => format.text(rail.level, 'level')).join(' → '),
+                          })}
                           <br />
                         </span>
                       ))}

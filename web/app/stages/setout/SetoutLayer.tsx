@@ -22,11 +22,11 @@ export function SetoutLayer({ view }: { view: View }) {
               stroke={ink('chalk')}
               strokeWidth={0.9}
             />
-            {line.boards.map((board) => (
+            {[...line.boards, ...line.steps].map((board) => (
               <g key={board.name}>
                 <path
                   d={`M${view.x(board.from[0])} ${view.y(board.from[1])}L${view.x(board.to[0])} ${view.y(board.to[1])}`}
-                  stroke={board.blocked ? ink('held') : ink('ink')}
+                  stroke={'blocked' in board && board.blocked ? ink('held') : ink('ink')}
                   strokeWidth={4}
                 />
                 <text
