@@ -27,6 +27,7 @@ async function partsOf(cdp: CDPSession): Promise<Parts> {
 const typed = (page: Page, runs: number) =>
   page.evaluate(`(async () => {
   const input = document.querySelector('[data-side] [data-quantity="ground.frost.local"]');
+  input.focus();
   const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
   const shown = () => document.querySelector('[data-figure=dig] [data-value]').textContent;
   const out = [];

@@ -35,7 +35,7 @@ async function deepen(page: Page, texts: { frost: string; was: string; formation
     expect(after[id], id).toBeGreaterThan(before[id]);
   expect(after.concrete).toBe(before.concrete);
   expect((await flag(page, 'formation').boundingBox())!.y).not.toBe(flagBefore!.y);
-  await expect(page.locator('[data-caution=water]')).toContainText(/938|936|3'-0/);
+  await expect(page.locator('[data-caution=water]')).toContainText(/869|2'-10/);
   await saved(page);
   await page.keyboard.press('Control+z');
   await expect(flag(page, 'formation')).toContainText(texts.formation[0]);
@@ -159,7 +159,7 @@ test('dragging on the plan moves a pad, snaps, and is one undo; Delete removes',
   await newJob(page, 'honey-house');
   const pad = page.locator('[data-element=W1]');
   const before = await figure(page, 'dig');
-  const from = (await pad.locator('rect').boundingBox())!;
+  const from = (await pad.locator('path').first().boundingBox())!;
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
   await page.mouse.move(from.x + from.width / 2, from.y + 5, { steps: 4 });
@@ -173,7 +173,7 @@ test('dragging on the plan moves a pad, snaps, and is one undo; Delete removes',
   await pad.focus();
   await page.keyboard.press('Enter');
   await page.keyboard.press('Delete');
-  await expect(page.getByRole('heading', { name: '5 trenches, 4 pads' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '8 trenches, 4 pads, 2 slabs' })).toBeVisible();
 });
 
 test('a flag on the staff can be dragged or nudged by keys', async ({ page }) => {
@@ -276,8 +276,9 @@ test('soils, floor layers, trucks, buckets: added, changed and removed', async (
   await expect.poll(() => figure(page, 'haul')).toBeGreaterThan(5);
   await stage(page, 'base');
   await unfold(page, 'Name, cloth, more');
+  const stone = await figure(page, 'stone');
   await side.getByRole('button', { name: 'Remove bed B1' }).click();
-  await expect.poll(() => figure(page, 'stone')).toBe(0);
+  await expect.poll(() => figure(page, 'stone')).toBeLessThan(stone - 40);
   await saved(page);
 });
 
@@ -302,7 +303,7 @@ test('a wide job moves to the worker and still follows the typing', async ({ pag
       .fill(Array.from({ length: 30 }, (_, n) => `2 ${n % 2 ? 'E' : i % 2 ? 'N' : 'S'}`).join(', '));
     await page.getByRole('button', { name: 'Add', exact: true }).first().click();
   }
-  await expect(page.getByRole('heading', { name: '11 trenches, 5 pads' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '14 trenches, 5 pads, 2 slabs' })).toBeVisible();
   const before = await figure(page, 'dig');
   await stage(page, 'dig');
   await type(page, 'elements.width', '900');

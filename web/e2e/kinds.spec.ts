@@ -1,6 +1,19 @@
 /** Kinds of foundation: slabs on a drained bed, old walls in bays, drains, digging by hand, several strings. */
 import { expect, type Page, test } from '@playwright/test';
-import { base, field, figure, flag, newJob, prefer, saved, signIn, stage, type, unfold } from './helpers.ts';
+import {
+  base,
+  field,
+  figure,
+  flag,
+  newJob,
+  prefer,
+  ready,
+  saved,
+  signIn,
+  stage,
+  type,
+  unfold,
+} from './helpers.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);
@@ -82,11 +95,58 @@ test('a trench dug by hand has its hours, and no turn of the machine', async ({ 
   await pick(page, 'T5');
   await side(page).getByLabel('Dug by hand: no machine gets there').check();
   await expect(side(page).getByText('One person digs it in')).toBeVisible();
+  await expect(side(page).locator('[data-blocks]')).toContainText('T1');
+  // Their own pace replaces the typical one once it was logged three times.
+  await expect(side(page).getByText(/at 0\.60?\sm³ an hour, typical/)).toBeVisible();
+  for (let day = 0; day < 3; day++) {
+    await side(page).getByRole('button', { name: 'Log what was dug by hand' }).click();
+    const form = side(page).locator('[data-new-day]');
+    await form.getByLabel('Dug, loose').fill('6');
+    await form.getByLabel('In', { exact: true }).fill('5');
+    await form.getByRole('button', { name: 'Log it' }).click();
+  }
+  await expect(side(page).getByText(/at 1\.20?\sm³ an hour, measured/)).toBeVisible();
   await page.locator('[data-lower=order]').click();
   await expect(page.locator('[data-step=T5]')).toHaveCount(0);
   await saved(page);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(side(page).getByText('One person digs it in')).toHaveCount(0);
+});
+
+test('boards against frost lie where one says, and paving falls', async ({ page }) => {
+  await newJob(page, 'seed-store');
+  await stage(page, 'dig');
+  await pick(page, 'R1');
+  const dig = await figure(page, 'dig');
+  await expect(page.locator('[data-caution=slabSide]')).toHaveCount(0);
+  await side(page).getByLabel('Boards against frost').selectOption('edge');
+  // Frost comes in from the side again, and less is dug.
+  await expect(side(page).getByText(/boards .* out past the edge would do/)).toBeVisible();
+  await expect.poll(() => figure(page, 'dig')).toBeLessThan(dig);
+  await type(page, 'elements.boards.width', `30'`);
+  await expect(side(page).getByText(/16'-4/).first()).toBeVisible();
+  await type(page, 'elements.boards.width', `2'`);
+  await stage(page, 'base');
+  await unfold(page, 'Floor of Store floor');
+  await expect(side(page).getByText(/Board under the edge/)).toBeVisible();
+  await stage(page, 'dig');
+  await pick(page, 'R2');
+  await expect(side(page).getByText('High and low edge')).toBeVisible();
+  await type(page, 'elements.crossfall.toward', '0');
+  await saved(page);
+  await page.reload();
+  await ready(page);
+  await stage(page, 'dig');
+  await pick(page, 'R1');
+  await expect(side(page).getByLabel('Boards against frost')).toHaveValue('edge');
+});
+
+test('a stone footing stands beside the concrete strip it could be', async ({ page }) => {
+  await newJob(page, 'chapel-porch');
+  await stage(page, 'dig');
+  await pick(page, 'G1');
+  const line = side(page).locator('[data-in-concrete]');
+  await expect(line).toContainText(/stone −.*\st · concrete −/);
 });
 
 test('a drain goes by its outfall; what is in the way leaves in its own load', async ({ page }) => {

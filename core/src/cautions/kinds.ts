@@ -6,6 +6,8 @@ import { fallOf } from '../setout/index.ts';
 import { all, type Case, type CautionRow, EPS, type Finding, least, most } from './case.ts';
 
 const slabs = ({ live }: Case) => live.filter((e) => isFloorSlab(e.element));
+/** Slabs that are floors: what falls is paving outside, made to shed water. */
+const floorSlabs = (at: Case) => slabs(at).filter((e) => e.element.kind === 'raft' && !e.element.crossfall);
 const drains = ({ live }: Case) => live.filter((e) => isDrain(e.element));
 
 /** Falls under this only drain by head. */
@@ -77,7 +79,7 @@ export const KIND_CAUTIONS = {
   slabSide: {
     weight: 'warn',
     find: (at) => {
-      const open = slabs(at).filter((e) => (e.slab?.side?.width ?? 0) > 0);
+      const open = floorSlabs(at).filter((e) => (e.slab?.side?.width ?? 0) > 0);
       return all(open, () => ({
         way: [least(open, (e) => e.slab!.side!.way), 'size'],
         frost: [most(open, (e) => e.slab!.side!.frost), 'size'],
@@ -85,14 +87,11 @@ export const KIND_CAUTIONS = {
       }));
     },
   },
-  // What falls is paving outside, made to shed water.
   slabLow: {
     weight: 'warn',
     find: (at) => {
       const wanted = at.job.plan.levels.splash ?? SPLASH;
-      const low = slabs(at).filter(
-        (e) => e.element.kind === 'raft' && !e.element.crossfall && e.top < e.groundHigh + wanted - EPS,
-      );
+      const low = floorSlabs(at).filter((e) => e.top < e.groundHigh + wanted - EPS);
       return all(low, () => ({
         over: [least(low, (e) => e.top - e.groundHigh), 'size'],
         wanted: [wanted, 'size'],

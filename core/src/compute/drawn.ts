@@ -55,6 +55,8 @@ export function drawnOf(plan: Plan, takeoff: Takeoff): Drawn[] {
   for (const line of boards.lines) {
     put('string', line.name, [line.boards[0].at, line.boards[1].at], false, line.level);
     for (const board of line.boards) put('board', board.name, [board.from, board.to], false, line.level);
+    for (const step of line.steps)
+      for (const rail of step.rails) put('board', step.name, [step.from, step.to], false, rail.level);
   }
   for (const point of points) put('pin', point.name, [point.at]);
   if (plan.site.boundary.length > 2) put('site', 'boundary', plan.site.boundary, true);

@@ -19,6 +19,7 @@ import {
 } from '../testing.ts';
 import { compute } from './compute.ts';
 import { concreteInstead } from './footings.ts';
+import { digOrder } from './order-of.ts';
 import { setoutSheet } from './setout-sheet.ts';
 
 const box = (w: number, h: number) =>
@@ -204,6 +205,22 @@ describe('a floor inside', () => {
     expect(bed(false)).toBeCloseTo(24 * 0.2, 9);
     // The pad's own concrete lies lower: nothing of the slab's bed is lost.
     expect(bed(true)).toBeCloseTo(24 * 0.2, 9);
+  });
+  it('does not shut the machine in: it drives over the reduced level, not over a trench', () => {
+    const ring = strip([...box(8, 6)], { closed: true, width: 0.6, level: 98.6 });
+    const plan = plainPlan((p) => {
+      p.levels.floors = [floor(100.05)];
+      p.site.gates = [{ id: 'g', name: 'G', at: [-20, 0], width: 4 }];
+      p.elements = named(
+        raft([...box(8, 6)], { founding: 'floor', edge: null, thickness: 0.15, room: 0 }),
+        ring,
+      );
+      bedded(p, stone(0.2));
+    });
+    const order = digOrder(plan, compute(plan));
+    expect(order.ok).toBe(true);
+    // Inside the ring it must be dug before the ring is.
+    expect(order.ok && order.steps.map((step) => step.id)).toEqual(['E1', 'E2']);
   });
   it('is dug once where a trench crosses it', () => {
     const takeoff = job((p) => {

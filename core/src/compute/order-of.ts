@@ -11,6 +11,7 @@ import {
   type Trench,
 } from '../dig/index.ts';
 import { contains, distanceToLine } from '../geometry/index.ts';
+import { isFloorSlab } from '../levels/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { shapeOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
@@ -35,12 +36,13 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
     if (!info?.live || element.hand) return [];
     const shape = shapeOf(element);
     const axis = shape.worked(element, info.depth);
-    const openings = info.openings;
+    // A floor's reduced level is shallow and even: a machine drives over it.
+    const openings = isFloorSlab(element) ? [] : info.openings;
     const [dx, dy] = [axis.to[0] - axis.from[0], axis.to[1] - axis.from[1]];
     const length = Math.hypot(dx, dy);
     const [nx, ny] = length > 1e-6 ? [-dy / length, dx / length] : [0, 1];
     let half = 0.3;
-    for (const piece of openings)
+    for (const piece of info.openings)
       for (let k = 0; k < piece.length; k += 2)
         half = Math.max(
           half,

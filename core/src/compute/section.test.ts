@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
-import { bedded, lean, named, pad, plainPlan, strip, tilt } from '../testing.ts';
+import { bedded, lean, named, pad, plainPlan, raft, stone, strip, tilt } from '../testing.ts';
 import { compute } from './compute.ts';
 import { fillUnder, sectionThrough } from './section.ts';
 
@@ -104,6 +104,59 @@ describe('a section', () => {
     );
     expect(section.ground[0] - section.ground[1]).toBeCloseTo(0.2 * section.half, 9);
     expect(section.boxes.map((b) => b.what).sort()).toEqual(['footing', 'layer', 'stem']);
+  });
+  it('of a slab on its floor shows its bed as the sheet it is counted as, and boards where they lie', () => {
+    const edge = { depth: 0.2, width: 0.4 };
+    const section = cut(
+      [
+        raft(
+          [
+            [0, 0],
+            [6, 0],
+            [6, 6],
+            [0, 6],
+          ],
+          {
+            founding: 'floor',
+            thickness: 0.15,
+            edge,
+            room: 0.5,
+            boards: { zone: 'apron', thickness: 0.05, width: 0.8 },
+          },
+        ),
+      ],
+      0,
+      (p) => {
+        p.levels.floors = [
+          {
+            id: 'f',
+            name: 'F',
+            level: 100.1,
+            above: null,
+            string: null,
+            count: 'down',
+            landing: 'deepen',
+            layers: [],
+          },
+        ];
+        bedded(p, stone(0.3));
+      },
+    );
+    const of = (what: string) =>
+      section.boxes
+        .filter((box) => box.what === what)
+        .map(({ s0, s1, z0, z1 }) => [s0, s1, z0, z1].map((v) => Math.round(v * 1e6) / 1e6))
+        .sort((p, q) => p[0]! - q[0]!);
+    // Slab 99.95–100.10, its edge down to 99.75; bed of 0.30 under both, out to the boards' 0.80.
+    expect(of('layer')).toEqual([
+      [-3.8, -2.6, 99.45, 99.75],
+      [-2.6, 2.6, 99.65, 99.95],
+      [2.6, 3.8, 99.45, 99.75],
+    ]);
+    expect(of('floor')).toEqual([
+      [-3.8, -3, 99.7, 99.75],
+      [3, 3.8, 99.7, 99.75],
+    ]);
   });
   it('of what is not dug is none', () => {
     const plan = plainPlan((p) => {

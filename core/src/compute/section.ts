@@ -6,9 +6,10 @@ import { clipLine, edges } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
 import { belowSlab, isFloorSlab, slabOnFloor } from '../levels/slab.ts';
 import { bedOf } from '../plan/beds.ts';
+import type { Element, Raft } from '../plan/elements.ts';
 import { isRun, oldWallOf } from '../plan/forms.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
-import type { FootingPiece } from '../pour/index.ts';
+import { type FootingPiece, goesToFaces } from '../pour/index.ts';
 import { castOf } from '../pour/kinds.ts';
 import { middleOf, roomOf, segmentsOf, shapeOf, sizesOf } from '../setout/index.ts';
 import type { Takeoff } from './takeoff.ts';
@@ -123,7 +124,32 @@ function slabBoxes(plan: Plan, element: number, { s0, s1, z0 }: SectionBox): Sec
     top -= thickness;
     return to > from ? [{ element, what: 'floor', s0: from, s1: to, z0: top, z1 }] : [];
   });
-  return [...edges, ...under];
+  return [...edges, ...under, ...boardBoxes(own, element, [s0, s1], z0 - (edge?.depth ?? 0))];
+}
+
+/** Boards under its edge, or out past it. @param z1 level of their top */
+function boardBoxes(
+  { boards }: Raft,
+  element: number,
+  [s0, s1]: readonly [number, number],
+  z1: number,
+): SectionBox[] {
+  if (!boards || boards.zone === 'whole') return [];
+  const { thickness, width, zone } = boards;
+  const [out, inward] = zone === 'apron' ? [width, 0] : [0, Math.min(width, (s1 - s0) / 2)];
+  const across = [[s0 - out, s0 + inward] as const, [s1 - inward, s1 + out] as const];
+  return across.map(([from, to]) => ({ element, what: 'floor', s0: from, s1: to, z0: z1 - thickness, z1 }));
+}
+
+/** A layer that stops short of the dug faces, across: from, to, and how far it lies down under a slab's edge. */
+function sheetAcross(element: Element, s0: number, s1: number, reach: number): [number, number, number][] {
+  const edge = isFloorSlab(element) ? element.edge : null;
+  if (!edge || s1 - s0 <= 2 * edge.width) return [[s0 - reach, s1 + reach, edge?.depth ?? 0]];
+  return [
+    [s0 - reach, s0 + edge.width, edge.depth],
+    [s0 + edge.width, s1 - edge.width, 0],
+    [s1 - edge.width, s1 + reach, edge.depth],
+  ];
 }
 
 /** What is built of one footing where it is cut: itself, what lies under it, what stands on it. */
@@ -135,20 +161,20 @@ function builtAt(
   /** Where the wall or column on it ends; null: it is not drawn. */
   stemTop: number | null,
 ): SectionBox[] {
+  const own = plan.elements[element]!;
   const out: SectionBox[] = [{ element, what: 'footing', s0, s1, z0: underside, z1: top }];
   out.push(...slabBoxes(plan, element, out[0]!));
-  let z1 = underside - belowSlab(plan, plan.elements[element]!);
-  for (const { material, thickness, projection } of (
-    bedOf(plan, plan.elements[element]!)?.layers ?? []
-  ).toReversed()) {
+  let z1 = underside - belowSlab(plan, own);
+  for (const layer of (bedOf(plan, own)?.layers ?? []).toReversed()) {
+    const { material, thickness, projection } = layer;
     const z0 = z1 - thickness;
-    if (projection !== null) {
-      const reach = Math.min(projection, roomOf(plan, plan.elements[element]!));
-      out.push({ element, what: 'layer', material, s0: s0 - reach, s1: s1 + reach, z0, z1 });
+    if (!goesToFaces(own, layer)) {
+      const reach = Math.min(projection ?? Infinity, roomOf(plan, own));
+      for (const [from, to, down] of sheetAcross(own, s0, s1, reach))
+        out.push({ element, what: 'layer', material, s0: from, s1: to, z0: z0 - down, z1: z1 - down });
     }
     z1 = z0;
   }
-  const own = plan.elements[element]!;
   const stem = (from: number, to: number, z0: number, z1: number) =>
     out.push({ element, what: 'stem', s0: from, s1: to, z0, z1 });
   if (own.kind === 'box') {
@@ -230,10 +256,10 @@ export function layersOver(plan: Plan, takeoff: Takeoff, piece: ProfilePiece): F
   let top = part.floor.c + element.low;
   const own = castOf(element).stone(element);
   const bed = castOf(element).carries(element) ? bedOf(plan, element) : null;
-  const layers = (bed?.layers ?? []).flatMap(({ material, thickness, projection }): FaceLayer[] => {
+  const layers = (bed?.layers ?? []).flatMap((layer): FaceLayer[] => {
     const bottom = top;
-    top += thickness;
-    return projection === null ? [{ material, bottom, top }] : [];
+    top += layer.thickness;
+    return goesToFaces(element, layer) ? [{ material: layer.material, bottom, top }] : [];
   });
   if (own !== null && own > 0)
     layers.push({ material: castOf(element).stoneOf(element), bottom: top, top: top + own });

@@ -78,9 +78,13 @@ export function useTakeoffOf(plan: Plan, records: readonly SiteRecord[]): Worked
   return { takeoff: current.takeoff, plan: current.plan, calledOff: calledOff === plan };
 }
 
+/** Someone is at a field: eyes are on figures. Else hands are on a drawing, which goes with them. */
+const typing = (): boolean => document.activeElement?.tagName === 'INPUT';
+
 /**
- * What the drawings show: the newest, drawn after the frame that shows its figures was painted. Who
- * types a number sees at once what it comes to; of many edits in one frame the last is drawn.
+ * What the drawings show. Who types a number sees at once what it comes to, and the drawings follow once
+ * that was painted; of many edits in one frame the last is drawn. What is dragged or nudged on a
+ * drawing is drawn in step: the next key goes on from there.
  */
 export function useDrawn<T>(newest: T): T {
   const [drawn, setDrawn] = useState(newest);
@@ -98,6 +102,10 @@ export function useDrawn<T>(newest: T): T {
       }),
     );
   }, [newest, drawn]);
+  if (newest !== drawn && !typing()) {
+    setDrawn(newest);
+    return newest;
+  }
   return drawn;
 }
 

@@ -157,6 +157,7 @@ export function PlanView({ section }: { section: Section | null }) {
   const newest = useRef(startDrag);
   newest.current = startDrag;
   const onDown = useCallback<typeof startDrag>((...args) => newest.current(...args), []);
+  const drawing = useMemo(() => drawnOrder(plan.elements), [plan.elements]);
   const names = useMemo(() => namesOf(plan.elements, view, picked), [plan.elements, view, picked]);
 
   const hold = (still: boolean) => {
@@ -231,7 +232,7 @@ export function PlanView({ section }: { section: Section | null }) {
               {!site && <SiteLayer view={view} hold={hold} />}
               {!site && <SiteWorkLayer view={view} hold={hold} />}
               {section && <CutMark view={view} section={section} />}
-              {plan.elements.map((element, i) => (
+              {drawing.map(({ element, i }) => (
                 <Drawn
                   key={element.id}
                   element={element}
@@ -242,6 +243,12 @@ export function PlanView({ section }: { section: Section | null }) {
                   onDown={onDown}
                 />
               ))}
+              {drawing.map(
+                ({ element }) =>
+                  names.has(element.id) && (
+                    <Name key={element.id} element={element} view={view} picked={element.id === picked} />
+                  ),
+              )}
               {takeoff.elements.map((info) => info.bays && <Bays key={info.id} view={view} info={info} />)}
               {plan.elements.filter(isDrain).map((element) => (
                 <Outlet key={element.id} view={view} element={element} />
@@ -386,6 +393,15 @@ function Dug({ view }: { view: View }) {
   );
 }
 
+/** What covers most first: slabs lie under the trenches that run through them. */
+const drawnOrder = (elements: readonly Element[]) => {
+  const all = elements.map((element, i) => ({ element, i }));
+  return [
+    ...all.filter(({ element }) => isOutlined(element)),
+    ...all.filter(({ element }) => !isOutlined(element)),
+  ];
+};
+
 /** Names that cover no other at this scale. */
 function namesOf(elements: readonly Element[], view: View, picked: string | null): ReadonlySet<string> {
   return namesShown(
@@ -405,6 +421,42 @@ function namesOf(elements: readonly Element[], view: View, picked: string | null
 }
 
 const tagWidth = (element: Element) => element.name.length * 7 + 14;
+
+/** An element's name, over all that is drawn; its own shape takes the press. */
+const Name = memo(function Name({
+  element,
+  view,
+  picked,
+}: {
+  element: Element;
+  view: View;
+  picked: boolean;
+}) {
+  const [east, north] = labelPlace(element);
+  const width = tagWidth(element);
+  return (
+    <g
+      transform={`translate(${view.x(east)} ${view.y(north)})`}
+      pointerEvents="none"
+      aria-hidden
+      data-name={element.name}
+    >
+      <rect
+        x={-width / 2}
+        y={-10}
+        width={width}
+        height={20}
+        rx={3}
+        fill={picked ? ink('chalk') : ink('sheet')}
+        stroke={ink('ink')}
+        strokeWidth={0.8}
+      />
+      <text textAnchor="middle" y={5} fill={picked ? ink('on-chalk') : ink('ink')} style={label}>
+        {element.name}
+      </text>
+    </g>
+  );
+});
 
 const Drawn = memo(function Drawn({
   element,
@@ -463,21 +515,9 @@ const Drawn = memo(function Drawn({
       />
       <path d={concrete} fill="url(#plan-concrete)" />
       <path d={axis} fill="none" stroke={ink('chalk')} strokeWidth={1.2} strokeDasharray="12 4 2 4" />
-      <g transform={`translate(${lx} ${ly})`} visibility={named ? undefined : 'hidden'} data-name={named}>
-        <rect
-          x={-width / 2}
-          y={-10}
-          width={width}
-          height={20}
-          rx={3}
-          fill={picked ? ink('chalk') : ink('sheet')}
-          stroke={ink('ink')}
-          strokeWidth={0.8}
-        />
-        <text textAnchor="middle" y={5} fill={picked ? ink('on-chalk') : ink('ink')} style={label}>
-          {element.name}
-        </text>
-      </g>
+      {named && (
+        <rect x={lx - width / 2} y={ly - 10} width={width} height={20} fill="transparent" stroke="none" />
+      )}
       {picked &&
         (isRun(element) || isOutlined(element)) &&
         pointsOf(element).map(([x, y], i) => (

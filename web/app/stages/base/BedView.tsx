@@ -3,8 +3,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import { bedOf, type Element, type Section, type Takeoff } from '@cimiento/core';
 import { Hatches, ink } from '../../desk/hatches.tsx';
 import { flagsFor, Staff, staffShape } from '../../desk/section/Staff.tsx';
-import { useDeskStore } from '../../desk/store.ts';
-import { useGround, useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useGround, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
@@ -27,7 +27,7 @@ interface Own {
 
 export function BedView({ head, ...own }: Own & { head: React.ReactNode }) {
   const { t } = useTranslation();
-  const plan = useShownPlan();
+  const plan = useDesk((desk) => desk.plan);
   const info = useTakeoff().elements[own.index];
   const bed = own.element ? bedOf(plan, own.element) : null;
   const name = own.element?.name ?? '';
@@ -53,7 +53,7 @@ const OVER = 0.45;
 const LEAST_OVER = 0.12;
 
 function BedDrawing({ element, index: _index, near, live }: Own & { live: Live }) {
-  const plan = useShownPlan();
+  const plan = useDesk((desk) => desk.plan);
   const takeoff = useTakeoff();
   const model = useGround();
   const [frame, { width, height }] = useSize(500, 260);

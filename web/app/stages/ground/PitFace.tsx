@@ -7,7 +7,6 @@ import { type GroundLog, SOIL_KINDS, type SoilKind } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { Hatches, ink } from '../../desk/hatches.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useShownPlan } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { dragDepth } from '../../drawing/pointer.ts';
 import { niceStep } from '../../drawing/view.ts';
@@ -23,7 +22,7 @@ const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 }
 
 export function PitFace({ head }: { head: React.ReactNode }) {
   const { t } = useTranslation();
-  const plan = useShownPlan();
+  const plan = useDesk((desk) => desk.plan);
   const picked = useDesk((desk) => desk.view.log);
   const index = Math.max(
     0,

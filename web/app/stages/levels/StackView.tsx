@@ -4,8 +4,8 @@
  */
 import { Box, Flex } from '@chakra-ui/react';
 import { floorOf } from '@cimiento/core';
-import { useDeskStore } from '../../desk/store.ts';
-import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
+import { useDesk, useDeskStore } from '../../desk/store.ts';
+import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { addFloor } from './floors.ts';
@@ -15,7 +15,7 @@ import { StackDrawing, type StackProps } from './StackDrawing.tsx';
 export function StackView({ head, element, index, near }: StackProps & { head: React.ReactNode }) {
   const { t } = useTranslation();
   const store = useDeskStore();
-  const plan = useShownPlan();
+  const plan = useDesk((desk) => desk.plan);
   const takeoff = useTakeoff();
   const floor = element ? floorOf(plan, element) : (plan.levels.floors[0] ?? null);
   const stack = takeoff.stacks.find((s) => s.floor.id === floor?.id) ?? null;
