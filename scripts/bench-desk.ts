@@ -23,28 +23,31 @@ async function partsOf(cdp: CDPSession): Promise<Parts> {
   return Object.fromEntries(metrics.map(({ name, value }) => [name, value])) as unknown as Parts;
 }
 
-/** Types frost depths one after the other; ms from each to the frame that shows its tally. */
+/** Types frost depths one after the other; ms from each to the frame that shows its tally, and its section. */
 const typed = (page: Page, runs: number) =>
   page.evaluate(`(async () => {
   const input = document.querySelector('[data-side] [data-quantity="ground.frost.local"]');
   input.focus();
   const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
   const shown = () => document.querySelector('[data-figure=dig] [data-value]').textContent;
-  const out = [];
+  const drawn = () => document.querySelector('[data-flag=formation]').textContent;
+  const out = { tally: [], drawings: [] };
+  const until = (what, before, start) => new Promise((done) => {
+    const look = () => (what() !== before || performance.now() - start > 4000 ? requestAnimationFrame(() => done(performance.now() - start)) : requestAnimationFrame(look));
+    look();
+  });
   for (let i = 0; i < ${runs}; i++) {
-    const before = shown();
+    const before = [shown(), drawn()];
     const start = performance.now();
     set.call(input, (1.1 + (i % 40) / 60 + (i >= 40 ? 0.01 : 0)).toFixed(3));
     input.dispatchEvent(new Event('input', { bubbles: true }));
-    await new Promise((done) => {
-      const look = () => (shown() !== before || performance.now() - start > 4000 ? requestAnimationFrame(() => done()) : requestAnimationFrame(look));
-      look();
-    });
-    out.push(performance.now() - start);
+    const both = [until(shown, before[0], start), until(drawn, before[1], start)];
+    out.tally.push(await both[0]);
+    out.drawings.push(await both[1]);
     await new Promise((done) => setTimeout(done, 30));
   }
   return out;
-})()`) as Promise<number[]>;
+})()`) as Promise<{ tally: number[]; drawings: number[] }>;
 
 /** Frames a second while the plan is zoomed in and out by the wheel. */
 const zoomed = (page: Page) =>
@@ -70,7 +73,8 @@ async function timed(page: Page, name: string, runs: number, goal: string): Prom
   const before = await partsOf(cdp);
   const taken = await typed(page, runs);
   const after = await partsOf(cdp);
-  row(`${name} (goal ${goal})`, taken);
+  row(`${name} (goal ${goal})`, taken.tally);
+  row('  its drawings', taken.drawings);
   const each = (part: keyof Parts) => (((after[part] - before[part]) * 1000) / runs).toFixed(1);
   const core = (await page.evaluate(
     `performance.getEntriesByName('takeoff').reduce((sum, entry) => sum + entry.duration, 0) / ${runs}`,
