@@ -4,6 +4,27 @@
  */
 
 export {
+  bottomAnswer,
+  bottomKeeps,
+  compactorChoices,
+  densityAt,
+  dryOf,
+  type LiftCard,
+  type LiftTest,
+  labOf,
+  maximumOf,
+  mayCover,
+  type Proctor,
+  type ProctorResult,
+  proctor,
+  replacementUnder,
+  sandCone,
+  trialByDensity,
+  trialBySettlement,
+  USUAL_GRAINS,
+  zeroAirVoids,
+} from './base/index.ts';
+export {
   BED_MATERIAL_IDS,
   BED_MATERIALS,
   type BedMaterialId,
@@ -117,14 +138,19 @@ export {
 } from './ground/index.ts';
 export { crossfallDrop, type FloorStack, isFloorSlab, SPLASH } from './levels/index.ts';
 export {
+  FEELS,
+  GROUNDS,
   inTime,
+  layerKey,
   MEASURES,
   RECORD_KINDS,
+  REWORKS,
   type RecordKindId,
   type RecordValue,
   recordsBefore,
   type SiteRecord,
   standing,
+  WETNESSES,
 } from './log/index.ts';
 export {
   AREA_USES,

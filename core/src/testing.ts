@@ -218,6 +218,8 @@ export function placed(
       element.at = map(element.at as PlaceOf);
       element.angle = angle(element.angle);
     } else {
+      if (element.kind === 'raft' && element.crossfall)
+        element.crossfall = { ...element.crossfall, toward: angle(element.crossfall.toward) };
       // Mirrored it runs the other way round; the corners stay the same ones.
       element.outline = list(element.outline as PlaceOf[]);
     }

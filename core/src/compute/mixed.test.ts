@@ -112,7 +112,12 @@ function job(seed: number): Plan {
           use: 'drain',
           width: 0.4,
           thickness: 0.3,
-          outfall: { level: 98.9 + 0.4 * next(), head: some(null, 99.6), silt: 0, where: 'ditch' },
+          outfall: {
+            level: 98.9 + 0.4 * next(),
+            head: some(null, 99.6),
+            silt: some(0, 0.05),
+            where: 'ditch',
+          },
           fall: some(0, 0.01, -0.01),
           pipe: pipe(),
           hand: next() < 0.4,
@@ -125,7 +130,18 @@ function job(seed: number): Plan {
           bed: bed(),
           beam: some(null, { width: 0.3, height: 0.3 }),
         }),
-      () => raft(box(), { founding: 'floor', edge: some(null, { depth: 0.2, width: 0.3 }), bed: bed() }),
+      () =>
+        raft(box(), {
+          founding: 'floor',
+          edge: some(null, { depth: 0.2, width: 0.3 }),
+          bed: bed(),
+          boards: some(null, {
+            zone: some('whole' as const, 'edge' as const, 'apron' as const),
+            thickness: 0.05,
+            width: 0.3 + 0.5 * next(),
+          }),
+          crossfall: some(null, { grade: 0.02, toward: 360 * next() - 180 }),
+        }),
       () => raft(box(), { edge: null, bed: bed() }),
       () => tank(box(), { height: 1.3, bed: bed() }),
       () => ({

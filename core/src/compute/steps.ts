@@ -2,8 +2,8 @@
  * The takeoff in steps, each of which takes what the ones before it left: ground, levels, founded, dug,
  * built, watered, then what is said of each element, of the spoil, the site and the orders.
  */
-import { bedTakeoffs, type LaidLayer } from '../base/index.ts';
-import { BED_MATERIALS, type BedMaterialId } from '../catalogue/index.ts';
+import { bedTakeoffs, type LaidLayer, liftCards } from '../base/index.ts';
+import { BED_MATERIALS, type BedMaterialId, type SoilKind } from '../catalogue/index.ts';
 import {
   bottomOf,
   bottomPerimeter,
@@ -37,6 +37,7 @@ import {
   type GroundModel,
   groundModel,
   groundOver,
+  type Layer,
 } from '../ground/index.ts';
 import {
   belowSlab,
@@ -212,14 +213,24 @@ function levelled(layers: readonly LaidLayer[], formation: number): ElementTakeo
   });
 }
 
+/** Kind of soil at a depth of a column; null where nothing is known. */
+const soilAt = (column: readonly Layer[], depth: number): SoilKind | null =>
+  column.find((layer) => layer.bottom >= depth - 1e-9)?.soil.layer.kind ??
+  column.at(-1)?.soil.layer.kind ??
+  null;
+
 /** All that is said of each element. */
-export function elementStep({ plan, model, frost }: Site, watered: readonly Watered[]): ElementTakeoff[] {
+export function elementStep(
+  { plan, facts, model, frost }: Site,
+  watered: readonly Watered[],
+): ElementTakeoff[] {
   return watered.map(
     ({ dug: levels, pieces: _pieces, columns, reach: _reach, layers, ...one }): ElementTakeoff => {
       const { element, live, depth, undersides, formations, places, groundLow, wet, perched, softBottom } =
         one;
       const underside = lowestOf(undersides);
       const dug = lowestOf(levels);
+      const laid = levelled(layers, lowestOf(formations));
       const bottom = bottomOf(plan, element);
       const string = stringFor(plan, element);
       return {
@@ -228,7 +239,12 @@ export function elementStep({ plan, model, frost }: Site, watered: readonly Wate
         group: element.group,
         underside,
         top: topOver(element, underside),
-        layers: levelled(layers, lowestOf(formations)),
+        layers: laid,
+        cards:
+          live && castOf(element).carries(element)
+            ? liftCards({ id: element.id, bed: one.bed, layers: laid }, facts)
+            : [],
+        bottomSoil: soilAt(columns[0] ?? [], groundLow - dug),
         formation: lowestOf(formations),
         dug,
         string,

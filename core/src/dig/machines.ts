@@ -74,7 +74,7 @@ export const SLOWED = {
 export type Slow = keyof typeof SLOWED;
 
 /** Loose m³ a hand digs in an hour and throws beside the trench: a round figure, typical. */
-export const HAND_RATE = 0.6;
+const HAND_RATE = 0.6;
 
 /** How many days' logs replace the typical output. */
 const ENOUGH_LOGS = 3;

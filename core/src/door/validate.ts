@@ -9,6 +9,7 @@ import { migrate } from '../plan/migrate.ts';
 import { type Plan, PlanSchema } from '../plan/schema.ts';
 import { WHOLE_TEXT, wholeText } from '../plan/text.ts';
 import { checkPlan } from './check.ts';
+import { recordFaults } from './records.ts';
 
 const MOST_PROBLEMS = 50;
 const ajv = new Ajv2020({
@@ -155,6 +156,7 @@ export function validateRecords(list: unknown, under = '/records'): ValidatedRec
       problems.push({ code: 'duplicateId', path: `${path}/id`, value: record.id });
     else if (record.value === null && record.corrects === null)
       problems.push({ code: 'missing', path: `${path}/value` });
+    else problems.push(...recordFaults(record, path));
     seen.add(record.id);
   });
   return problems.length > 0

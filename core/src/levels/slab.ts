@@ -40,7 +40,7 @@ export interface SlabLevels {
 }
 
 /** Boards under all of a slab, as a layer of its floor. */
-export const boardLayer = ({ boards }: Raft): FloorLayer[] =>
+const boardLayer = ({ boards }: Raft): FloorLayer[] =>
   boards?.zone === 'whole'
     ? [{ id: 'boards', name: '', material: 'insulation', thickness: boards.thickness, joint: null }]
     : [];

@@ -6,6 +6,13 @@ export interface Facts {
   readonly dug: ReadonlyMap<string, readonly RecordValue<'dug'>[]>;
   /** What people dug, in the order it was logged. */
   readonly handDug: readonly RecordValue<'handDug'>[];
+  /** Laboratory tests and trials of layers, by `bed/layer`: the newest test, every trial. */
+  readonly lab: ReadonlyMap<string, RecordValue<'lab'>>;
+  readonly trials: ReadonlyMap<string, readonly RecordValue<'trial'>[]>;
+  /** Bottoms as they were last found, by element. */
+  readonly bottoms: ReadonlyMap<string, Extract<SiteRecord, { kind: 'bottom' }>>;
+  /** What befell each lift, in the order of time, by `element/bed/layer/lift`. */
+  readonly lifts: ReadonlyMap<string, readonly LiftRecord[]>;
   /** The last distance taped between two corners, whichever way round. */
   readonly taped: readonly RecordValue<'taped'>[];
   /** How deep the ground was last found frozen; null when nobody looked, or it thawed. */
@@ -13,6 +20,22 @@ export interface Facts {
   /** Buried services laid bare, by hazard. */
   readonly laidBare: ReadonlySet<string>;
 }
+
+/** What is logged of one lift. */
+export type LiftRecord = Extract<SiteRecord, { kind: 'laid' | 'density' | 'rework' | 'release' }>;
+
+/** Names a lift in the facts. */
+export const liftKey = (
+  element: string,
+  { bed, layer, lift }: { readonly bed: string; readonly layer: string; readonly lift: number },
+): string => `${element}/${bed}/${layer}/${lift}`;
+export const layerKey = (bed: string, layer: string): string => `${bed}/${layer}`;
+
+const isOfLift = (record: SiteRecord): record is LiftRecord =>
+  record.kind === 'laid' ||
+  record.kind === 'density' ||
+  record.kind === 'rework' ||
+  record.kind === 'release';
 
 /** In the order of time; those of one moment in the order of their ids, so that every reader has one. */
 export const inTime = (records: readonly SiteRecord[]): SiteRecord[] =>
@@ -65,10 +88,30 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
     if (bare) laidBare.add(hazard);
     else laidBare.delete(hazard);
   }
+  const lab = new Map<string, RecordValue<'lab'>>();
+  for (const test of valuesOf(stand, 'lab')) lab.set(layerKey(test.bed, test.layer), test);
+  const trials = new Map<string, RecordValue<'trial'>[]>();
+  for (const trial of valuesOf(stand, 'trial')) {
+    const key = layerKey(trial.bed, trial.layer);
+    trials.set(key, [...(trials.get(key) ?? []), trial]);
+  }
+  const bottoms = new Map<string, Extract<SiteRecord, { kind: 'bottom' }>>();
+  const lifts = new Map<string, LiftRecord[]>();
+  for (const record of stand) {
+    if (record.element === null || record.value === null) continue;
+    if (record.kind === 'bottom') bottoms.set(record.element, record);
+    if (!isOfLift(record)) continue;
+    const key = liftKey(record.element, record.value!);
+    lifts.set(key, [...(lifts.get(key) ?? []), record]);
+  }
   const frozen = valuesOf(stand, 'frozen').at(-1) ?? null;
   const facts: Facts = {
     dug,
     handDug: valuesOf(stand, 'handDug'),
+    lab,
+    trials,
+    bottoms,
+    lifts,
     taped: [...taped.values()],
     frozen: frozen && frozen.depth > 0 ? frozen : null,
     laidBare,

@@ -1,11 +1,24 @@
-export { type Facts, factsOf, inTime, NO_RECORDS, standing } from './facts.ts';
 export {
+  type Facts,
+  factsOf,
+  inTime,
+  type LiftRecord,
+  layerKey,
+  liftKey,
+  NO_RECORDS,
+  standing,
+} from './facts.ts';
+export {
+  FEELS,
+  GROUNDS,
   MEASURES,
   MOST_RECORDS,
   RECORD_KIND_IDS,
   RECORD_KINDS,
+  REWORKS,
   type RecordKindId,
   type RecordValue,
   type SiteRecord,
+  WETNESSES,
 } from './kinds.ts';
 export { recordsBefore } from './legacy.ts';

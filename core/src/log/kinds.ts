@@ -11,15 +11,73 @@ export const MEASURES = {
   dugHours: { kind: 'hours', min: 0.1, max: 100 },
   handLoose: { kind: 'volume', min: 0.05, max: 500 },
   handHours: { kind: 'hours', min: 0.1, max: 500 },
+  moisture: { kind: 'percent', min: 0, max: 0.6 },
+  grains: { kind: 'number', min: 2.3, max: 3.3 },
+  dryDensity: { kind: 'density', min: 1000, max: 2800 },
+  wetDensity: { kind: 'density', min: 1000, max: 3000 },
+  sandDensity: { kind: 'density', min: 1000, max: 2200 },
+  weighed: { kind: 'weighing', min: 0, max: 60 },
+  passes: { kind: 'count', min: 0, max: 40 },
+  settled: { kind: 'size', min: 0, max: 0.3 },
+  lift: { kind: 'size', min: 0.05, max: 1 },
+  bearing: { kind: 'pressure', min: 1000, max: 5_000_000 },
   taped: { kind: 'taped', min: 0.01, max: 5000 },
   frozenDepth: { kind: 'length', min: 0, max: 5 },
 } as const satisfies Record<string, Range>;
+
+/** One lift of a layer of the bed under the record's element, 1 the lowest. */
+interface LiftOf {
+  bed: string;
+  layer: string;
+  lift: number;
+}
+
+/** What a lift is laid on. */
+export const GROUNDS = ['sound', 'mud', 'ice', 'water'] as const;
+/** What was done to a lift that failed. */
+export const REWORKS = ['rolled', 'wetted', 'dried', 'replaced'] as const;
+/** How a bottom feels under thumb, boot and bar; how wet it is. */
+export const FEELS = ['firm', 'yields', 'soft'] as const;
+export const WETNESSES = ['dry', 'damp', 'seeping', 'water'] as const;
 
 export interface RecordValues {
   /** A machine's day: bank m³ it dug, by the crew's own count, in so many hours. */
   readonly dug: { machine: string; when: string; volume: number; hours: number };
   /** What people dug: loose m³ as it lies in the heap or went in the barrow, in so many hours of one person. */
   readonly handDug: { volume: number; hours: number };
+  /** Laboratory test of what a layer is laid of: moisture by dry mass, dry density, kg/m³; grains' specific gravity. */
+  readonly lab: {
+    bed: string;
+    layer: string;
+    grains: number;
+    points: { moisture: number; density: number }[];
+  };
+  /** Trial strip of a lift so thick: dry density, kg/m³, or settlement, m, after so many passes. */
+  readonly trial: {
+    bed: string;
+    layer: string;
+    thickness: number;
+    by: 'density' | 'settlement';
+    readings: { passes: number; value: number }[];
+  };
+  /** A bottom as it was found at formation. */
+  readonly bottom: {
+    feel: (typeof FEELS)[number];
+    wet: (typeof WETNESSES)[number];
+    frozen: boolean;
+    asLogged: boolean;
+  };
+  /** A lift laid; on what, and why there if it was not sound; moisture as it came, null when nobody measured. */
+  readonly laid: LiftOf & { on: (typeof GROUNDS)[number]; reason: string; moisture: number | null };
+  /** A field test of a lift: moist density, kg/m³, by gauge, or from the weighings of a sand cone. */
+  readonly density: LiftOf & {
+    wet: number;
+    moisture: number;
+    cone: { before: number; after: number; cone: number; sand: number; soil: number } | null;
+  };
+  readonly rework: LiftOf & { what: (typeof REWORKS)[number] };
+  /** A lift let be covered, by whom; a reason when it had not passed. */
+  readonly release: LiftOf & { who: string; reason: string };
   /** A distance between two corners, by tape, m. */
   readonly taped: { from: string; to: string; distance: number };
   /** How deep the ground was found frozen, m; 0: thawed. */
@@ -34,6 +92,13 @@ export interface RecordValues {
 export const RECORD_KINDS = {
   dug: { label: 'record.dug' },
   handDug: { label: 'record.handDug' },
+  lab: { label: 'record.lab' },
+  trial: { label: 'record.trial' },
+  bottom: { label: 'record.bottom' },
+  laid: { label: 'record.laid' },
+  density: { label: 'record.density' },
+  rework: { label: 'record.rework' },
+  release: { label: 'record.release' },
   taped: { label: 'record.taped' },
   frozen: { label: 'record.frozen' },
   laidBare: { label: 'record.laidBare' },

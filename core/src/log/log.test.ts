@@ -75,6 +75,13 @@ describe('records folded', () => {
       ({
         dug: day(1 + n),
         handDug: { volume: 1 + n, hours: 2 },
+        lab: { bed: 'b', layer: `l${n % 2}`, grains: 2.6 + n / 100, points: [] },
+        trial: { bed: 'b', layer: 'l', thickness: 0.1 + n / 100, by: 'density' as const, readings: [] },
+        bottom: { feel: 'firm' as const, wet: 'damp' as const, frozen: n % 2 > 0, asLogged: true },
+        laid: { bed: 'b', layer: 'l', lift: 1 + (n % 3), on: 'sound' as const, reason: '', moisture: null },
+        density: { bed: 'b', layer: 'l', lift: 1 + (n % 3), wet: 1900 + n, moisture: 0.08, cone: null },
+        rework: { bed: 'b', layer: 'l', lift: 1 + (n % 3), what: 'rolled' as const },
+        release: { bed: 'b', layer: 'l', lift: 1 + (n % 3), who: 'x', reason: '' },
         taped: { from: 'A', to: `C${n % 3}`, distance: 1 + n },
         frozen: { depth: (n % 4) / 10, from: 'typed' as const, when: '' },
         laidBare: { hazard: `h${n % 2}`, bare: n % 3 > 0 },
@@ -104,8 +111,9 @@ describe('records folded', () => {
           .sort((p, q) => p[0] - q[0])
           .map(([, record]) => record);
         const told = (records: readonly SiteRecord[]) => {
-          const { dug, taped, frozen, laidBare } = factsOf(records);
-          return { dug: [...dug], taped: [...taped], frozen, laidBare: [...laidBare].sort() };
+          const { dug, taped, frozen, laidBare, lab, trials, bottoms, lifts } = factsOf(records);
+          const sets = { lab: [...lab], trials: [...trials], bottoms: [...bottoms], lifts: [...lifts] };
+          return { dug: [...dug], taped: [...taped], frozen, laidBare: [...laidBare].sort(), ...sets };
         };
         const sorted = (t: ReturnType<typeof told>) => ({
           ...t,

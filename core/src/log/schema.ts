@@ -1,7 +1,21 @@
 /** Schemas of records, one a kind, for whatever comes from outside. */
 import Type, { type Static, type TSchema } from 'typebox';
-import { id, object, oneOf, orNull, Point, text, within } from '../plan/parts.ts';
-import { MEASURES, RECORD_KIND_IDS, type RecordKindId, type RecordValues } from './kinds.ts';
+import { id, name, object, oneOf, orNull, Point, text, within } from '../plan/parts.ts';
+import { WHOLE_TEXT } from '../plan/text.ts';
+import {
+  FEELS,
+  MEASURES,
+  RECORD_KIND_IDS,
+  REWORKS,
+  type RecordKindId,
+  type RecordValues,
+  WETNESSES,
+} from './kinds.ts';
+
+const list = <T extends TSchema>(items: T, minItems: number, maxItems: number) =>
+  Type.Array(items, { minItems, maxItems });
+const LiftOf = { bed: id, layer: id, lift: Type.Integer({ minimum: 1, maximum: 100 }) };
+const said = Type.String({ minLength: 1, maxLength: 400, pattern: WHOLE_TEXT });
 
 const VALUES = {
   dug: object({
@@ -11,6 +25,64 @@ const VALUES = {
     hours: within(MEASURES.dugHours),
   }),
   handDug: object({ volume: within(MEASURES.handLoose), hours: within(MEASURES.handHours) }),
+  lab: object({
+    bed: id,
+    layer: id,
+    grains: within(MEASURES.grains),
+    points: list(
+      object({ moisture: within(MEASURES.moisture), density: within(MEASURES.dryDensity) }),
+      4,
+      20,
+    ),
+  }),
+  trial: object({
+    bed: id,
+    layer: id,
+    thickness: within(MEASURES.lift),
+    by: oneOf(['density', 'settlement'] as const),
+    readings: list(
+      object({ passes: within(MEASURES.passes), value: Type.Number({ minimum: 0, maximum: 2800 }) }),
+      2,
+      30,
+    ),
+  }),
+  bottom: object({
+    feel: oneOf(FEELS),
+    wet: oneOf(WETNESSES),
+    frozen: Type.Boolean(),
+    asLogged: Type.Boolean(),
+  }),
+  // Nothing is laid on mud, ice or water without a reason.
+  laid: Type.Union([
+    object({
+      ...LiftOf,
+      on: Type.Literal('sound'),
+      reason: text(400),
+      moisture: orNull(within(MEASURES.moisture)),
+    }),
+    object({
+      ...LiftOf,
+      on: oneOf(['mud', 'ice', 'water'] as const),
+      reason: said,
+      moisture: orNull(within(MEASURES.moisture)),
+    }),
+  ]),
+  density: object({
+    ...LiftOf,
+    wet: within(MEASURES.wetDensity),
+    moisture: within(MEASURES.moisture),
+    cone: orNull(
+      object({
+        before: within(MEASURES.weighed),
+        after: within(MEASURES.weighed),
+        cone: within(MEASURES.weighed),
+        sand: within(MEASURES.sandDensity),
+        soil: within(MEASURES.weighed),
+      }),
+    ),
+  }),
+  rework: object({ ...LiftOf, what: oneOf(REWORKS) }),
+  release: object({ ...LiftOf, who: name, reason: text(400) }),
   taped: object({ from: text(20), to: text(20), distance: within(MEASURES.taped) }),
   frozen: object({
     depth: within(MEASURES.frozenDepth),

@@ -184,6 +184,7 @@ export function newLayer(material: BedMaterialId, taken: readonly string[], syst
     compactor: cast ? null : 'plateMedium',
     maxLift: null,
     proven: null,
+    target: null,
   };
 }
 

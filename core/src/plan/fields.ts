@@ -173,6 +173,9 @@ export const FIELDS = {
   '/beds/*/layers/*/topSize': size(0.0005, 0.3, 'base.topSize'),
   '/beds/*/layers/*/maxLift': size(0.05, 1, 'base.maxLift'),
   '/beds/*/layers/*/proven/lift': size(0.05, 1, 'base.provenLift'),
+  '/beds/*/layers/*/target/share': field('percent', 0.8, 1.1, 'proof.share', 0.95),
+  '/beds/*/layers/*/target/maximum': field('density', 1000, 2800, 'proof.maximum'),
+  '/beds/*/layers/*/target/area': field('area', 1, 5000, 'proof.area', 50),
   '/beds/*/cloth/lap': size(0, 2, 'base.lap', [0.3, inches(12)]),
   '/beds/*/cloth/waste': field('percent', 0, 0.5, 'base.clothWaste', 0.05),
 

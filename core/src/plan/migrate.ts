@@ -368,8 +368,8 @@ function toSeventh(plan: Json): Json {
 }
 
 /**
- * 7 → 8: no boards but the floor's, no slab that falls, no silt, people dig as they typically do, and a
- * floor stands over the ground as is typical: as before.
+ * 7 → 8: no boards but the floor's, no slab that falls, no silt, people dig as they typically do, a
+ * floor stands over the ground as is typical, and no density is asked of a lift: as before.
  */
 function toEighth(plan: Json): Json {
   const changed = (element: Json): Json => {
@@ -382,6 +382,14 @@ function toEighth(plan: Json): Json {
     ...plan,
     ...(given(plan.levels) && { levels: { ...object(plan.levels), splash: null } }),
     ...(given(plan.dig) && { dig: { ...object(plan.dig), handRate: null } }),
+    ...(Array.isArray(plan.beds) && {
+      beds: list(plan.beds).map((bed) => ({
+        ...bed,
+        layers: Array.isArray(bed.layers)
+          ? list(bed.layers).map((layer) => ({ ...layer, target: null }))
+          : bed.layers,
+      })),
+    }),
     elements: Array.isArray(plan.elements) ? list(plan.elements).map(changed) : plan.elements,
   };
 }

@@ -198,6 +198,17 @@ const BedLayer = object({
   maxLift: orNull(num('/beds/*/layers/*/maxLift')),
   /** What a trial strip has shown: it beats the catalogue. */
   proven: orNull(object({ lift: num('/beds/*/layers/*/proven/lift'), trial: name })),
+  /** What the specification asks of a lift before it is covered; null: nothing. */
+  target: orNull(
+    object({
+      /** Of the laboratory's maximum dry density. */
+      share: num('/beds/*/layers/*/target/share'),
+      /** Typed where no laboratory test is logged; null: not known. */
+      maximum: orNull(num('/beds/*/layers/*/target/maximum')),
+      /** A test at least for so much of every lift. */
+      area: num('/beds/*/layers/*/target/area'),
+    }),
+  ),
 });
 
 const Bed = object({

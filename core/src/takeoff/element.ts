@@ -2,7 +2,8 @@
  * One record an element on its way through the takeoff: each step takes what the step before left and
  * adds its own. Levels and depths in m, volumes in m³, bank unless said.
  */
-import type { LaidLayer } from '../base/index.ts';
+import type { LaidLayer, LiftCard } from '../base/index.ts';
+import type { SoilKind } from '../catalogue/index.ts';
 import type { DigWidth, Founded, SideRule, UnderBays } from '../dig/index.ts';
 import type { Polygon } from '../geometry/index.ts';
 import type { Layer } from '../ground/index.ts';
@@ -82,6 +83,10 @@ export interface ElementTakeoff extends Omit<Watered, 'dug' | 'pieces' | 'column
   readonly underSlab: number;
   /** Of a slab founded by its floor: how the frost stands to its bed; null where that is not known. */
   readonly slab: SlabFrost | null;
+  /** Its lifts, from formation up, with what was laid, tested and released of them. */
+  readonly cards: readonly LiftCard[];
+  /** Kind of soil its bottom is in. */
+  readonly bottomSoil: SoilKind | null;
   /** Left of its bottom for hand trim. */
   readonly trim: number;
   /** Axis length of a strip; long side of a pad. */

@@ -25,6 +25,7 @@ export type Kind =
   | 'area'
   | 'volume'
   | 'mass'
+  | 'weighing'
   | 'flow'
   | 'permeability'
   | 'density'
@@ -90,6 +91,11 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
   mass: {
     metric: { symbol: 't', factor: 1000, decimals: 1 },
     imperial: { symbol: 'ton', factor: SHORT_TON, decimals: 1 },
+  },
+  // On a balance: to the gram.
+  weighing: {
+    metric: { symbol: 'kg', factor: 1, decimals: 3 },
+    imperial: { symbol: 'lb', factor: POUND, decimals: 3 },
   },
   flow: {
     metric: { symbol: 'L/s', factor: 1e-3, decimals: 2 },
@@ -172,6 +178,7 @@ export const WRITTEN: Partial<Record<Kind, Record<string, number>>> = {
     gal: US_GALLON,
   },
   mass: { kg: 1, t: 1000, lb: POUND, lbs: POUND, ton: SHORT_TON, tons: SHORT_TON },
+  weighing: { g: 0.001, kg: 1, lb: POUND, lbs: POUND },
   flow: {
     'l/s': 1e-3,
     'l/min': 1e-3 / 60,

@@ -22,6 +22,7 @@ const LongSectionView = later(levels, 'LongSectionView');
 const CheckSheet = later(setout, 'CheckSheet');
 const BoardsTable = later(setout, 'BoardsTable');
 const BedView = later(base, 'BedView');
+const ProofChart = later(() => import('../stages/base/proof/index.ts'), 'ProofChart');
 const OrderView = later(dig, 'OrderView');
 const TrucksView = later(dig, 'TrucksView');
 const PilesView = later(dig, 'PilesView');
@@ -31,7 +32,7 @@ const DRAWINGS: Partial<Record<Stage, readonly Lower[]>> = {
   ground: ['section', 'pit', 'fence', 'frost'],
   levels: ['stack', 'section', 'long'],
   setout: ['checks', 'boards', 'section'],
-  base: ['bed', 'section'],
+  base: ['bed', 'proof', 'section'],
   dig: ['section', 'order', 'trucks', 'piles', 'long'],
 };
 
@@ -138,6 +139,8 @@ function Shown({
       return <StackView head={head} element={element} index={index} near={near} />;
     case 'bed':
       return <BedView head={head} element={element} index={index} near={near} />;
+    case 'proof':
+      return <ProofChart head={head} element={element} />;
     case 'long':
       return <LongSectionView head={head} index={index} />;
     case 'checks':

@@ -34,6 +34,7 @@ export type Saving =
 /** Drawings that may stand under the plan. */
 export type Lower =
   | 'bed'
+  | 'proof'
   | 'section'
   | 'pit'
   | 'fence'

@@ -14,6 +14,7 @@ import { levels } from './en/levels.ts';
 import { log } from './en/log.ts';
 import { pour } from './en/pour.ts';
 import { problems } from './en/problems.ts';
+import { proof } from './en/proof.ts';
 import { setout } from './en/setout.ts';
 import { sheets } from './en/sheets.ts';
 import { tally } from './en/tally.ts';
@@ -33,6 +34,7 @@ export const en = {
   ...dig,
   ...water,
   ...base,
+  ...proof,
   ...pour,
   ...backfill,
   ...log,

@@ -14,6 +14,7 @@ import { levels } from './es/levels.ts';
 import { log } from './es/log.ts';
 import { pour } from './es/pour.ts';
 import { problems } from './es/problems.ts';
+import { proof } from './es/proof.ts';
 import { setout } from './es/setout.ts';
 import { sheets } from './es/sheets.ts';
 import { tally } from './es/tally.ts';
@@ -32,6 +33,7 @@ export const es: Messages = {
   ...dig,
   ...water,
   ...base,
+  ...proof,
   ...pour,
   ...backfill,
   ...log,

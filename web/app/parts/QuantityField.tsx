@@ -18,6 +18,7 @@ import { memo, useCallback, useEffect, useId, useRef, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { FieldError, Input, Small } from './controls.tsx';
 import { useFormat } from './format.tsx';
+import { afterPress } from './pressed.ts';
 
 export interface QuantityFieldProps {
   readonly label: string;
@@ -199,7 +200,8 @@ const Field = memo(function Field(props: QuantityFieldProps) {
               event.currentTarget.select();
             }}
             onBlur={() => {
-              setEditing(false);
+              // Its line under the field goes, and all below moves up.
+              afterPress(() => setEditing(false));
               onSettle?.();
               if (error === null) setText(value === null ? '' : printEntry(value, kind, system, lang));
             }}

@@ -1,7 +1,8 @@
 /** A record in words: what it is of, and what was seen or done; of one that takes another back, which. */
-import { type Plan, RECORD_KINDS, type SiteRecord } from '@cimiento/core';
+import { dryOf, type Plan, RECORD_KINDS, type SiteRecord, sandCone } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
 import type { Format } from './format.tsx';
+import { layerName } from './words.ts';
 
 const named = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
   list.find((item) => item.id === id)?.name ?? id;
@@ -27,6 +28,18 @@ function saidIn(t: Say, format: Format, plan: Plan, record: SiteRecord, correcte
   return t('record.withdrawnWhat', { what: valueText(t, format, plan, corrected) });
 }
 
+/** Name of a layer of a bed; its id when the plan has it no longer. */
+function layerOf(t: Say, plan: Plan, bed: string, layer: string): string {
+  const own = plan.beds.find((one) => one.id === bed)?.layers.find((one) => one.id === layer);
+  return own ? layerName(t, own) : layer;
+}
+
+const liftOf = (
+  t: Say,
+  plan: Plan,
+  { bed, layer, lift }: { readonly bed: string; readonly layer: string; readonly lift: number },
+) => ({ layer: layerOf(t, plan, bed, layer), lift });
+
 function valueText(t: Say, format: Format, plan: Plan, record: SiteRecord): string {
   // Each kind of record has words of its own; a new one is named here by the compiler.
   switch (record.kind) {
@@ -49,6 +62,50 @@ function valueText(t: Say, format: Format, plan: Plan, record: SiteRecord): stri
         volume: format.text(volume, 'volume'),
         hours: format.text(hours, 'hours'),
       });
+    }
+    case 'lab': {
+      const { bed, layer, points } = record.value!;
+      return t('record.labValue', { layer: layerOf(t, plan, bed, layer), count: points.length });
+    }
+    case 'trial': {
+      const { bed, layer, thickness, readings } = record.value!;
+      return t('record.trialValue', {
+        layer: layerOf(t, plan, bed, layer),
+        lift: format.text(thickness, 'size'),
+        count: readings.length,
+      });
+    }
+    case 'bottom': {
+      const { feel, wet, frozen } = record.value!;
+      const seen = [t(`proof.feels.${feel}`), t(`proof.wets.${wet}`), frozen ? t('proof.frozen') : ''];
+      return seen.filter(Boolean).join(' · ');
+    }
+    case 'laid': {
+      const { on, reason } = record.value!;
+      const what = t('record.laidValue', {
+        ...liftOf(t, plan, record.value!),
+        ground: t(`proof.ground.${on}`),
+      });
+      return [what, reason].filter(Boolean).join(': ');
+    }
+    case 'density': {
+      const { moisture, cone, wet } = record.value!;
+      const dry = cone ? sandCone({ ...cone, moisture })?.dry : dryOf(wet, moisture);
+      return t('record.densityValue', {
+        ...liftOf(t, plan, record.value!),
+        dry: dry === undefined ? '?' : format.text(dry, 'density'),
+        moisture: format.text(moisture, 'percent'),
+      });
+    }
+    case 'rework':
+      return t('record.reworkValue', {
+        ...liftOf(t, plan, record.value!),
+        what: t(`proof.reworks.${record.value!.what}`),
+      });
+    case 'release': {
+      const { who, reason } = record.value!;
+      const what = t('record.releaseValue', { ...liftOf(t, plan, record.value!), who });
+      return [what, reason].filter(Boolean).join(': ');
     }
     case 'taped': {
       const { from, to, distance } = record.value!;

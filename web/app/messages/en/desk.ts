@@ -191,6 +191,7 @@ export const desk = {
     frost: 'Frost charts',
     stack: 'Build-up',
     bed: 'Bed',
+    proof: 'Proof',
     long: 'Long section',
     checks: 'Check sheet',
     boards: 'Boards and strings',

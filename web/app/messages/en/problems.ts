@@ -42,6 +42,10 @@ export const problems = {
       'Working this out took more than {{limit}} and was called off. Undo the last change, or split the job.',
     farFromGround:
       '{{value}} is too far from the ground: between {{min}} and {{max}}. Is it on another datum?',
+    holeEmpty: 'A sand cone whose jar weighs {{value}} after leaves no hole: weigh again.',
+    labTooFew: 'A laboratory test needs four points at least.',
+    labTogether: 'Two points of the laboratory test have one moisture.',
+    labOneSided: 'The points of the laboratory test lie on one side of its top: test wetter or drier.',
     stemWider: 'The wall is wider than its footing ({{max}}).',
     zeroLength: 'A trench here has no length.',
     noDepth: 'Nothing decides the depth yet: give a frost depth, a bearing soil, a floor or a least cover.',

@@ -194,6 +194,7 @@ export const desk: Words<typeof english> = {
     fence: 'Perfil entre puntos',
     frost: 'Gráficas de helada',
     bed: 'Cama',
+    proof: 'Prueba',
     stack: 'Capas del piso',
     long: 'Perfil longitudinal',
     checks: 'Comprobación',

@@ -43,6 +43,11 @@ export const problems: Words<typeof english> = {
       'El plano tiene {{value}} de losas y cajones; se calculan {{max}} como máximo. Divida la obra.',
     tookTooLong: 'Calcularlo tomó más de {{limit}} y se dejó. Deshaga el último cambio, o divida la obra.',
     farFromGround: '{{value}} está muy lejos del terreno: entre {{min}} y {{max}}. ¿Será de otra referencia?',
+    holeEmpty: 'Un cono cuyo frasco pesa {{value}} después no deja hoyo: pese de nuevo.',
+    labTooFew: 'Un ensayo de laboratorio necesita cuatro puntos al menos.',
+    labTogether: 'Dos puntos del ensayo de laboratorio tienen la misma humedad.',
+    labOneSided:
+      'Los puntos del ensayo de laboratorio quedan de un lado de la cima: ensaye más húmedo o más seco.',
     stemWider: 'El muro es más ancho que su zapata ({{max}}).',
     zeroLength: 'Una zanja de aquí no tiene largo.',
     noDepth:

@@ -2,16 +2,25 @@
 import { Box } from '@chakra-ui/react';
 import { type Bed, bedOf, type Element, isDrain, newCloth } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
+import { Suspense } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { later } from '../../parts/later.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { AddLayer, Layers } from './BedLayers.tsx';
 import { addBed, bears, putAllOn, putOn, removeBed } from './beds.ts';
 import { FloorLayers } from './FloorLayers.tsx';
+
+const proof = () => import('./proof/index.ts');
+const LiftCards = later(proof, 'LiftCards');
+const CompactorsPanel = later(proof, 'CompactorsPanel');
+const BottomFound = later(proof, 'BottomFound');
+const SoftBottom = later(proof, 'SoftBottom');
+const LayerProof = later(proof, 'LayerProof');
 
 export function BasePanel() {
   const { t } = useTranslation();
@@ -20,6 +29,7 @@ export function BasePanel() {
   const picked = useDesk((desk) => desk.picked);
   const element = plan.elements.find((e) => e.id === picked);
   const own = element ? bedOf(plan, element) : null;
+  const at = element && element.kind !== 'ramp' ? plan.elements.indexOf(element) : -1;
   // With nothing picked, or a thing that stands on none, the first bed can still be seen and changed.
   const shown = own ?? (element ? null : (plan.beds[0] ?? null));
   return (
@@ -32,6 +42,17 @@ export function BasePanel() {
         </Small>
       )}
       {shown && <BedPanel key={shown.id} bed={shown} index={plan.beds.indexOf(shown)} />}
+      <Suspense fallback={null}>
+        {at >= 0 && element && (
+          <>
+            <LiftCards key={`cards-${element.id}`} index={at} />
+            <CompactorsPanel index={at} />
+            <BottomFound key={`bottom-${element.id}`} index={at} />
+            <SoftBottom key={`soft-${element.id}`} element={element} index={at} />
+          </>
+        )}
+        {shown && <LayerProof key={`proof-${shown.id}`} bed={shown} index={plan.beds.indexOf(shown)} />}
+      </Suspense>
       <FloorLayers />
       {plan.beds.length < 20 && (
         <Box pb={4}>

@@ -33,6 +33,36 @@ export function putAllOn(draft: Draft, bed: string | null): void {
   for (const element of draft.elements) if (bears(element)) element.bed = bed;
 }
 
+/**
+ * Soft soil under one element taken out and put back: a bed of its own with the fill below its layers, and
+ * room for the foot the load spreads to.
+ */
+export function replaceUnder(
+  draft: Draft,
+  id: string,
+  thickness: number,
+  material: BedMaterialId,
+  name: string,
+): void {
+  const element = draft.elements.find((one) => one.id === id);
+  if (!element || element.kind === 'ramp' || draft.beds.length >= 20) return;
+  const own = draft.beds.find((bed) => bed.id === element.bed);
+  const made = newBed(draft);
+  const layers = own ? current(own).layers : [];
+  const fill = {
+    ...newLayer(
+      material,
+      layers.map((layer) => layer.id),
+      draft.system,
+    ),
+    thickness,
+    name,
+  };
+  draft.beds.push({ ...made, ...(own && { cloth: current(own).cloth }), layers: [fill, ...layers] });
+  element.bed = made.id;
+  element.room = Math.max(element.room ?? draft.dig.room, thickness / 2);
+}
+
 export function removeBed(draft: Draft, bed: string): void {
   draft.beds = draft.beds.filter((one) => one.id !== bed);
   for (const element of draft.elements) if (element.bed === bed) element.bed = null;

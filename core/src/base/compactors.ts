@@ -1,0 +1,62 @@
+/** The crew's choice of compactors side by side for one layer. */
+import { COMPACTOR_IDS, type CompactorId } from '../catalogue/compactors.ts';
+import type { BedLayer } from '../plan/schema.ts';
+import { type Lifts, liftsOf } from './lifts.ts';
+import { compactingTime } from './pace.ts';
+
+/** Width of plate or foot, m, and walking speed, m/min: typical for the size; a tamper is set down, not walked. */
+const WALK: Record<CompactorId, { readonly width: number; readonly speed: number }> = {
+  plateLight: { width: 0.35, speed: 20 },
+  plateMedium: { width: 0.5, speed: 22 },
+  plateReversible: { width: 0.5, speed: 22 },
+  plateHeavy: { width: 0.65, speed: 24 },
+  rammer: { width: 0.28, speed: 12 },
+  trenchRoller: { width: 0.85, speed: 20 },
+  handTamper: { width: 0.25, speed: 3 },
+};
+/** Share of a strip gone over twice; minutes worked in an hour over 60: typical. */
+const OVERLAP = 0.1;
+const EFFICIENCY = 0.75;
+
+export interface CompactorChoice {
+  readonly compactor: CompactorId;
+  readonly lifts: Lifts;
+  /** Hours of one person. */
+  readonly hours: number;
+  /** Does nothing for this soil, or goes past what it usually manages. */
+  readonly unsuited: boolean;
+  /** Wider than what is to be compacted. */
+  readonly tooWide: boolean;
+}
+
+/** Every compactor on one layer over a run of a length and width, m, quickest of the suited first. */
+export function compactorChoices(layer: BedLayer, length: number, width: number): CompactorChoice[] {
+  const all = COMPACTOR_IDS.flatMap((compactor): CompactorChoice[] => {
+    // What a trial has shown, it has shown for the compactor it was made with.
+    const own = { ...layer, compactor, proven: layer.compactor === compactor ? layer.proven : null };
+    const lifts = liftsOf(own);
+    if (!lifts) return [];
+    const walk = WALK[compactor];
+    const minutes = compactingTime({
+      length,
+      width,
+      plate: walk.width,
+      overlap: OVERLAP,
+      passes: lifts.passes[1],
+      lifts: lifts.count,
+      speed: walk.speed,
+      efficiency: EFFICIENCY,
+    });
+    return [
+      {
+        compactor,
+        lifts,
+        hours: minutes / 60,
+        unsuited: lifts.unsuited || lifts.stoneTooLarge,
+        tooWide: walk.width > width + 1e-9,
+      },
+    ];
+  });
+  const worse = (choice: CompactorChoice) => Number(choice.unsuited) + Number(choice.tooWide);
+  return all.sort((p, q) => worse(p) - worse(q) || p.hours - q.hours);
+}

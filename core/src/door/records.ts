@@ -1,0 +1,20 @@
+/** What contradicts itself within one record, beyond its limits. */
+import { holeOf, proctor } from '../base/index.ts';
+import type { Problem } from '../findings/index.ts';
+import type { SiteRecord } from '../log/index.ts';
+
+const LAB_FAULTS = { tooFew: 'labTooFew', together: 'labTogether', oneSided: 'labOneSided' } as const;
+
+/** A laboratory test without a top, a sand cone without a hole. @param path of the record */
+export function recordFaults(record: SiteRecord, path: string): Problem[] {
+  if (record.kind === 'lab' && record.value) {
+    const found = proctor(record.value.points, record.value.grains);
+    return found.ok ? [] : [{ code: LAB_FAULTS[found.fault], path: `${path}/value/points` }];
+  }
+  if (record.kind === 'density' && record.value?.cone) {
+    const hole = holeOf(record.value.cone);
+    if (hole <= 0)
+      return [{ code: 'holeEmpty', path: `${path}/value/cone/after`, value: record.value.cone.after }];
+  }
+  return [];
+}

@@ -1,0 +1,159 @@
+/** The lifts under what is picked, the uppermost first, each with what was logged of it and what is next. */
+import { Box, Flex } from '@chakra-ui/react';
+import type { LiftCard, LiftTest, Takeoff } from '@cimiento/core';
+import { useState } from 'react';
+import { useTakeoff } from '../../../desk/takeoff.ts';
+import { useTranslation } from '../../../messages/useTranslation.ts';
+import { Button, Small } from '../../../parts/controls.tsx';
+import { useFormat } from '../../../parts/format.tsx';
+import { layerName } from '../../../parts/words.ts';
+import { Fact, Panel } from '../../fields.tsx';
+import { LogLaid, LogRelease, LogRework } from './LiftLogs.tsx';
+import { LogTest } from './LogTest.tsx';
+
+type Live = Takeoff['elements'][number];
+
+export function LiftCards({ index }: { index: number }) {
+  const { t } = useTranslation();
+  const info = useTakeoff().elements[index];
+  const [open, setOpen] = useState<string | null>(null);
+  if (!info?.live || !info.bed) return null;
+  const key = ({ layer, lift }: LiftCard) => `${layer.id}:${lift}`;
+  return (
+    <Panel
+      fold="shut"
+      title={t('proof.lifts', { name: info.element.name })}
+      aside={t('proof.liftsAside', { count: info.cards.length })}
+    >
+      {info.cards.length === 0 && <Small>{t('proof.noLifts')}</Small>}
+      {info.cards.toReversed().map((card) => (
+        <Card
+          key={key(card)}
+          card={card}
+          info={info}
+          open={open === key(card)}
+          toggle={() => setOpen(open === key(card) ? null : key(card))}
+        />
+      ))}
+    </Panel>
+  );
+}
+
+const COLOURS = {
+  open: 'edge',
+  laid: 'ink',
+  failed: 'held',
+  reworked: 'earth',
+  passed: 'placed',
+  released: 'placed',
+  overridden: 'earth',
+} as const;
+
+function Card({
+  card,
+  info,
+  open,
+  toggle,
+}: {
+  card: LiftCard;
+  info: Live;
+  open: boolean;
+  toggle: () => void;
+}) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { state, tests, wanted } = card;
+  const passed = tests.filter((test) => test.passes).length;
+  return (
+    <Box
+      borderLeftWidth="4px"
+      borderStyle="solid"
+      borderColor={COLOURS[state]}
+      pl={2}
+      data-lift={`${card.layer.id}:${card.lift}`}
+      data-state={state}
+    >
+      <Flex justify="space-between" align="baseline" gap={2}>
+        <Button
+          look="quiet"
+          px={0}
+          aria-expanded={open}
+          onClick={toggle}
+          whiteSpace="normal"
+          textAlign="left"
+        >
+          {t('proof.lift', { layer: layerName(t, card.layer), lift: card.lift, count: card.count })}
+        </Button>
+        <Box as="strong" fontSize="sm" color={state === 'failed' ? 'held' : 'ink'} textAlign="right">
+          {t(`proof.state.${state}`)}
+        </Box>
+      </Flex>
+      <Small>
+        {t('proof.topAt', {
+          level: format.text(card.top, 'level'),
+          fromString: format.text(info.string.level - card.top, 'length'),
+          loose: format.text(card.loose, 'size'),
+        })}
+        {wanted > 0 && ` · ${t('proof.tests', { passed, wanted })}`}
+      </Small>
+      {open && <Opened card={card} />}
+    </Box>
+  );
+}
+
+function Opened({ card }: { card: LiftCard }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { state, tests, water, release, waitsBelow } = card;
+  return (
+    <Flex direction="column" gap={2} py={1.5}>
+      {waitsBelow && state === 'open' && <Small color="held">{t('proof.waitsBelow')}</Small>}
+      {water !== null && (
+        <Fact
+          label={t(water >= 0 ? 'proof.water' : 'proof.dry')}
+          value={format.text(Math.abs(water), 'weighing', { decimals: 0 })}
+        />
+      )}
+      {tests.map((test) => (
+        <Tested key={test.record.id} test={test} />
+      ))}
+      {release?.value && (
+        <Small>
+          {[t('proof.releasedBy', { who: release.value.who }), release.value.reason]
+            .filter(Boolean)
+            .join(': ')}
+        </Small>
+      )}
+      {state === 'open' ? (
+        <LogLaid card={card} />
+      ) : (
+        <>
+          <LogTest card={card} />
+          {(state === 'failed' || state === 'laid') && <LogRework card={card} />}
+          {state !== 'released' && state !== 'overridden' && <LogRelease card={card} />}
+        </>
+      )}
+    </Flex>
+  );
+}
+
+function Tested({ test: { dry, share, passes, fault } }: { test: LiftTest }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const said =
+    fault !== null
+      ? t(`proof.fault.${fault}`)
+      : share === null
+        ? t('proof.resultUnknown', { dry: format.text(dry, 'density') })
+        : t('proof.result', { dry: format.text(dry, 'density'), share: format.text(share, 'percent') });
+  return (
+    <Flex justify="space-between" gap={2} fontSize="sm" data-test={passes}>
+      <span>{said}</span>
+      {passes !== null && (
+        <Box as="strong" color={passes ? 'placed' : 'held'}>
+          {t(passes ? 'proof.pass' : 'proof.fail')}
+        </Box>
+      )}
+    </Flex>
+  );
+}

@@ -1,0 +1,120 @@
+/** What is logged of a lift beside its tests: laid, reworked, released. */
+import { Flex } from '@chakra-ui/react';
+import { GROUNDS, type LiftCard, REWORKS } from '@cimiento/core';
+import { useState } from 'react';
+import { useLog } from '../../../desk/records.ts';
+import { useTranslation } from '../../../messages/useTranslation.ts';
+import { Button } from '../../../parts/controls.tsx';
+import { QuantityField } from '../../../parts/QuantityField.tsx';
+import { Choice, TextField } from '../../../parts/TextField.tsx';
+
+interface Own {
+  readonly card: LiftCard;
+}
+/** Which lift a record is of. */
+export const ofLift = ({ bed, layer, lift }: LiftCard) => ({ bed, layer: layer.id, lift });
+
+export function LogLaid({ card }: Own) {
+  const { t } = useTranslation();
+  const log = useLog();
+  const [on, setOn] = useState<(typeof GROUNDS)[number]>('sound');
+  const [reason, setReason] = useState('');
+  const [moisture, setMoisture] = useState<number | null>(null);
+  const sound = on === 'sound';
+  return (
+    <Flex direction="column" gap={2}>
+      <Choice
+        label={t('proof.on')}
+        value={on}
+        options={GROUNDS.map((value) => ({ value, label: t(`proof.ground.${value}`) }))}
+        onChange={setOn}
+      />
+      {!sound && (
+        <TextField
+          label={t('proof.reason')}
+          value={reason}
+          maxLength={400}
+          onChange={(event) => setReason(event.target.value)}
+        />
+      )}
+      <QuantityField
+        optional
+        label={t('proof.moisture')}
+        range="moisture"
+        value={moisture}
+        onCommit={setMoisture}
+      />
+      <Button
+        disabled={!sound && reason.trim() === ''}
+        onClick={() =>
+          log(
+            'laid',
+            { ...ofLift(card), on, reason: sound ? '' : reason.trim(), moisture },
+            { element: card.element },
+          )
+        }
+      >
+        {t('proof.logLaid')}
+      </Button>
+    </Flex>
+  );
+}
+
+export function LogRework({ card }: Own) {
+  const { t } = useTranslation();
+  const log = useLog();
+  const [what, setWhat] = useState<(typeof REWORKS)[number]>('rolled');
+  return (
+    <Flex direction="column" gap={2}>
+      <Choice
+        label={t('proof.rework')}
+        value={what}
+        options={REWORKS.map((value) => ({ value, label: t(`proof.reworks.${value}`) }))}
+        onChange={setWhat}
+      />
+      <Button onClick={() => log('rework', { ...ofLift(card), what }, { element: card.element })}>
+        {t('proof.logRework')}
+      </Button>
+    </Flex>
+  );
+}
+
+/** Released by a named person; before it has passed only with a reason. */
+export function LogRelease({ card }: Own) {
+  const { t } = useTranslation();
+  const log = useLog();
+  const [who, setWho] = useState('');
+  const [reason, setReason] = useState('');
+  const free = card.state === 'passed' || (card.wanted === 0 && card.state === 'laid');
+  return (
+    <Flex direction="column" gap={2}>
+      <TextField
+        label={t('proof.who')}
+        value={who}
+        maxLength={80}
+        onChange={(event) => setWho(event.target.value)}
+      />
+      {!free && (
+        <TextField
+          label={t('proof.overrideReason')}
+          value={reason}
+          maxLength={400}
+          onChange={(event) => setReason(event.target.value)}
+        />
+      )}
+      <Button
+        look={free ? 'main' : 'held'}
+        disabled={who.trim() === '' || (!free && reason.trim() === '')}
+        onClick={() =>
+          log(
+            'release',
+            { ...ofLift(card), who: who.trim(), reason: free ? '' : reason.trim() },
+            { element: card.element },
+          )
+        }
+      >
+        {t('proof.logRelease')}
+      </Button>
+    </Flex>
+  );
+}

@@ -1,0 +1,87 @@
+/** A soft bottom taken out and put back better: how thick, by what an engineer allows on the soft layer. */
+import {
+  BED_MATERIAL_IDS,
+  type BedMaterialId,
+  type Element,
+  replacementUnder,
+  sizesOf,
+} from '@cimiento/core';
+import { useState } from 'react';
+import { useDeskStore } from '../../../desk/store.ts';
+import { useTakeoff } from '../../../desk/takeoff.ts';
+import { useTranslation } from '../../../messages/useTranslation.ts';
+import { Button, Small } from '../../../parts/controls.tsx';
+import { useFormat } from '../../../parts/format.tsx';
+import { QuantityField } from '../../../parts/QuantityField.tsx';
+import { Choice, TextField } from '../../../parts/TextField.tsx';
+import { Panel } from '../../fields.tsx';
+import { replaceUnder } from '../beds.ts';
+
+const FILLS = BED_MATERIAL_IDS.filter((id) => id !== 'own');
+
+export function SoftBottom({ element, index }: { element: Element; index: number }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const info = useTakeoff().elements[index];
+  const [load, setLoad] = useState<number | null>(null);
+  const [allowable, setAllowable] = useState<number | null>(null);
+  const [who, setWho] = useState('');
+  const [material, setMaterial] = useState<BedMaterialId>('crushed');
+  if (!info?.live || info.bays) return null;
+  const { along, across } = sizesOf(element);
+  const strip = element.kind === 'strip';
+  const found =
+    load !== null && allowable !== null
+      ? replacementUnder({ load, allowable, width: across, length: strip ? null : along })
+      : null;
+  return (
+    <Panel fold="shut" title={t('proof.soft')}>
+      <QuantityField optional label={t('proof.softLoad')} range="bearing" value={load} onCommit={setLoad} />
+      <QuantityField
+        optional
+        label={t('proof.softAllowable')}
+        range="bearing"
+        value={allowable}
+        onCommit={setAllowable}
+      />
+      <TextField
+        label={t('proof.softWho')}
+        value={who}
+        maxLength={40}
+        onChange={(event) => setWho(event.target.value)}
+      />
+      <Choice
+        label={t('proof.softMaterial')}
+        value={material}
+        options={FILLS.map((value) => ({ value, label: t(`bedMaterial.${value}`) }))}
+        onChange={setMaterial}
+      />
+      {found && (
+        <Small fontSize="sm" data-replacement={found.thickness}>
+          {found.thickness === 0
+            ? t('proof.softNone')
+            : t('proof.softResult', {
+                thickness: format.text(found.thickness, 'size'),
+                width: format.text(found.width, 'length'),
+                stress: format.text(found.stress, 'pressure'),
+              })}
+        </Small>
+      )}
+      <Button
+        disabled={!found || found.thickness === 0 || who.trim() === ''}
+        onClick={() => {
+          if (!found || allowable === null) return;
+          const name = t('proof.softName', {
+            allowable: format.text(allowable, 'pressure'),
+            who: who.trim(),
+          });
+          store.getState().edit((d) => replaceUnder(d, element.id, found.thickness, material, name));
+        }}
+      >
+        {t('proof.softTake')}
+      </Button>
+      <Small>{t('proof.softNote')}</Small>
+    </Panel>
+  );
+}
