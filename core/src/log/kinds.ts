@@ -20,6 +20,7 @@ export const MEASURES = {
   passes: { kind: 'count', min: 0, max: 40 },
   settled: { kind: 'size', min: 0, max: 0.3 },
   lift: { kind: 'size', min: 0.05, max: 1 },
+  putBack: { kind: 'size', min: 0.05, max: 3 },
   bearing: { kind: 'pressure', min: 1000, max: 5_000_000 },
   taped: { kind: 'taped', min: 0.01, max: 5000 },
   frozenDepth: { kind: 'length', min: 0, max: 5 },

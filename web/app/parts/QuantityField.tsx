@@ -91,6 +91,9 @@ const Field = memo(function Field(props: QuantityFieldProps) {
   const [error, setError] = useState<string | null>(null);
   const [editing, setEditing] = useState(false);
   const known = useRef(value);
+  // As it stands when a press is over: the press may have changed it.
+  const latest = useRef({ shown, error });
+  latest.current = { shown, error };
   const id = useId();
 
   // A value changed from outside (undo, drag, another field) replaces the text, unless the
@@ -200,10 +203,12 @@ const Field = memo(function Field(props: QuantityFieldProps) {
               event.currentTarget.select();
             }}
             onBlur={() => {
-              // Its line under the field goes, and all below moves up.
-              afterPress(() => setEditing(false));
               onSettle?.();
-              if (error === null) setText(value === null ? '' : printEntry(value, kind, system, lang));
+              // The line under the field goes with it, and all below moves up.
+              afterPress(() => {
+                setEditing(false);
+                if (latest.current.error === null) setText(latest.current.shown);
+              });
             }}
             onKeyDown={onKeyDown}
           />

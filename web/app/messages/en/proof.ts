@@ -129,9 +129,12 @@ export const proof = {
     softMaterial: 'Put back',
     softNone: 'The soft layer carries it as allowed: nothing to replace.',
     softResult:
-      '{{thickness}} of it, {{width}} wide at its foot; {{stress}} then comes down on the soft layer',
+      '{{thickness}} under the footing, {{width}} wide at its foot: the bed is {{bed}} of it, {{more}} more go in. {{stress}} then comes down on the soft layer.',
+    softFixed: 'Or as deep as said',
+    softFixedHint: 'empty: by the spread below',
     softTake: 'Take out and put back',
     softName: 'Put back: {{allowable}} allowed, {{who}}',
+    softNameFixed: 'Put back: {{who}}',
     softNote:
       'Spread of two down to one out; the soil’s own weight is not counted. An engineer says what is allowed.',
     chart: 'Laboratory test: dry density by moisture',

@@ -132,9 +132,13 @@ export const proof: Words<typeof english> = {
     softWho: 'Lo dijo',
     softMaterial: 'Se repone con',
     softNone: 'Lo blando la aguanta con lo admisible: nada que reponer.',
-    softResult: '{{thickness}}, con {{width}} de ancho al pie; sobre lo blando llegan entonces {{stress}}',
+    softResult:
+      '{{thickness}} bajo la zapata, con {{width}} de ancho al pie: la cama ya es {{bed}}, faltan {{more}}. Sobre lo blando llegan entonces {{stress}}.',
+    softFixed: 'O lo hondo que dijo',
+    softFixedHint: 'vacío: por el reparto de abajo',
     softTake: 'Sacar y reponer',
     softName: 'Reposición: admisible {{allowable}}, {{who}}',
+    softNameFixed: 'Reposición: {{who}}',
     softNote:
       'Reparto de dos hacia abajo por uno hacia afuera; el peso del suelo no se cuenta. Lo admisible lo dice un ingeniero.',
     chart: 'Ensayo de laboratorio: densidad seca según humedad',

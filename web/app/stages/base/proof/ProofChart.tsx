@@ -60,7 +60,8 @@ function Chart({ bed, layer }: { bed: string; layer: BedLayer }) {
   const room = Math.max(20, (most - least) * 0.25);
   const x = scaleLinear([low, high], [PAD.left, width - PAD.right]);
   const y = scaleLinear([least - room, most + room], [height - PAD.bottom, PAD.top]);
-  const steps = Array.from({ length: 61 }, (_, i) => low + ((high - low) * i) / 60);
+  const stepsFrom = (from: number, to: number) =>
+    Array.from({ length: 61 }, (_, i) => from + ((to - from) * i) / 60);
   const shown = line<number>()
     .x((w) => x(w))
     .y((w) => y(densityAt(found, w)));
@@ -68,7 +69,6 @@ function Chart({ bed, layer }: { bed: string; layer: BedLayer }) {
     .defined((w) => zeroAirVoids(w, test.grains) <= most + room)
     .x((w) => x(w))
     .y((w) => y(zeroAirVoids(w, test.grains)));
-  const inside = steps.filter((w) => w >= Math.min(...moistures) && w <= Math.max(...moistures));
   const wanted = layer.target && layer.target.share * found.maximum;
   return (
     <Box ref={frame} flex="1" minH={0} position="relative">
@@ -83,10 +83,13 @@ function Chart({ bed, layer }: { bed: string; layer: BedLayer }) {
           <g key={density}>
             <path d={`M${PAD.left} ${y(density)}H${width - PAD.right}`} stroke={ink('rule')} />
             <text x={PAD.left - 6} y={y(density) + 4} textAnchor="end" fill={ink('ink')} style={figure}>
-              {format.text(density, 'density')}
+              {format.parts(density, 'density').number}
             </text>
           </g>
         ))}
+        <text x={6} y={PAD.top - 2} fill={ink('soft')} style={figure}>
+          {format.parts(most, 'density').unit}
+        </text>
         {x.ticks(6).map((moisture) => (
           <text
             key={moisture}
@@ -100,7 +103,7 @@ function Chart({ bed, layer }: { bed: string; layer: BedLayer }) {
           </text>
         ))}
         <path
-          d={air(steps) ?? ''}
+          d={air(stepsFrom(low, high)) ?? ''}
           fill="none"
           stroke={ink('water')}
           strokeWidth={1.4}
@@ -121,7 +124,12 @@ function Chart({ bed, layer }: { bed: string; layer: BedLayer }) {
             </text>
           </g>
         )}
-        <path d={shown(inside) ?? ''} fill="none" stroke={ink('chalk')} strokeWidth={2.2} />
+        <path
+          d={shown(stepsFrom(Math.min(...moistures), Math.max(...moistures))) ?? ''}
+          fill="none"
+          stroke={ink('chalk')}
+          strokeWidth={2.2}
+        />
         <path
           d={`M${x(found.optimum)} ${y(found.maximum)}V${height - PAD.bottom}`}
           stroke={ink('chalk')}

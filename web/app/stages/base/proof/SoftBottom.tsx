@@ -26,15 +26,19 @@ export function SoftBottom({ element, index }: { element: Element; index: number
   const info = useTakeoff().elements[index];
   const [load, setLoad] = useState<number | null>(null);
   const [allowable, setAllowable] = useState<number | null>(null);
+  const [fixed, setFixed] = useState<number | null>(null);
   const [who, setWho] = useState('');
   const [material, setMaterial] = useState<BedMaterialId>('crushed');
   if (!info?.live || info.bays) return null;
   const { along, across } = sizesOf(element);
   const strip = element.kind === 'strip';
+  // Load spreads through the bed there is as through what is put back below it.
+  const bed = info.underside - info.formation;
   const found =
     load !== null && allowable !== null
       ? replacementUnder({ load, allowable, width: across, length: strip ? null : along })
       : null;
+  const more = fixed ?? (found ? Math.max(0, found.thickness - bed) : null);
   return (
     <Panel fold="shut" title={t('proof.soft')}>
       <QuantityField optional label={t('proof.softLoad')} range="bearing" value={load} onCommit={setLoad} />
@@ -44,6 +48,14 @@ export function SoftBottom({ element, index }: { element: Element; index: number
         range="bearing"
         value={allowable}
         onCommit={setAllowable}
+      />
+      <QuantityField
+        optional
+        label={t('proof.softFixed')}
+        hint={t('proof.softFixedHint')}
+        range="putBack"
+        value={fixed}
+        onCommit={setFixed}
       />
       <TextField
         label={t('proof.softWho')}
@@ -65,18 +77,20 @@ export function SoftBottom({ element, index }: { element: Element; index: number
                 thickness: format.text(found.thickness, 'size'),
                 width: format.text(found.width, 'length'),
                 stress: format.text(found.stress, 'pressure'),
+                bed: format.text(Math.min(bed, found.thickness), 'size'),
+                more: format.text(Math.max(0, found.thickness - bed), 'size'),
               })}
         </Small>
       )}
       <Button
-        disabled={!found || found.thickness === 0 || who.trim() === ''}
+        disabled={more === null || more <= 0 || who.trim() === ''}
         onClick={() => {
-          if (!found || allowable === null) return;
-          const name = t('proof.softName', {
-            allowable: format.text(allowable, 'pressure'),
-            who: who.trim(),
-          });
-          store.getState().edit((d) => replaceUnder(d, element.id, found.thickness, material, name));
+          if (more === null || more <= 0) return;
+          const said =
+            fixed === null && allowable !== null
+              ? t('proof.softName', { allowable: format.text(allowable, 'pressure'), who: who.trim() })
+              : t('proof.softNameFixed', { who: who.trim() });
+          store.getState().edit((d) => replaceUnder(d, element.id, more, material, said));
         }}
       >
         {t('proof.softTake')}
