@@ -23,6 +23,7 @@ const DEMOS = [
   'cheese-vault',
   'seed-store',
   'chapel-porch',
+  'reading-room',
 ] as const;
 
 describe('the takeoff as CSV', () => {
@@ -56,7 +57,9 @@ describe('the shipped schema', () => {
 describe('the plan file', () => {
   it('goes out and comes back without loss', () => {
     for (const name of DEMOS) {
-      expect(JSON.parse(writePlan(plan(name)))).toEqual(JSON.parse(text(name)));
+      // A demo on which something was logged is a job file: its plan is in it.
+      const shipped = JSON.parse(text(name)) as { readonly plan?: unknown };
+      expect(JSON.parse(writePlan(plan(name)))).toEqual(shipped.plan ?? shipped);
       expect(readPlan(writePlan(plan(name)))).toEqual({ ok: true, plan: plan(name) });
     }
   });

@@ -24,16 +24,7 @@ export interface LiftTest {
   readonly fault: 'noHole' | 'overAir' | 'notLaid' | null;
 }
 
-export const LIFT_STATES = [
-  'open',
-  'laid',
-  'failed',
-  'reworked',
-  'passed',
-  'released',
-  'overridden',
-] as const;
-export type LiftState = (typeof LIFT_STATES)[number];
+export type LiftState = 'open' | 'laid' | 'failed' | 'reworked' | 'passed' | 'released' | 'overridden';
 
 export interface LiftCard {
   readonly element: string;

@@ -2,7 +2,6 @@ export * from './beds.ts';
 export * from './bottom.ts';
 export * from './cards.ts';
 export * from './compactors.ts';
-export * from './cone.ts';
 export * from './density.ts';
 export * from './lifts.ts';
 export * from './pace.ts';

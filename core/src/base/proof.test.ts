@@ -1,7 +1,6 @@
 /** Worked examples by hand, published compaction tests, and slow twins. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cbrOf, coneSteps } from './cone.ts';
 import { compactionOf, dryOf, sandCone, waterToAdd } from './density.ts';
 import { compactingTime, stripsAcross } from './pace.ts';
 import { densityAt, type Proctor, proctor, zeroAirVoids } from './proctor.ts';
@@ -165,32 +164,6 @@ describe('density in place', () => {
   it('7 % to 11 % on 2.6 m³ at 1.9 t/m³ takes 198 kg of water; too wet, it must lose some', () => {
     expect(waterToAdd(2.6, 1900, 0.07, 0.11)).toBeCloseTo(197.6, 6);
     expect(waterToAdd(2.6, 1900, 0.13, 0.11)).toBeCloseTo(-98.8, 6);
-  });
-});
-
-describe('the dynamic cone', () => {
-  it('at 20 mm a blow tells CBR 10.2; in clays by their own formulas', () => {
-    expect(cbrOf(20, 'any')).toBeCloseTo(10.2, 1);
-    // 1/(0.017019·40)² = 2.158; of fat clay 1/(0.002871·40) = 8.708.
-    expect(cbrOf(40, 'leanClay')).toBeCloseTo(2.158, 3);
-    expect(cbrOf(40, 'fatClay')).toBeCloseTo(8.708, 3);
-    // Stiff enough, lean clay goes by the common one.
-    expect(cbrOf(15, 'leanClay')).toBe(cbrOf(15, 'any'));
-  });
-  it('has a step for every further blow, from the top down', () => {
-    const steps = coneSteps(
-      [
-        { blows: 0, depth: 0 },
-        { blows: 5, depth: 0.1 },
-        { blows: 5, depth: 0.12 },
-        { blows: 15, depth: 0.22 },
-      ],
-      'any',
-    );
-    expect(steps.map(({ from, to, index }) => [from, to, index])).toEqual([
-      [0, 0.1, expect.closeTo(20, 9)],
-      [0.12, 0.22, expect.closeTo(10, 9)],
-    ]);
   });
 });
 

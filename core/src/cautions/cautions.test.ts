@@ -110,6 +110,9 @@ const onFloor: Change = (p) => {
   p.elements = named(raft(square(0, 0, 6), { founding: 'floor' }));
 };
 
+/** On stone in two lifts that must reach a density. */
+const proven: Change = bed({ thickness: 0.3, target: { share: 0.95, maximum: 1960, area: 50 } });
+
 /** What raises each caution. */
 const RAISED: Record<CautionCode, Change> = {
   unsupported: (p) => Object.assign(p.dig, { slope: 0 }),
@@ -197,6 +200,9 @@ const RAISED: Record<CautionCode, Change> = {
   compactorUnsuited: bed({ cohesive: true }),
   slabFrost: (p) => onFloor(p),
   slabEngineer: (p) => onFloor(p),
+  liftFailed: proven,
+  liftCovered: proven,
+  liftOverridden: proven,
   slabSide: (p) => onFloor(p),
   slabLow: (p) => onFloor(p),
   drainFlat: drain({ outfall: { level: 99, head: null, silt: 0, where: 'ditch' } }),
@@ -247,13 +253,24 @@ const RAISED: Record<CautionCode, Change> = {
     p.elements = [];
   },
 };
-const RECORDS: Partial<Record<CautionCode, SiteRecord>> = {
-  frozenFace: logged('frozen', { depth: 0.4, from: 'typed', when: '' }),
+const ofLift = { bed: 'bed-1', layer: 'layer-1' };
+const laid = (lift: number) =>
+  logged('laid', { ...ofLift, lift, on: 'sound', reason: '', moisture: null }, { element: 'E1' });
+const tested = () =>
+  logged('density', { ...ofLift, lift: 1, wet: 1700, moisture: 0.05, cone: null }, { element: 'E1' });
+const RECORDS: Partial<Record<CautionCode, () => SiteRecord[]>> = {
+  frozenFace: () => [logged('frozen', { depth: 0.4, from: 'typed', when: '' })],
+  liftFailed: () => [laid(1), tested()],
+  liftCovered: () => [laid(1), laid(2)],
+  liftOverridden: () => [
+    laid(1),
+    tested(),
+    logged('release', { ...ofLift, lift: 1, who: 'Eng. Sol', reason: 'rain' }, { element: 'E1' }),
+  ],
 };
 
 const raisedBy = (code: CautionCode) => {
-  const record = RECORDS[code];
-  return compute(site(RAISED[code]), record ? [record] : []);
+  return compute(site(RAISED[code]), RECORDS[code]?.() ?? []);
 };
 
 describe('the table of cautions', () => {

@@ -123,6 +123,28 @@ export const KIND_CAUTIONS = {
     weight: 'warn',
     find: (at) => all(at.live.filter((e) => isDrain(e.element) && e.element.outfall === null)),
   },
+  // Nothing is covered that failed its test, or that the one below it did.
+  liftFailed: {
+    weight: 'stop',
+    find: ({ live }) => all(live.filter((e) => e.cards.some((card) => card.state === 'failed'))),
+  },
+  liftCovered: {
+    weight: 'stop',
+    find: ({ live }) =>
+      all(live.filter((e) => e.cards.some((card) => card.waitsBelow && card.state !== 'open'))),
+  },
+  liftOverridden: {
+    weight: 'warn',
+    find: ({ live }) =>
+      live.flatMap((e): Finding[] =>
+        e.cards
+          .filter((card) => card.state === 'overridden' && card.release?.value)
+          .map(({ release }) => ({
+            elements: [e.id],
+            names: { who: release!.value!.who, reason: release!.value!.reason },
+          })),
+      ),
+  },
   underpinOpen: {
     weight: 'stop',
     find: ({ live }) => all(live.filter((e) => e.element.kind === 'underpin' && e.element.old === null)),

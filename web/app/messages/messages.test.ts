@@ -121,6 +121,7 @@ describe('what the core says', () => {
     'cheese-vault',
     'seed-store',
     'chapel-porch',
+    'reading-room',
   ].map((name): Plan => {
     const read = readPlan(readFileSync(join(import.meta.dirname, `../../../demo/${name}.json`), 'utf8'));
     if (!read.ok) throw new Error(name);

@@ -58,7 +58,15 @@ describe('a change in words', () => {
 
   it('shows no pointer, key or id of any plan turned into any other, in both languages', () => {
     const plans = [
-      ...['honey-house', 'bell-frame', 'drying-barn', 'cheese-vault', 'seed-store', 'chapel-porch'].map(demo),
+      ...[
+        'honey-house',
+        'bell-frame',
+        'drying-barn',
+        'cheese-vault',
+        'seed-store',
+        'chapel-porch',
+        'reading-room',
+      ].map(demo),
       blankPlan('x', 'metric'),
       blankPlan('x', 'imperial'),
     ];

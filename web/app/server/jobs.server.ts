@@ -14,6 +14,7 @@ export const DEMOS = [
   'cheese-vault',
   'seed-store',
   'chapel-porch',
+  'reading-room',
 ] as const;
 export type Demo = (typeof DEMOS)[number];
 

@@ -120,5 +120,6 @@ export const board = {
     'cheese-vault': 'Cheese vault, Colmena Baja (m)',
     'seed-store': 'Seed store, Loma Clara (ft)',
     'chapel-porch': 'Chapel porch, Vado Hondo (m)',
+    'reading-room': 'Reading room, Casa Larga (m)',
   },
 };

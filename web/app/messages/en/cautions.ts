@@ -113,6 +113,18 @@ export const cautions = {
       title: 'A drain without an outfall only stores water.',
       text: 'Say where it lets go, and how low: daylight, a ditch or a sump.',
     },
+    liftFailed: {
+      title: 'A lift failed its test.',
+      text: 'Rework it and test it again before anything covers it. Only a named person may let it go, with a reason that stays in the record.',
+    },
+    liftCovered: {
+      title: 'A lift was laid on one that is not released.',
+      text: 'Test and release the one below first, or lay it bare again: what is under it can no longer be mended.',
+    },
+    liftOverridden: {
+      title: '{{who}} let a lift be covered that had not passed: {{reason}}',
+      text: 'Keep this with the job; the engineer should know.',
+    },
     underpinOpen: {
       title: 'The old wall over this run is not known: it is counted as an open trench.',
       text: 'Lay its underside bare at both ends, and enter it. Never dig under a wall from the surface, and no bay without the engineer’s release.',

@@ -120,5 +120,6 @@ export const board: Words<typeof english> = {
     'cheese-vault': 'Bodega de quesos, Colmena Baja (m)',
     'seed-store': 'Granero de semillas, Loma Clara (ft)',
     'chapel-porch': 'Atrio de la capilla, Vado Hondo (m)',
+    'reading-room': 'Sala de lectura, Casa Larga (m)',
   },
 };

@@ -122,6 +122,18 @@ export const cautions: Words<typeof english> = {
       title: 'Un dren sin salida solo guarda agua.',
       text: 'Diga dónde suelta y a qué nivel: al aire, a una zanja o a un pozo de bombeo.',
     },
+    liftFailed: {
+      title: 'Una capa no pasó su ensayo.',
+      text: 'Rehágala y ensáyela otra vez antes de taparla. Solo una persona con nombre puede dejarla, con un motivo que queda en el registro.',
+    },
+    liftCovered: {
+      title: 'Se puso una capa sobre otra sin liberar.',
+      text: 'Ensaye y libere primero la de abajo, o vuelva a descubrirla: lo que queda debajo ya no se puede corregir.',
+    },
+    liftOverridden: {
+      title: '{{who}} dejó tapar una capa que no pasó: {{reason}}',
+      text: 'Guárdelo con la obra; el ingeniero debe saberlo.',
+    },
     underpinOpen: {
       title: 'No se conoce el muro viejo sobre este tramo: se cuenta como zanja abierta.',
       text: 'Descubra su base en los dos extremos y anótela. Nunca cave bajo un muro desde la superficie, ni un batache sin el permiso del ingeniero.',

@@ -80,6 +80,7 @@ function BedDrawing({ element, index: _index, near, live }: Own & { live: Live }
         <Hatches prefix="bed" soils={[]} />
         <BedHatches prefix="bed" />
         <Boxes live={live} y={y} left={left} right={right} />
+        <LiftMarks live={live} y={y} left={left} right={right} />
         <Names live={live} y={y} left={right + 2} label={right + 24} height={height} />
         <Edges live={live} y={y} left={left} right={right} height={height} scale={scale} />
         <Staff flags={flags} y={y} level={(py) => high - py / scale} height={height} shape={shape} />
@@ -123,6 +124,52 @@ function Boxes({ live, y, left, right }: Sides) {
         box(bedTop(live), bedTop(live) + live.underSlab, SHORT, ink('chalk-wash'), 'floor')}
       {box(bedTop(live) + live.underSlab, live.top, 2 * SHORT, 'url(#bed-concrete)', 'footing')}
       <path d={`M${left} ${y(live.dug)}H${right}`} stroke={ink('earth')} strokeWidth={2.2} />
+    </g>
+  );
+}
+
+/** Colours of how a lift stands; its word stands beside. */
+const LIFT_INKS = {
+  open: 'edge',
+  laid: 'ink',
+  failed: 'held',
+  reworked: 'earth',
+  passed: 'placed',
+  released: 'placed',
+  overridden: 'earth',
+} as const;
+/** Lower than this a lift has no room for its words, px. */
+const LEAST_LIFT = 13;
+
+/** Lifts to scale in their layers, each with its number and how it stands. */
+function LiftMarks({ live, y, left, right }: Sides) {
+  const { t } = useTranslation();
+  return (
+    <g pointerEvents="none">
+      {live.cards.map(({ layer, lift, bottom, top, state }) => (
+        <g key={`${layer.id}:${lift}`} data-lift-drawn={`${layer.id}:${lift}`} data-state={state}>
+          <path
+            d={`M${left} ${y(top)}H${right}`}
+            stroke={ink('ink')}
+            strokeWidth={0.8}
+            strokeDasharray="5 3"
+          />
+          <rect x={right - 7} y={y(top)} width={7} height={y(bottom) - y(top)} fill={ink(LIFT_INKS[state])} />
+          {y(bottom) - y(top) > LEAST_LIFT && (
+            <text
+              x={left + 8}
+              y={(y(top) + y(bottom)) / 2 + 4}
+              fill={ink(state === 'failed' ? 'held' : 'ink')}
+              stroke={ink('paper')}
+              strokeWidth={4}
+              paintOrder="stroke"
+              style={words}
+            >
+              {`${lift} · ${t(`proof.state.${state}`)}`}
+            </text>
+          )}
+        </g>
+      ))}
     </g>
   );
 }
