@@ -95,7 +95,18 @@ const SHOTS: readonly Shot[] = [
       panel('T2: floor and steps'),
     ),
   },
-  { name: 'desk-base', job: 'Seed store', act: stage('base') },
+  {
+    name: 'desk-base',
+    job: 'Reading room',
+    act: then(
+      stage('base'),
+      async (page) => {
+        await page.locator('[data-side] summary').filter({ hasText: 'Lifts of T1' }).click();
+        await page.getByRole('button', { name: /lift 1 of 3/ }).click();
+      },
+      panel('Lifts of T1'),
+    ),
+  },
   {
     name: 'slab',
     job: 'Seed store',

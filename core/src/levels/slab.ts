@@ -4,16 +4,16 @@
  * bed for frost only: bearing, uplift and reinforcement are an engineer's.
  */
 import { SOILS } from '../catalogue/soils.ts';
-import { distanceToLine } from '../geometry/index.ts';
 import { BOARD, type Frost } from '../ground/design-frost.ts';
 import { type Climate, dryLayer, type FrostLayer, frostDepth, frostLayer } from '../ground/frost.ts';
 import type { Layer } from '../ground/strata.ts';
 import { bedOf, thicknessOf } from '../plan/beds.ts';
 import type { Element, Raft } from '../plan/elements.ts';
-import { apronOf, isDrain, isRun } from '../plan/forms.ts';
+import { apronOf } from '../plan/forms.ts';
 import type { Bed, FloorLayer, Plan } from '../plan/schema.ts';
 import { floorOf } from '../plan/strings.ts';
 import { roomOf } from '../setout/room.ts';
+import { walledIn } from '../setout/walled.ts';
 import { floorStacks } from './floors.ts';
 
 /** Concrete, W/mK and J/m³K: EN ISO 10456, reinforced with 1 % steel. */
@@ -155,21 +155,6 @@ const bedKind = (bed: Bed | null): 'sand' | 'gravel' => {
   return bed && thickness > thicknessOf(bed) / 2 ? 'sand' : 'gravel';
 };
 
-/** Walls on footings of their own stand along all its sides: no open ground lies beside it. */
-function walledIn({ elements }: Plan, { outline }: Raft): boolean {
-  const runs = elements.filter(isRun).filter((run) => !isDrain(run));
-  return outline.every(([x, y], i) => {
-    const [u, v] = outline[(i + 1) % outline.length]!;
-    const [mx, my] = [(x + u) / 2, (y + v) / 2];
-    return runs.some(({ points, closed, width }) =>
-      points.some((p, k) => {
-        const q = points[k + 1] ?? (closed ? points[0] : undefined);
-        return q !== undefined && distanceToLine(p, q, mx, my) <= width / 2;
-      }),
-    );
-  });
-}
-
 /** The way frost has to go from the open ground to the soil under a slab's edge. */
 function sideFrost(
   plan: Plan,
@@ -184,7 +169,7 @@ function sideFrost(
   const lifted = column.some(
     ({ soil, top, bottom }) => soil.frostGroup !== 'NFS' && bottom > deep && top < frost,
   );
-  if (!lifted || deep <= 0 || walledIn(plan, element)) return null;
+  if (!lifted || deep <= 0 || walledIn(plan.elements, element)) return null;
   const apron = apronOf(element);
   const lowest = bed?.layers[0];
   const margin = lowest ? Math.min(lowest.projection ?? Infinity, roomOf(plan, element)) : 0;

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { compute } from '../compute/compute.ts';
+import { setoutSheet } from '../compute/setout-sheet.ts';
 import { area } from '../geometry/index.ts';
-import { named, plainPlan, strip } from '../testing.ts';
+import type { Plan } from '../plan/schema.ts';
+import { named, plainPlan, raft, strip } from '../testing.ts';
 import { adjust, threeFourFive } from './adjust.ts';
 import { boardsOf, MOST_SAG, STRING_STEP, sagOf, spanFor } from './boards.ts';
 import { checkLines, setoutPoints } from './corners.ts';
@@ -210,6 +213,46 @@ describe('check sheet', () => {
     expect(diagonals).toHaveLength(2);
     for (const diagonal of diagonals)
       expect(diagonal.distance).toBeCloseTo(Math.sqrt(14.4 ** 2 + 8.4 ** 2), 9);
+  });
+
+  it('goes crosswise over a ring of separate trenches however many corners the job has besides', () => {
+    const busy = house();
+    busy.elements.push(
+      ...[20, 30, 40, 50].map((x, i) => ({
+        ...strip([
+          [x, 0],
+          [x, 5],
+        ]),
+        id: `X${i}`,
+        name: `X${i}`,
+      })),
+    );
+    const crossed = checkLines(busy).filter((line) => line.kind === 'diagonal');
+    expect(crossed.map((line) => [line.from.name, line.to.name].sort().join(''))).toEqual(
+      checkLines(house())
+        .filter((line) => line.kind === 'diagonal')
+        .map((line) => [line.from.name, line.to.name].sort().join('')),
+    );
+  });
+
+  it('and boards leave out a floor inside the walls: its edge is theirs', () => {
+    const floored = house();
+    const floor = raft([
+      [0.1, 0.1],
+      [14.3, 0.1],
+      [14.3, 8.3],
+      [0.1, 8.3],
+    ]);
+    floored.elements.push({ ...floor, id: 'F', name: 'F' });
+    expect(setoutPoints(floored)).toEqual(setoutPoints(house()));
+    expect(checkLines(floored)).toEqual(checkLines(house()));
+    const lines = (plan: Plan) => setoutSheet(plan, compute(plan)).boards.lines.map((line) => line.elements);
+    expect(lines(floored)).toEqual(lines(house()));
+    // A metre away from them it is set out by itself.
+    const outside = structuredClone(floored);
+    Object.assign(outside.elements.at(-1)!, { outline: floor.outline.map(([x, y]) => [x + 20, y]) });
+    expect(setoutPoints(outside)).toHaveLength(8);
+    expect(lines(outside).length).toBe(lines(house()).length + 4);
   });
 
   const places = new Map(setoutPoints(house()).map((p) => [p.name, p.at]));

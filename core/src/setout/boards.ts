@@ -8,6 +8,7 @@ import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
 import { type StringLevel, stringFor, stringsOf } from '../plan/strings.ts';
 import { shapeOf } from './kinds.ts';
+import { setOut } from './walled.ts';
 
 type Point = readonly [number, number];
 
@@ -139,7 +140,9 @@ function axesOf(elements: readonly Element[], widths: readonly AxisWidth[]): Axi
     }
     out.push({ from, to, ux, uy, elements: [id], width });
   };
+  const own = new Set(setOut(elements));
   elements.forEach((element, i) => {
+    if (!own.has(element)) return;
     const width = widths[i]!;
     for (const { from, to } of shapeOf(element).strung(element)) put(from, to, element.id, width);
   });

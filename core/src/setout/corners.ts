@@ -3,7 +3,9 @@ import { isOutlined, isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { segmentsOf } from './footprint.ts';
 import { shapeOf } from './kinds.ts';
+import { loopsOf } from './loops.ts';
 import { pointsOf } from './places.ts';
+import { setOut } from './walled.ts';
 
 type Point = readonly [number, number];
 
@@ -29,7 +31,7 @@ export function setoutPoints(plan: Plan): SetoutPoint[] {
     if (known) return;
     out.push(name === null ? { name: letter(letters++), at, kind: 'corner' } : { name, at, kind: 'pad' });
   };
-  for (const element of plan.elements) {
+  for (const element of setOut(plan.elements)) {
     const { pegged, points: of } = shapeOf(element);
     const points = pegged === 'none' ? [] : of(element);
     if (pegged === 'middle') {
@@ -55,7 +57,8 @@ export interface CheckLine {
 const MOST_CROSSED = 8;
 
 /**
- * Distances worth taping: every side, and crosswise between the corners of each closed shape;
+ * Distances worth taping: every side, and crosswise between the corners of each closed shape, also of
+ * one that several trenches make together;
  * with few corners, between all of them. Pads are tied to their two nearest corners or pads.
  */
 export function checkLines(plan: Plan): CheckLine[] {
@@ -77,7 +80,8 @@ export function checkLines(plan: Plan): CheckLine[] {
     if (out.some((l) => (l.from === from && l.to === to) || (l.from === to && l.to === from))) return;
     out.push({ from, to, kind, distance: Math.hypot(from.at[0] - to.at[0], from.at[1] - to.at[1]) });
   };
-  for (const element of plan.elements) {
+  const own = setOut(plan.elements);
+  for (const element of own) {
     if (isRun(element)) for (const run of segmentsOf(element)) put(at(run.from), at(run.to), 'side');
     else if (isOutlined(element))
       element.outline.forEach((p, i) => {
@@ -89,7 +93,7 @@ export function checkLines(plan: Plan): CheckLine[] {
       for (const q of corners.slice(i + 1)) put(p, q, inLine(p.at, q.at) ? 'side' : 'diagonal');
     });
   else
-    for (const element of plan.elements) {
+    for (const element of own) {
       if (shapeOf(element).pegged !== 'corners') continue;
       const bends = pointsOf(element).flatMap((p) => at(p) ?? []);
       if (bends.length < 4) continue;
@@ -98,6 +102,16 @@ export function checkLines(plan: Plan): CheckLine[] {
         put(p, bends[i + half], 'diagonal');
       });
     }
+  // A ring of several trenches is squared like one of a single outline.
+  for (const loop of loopsOf(out.filter((line) => line.kind === 'side'))) {
+    const half = Math.floor(loop.length / 2);
+    if (loop.length >= 4)
+      loop.slice(0, half).forEach((p, i) => {
+        const q = loop[i + half]!;
+        const first = points.indexOf(p) < points.indexOf(q);
+        put(first ? p : q, first ? q : p, 'diagonal');
+      });
+  }
   for (const pad of points.filter((p) => p.kind === 'pad'))
     [...points]
       .filter((p) => p !== pad)

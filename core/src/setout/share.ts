@@ -2,9 +2,9 @@
  * Loops of taped sides brought to close: walked corner after corner in the planned directions by
  * the taped lengths, what they fail to close by shared out by length (Bowditch, the compass rule).
  */
-import { area as areaOf } from '../geometry/index.ts';
 import type { RecordValue } from '../log/index.ts';
 import type { CheckLine, SetoutPoint } from './corners.ts';
+import { loopsOf } from './loops.ts';
 import { bowditch, trueLength } from './points.ts';
 
 export interface ShareOut {
@@ -31,9 +31,6 @@ interface Side {
 
 /** A corner lies on a side when it is no farther from it than this, m. */
 const ON_SIDE = 1e-3;
-/** A loop encloses at least this, m². */
-const SOMETHING = 1e-3;
-
 /** The side between two corners, whichever way it was taped. */
 const sideOf = (sides: readonly Side[], p: SetoutPoint, q: SetoutPoint): Side | undefined =>
   sides.find((s) => (s.from === p && s.to === q) || (s.from === q && s.to === p));
@@ -46,38 +43,6 @@ const between = ({ from, to }: Side, p: SetoutPoint): boolean => {
   const off = Math.abs((p.at[0] - from.at[0]) * dy - (p.at[1] - from.at[1]) * dx) / length;
   return off < ON_SIDE && along > ON_SIDE && along < length - ON_SIDE;
 };
-
-/** The corners of every loop the sides make round ground none of them crosses, anticlockwise. */
-function loopsOf(sides: readonly Side[]): SetoutPoint[][] {
-  const near = new Map<SetoutPoint, SetoutPoint[]>();
-  const join = (p: SetoutPoint, q: SetoutPoint) => near.set(p, [...(near.get(p) ?? []), q]);
-  for (const { from, to } of sides) {
-    join(from, to);
-    join(to, from);
-  }
-  const angle = (p: SetoutPoint, q: SetoutPoint) => Math.atan2(q.at[1] - p.at[1], q.at[0] - p.at[0]);
-  for (const [p, list] of near) list.sort((q, r) => angle(p, q) - angle(p, r));
-  const walked = new Set<string>();
-  const key = (p: SetoutPoint, q: SetoutPoint) => `${p.name}→${q.name}`;
-  const out: SetoutPoint[][] = [];
-  for (const [start, list] of near)
-    for (const second of list) {
-      if (walked.has(key(start, second))) continue;
-      const loop: SetoutPoint[] = [];
-      let [p, q] = [start, second];
-      while (!walked.has(key(p, q))) {
-        walked.add(key(p, q));
-        loop.push(p);
-        // On with the sharpest turn left: the side before the one come by, round the corner.
-        const round = near.get(q)!;
-        const next = round[(round.indexOf(p) + round.length - 1) % round.length]!;
-        [p, q] = [q, next];
-      }
-      if (areaOf(loop.flatMap((corner) => corner.at)) > SOMETHING && new Set(loop).size === loop.length)
-        out.push(loop);
-    }
-  return out;
-}
 
 /**
  * Every loop whose sides were all taped.

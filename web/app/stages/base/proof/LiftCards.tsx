@@ -84,7 +84,13 @@ function Card({
         >
           {t('proof.lift', { layer: layerName(t, card.layer), lift: card.lift, count: card.count })}
         </Button>
-        <Box as="strong" fontSize="sm" color={state === 'failed' ? 'held' : 'ink'} textAlign="right">
+        <Box
+          as="strong"
+          fontSize="sm"
+          color={state === 'failed' ? 'held' : 'ink'}
+          textAlign="right"
+          flexShrink={0}
+        >
           {t(`proof.state.${state}`)}
         </Box>
       </Flex>
