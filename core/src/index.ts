@@ -12,6 +12,7 @@ export {
   type LiftCard,
   type LiftTest,
   labOf,
+  liftPasses,
   maximumOf,
   mayCover,
   type Proctor,

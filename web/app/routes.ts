@@ -21,4 +21,5 @@ export default [
   route('jobs/:jobId/takeoff.csv', 'routes/takeoff-csv.ts'),
   route('jobs/:jobId/dig-sheet.pdf', 'routes/dig-sheet.ts'),
   route('jobs/:jobId/set-out-sheet.pdf', 'routes/set-out-sheet.ts'),
+  route('jobs/:jobId/base-sheet.pdf', 'routes/base-sheet.ts'),
 ] satisfies RouteConfig;

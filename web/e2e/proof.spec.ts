@@ -94,6 +94,8 @@ test('three sand cones: one fails, is reworked, retested and released by name; k
   await stage(page, 'log');
   await expect(page.locator('[data-record=release]')).toContainText('Eng. Sol');
   await expect(page.locator('[data-record=density]')).toHaveCount(2);
+  const sheet = await page.request.get(`${page.url().split('?')[0]}/base-sheet.pdf`);
+  expect(sheet.headers()['content-type']).toBe('application/pdf');
 });
 
 test('a trial of 280 mm is logged and taken: the lifts become fewer; undone; told in feet', async ({

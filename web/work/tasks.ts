@@ -9,7 +9,7 @@ import { wordsOf } from '../app/messages/useTranslation.ts';
 import { summaryOf } from '../app/server/summary.ts';
 
 export interface PaperTask {
-  readonly sheet: 'dig' | 'setout' | 'record';
+  readonly sheet: 'dig' | 'setout' | 'base' | 'record';
   readonly plan: Plan;
   readonly records: readonly SiteRecord[];
   readonly revision: number;
@@ -33,7 +33,8 @@ export async function paper({ sheet, ...rest }: PaperTask): Promise<Uint8Array> 
   // Loaded when the first sheet is asked for: a worker that only adds up needs no typesetter.
   const { digSheet } = await import('../app/paper/sheet.server.tsx');
   const { setoutPdf } = await import('../app/paper/setout-sheet.server.tsx');
+  const { basePdf } = await import('../app/paper/base-sheet.server.tsx');
   const { recordPdf } = await import('../app/paper/record-sheet.server.tsx');
-  const make = { dig: digSheet, setout: setoutPdf, record: recordPdf }[sheet];
+  const make = { dig: digSheet, setout: setoutPdf, base: basePdf, record: recordPdf }[sheet];
   return make({ ...rest, t });
 }

@@ -8,6 +8,7 @@ import { es } from '../messages/es.ts';
 import { makeI18n } from '../messages/i18n.ts';
 import { wordsOf as wording } from '../messages/useTranslation.ts';
 import { demoJob } from '../server/jobs.server.ts';
+import { basePdf } from './base-sheet.server.tsx';
 import type { SheetInput } from './frame.tsx';
 import { recordPdf } from './record-sheet.server.tsx';
 import { digSheet } from './sheet.server.tsx';
@@ -85,6 +86,27 @@ describe('the dig sheet', () => {
     const all = ` ${pages.join(' ')} `;
     for (const { name } of plan.elements) expect(all).toMatch(new RegExp(`[ ,]${name}[ ,]`));
     expect(all).toContain(en.caution.defer.title);
+  });
+});
+
+describe('the base sheet', () => {
+  it.each(['en', 'es'] as const)(
+    'of the Reading room in %s tells every lift, its tests and who released it',
+    async (lang) => {
+      const { plan, records } = await demoJob('reading-room');
+      const pages = await wordsOf(await basePdf(inputOf(plan, { records, lang })));
+      const all = pages.join(' ');
+      const words = (lang === 'es' ? es : en).proof.state;
+      for (const state of ['open', 'failed', 'released'] as const) expect(all).toContain(words[state]);
+      expect(all).toContain('Eng. Sol');
+      // 1839/2019, then 1933 and 1946 after the rework.
+      expect(all).toMatch(/91[.,]1\s?%.*95[.,]7\s?%.*96[.,]4\s?%/);
+    },
+  );
+  it('of a job without beds says so', async () => {
+    const pages = await wordsOf(await basePdf(inputOf(blankPlan('Empty', 'metric'), {})));
+    expect(pages).toHaveLength(1);
+    expect(pages[0]).toContain(en.proof.noLifts);
   });
 });
 

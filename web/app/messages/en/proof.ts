@@ -142,4 +142,16 @@ export const proof = {
     noAir: 'no air',
     wanted: '{{share}} of maximum',
   },
+  baseSheet: {
+    title: 'Base sheet',
+    print: 'Base sheet',
+    lift: 'Layer and lift',
+    top: 'Top',
+    fromString: 'From string',
+    thick: 'Compacted / spread',
+    passes: 'Passes',
+    tests: 'Tests, of maximum',
+    stands: 'It stands',
+    note: 'As logged to the revision of {{date}}. Nothing here says that a base carries: the competent person on site and the licensed engineer do.',
+  },
 };

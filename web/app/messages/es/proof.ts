@@ -146,4 +146,16 @@ export const proof: Words<typeof english> = {
     noAir: 'sin aire',
     wanted: '{{share}} de la máxima',
   },
+  baseSheet: {
+    title: 'Hoja de base',
+    print: 'Hoja de base',
+    lift: 'Material y capa',
+    top: 'Cara',
+    fromString: 'Del hilo',
+    thick: 'Compactada / suelta',
+    passes: 'Pasadas',
+    tests: 'Ensayos, de la máxima',
+    stands: 'Estado',
+    note: 'Según lo anotado hasta la revisión del {{date}}. Nada de esto dice que una base aguanta: lo dicen la persona competente en obra y el ingeniero matriculado.',
+  },
 };

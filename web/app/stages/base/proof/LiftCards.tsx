@@ -1,11 +1,14 @@
 /** The lifts under what is picked, the uppermost first, each with what was logged of it and what is next. */
 import { Box, Flex } from '@chakra-ui/react';
 import type { LiftCard, LiftTest, Takeoff } from '@cimiento/core';
+import { Printer } from 'lucide-react';
 import { useState } from 'react';
+import { useJobId } from '../../../desk/jobId.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { useFormat } from '../../../parts/format.tsx';
+import { SheetLink } from '../../../parts/SheetLink.tsx';
 import { layerName } from '../../../parts/words.ts';
 import { Fact, Panel } from '../../fields.tsx';
 import { LogLaid, LogRelease, LogRework } from './LiftLogs.tsx';
@@ -16,6 +19,7 @@ type Live = Takeoff['elements'][number];
 export function LiftCards({ index }: { index: number }) {
   const { t } = useTranslation();
   const info = useTakeoff().elements[index];
+  const jobId = useJobId();
   const [open, setOpen] = useState<string | null>(null);
   if (!info?.live || !info.bed) return null;
   const key = ({ layer, lift }: LiftCard) => `${layer.id}:${lift}`;
@@ -25,6 +29,11 @@ export function LiftCards({ index }: { index: number }) {
       title={t('proof.lifts', { name: info.element.name })}
       aside={t('proof.liftsAside', { count: info.cards.length })}
     >
+      {info.cards.length > 0 && (
+        <SheetLink href={`/jobs/${jobId}/base-sheet.pdf`} icon={<Printer size={15} aria-hidden />}>
+          {t('baseSheet.print')}
+        </SheetLink>
+      )}
       {info.cards.length === 0 && <Small>{t('proof.noLifts')}</Small>}
       {info.cards.toReversed().map((card) => (
         <Card
