@@ -20,6 +20,7 @@ export {
   proctor,
   replacementUnder,
   sandCone,
+  testPlaces,
   trialByDensity,
   trialBySettlement,
   USUAL_GRAINS,

@@ -324,6 +324,7 @@ describe('the demo', () => {
       ['Cheese vault', 'Colmena Baja', false],
       ['Seed store', 'Loma Clara', false],
       ['Chapel porch', 'Vado Hondo', false],
+      ['Reading room', 'Casa Larga', true],
     ]);
     expect(jobs[0]!.summary.dig).toBeGreaterThan(100);
   });

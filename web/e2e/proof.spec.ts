@@ -55,6 +55,7 @@ test('three sand cones: one fails, is reworked, retested and released by name; k
   await side(page).getByLabel('Laid on').selectOption('sound');
   await side(page).getByRole('button', { name: 'Log it as laid' }).click();
   await expect(lift(page, 1)).toHaveAttribute('data-state', 'laid');
+  await expect(page.locator('[data-test-places="1"] path')).not.toHaveCount(0);
 
   // Weighings that leave no hole are named; those of the worked example make 1.927.
   const good = {
@@ -82,6 +83,7 @@ test('three sand cones: one fails, is reworked, retested and released by name; k
   await side(page).getByLabel('Released by').fill('Eng. Sol');
   await side(page).getByRole('button', { name: 'Release it' }).click();
   await expect(lift(page, 1)).toHaveAttribute('data-state', 'released');
+  await expect(page.locator('[data-test-places="2"]')).toHaveCount(1);
 
   // What was logged is no part of the plan: undo does not reach it.
   await saved(page);

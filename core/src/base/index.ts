@@ -5,6 +5,7 @@ export * from './compactors.ts';
 export * from './density.ts';
 export * from './lifts.ts';
 export * from './pace.ts';
+export * from './places.ts';
 export * from './proctor.ts';
 export * from './replace.ts';
 export * from './trial.ts';

@@ -1,8 +1,10 @@
 /** Worked examples by hand, published compaction tests, and slow twins. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Polygon } from '../geometry/index.ts';
 import { compactionOf, dryOf, sandCone, waterToAdd } from './density.ts';
 import { compactingTime, stripsAcross } from './pace.ts';
+import { testPlaces } from './places.ts';
 import { densityAt, type Proctor, proctor, zeroAirVoids } from './proctor.ts';
 import { replacementUnder, spreadStress } from './replace.ts';
 import { trialByDensity, trialBySettlement } from './trial.ts';
@@ -205,5 +207,32 @@ describe('time to compact', () => {
     expect(stripsAcross(0.5, 0.5, 0.1)).toBe(1);
     expect(stripsAcross(0.51, 0.5, 0.1)).toBe(2);
     expect(stripsAcross(0.3, 0.5, 0.1)).toBe(1);
+  });
+});
+
+describe('places to test', () => {
+  const L: Polygon[] = [
+    [0, 0, 10, 0, 10, 1, 0, 1],
+    [0, 1, 1, 1, 1, 8, 0, 8],
+  ];
+  const inside = (p: Polygon, x: number, y: number) => x > p[0]! && x < p[2]! && y > p[1]! && y < p[5]!;
+  it('lie within what the lift covers, apart from each other, and elsewhere on the next lift', () => {
+    for (const count of [1, 2, 3, 5, 8]) {
+      const places = testPlaces(L, count, 1);
+      expect(places).toHaveLength(count);
+      for (const [x, y] of places) expect(L.some((piece) => inside(piece, x, y))).toBe(true);
+      const nearest = Math.min(
+        ...places.flatMap(([x, y], i) => places.slice(i + 1).map(([u, v]) => Math.hypot(x - u, y - v))),
+      );
+      // Sixteen metres of trench shared out: never nearer than half an even share.
+      expect(nearest).toBeGreaterThan(16 / count / 2);
+      const [first] = places;
+      const [above] = testPlaces(L, count, 2);
+      expect(Math.hypot(first![0] - above![0], first![1] - above![1])).toBeGreaterThan(1);
+    }
+  });
+  it('are none where nothing is laid or nothing asked', () => {
+    expect(testPlaces([], 3, 1)).toEqual([]);
+    expect(testPlaces(L, 0, 1)).toEqual([]);
   });
 });

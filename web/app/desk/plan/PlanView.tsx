@@ -39,6 +39,7 @@ const digLayers = () => import('../../stages/dig/layers.ts');
 const DepthLayer = later(digLayers, 'DepthLayer');
 const DepthLegend = later(digLayers, 'DepthLegend');
 const OrderLayer = later(digLayers, 'OrderLayer');
+const TestPlaces = later(() => import('../../stages/base/proof/index.ts'), 'TestPlaces');
 const SetoutLayer = later(() => import('../../stages/setout/index.ts'), 'SetoutLayer');
 
 const STILL: Zoom = { k: 1, x: 0, y: 0 };
@@ -256,6 +257,7 @@ export function PlanView({ section }: { section: Section | null }) {
               {site && <SiteLayer view={view} hold={hold} />}
               <Suspense fallback={null}>
                 {stage === 'setout' && <SetoutLayer view={view} />}
+                {stage === 'base' && <TestPlaces view={view} />}
                 {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
               </Suspense>
               <PickedDimensions view={view} element={pickedElement} />

@@ -140,6 +140,7 @@ export const proof = {
     chart: 'Laboratory test: dry density by moisture',
     noLab: 'No laboratory test of this bed is logged: enter its points on the right.',
     noAir: 'no air',
+    places: 'Where to test lift {{lift}}',
     wanted: '{{share}} of maximum',
   },
   baseSheet: {

@@ -144,6 +144,7 @@ export const proof: Words<typeof english> = {
     chart: 'Ensayo de laboratorio: densidad seca según humedad',
     noLab: 'No hay ensayo de laboratorio de esta cama: anote sus puntos a la derecha.',
     noAir: 'sin aire',
+    places: 'Dónde ensayar la capa {{lift}}',
     wanted: '{{share}} de la máxima',
   },
   baseSheet: {

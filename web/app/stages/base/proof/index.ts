@@ -5,3 +5,4 @@ export { LayerProof } from './LayerProof.tsx';
 export { LiftCards } from './LiftCards.tsx';
 export { ProofChart } from './ProofChart.tsx';
 export { SoftBottom } from './SoftBottom.tsx';
+export { TestPlaces } from './TestPlaces.tsx';
