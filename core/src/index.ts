@@ -20,6 +20,7 @@ export {
   proctor,
   replacementUnder,
   sandCone,
+  stoneFootingLifts,
   testPlaces,
   trialByDensity,
   trialBySettlement,

@@ -2,6 +2,7 @@
 
 import { COMPACTORS, type CompactorId } from '../catalogue/compactors.ts';
 import { layerValues } from '../plan/beds.ts';
+import { newLayer } from '../plan/blank.ts';
 import type { BedLayer } from '../plan/schema.ts';
 
 export interface Lifts {
@@ -60,3 +61,10 @@ export function liftsOf(layer: BedLayer): Lifts | null {
     unsuited,
   };
 }
+
+/**
+ * Lifts of a stone footing's own stone: crushed stone under the plate a new layer starts with, typical.
+ * @param thickness compacted, m
+ */
+export const stoneFootingLifts = (thickness: number): Lifts =>
+  liftsOf({ ...newLayer('crushed', [], 'metric'), thickness })!;

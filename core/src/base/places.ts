@@ -20,7 +20,7 @@ function within(piece: Polygon, step: number): Point[] {
 }
 
 /**
- * Places for the tests of one lift, each as far from the others as they go (farthest point first).
+ * Places for the tests of one lift: each as far from the others as they go, then drawn in from the ends.
  * @param pieces convex, that do not overlap, flat [x, y, …]
  * @param count of tests; no more places than there is room for
  * @param lift 1 the lowest: another lift begins elsewhere
@@ -43,5 +43,22 @@ export function testPlaces(pieces: readonly Polygon[], count: number, lift: numb
       away[i] = Math.min(away[i]!, Math.hypot(x - next[0], y - next[1]));
     });
   }
-  return out;
+  return drawnIn(out, candidates);
+}
+
+/** Position in a list of what lies nearest to a place. */
+const nearest = (list: readonly Point[], [x, y]: Point): number => {
+  const away = ([u, v]: Point) => Math.hypot(u - x, v - y);
+  return list.reduce((best, point, i) => (away(point) < away(list[best]!) ? i : best), 0);
+};
+
+/** Places brought in from the ends: halfway to the middle of what lies nearest to each, on a candidate still. */
+function drawnIn(places: readonly Point[], candidates: readonly Point[]): Point[] {
+  const cells = places.map((): Point[] => []);
+  for (const candidate of candidates) cells[nearest(places, candidate)]!.push(candidate);
+  return places.map(([x, y], i) => {
+    const cell = cells[i]!;
+    const mean = (axis: 0 | 1) => cell.reduce((sum, point) => sum + point[axis], 0) / cell.length;
+    return cell[nearest(cell, [(x + mean(0)) / 2, (y + mean(1)) / 2])]!;
+  });
 }

@@ -1,6 +1,7 @@
 /** Elements founded and dug by their own kind: worked examples, each by hand. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { stoneFootingLifts } from '../base/index.ts';
 import { validatePlan } from '../door/validate.ts';
 import { newUnderpin } from '../plan/blank.ts';
 import type { Element, Underpin } from '../plan/elements.ts';
@@ -333,6 +334,13 @@ describe('a stone footing', () => {
     expect(takeoff.stone.volume).toBeCloseTo(10 * 0.5 * 0.7, 9);
     expect(takeoff.concrete.neat).toBeCloseTo(10 * 0.3 * 0.4, 9);
     expect(takeoff.lean.volume).toBe(0);
+    // 0.70 under a plate that manages 0.20: four of 0.175, spread 0.21.
+    const lifts = stoneFootingLifts(0.7);
+    expect([lifts.count, lifts.thickness, lifts.loose]).toEqual([
+      4,
+      expect.closeTo(0.175, 9),
+      expect.closeTo(0.21, 9),
+    ]);
   });
 });
 

@@ -5,6 +5,7 @@ import {
   fallOf,
   longSection,
   type Plan,
+  stoneFootingLifts,
   stringsOf,
   type Takeoff,
 } from '@cimiento/core';
@@ -231,8 +232,23 @@ function layerLine(laid: LayerTakeoff, top: number, t: Say, format: Format): str
 function bedLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
   const named = (ids: readonly string[]) =>
     plan.elements.flatMap((e) => (ids.includes(e.id) ? [e.name] : [])).join(', ');
+  const own = takeoff.elements.flatMap(({ element, live }) => {
+    if (!live || element.kind !== 'strip' || element.use !== 'stone') return [];
+    const lifts = stoneFootingLifts(element.thickness);
+    const size = (v: number) => format.text(v, 'size');
+    return [
+      t('sheet.stoneFooting', {
+        name: element.name,
+        count: lifts.count,
+        lift: size(lifts.thickness),
+        loose: size(lifts.loose),
+        passes: lifts.passes.join('–'),
+      }),
+    ];
+  });
   const bare = takeoff.elements.filter((e) => e.live && e.bed === null && e.decision !== null);
   return [
+    ...own,
     ...takeoff.beds.flatMap(({ bed, elements, layers, cloth }) => {
       if (elements.length === 0) return [];
       let top = 0;

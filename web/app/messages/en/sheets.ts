@@ -37,6 +37,10 @@ export const sheets = {
     sides: 'Sides',
     decides: 'Decides',
     layers: 'Layers, bottom up',
+    stoneFooting_one:
+      '{{name}}, its own stone: {{count}} lift of {{lift}} (spread {{loose}}), {{passes}} passes of a 90–150 kg plate, typical',
+    stoneFooting_other:
+      '{{name}}, its own stone: {{count}} lifts of {{lift}} (spread {{loose}}), {{passes}} passes of a 90–150 kg plate, typical',
     loads: 'Loads',
     orders: 'Orders',
     bedLine: '{{bed}} under {{names}}, from formation up:',

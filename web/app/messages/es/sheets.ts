@@ -40,6 +40,10 @@ export const sheets: Words<typeof english> = {
     sides: 'Talud',
     decides: 'Decide',
     layers: 'Capas, de abajo arriba',
+    stoneFooting_one:
+      '{{name}}, su piedra: {{count}} capa de {{lift}} (suelta {{loose}}), {{passes}} pasadas de plancha de 90–150 kg, típico',
+    stoneFooting_other:
+      '{{name}}, su piedra: {{count}} capas de {{lift}} (suelta {{loose}}), {{passes}} pasadas de plancha de 90–150 kg, típico',
     loads: 'Viajes',
     orders: 'Pedidos',
     bedLine: '{{bed}} bajo {{names}}, del fondo hacia arriba:',

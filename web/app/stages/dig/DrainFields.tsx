@@ -1,6 +1,6 @@
 /** A drain: where it lets go, its fall, its pipe and the stone round it; a stone footing: pipe and beam. */
 import { Box } from '@chakra-ui/react';
-import { fallOf, OUTLETS, type Strip, startOf } from '@cimiento/core';
+import { fallOf, OUTLETS, type Strip, startOf, stoneFootingLifts } from '@cimiento/core';
 import { useConcreteInstead } from '../../desk/ask/whatif.ts';
 import { useDesk } from '../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
@@ -136,6 +136,8 @@ function InConcrete({ index }: { index: number }) {
 
 export function StoneFields(own: Own<Strip>) {
   const { t } = useTranslation();
+  const format = useFormat();
+  const lifts = stoneFootingLifts(own.element.thickness);
   const put = usePut(own);
   const system = useDesk((desk) => desk.plan.system);
   const path = pathOf(own);
@@ -163,6 +165,11 @@ export function StoneFields(own: Own<Strip>) {
       )}
       <PlanField hint={t('dig.fallHint')} path={`${path}/fall`} />
       <Pipe {...own} />
+      <Fact
+        label={t('base.lifts')}
+        note={t('stoneFooting.lifts', { passes: lifts.passes.join('–') })}
+        value={`${lifts.count} × ${format.text(lifts.thickness, 'size')}`}
+      />
       <InConcrete index={own.index} />
       <Small>{t('stoneFooting.note')}</Small>
     </>

@@ -30,9 +30,11 @@ export function LiftCards({ index }: { index: number }) {
       aside={t('proof.liftsAside', { count: info.cards.length })}
     >
       {info.cards.length > 0 && (
-        <SheetLink href={`/jobs/${jobId}/base-sheet.pdf`} icon={<Printer size={15} aria-hidden />}>
-          {t('baseSheet.print')}
-        </SheetLink>
+        <Button asChild>
+          <SheetLink href={`/jobs/${jobId}/base-sheet.pdf`} icon={<Printer size={15} aria-hidden />}>
+            {t('baseSheet.print')}
+          </SheetLink>
+        </Button>
       )}
       {info.cards.length === 0 && <Small>{t('proof.noLifts')}</Small>}
       {info.cards.toReversed().map((card) => (
