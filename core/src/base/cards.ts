@@ -6,8 +6,8 @@
 import { type Facts, type LiftRecord, layerKey, liftKey } from '../log/index.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { Bed, BedLayer } from '../plan/schema.ts';
-import { compactionOf, dryOf, sandCone, waterToAdd } from './density.ts';
-import { liftsOf } from './lifts.ts';
+import { compactionOf, dryFound, waterToAdd } from './density.ts';
+import { type Lifts, liftsOf } from './lifts.ts';
 import { type ProctorResult, proctor, zeroAirVoids } from './proctor.ts';
 
 /** Specific gravity of grains where nobody measured it: quartz and most crushed stone, typical. */
@@ -38,14 +38,12 @@ export interface LiftCard {
   readonly loose: number;
   readonly bottom: number;
   readonly top: number;
-  /** Compacted, m³; in plan, m². */
-  readonly volume: number;
-  readonly area: number;
+  /** Of its compactor: low, typical, high. */
+  readonly passes: Lifts['passes'];
   /** Tests the specification asks of it; 0 when it asks none. */
   readonly wanted: number;
   readonly laid: Extract<LiftRecord, { kind: 'laid' }> | null;
   readonly tests: readonly LiftTest[];
-  readonly reworks: readonly Extract<LiftRecord, { kind: 'rework' }>[];
   readonly release: Extract<LiftRecord, { kind: 'release' }> | null;
   readonly state: LiftState;
   /** Water to add to the lift as it came, kg; less than nought: it must dry. Null when one of both is not known. */
@@ -61,10 +59,8 @@ export const labOf = (facts: Facts, bed: string, layer: string): ProctorResult |
 };
 
 /** Maximum dry density a layer is held against, kg/m³: the laboratory's, else the one typed. */
-export function maximumOf(facts: Facts, bed: string, layer: BedLayer): number | null {
-  const lab = labOf(facts, bed, layer.id);
-  return lab?.ok ? lab.maximum : (layer.target?.maximum ?? null);
-}
+export const maximumBy = (lab: ProctorResult | null, { target }: BedLayer): number | null =>
+  lab?.ok ? lab.maximum : (target?.maximum ?? null);
 
 function tested(
   record: Extract<LiftRecord, { kind: 'density' }>,
@@ -73,12 +69,12 @@ function tested(
   grains: number,
   laid: boolean,
 ): LiftTest {
-  const { wet, moisture, cone } = record.value!;
-  const weighed = cone ? sandCone({ ...cone, moisture }) : null;
-  const dry = cone ? (weighed?.dry ?? 0) : dryOf(wet, moisture);
+  const { moisture } = record.value!;
+  const found = dryFound(record.value!);
+  const dry = found ?? 0;
   const fault = !laid
     ? 'notLaid'
-    : cone && !weighed
+    : found === null
       ? 'noHole'
       : dry > zeroAirVoids(moisture, grains)
         ? 'overAir'
@@ -148,7 +144,7 @@ export function liftCards({ id, bed, layers }: LaidBed, facts: Facts): LiftCard[
     const lifts = liftsOf(layer);
     if (!lifts) continue;
     const lab = labOf(facts, bed.id, layer.id);
-    const maximum = maximumOf(facts, bed.id, layer);
+    const maximum = maximumBy(lab, layer);
     const grains = facts.lab.get(layerKey(bed.id, layer.id))?.grains ?? USUAL_GRAINS;
     const { target } = layer;
     const wanted = target ? Math.max(1, Math.ceil(area / target.area - 1e-9)) : 0;
@@ -174,12 +170,10 @@ export function liftCards({ id, bed, layers }: LaidBed, facts: Facts): LiftCard[
         loose: lifts.loose,
         bottom: bottom + i * lifts.thickness,
         top: bottom + (i + 1) * lifts.thickness,
-        volume: volume / lifts.count,
-        area,
+        passes: lifts.passes,
         wanted,
         laid,
         tests: [...tests.values()],
-        reworks: events.filter((event) => event.kind === 'rework'),
         release: events.filter((event) => event.kind === 'release').at(-1) ?? null,
         state,
         water:

@@ -1,5 +1,7 @@
 /** How dense a lift came out: sand cone, gauge, and what that is of the laboratory's maximum. */
 
+import type { RecordValue } from '../log/index.ts';
+
 export interface SandCone {
   /** Jar and sand before and after, kg; what the cone and its plate hold, kg. */
   readonly before: number;
@@ -38,6 +40,11 @@ export function sandCone(test: SandCone): (Measured & { readonly hole: number })
   if (hole <= 0) return null;
   const wet = test.soil / hole;
   return { hole, wet, dry: dryOf(wet, test.moisture) };
+}
+
+/** Dry density a logged test found, kg/m³; null when its weighings leave no hole. */
+export function dryFound({ wet, moisture, cone }: RecordValue<'density'>): number | null {
+  return cone ? (sandCone({ ...cone, moisture })?.dry ?? null) : dryOf(wet, moisture);
 }
 
 /** Share of the laboratory's maximum dry density. */

@@ -25,10 +25,6 @@ export interface Lifts {
 export const usualLift = (compactor: CompactorId, cohesive: boolean): readonly [number, number] =>
   (cohesive ? COMPACTORS[compactor].cohesive : null) ?? COMPACTORS[compactor].granular;
 
-/** Passes a layer's compactor takes at its usual lift: low, typical, high; none for what is only laid. */
-export const liftPasses = ({ compactor }: BedLayer): readonly number[] =>
-  compactor === null ? [] : COMPACTORS[compactor].passes;
-
 /**
  * n = ⌈T/t_max⌉ equal lifts of T/n, t_max the least of the specification's and what the compactor
  * manages: as a trial has shown, else as the catalogue says.

@@ -6,7 +6,7 @@ type Point = readonly [number, number];
 /** Candidates looked over for every place wanted. */
 const FOR_EACH = 24;
 /** Kept off the sides, as a share of the distance between candidates. */
-const OFF = 0.5;
+const OFF = 0.1;
 
 /** Points of a square grid inside a convex piece. */
 function within(piece: Polygon, step: number): Point[] {
@@ -15,7 +15,7 @@ function within(piece: Polygon, step: number): Point[] {
   const out: Point[] = [];
   for (let x = box.x0 + step / 2; x < box.x1; x += step)
     for (let y = box.y0 + step / 2; y < box.y1; y += step)
-      if (sides.every((side) => evaluate(side, x, y) <= -step * OFF * 0.2)) out.push([x, y]);
+      if (sides.every((side) => evaluate(side, x, y) <= -step * OFF)) out.push([x, y]);
   return out;
 }
 

@@ -9,6 +9,7 @@ import { bedOf } from '../plan/beds.ts';
 import type { Element, Raft } from '../plan/elements.ts';
 import { isRun, oldWallOf } from '../plan/forms.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
+import { boardReach } from '../pour/boards.ts';
 import { type FootingPiece, goesToFaces } from '../pour/index.ts';
 import { castOf } from '../pour/kinds.ts';
 import { middleOf, roomOf, segmentsOf, shapeOf, sizesOf } from '../setout/index.ts';
@@ -135,8 +136,9 @@ function boardBoxes(
   z1: number,
 ): SectionBox[] {
   if (!boards || boards.zone === 'whole') return [];
-  const { thickness, width, zone } = boards;
-  const [out, inward] = zone === 'apron' ? [width, 0] : [0, Math.min(width, (s1 - s0) / 2)];
+  const { thickness } = boards;
+  const [out, in_] = boardReach(boards);
+  const inward = Math.min(in_, (s1 - s0) / 2);
   const across = [[s0 - out, s0 + inward] as const, [s1 - inward, s1 + out] as const];
   return across.map(([from, to]) => ({ element, what: 'floor', s0: from, s1: to, z0: z1 - thickness, z1 }));
 }

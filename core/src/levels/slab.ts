@@ -30,8 +30,6 @@ export const isFloorSlab = (element: Element): element is Raft =>
 export interface SlabLevels {
   /** Of its middle, where it falls. */
   readonly top: number;
-  /** From the high edge to the low one. */
-  readonly drop: number;
   /** Of the concrete, under its turned-down edge when it has one. */
   readonly underside: number;
   /** Layers of the floor that lie between the slab and the bed, and their thickness, m. */
@@ -70,11 +68,9 @@ export function slabOnFloor(plan: Plan, element: Raft): SlabLevels | null {
     ...boardLayer(element),
     ...(own ? stack.layers.slice(slab + 1).map(({ layer }) => layer) : []),
   ];
-  const drop = crossfallDrop(element);
-  const top = (own ? own.top : stack.underside) - drop / 2;
+  const top = (own ? own.top : stack.underside) - crossfallDrop(element) / 2;
   return {
     top,
-    drop,
     underside: top - element.thickness - (element.edge?.depth ?? 0),
     under,
     below: under.reduce((sum, layer) => sum + layer.thickness, 0),
@@ -140,8 +136,11 @@ export const reachUnder = (
     climate,
   );
 
+const board = (thickness: number): FrostLayer[] =>
+  thickness > 0 ? [dryLayer(thickness, BOARD.conductivity, BOARD.heat)] : [];
+
 const floorLayer = ({ material, thickness }: FloorLayer): FrostLayer[] => {
-  if (material === 'insulation') return [dryLayer(thickness, BOARD.conductivity, BOARD.heat)];
+  if (material === 'insulation') return board(thickness);
   if (material === 'membrane') return [];
   if (material === 'sand') return [grained(thickness, 'sand')];
   if (material === 'stone') return [grained(thickness, 'gravel')];
@@ -184,14 +183,14 @@ function sideFrost(
 /** A place of a slab: concrete there and boards let into the bed. */
 interface Place {
   readonly concrete: number;
-  readonly let: number;
+  readonly letIn: number;
 }
 
 /** The middle of a slab, and its edge where it is another: turned down, or on boards of its own. */
 function placesOf({ thickness, edge, boards }: Raft): Place[] {
   const own = boards?.zone === 'edge' ? boards.thickness : 0;
-  const middle = { concrete: thickness, let: 0 };
-  return edge || own > 0 ? [middle, { concrete: thickness + (edge?.depth ?? 0), let: own }] : [middle];
+  const middle = { concrete: thickness, letIn: 0 };
+  return edge || own > 0 ? [middle, { concrete: thickness + (edge?.depth ?? 0), letIn: own }] : [middle];
 }
 
 /**
@@ -214,12 +213,10 @@ export function slabFrost(
   const { climate } = frost;
   const bed = bedOf(plan, element);
   const own = slab.under.flatMap(floorLayer);
-  const board = (thickness: number) =>
-    thickness > 0 ? [dryLayer(thickness, BOARD.conductivity, BOARD.heat)] : [];
   const places = placesOf(element).map((place) => {
     const reachWith = (more: number): number =>
       climate
-        ? reachUnder(place.concrete, [...board(more), ...own, ...board(place.let)], bedKind(bed), climate)
+        ? reachUnder(place.concrete, [...board(more), ...own, ...board(place.letIn)], bedKind(bed), climate)
         : frost.depth!;
     const reach = reachWith(0);
     const over = place.concrete + slab.below;

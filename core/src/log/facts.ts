@@ -10,7 +10,7 @@ export interface Facts {
   readonly lab: ReadonlyMap<string, RecordValue<'lab'>>;
   readonly trials: ReadonlyMap<string, readonly RecordValue<'trial'>[]>;
   /** Bottoms as they were last found, by element. */
-  readonly bottoms: ReadonlyMap<string, Extract<SiteRecord, { kind: 'bottom' }>>;
+  readonly bottoms: ReadonlyMap<string, RecordValue<'bottom'>>;
   /** What befell each lift, in the order of time, by `element/bed/layer/lift`. */
   readonly lifts: ReadonlyMap<string, readonly LiftRecord[]>;
   /** The last distance taped between two corners, whichever way round. */
@@ -32,10 +32,24 @@ export const liftKey = (
 export const layerKey = (bed: string, layer: string): string => `${bed}/${layer}`;
 
 const isOfLift = (record: SiteRecord): record is LiftRecord =>
-  record.kind === 'laid' ||
-  record.kind === 'density' ||
-  record.kind === 'rework' ||
-  record.kind === 'release';
+  record.element !== null &&
+  record.value !== null &&
+  (record.kind === 'laid' ||
+    record.kind === 'density' ||
+    record.kind === 'rework' ||
+    record.kind === 'release');
+
+/** A list parted by a key, each part in the list's order. */
+function grouped<T>(list: readonly T[], keyOf: (one: T) => string): Map<string, T[]> {
+  const out = new Map<string, T[]>();
+  for (const one of list) {
+    const key = keyOf(one);
+    const known = out.get(key);
+    if (known) known.push(one);
+    else out.set(key, [one]);
+  }
+  return out;
+}
 
 /** In the order of time; those of one moment in the order of their ids, so that every reader has one. */
 export const inTime = (records: readonly SiteRecord[]): SiteRecord[] =>
@@ -79,8 +93,6 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
   const known = folded.get(records);
   if (known) return known;
   const stand = standing(records);
-  const dug = new Map<string, RecordValue<'dug'>[]>();
-  for (const day of valuesOf(stand, 'dug')) dug.set(day.machine, [...(dug.get(day.machine) ?? []), day]);
   const taped = new Map<string, RecordValue<'taped'>>();
   for (const line of valuesOf(stand, 'taped')) taped.set([line.from, line.to].sort().join('\n'), line);
   const laidBare = new Set<string>();
@@ -90,28 +102,17 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
   }
   const lab = new Map<string, RecordValue<'lab'>>();
   for (const test of valuesOf(stand, 'lab')) lab.set(layerKey(test.bed, test.layer), test);
-  const trials = new Map<string, RecordValue<'trial'>[]>();
-  for (const trial of valuesOf(stand, 'trial')) {
-    const key = layerKey(trial.bed, trial.layer);
-    trials.set(key, [...(trials.get(key) ?? []), trial]);
-  }
-  const bottoms = new Map<string, Extract<SiteRecord, { kind: 'bottom' }>>();
-  const lifts = new Map<string, LiftRecord[]>();
-  for (const record of stand) {
-    if (record.element === null || record.value === null) continue;
-    if (record.kind === 'bottom') bottoms.set(record.element, record);
-    if (!isOfLift(record)) continue;
-    const key = liftKey(record.element, record.value!);
-    lifts.set(key, [...(lifts.get(key) ?? []), record]);
-  }
+  const bottoms = new Map<string, RecordValue<'bottom'>>();
+  for (const { kind, element, value } of stand)
+    if (kind === 'bottom' && element !== null && value !== null) bottoms.set(element, value);
   const frozen = valuesOf(stand, 'frozen').at(-1) ?? null;
   const facts: Facts = {
-    dug,
+    dug: grouped(valuesOf(stand, 'dug'), (day) => day.machine),
     handDug: valuesOf(stand, 'handDug'),
     lab,
-    trials,
+    trials: grouped(valuesOf(stand, 'trial'), ({ bed, layer }) => layerKey(bed, layer)),
     bottoms,
-    lifts,
+    lifts: grouped(stand.filter(isOfLift), ({ element, value }) => liftKey(element!, value!)),
     taped: [...taped.values()],
     frozen: frozen && frozen.depth > 0 ? frozen : null,
     laidBare,

@@ -4,11 +4,15 @@ import { area, type Polygon } from '../geometry/index.ts';
 import type { Raft } from '../plan/elements.ts';
 import { outlinePieces } from '../setout/index.ts';
 
+/** How far boards along an edge reach out past it and in under it, m. */
+export const boardReach = ({ zone, width }: NonNullable<Raft['boards']>): readonly [number, number] =>
+  zone === 'apron' ? [width, 0] : [0, width];
+
 /** Convex pieces that do not overlap; none where there are no boards. */
 export function boardPieces({ outline, boards }: Raft): Polygon[] {
   if (!boards) return [];
   if (boards.zone === 'whole') return outlinePieces(outline, 0);
-  const [out, inward] = boards.zone === 'apron' ? [boards.width, 0] : [0, boards.width];
+  const [out, inward] = boardReach(boards);
   return framePieces(outline, out, inward).map(({ plan }) => plan);
 }
 

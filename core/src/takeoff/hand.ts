@@ -69,36 +69,33 @@ export function handDugElements(
   soils: readonly Soil[],
   rate: number,
 ): HandDug[] {
+  const own = elements.filter((e) => e.live && e.element.hand && e.volume > 0);
+  if (own.length === 0) return [];
   const pours = poursOf(
     plan,
     elements.map((e) => e.concrete),
   );
-  return elements
-    .filter((e) => e.live && e.element.hand && e.volume > 0)
-    .map((e): HandDug => {
-      const loose = e.bySoil.reduce(
-        (sum, bank, i) => sum + bank * (1 + (soils[i]?.swell ?? COMMON_SWELL)),
-        0,
-      );
-      const staged = e.depth > THROW;
-      const distance = toHeap(plan, e);
-      const trips = Math.ceil(loose / BARROW.body - 1e-9);
-      return {
-        id: e.id,
-        bank: e.volume,
-        loose,
-        hours: (loose / rate) * (staged ? STAGED : 1),
-        staged,
-        blocks: sharing(e, elements),
-        pours: pours
-          .filter((pour) => pour.elements.includes(e.id))
-          .map(({ id, name, kind }) => ({ id, name, kind })),
-        barrow:
-          distance === null
-            ? null
-            : { trips, distance, hours: (trips * ((2 * distance) / BARROW.walk + BARROW.load)) / 60 },
-      };
-    });
+  return own.map((e): HandDug => {
+    const loose = e.bySoil.reduce((sum, bank, i) => sum + bank * (1 + (soils[i]?.swell ?? COMMON_SWELL)), 0);
+    const staged = e.depth > THROW;
+    const distance = toHeap(plan, e);
+    const trips = Math.ceil(loose / BARROW.body - 1e-9);
+    return {
+      id: e.id,
+      bank: e.volume,
+      loose,
+      hours: (loose / rate) * (staged ? STAGED : 1),
+      staged,
+      blocks: sharing(e, elements),
+      pours: pours
+        .filter((pour) => pour.elements.includes(e.id))
+        .map(({ id, name, kind }) => ({ id, name, kind })),
+      barrow:
+        distance === null
+          ? null
+          : { trips, distance, hours: (trips * ((2 * distance) / BARROW.walk + BARROW.load)) / 60 },
+    };
+  });
 }
 
 /** Silt scraped off the bottom of a drain before stone goes in: m³ as it lies, and person-hours. */

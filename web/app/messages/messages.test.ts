@@ -22,6 +22,7 @@ import { describe, expect, it } from 'vitest';
 import { STAGES } from '../desk/stages.ts';
 import { makeFormat } from '../parts/format.tsx';
 import { cautionText, problemText } from '../parts/words.ts';
+import { DEMOS } from '../server/jobs.server.ts';
 import { en } from './en.ts';
 import { es } from './es.ts';
 import { makeI18n } from './i18n.ts';
@@ -114,15 +115,7 @@ describe('messages', () => {
 });
 
 describe('what the core says', () => {
-  const plans = [
-    'honey-house',
-    'bell-frame',
-    'drying-barn',
-    'cheese-vault',
-    'seed-store',
-    'chapel-porch',
-    'reading-room',
-  ].map((name): Plan => {
+  const plans = DEMOS.map((name): Plan => {
     const read = readPlan(readFileSync(join(import.meta.dirname, `../../../demo/${name}.json`), 'utf8'));
     if (!read.ok) throw new Error(name);
     return read.plan;

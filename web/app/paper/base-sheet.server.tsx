@@ -1,5 +1,5 @@
 /** The base sheet: every lift with its levels and passes, what was laid, tested and released of it. */
-import { compute, type LiftCard, labOf, liftPasses, type Takeoff } from '@cimiento/core';
+import { compute, type LiftCard, labOf, type Takeoff } from '@cimiento/core';
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import type { Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
@@ -48,7 +48,7 @@ function Lift({ of, card, t, format }: { of: Live; card: LiftCard; t: Say; forma
     fromString: format.text(of.string.level - card.top, 'length'),
     thick: `${format.text(card.thickness, 'size')} / ${format.text(card.loose, 'size')}`,
     passes: card.layer.compactor
-      ? `${liftPasses(card.layer).join('–')} · ${compactorText(t, card.layer.compactor)}`
+      ? `${card.passes.join('–')} · ${compactorText(t, card.layer.compactor)}`
       : '–',
     tests: testsText(t, format, card),
     stands: standsText(t, card),

@@ -8,6 +8,7 @@ import { en } from '../messages/en.ts';
 import { es } from '../messages/es.ts';
 import { makeI18n } from '../messages/i18n.ts';
 import { wordsOf } from '../messages/useTranslation.ts';
+import { DEMOS } from '../server/jobs.server.ts';
 import { changeText } from './changes.ts';
 import { makeFormat } from './format.tsx';
 
@@ -57,19 +58,7 @@ describe('a change in words', () => {
   });
 
   it('shows no pointer, key or id of any plan turned into any other, in both languages', () => {
-    const plans = [
-      ...[
-        'honey-house',
-        'bell-frame',
-        'drying-barn',
-        'cheese-vault',
-        'seed-store',
-        'chapel-porch',
-        'reading-room',
-      ].map(demo),
-      blankPlan('x', 'metric'),
-      blankPlan('x', 'imperial'),
-    ];
+    const plans = [...DEMOS.map(demo), blankPlan('x', 'metric'), blankPlan('x', 'imperial')];
     for (const lang of ['en', 'es'] as const) {
       const { t, format } = words(lang);
       for (const from of plans)

@@ -1,5 +1,5 @@
 /** A record in words: what it is of, and what was seen or done; of one that takes another back, which. */
-import { dryOf, type Plan, RECORD_KINDS, type SiteRecord, sandCone } from '@cimiento/core';
+import { dryFound, type Plan, RECORD_KINDS, type SiteRecord } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
 import type { Format } from './format.tsx';
 import { layerName } from './words.ts';
@@ -89,12 +89,11 @@ function valueText(t: Say, format: Format, plan: Plan, record: SiteRecord): stri
       return [what, reason].filter(Boolean).join(': ');
     }
     case 'density': {
-      const { moisture, cone, wet } = record.value!;
-      const dry = cone ? sandCone({ ...cone, moisture })?.dry : dryOf(wet, moisture);
+      const dry = dryFound(record.value!);
       return t('record.densityValue', {
         ...liftOf(t, plan, record.value!),
-        dry: dry === undefined ? '?' : format.text(dry, 'density'),
-        moisture: format.text(moisture, 'percent'),
+        dry: dry === null ? '?' : format.text(dry, 'density'),
+        moisture: format.text(record.value!.moisture, 'percent'),
       });
     }
     case 'rework':

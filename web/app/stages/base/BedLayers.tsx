@@ -3,7 +3,6 @@ import { Box, Flex } from '@chakra-ui/react';
 import {
   BED_MATERIAL_IDS,
   type Bed,
-  type BedLayer,
   type BedMaterialId,
   COMPACTOR_IDS,
   COMPACTORS,
@@ -20,6 +19,7 @@ import { Choice, TextField } from '../../parts/TextField.tsx';
 import { compactorText, layerName } from '../../parts/words.ts';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { addLayer, moveLayer, setMaterial, setProven } from './beds.ts';
+import { type OwnLayer, usePut } from './ownLayer.ts';
 
 type BedTakeoff = Takeoff['beds'][number];
 type LayerTakeoff = BedTakeoff['layers'][number];
@@ -32,24 +32,7 @@ export function Layers({ bed, index, laid }: { bed: Bed; index: number; laid: Be
     .toReversed();
 }
 
-interface Own {
-  readonly bed: Bed;
-  readonly bedIndex: number;
-  readonly layer: BedLayer;
-  readonly at: number;
-}
-
-/** Changes a layer that is still there. */
-function usePut({ bedIndex, at }: Own) {
-  const store = useDeskStore();
-  return (change: (layer: BedLayer) => void, key?: string) =>
-    store.getState().edit((d) => {
-      const target = d.beds[bedIndex]?.layers[at];
-      if (target) change(target);
-    }, key);
-}
-
-function Layer({ laid, ...own }: Own & { laid: LayerTakeoff | undefined }) {
+function Layer({ laid, ...own }: OwnLayer & { laid: LayerTakeoff | undefined }) {
   const { t } = useTranslation();
   const format = useFormat();
   const { bed, bedIndex, layer, at } = own;
@@ -78,7 +61,7 @@ function Layer({ laid, ...own }: Own & { laid: LayerTakeoff | undefined }) {
 }
 
 /** What it is of, what for, and what it is ordered as. */
-function Kind(own: Own) {
+function Kind(own: OwnLayer) {
   const { t } = useTranslation();
   const store = useDeskStore();
   const put = usePut(own);
@@ -117,7 +100,7 @@ function Kind(own: Own) {
   );
 }
 
-function Compacting(own: Own) {
+function Compacting(own: OwnLayer) {
   const { t } = useTranslation();
   const put = usePut(own);
   const { bedIndex, layer, at } = own;
@@ -207,7 +190,7 @@ function Laid({ laid: { layer, volume, loose, mass, lifts } }: { laid: LayerTake
 }
 
 /** Values of the material: typical unless typed. */
-function Values({ bedIndex, layer, at }: Own) {
+function Values({ bedIndex, layer, at }: OwnLayer) {
   const { t } = useTranslation();
   const typical = layerValues({ ...layer, density: null, looseFactor: null, topSize: null });
   const path = `/beds/${bedIndex}/layers/${at}`;
@@ -224,7 +207,7 @@ function Values({ bedIndex, layer, at }: Own) {
 }
 
 /** Its place among the others. */
-function Place({ bed, bedIndex, layer, at }: Own) {
+function Place({ bed, bedIndex, layer, at }: OwnLayer) {
   const { t } = useTranslation();
   const { edit } = useDeskStore().getState();
   const name = layerName(t, layer);

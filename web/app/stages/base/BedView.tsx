@@ -14,6 +14,7 @@ import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { layerName } from '../../parts/words.ts';
 import { setThickness } from './beds.ts';
+import { LIFT_COLOURS } from './liftColours.ts';
 
 const words = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 12.5 } as const;
 
@@ -128,16 +129,6 @@ function Boxes({ live, y, left, right }: Sides) {
   );
 }
 
-/** Colours of how a lift stands; its word stands beside. */
-const LIFT_INKS = {
-  open: 'edge',
-  laid: 'ink',
-  failed: 'held',
-  reworked: 'earth',
-  passed: 'placed',
-  released: 'placed',
-  overridden: 'earth',
-} as const;
 /** Lower than this a lift has no room for its words, px. */
 const LEAST_LIFT = 13;
 
@@ -154,7 +145,13 @@ function LiftMarks({ live, y, left, right }: Sides) {
             strokeWidth={0.8}
             strokeDasharray="5 3"
           />
-          <rect x={right - 7} y={y(top)} width={7} height={y(bottom) - y(top)} fill={ink(LIFT_INKS[state])} />
+          <rect
+            x={right - 7}
+            y={y(top)}
+            width={7}
+            height={y(bottom) - y(top)}
+            fill={ink(LIFT_COLOURS[state])}
+          />
           {y(bottom) - y(top) > LEAST_LIFT && (
             <text
               x={left + 8}

@@ -8,6 +8,7 @@ import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { clockText } from '../../parts/clock.ts';
 import { Input, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice } from '../../parts/TextField.tsx';
@@ -22,9 +23,6 @@ const ROW = 24;
 const TOP = 22;
 
 export const FLEETS = Array.from({ length: 8 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) }));
-
-const clockText = (minutes: number) =>
-  `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
 
 export function TrucksView({ head }: { head: React.ReactNode }) {
   const { t } = useTranslation();

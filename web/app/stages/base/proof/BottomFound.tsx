@@ -1,9 +1,10 @@
 /** The bottom as it was found at formation, what to do with it, and when to trim it. */
-import { bottomAnswer, bottomKeeps, FEELS, WETNESSES } from '@cimiento/core';
+import { bottomAnswer, bottomKeeps, FEELS, minutesOf, WETNESSES } from '@cimiento/core';
 import { useState } from 'react';
 import { useLog } from '../../../desk/records.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { clockText } from '../../../parts/clock.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { useFormat } from '../../../parts/format.tsx';
 import { Choice, TextField } from '../../../parts/TextField.tsx';
@@ -23,29 +24,27 @@ export function BottomFound({ index }: { index: number }) {
   const [asLogged, setAsLogged] = useState(true);
   const [cover, setCover] = useState('');
   if (!info?.live) return null;
-  const found = facts.bottoms.get(info.id)?.value ?? null;
+  const found = facts.bottoms.get(info.id) ?? null;
+  const answer = found && bottomAnswer(found, info.softBottom);
   const keeps = found && info.bottomSoil ? bottomKeeps(info.bottomSoil, found.wet) : null;
-  const clock = CLOCK.exec(cover.trim());
-  // Hours after midnight of the day it is covered; before that, the day before.
-  const from =
-    clock && keeps !== null && Number.isFinite(keeps)
-      ? Number(clock[1]) + Number(clock[2]) / 60 - keeps
-      : null;
+  const ends = keeps !== null && keeps > 0 && Number.isFinite(keeps);
+  // Minutes after midnight of the day it is covered; less than nought: the day before.
+  const from = ends && CLOCK.test(cover.trim()) ? minutesOf(cover.trim()) - Math.round(60 * keeps) : null;
   return (
     <Panel fold="shut" title={t('proof.bottom')}>
-      {found && (
-        <Small fontSize="sm" data-answer={bottomAnswer(found, info.softBottom)}>
-          {t(`proof.answer.${bottomAnswer(found, info.softBottom)}`)}
+      {answer && (
+        <Small fontSize="sm" data-answer={answer}>
+          {t(`proof.answer.${answer}`)}
         </Small>
       )}
       {keeps !== null && keeps > 0 && (
         <Small>
-          {Number.isFinite(keeps)
+          {ends
             ? t('proof.keeps', { hours: format.text(keeps, 'hours', { decimals: 0 }) })
             : t('proof.keepsLong')}
         </Small>
       )}
-      {keeps !== null && keeps > 0 && Number.isFinite(keeps) && (
+      {ends && (
         <TextField
           label={t('proof.cover')}
           value={cover}
@@ -54,7 +53,7 @@ export function BottomFound({ index }: { index: number }) {
           onChange={(event) => setCover(event.target.value)}
         />
       )}
-      {from !== null && keeps! > 0 && (
+      {from !== null && (
         <Small fontSize="sm" data-not-before>
           {t(from < 0 ? 'proof.notBeforeDay' : 'proof.notBefore', { time: clockText(from) })}
         </Small>
@@ -78,12 +77,4 @@ export function BottomFound({ index }: { index: number }) {
       </Button>
     </Panel>
   );
-}
-
-const two = (value: number) => String(value).padStart(2, '0');
-
-/** Hours since midnight as a clock shows them; of the day before when less than nought. */
-function clockText(hours: number): string {
-  const minutes = ((Math.round(hours * 60) % 1440) + 1440) % 1440;
-  return `${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`;
 }

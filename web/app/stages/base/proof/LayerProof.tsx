@@ -2,11 +2,10 @@
 import { Flex } from '@chakra-ui/react';
 import {
   type Bed,
-  type BedLayer,
   labOf,
   layerKey,
   layerValues,
-  maximumOf,
+  maximumBy,
   proctor,
   startOf,
   trialByDensity,
@@ -15,7 +14,7 @@ import {
 } from '@cimiento/core';
 import { useState } from 'react';
 import { useLog } from '../../../desk/records.ts';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
+import { useDesk } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../../../parts/controls.tsx';
@@ -25,13 +24,8 @@ import { Choice } from '../../../parts/TextField.tsx';
 import { layerName } from '../../../parts/words.ts';
 import { Fact, Panel, PlanField, Toggle } from '../../fields.tsx';
 import { setProven } from '../beds.ts';
-
-interface Own {
-  readonly bed: Bed;
-  readonly bedIndex: number;
-  readonly layer: BedLayer;
-  readonly at: number;
-}
+import { type OwnLayer, usePut } from '../ownLayer.ts';
+import { BLANK_ROWS, PairRows, wholeRows } from './PairRows.tsx';
 
 /** One panel for every compacted layer of a bed. */
 export function LayerProof({ bed, index }: { bed: Bed; index: number }) {
@@ -44,10 +38,10 @@ export function LayerProof({ bed, index }: { bed: Bed; index: number }) {
     .toReversed();
 }
 
-function OneLayer(own: Own) {
+function OneLayer(own: OwnLayer) {
   const { t } = useTranslation();
   const format = useFormat();
-  const store = useDeskStore();
+  const put = usePut(own);
   const system = useDesk((desk) => desk.plan.system);
   const { facts } = useTakeoff();
   const { bed, bedIndex, layer, at } = own;
@@ -59,16 +53,14 @@ function OneLayer(own: Own) {
         label={t('proof.asks')}
         on={layer.target !== null}
         onChange={(on) =>
-          store.getState().edit((d) => {
-            const target = d.beds[bedIndex]?.layers[at];
-            if (target)
-              target.target = on
-                ? {
-                    share: startOf('/beds/*/layers/*/target/share', system),
-                    maximum: null,
-                    area: startOf('/beds/*/layers/*/target/area', system),
-                  }
-                : null;
+          put((target) => {
+            target.target = on
+              ? {
+                  share: startOf('/beds/*/layers/*/target/share', system),
+                  maximum: null,
+                  area: startOf('/beds/*/layers/*/target/area', system),
+                }
+              : null;
           })
         }
       />
@@ -97,52 +89,26 @@ function OneLayer(own: Own) {
   );
 }
 
-interface Point {
-  readonly moisture: number | null;
-  readonly density: number | null;
-}
-const BLANK: Point = { moisture: null, density: null };
-
-function LogLab({ bed, layer }: Own) {
+function LogLab({ bed, layer }: OwnLayer) {
   const { t } = useTranslation();
   const log = useLog();
-  const [points, setPoints] = useState<readonly Point[]>([BLANK, BLANK, BLANK, BLANK]);
+  const [rows, setRows] = useState(BLANK_ROWS);
   const [grains, setGrains] = useState(USUAL_GRAINS);
-  const whole = points.flatMap(({ moisture, density }) =>
-    moisture === null || density === null ? [] : [{ moisture, density }],
-  );
-  const found = whole.length >= 4 ? proctor(whole, grains) : null;
-  const change = (i: number, more: Partial<Point>) =>
-    setPoints((now) => now.map((point, k) => (k === i ? { ...point, ...more } : point)));
+  const points = wholeRows(rows).map(([moisture, density]) => ({ moisture, density }));
+  const found = points.length >= 4 ? proctor(points, grains) : null;
   return (
     <Flex direction="column" gap={2} data-log-lab>
       <Small>{t('proof.points')}</Small>
-      {points.map((point, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a point is known by its place in the list
-        <Flex key={i} gap={2} role="group" aria-label={t('proof.point', { n: i + 1 })}>
-          <QuantityField
-            stacked
-            optional
-            label={t('proof.testMoisture')}
-            range="moisture"
-            value={point.moisture}
-            onCommit={(moisture) => change(i, { moisture })}
-          />
-          <QuantityField
-            stacked
-            optional
-            label={t('proof.density')}
-            range="dryDensity"
-            value={point.density}
-            onCommit={(density) => change(i, { density })}
-          />
-        </Flex>
-      ))}
-      {points.length < 20 && (
-        <Button size="sm" onClick={() => setPoints([...points, BLANK])}>
-          {t('proof.addPoint')}
-        </Button>
-      )}
+      <PairRows
+        rows={rows}
+        change={setRows}
+        columns={[
+          { label: t('proof.testMoisture'), range: 'moisture' },
+          { label: t('proof.density'), range: 'dryDensity' },
+        ]}
+        most={20}
+        add={t('proof.addPoint')}
+      />
       <QuantityField
         label={t('proof.grains')}
         range="grains"
@@ -153,8 +119,8 @@ function LogLab({ bed, layer }: Own) {
       <Button
         disabled={!found?.ok}
         onClick={() => {
-          log('lab', { bed: bed.id, layer: layer.id, grains, points: whole });
-          setPoints([BLANK, BLANK, BLANK, BLANK]);
+          log('lab', { bed: bed.id, layer: layer.id, grains, points });
+          setRows(BLANK_ROWS);
         }}
       >
         {t('proof.logLab')}
@@ -163,28 +129,19 @@ function LogLab({ bed, layer }: Own) {
   );
 }
 
-interface Reading {
-  readonly passes: number | null;
-  readonly value: number | null;
-}
-const UNREAD: Reading = { passes: null, value: null };
-
-function LogTrial({ bed, bedIndex, layer, at }: Own) {
+function LogTrial(own: OwnLayer) {
+  const { bed, layer } = own;
+  const put = usePut(own);
   const { t } = useTranslation();
   const format = useFormat();
-  const store = useDeskStore();
   const log = useLog();
   const { facts } = useTakeoff();
   const [by, setBy] = useState<'density' | 'settlement'>('density');
   const [thickness, setThickness] = useState<number | null>(null);
-  const [readings, setReadings] = useState<readonly Reading[]>([UNREAD, UNREAD, UNREAD, UNREAD]);
-  const whole = readings.flatMap(({ passes, value }) =>
-    passes === null || value === null ? [] : [{ passes, value }],
-  );
-  const change = (i: number, more: Partial<Reading>) =>
-    setReadings((now) => now.map((reading, k) => (k === i ? { ...reading, ...more } : reading)));
+  const [rows, setRows] = useState(BLANK_ROWS);
+  const readings = wholeRows(rows).map(([passes, value]) => ({ passes, value }));
   const trials = facts.trials.get(layerKey(bed.id, layer.id)) ?? [];
-  const maximum = maximumOf(facts, bed.id, layer);
+  const maximum = maximumBy(labOf(facts, bed.id, layer.id), layer);
   return (
     <Flex direction="column" gap={2} data-log-trial>
       <Small>{t('proof.trial')}</Small>
@@ -211,10 +168,9 @@ function LogTrial({ bed, bedIndex, layer, at }: Own) {
               <Button
                 size="sm"
                 onClick={() =>
-                  store.getState().edit((d) => {
-                    const target = d.beds[bedIndex]?.layers[at];
+                  put((target) => {
                     const name = t('proof.trialName', { lift, passes: found.proven! });
-                    if (target) setProven(target, trial.thickness, name);
+                    setProven(target, trial.thickness, name);
                   })
                 }
               >
@@ -240,38 +196,24 @@ function LogTrial({ bed, bedIndex, layer, at }: Own) {
         value={thickness}
         onCommit={setThickness}
       />
-      {readings.map((reading, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a reading is known by its place in the list
-        <Flex key={i} gap={2} role="group" aria-label={t('proof.point', { n: i + 1 })}>
-          <QuantityField
-            stacked
-            optional
-            label={t('proof.trialPasses')}
-            range="passes"
-            value={reading.passes}
-            onCommit={(passes) => change(i, { passes })}
-          />
-          <QuantityField
-            stacked
-            optional
-            label={t(by === 'density' ? 'proof.density' : 'proof.trialSettled')}
-            range={by === 'density' ? 'dryDensity' : 'settled'}
-            value={reading.value}
-            onCommit={(value) => change(i, { value })}
-          />
-        </Flex>
-      ))}
-      {readings.length < 12 && (
-        <Button size="sm" onClick={() => setReadings([...readings, UNREAD])}>
-          {t('proof.addReading')}
-        </Button>
-      )}
+      <PairRows
+        rows={rows}
+        change={setRows}
+        columns={[
+          { label: t('proof.trialPasses'), range: 'passes' },
+          by === 'density'
+            ? { label: t('proof.density'), range: 'dryDensity' }
+            : { label: t('proof.trialSettled'), range: 'settled' },
+        ]}
+        most={12}
+        add={t('proof.addReading')}
+      />
       <Button
-        disabled={whole.length < 2 || thickness === null}
+        disabled={readings.length < 2 || thickness === null}
         onClick={() => {
           if (thickness === null) return;
-          log('trial', { bed: bed.id, layer: layer.id, thickness, by, readings: whole });
-          setReadings([UNREAD, UNREAD, UNREAD, UNREAD]);
+          log('trial', { bed: bed.id, layer: layer.id, thickness, by, readings });
+          setRows(BLANK_ROWS);
         }}
       >
         {t('proof.logTrial')}

@@ -11,6 +11,7 @@ import { useFormat } from '../../../parts/format.tsx';
 import { SheetLink } from '../../../parts/SheetLink.tsx';
 import { layerName } from '../../../parts/words.ts';
 import { Fact, Panel } from '../../fields.tsx';
+import { LIFT_COLOURS } from '../liftColours.ts';
 import { LogLaid, LogRelease, LogRework } from './LiftLogs.tsx';
 import { LogTest } from './LogTest.tsx';
 
@@ -50,16 +51,6 @@ export function LiftCards({ index }: { index: number }) {
   );
 }
 
-const COLOURS = {
-  open: 'edge',
-  laid: 'ink',
-  failed: 'held',
-  reworked: 'earth',
-  passed: 'placed',
-  released: 'placed',
-  overridden: 'earth',
-} as const;
-
 function Card({
   card,
   info,
@@ -79,7 +70,7 @@ function Card({
     <Box
       borderLeftWidth="4px"
       borderStyle="solid"
-      borderColor={COLOURS[state]}
+      borderColor={LIFT_COLOURS[state]}
       pl={2}
       data-lift={`${card.layer.id}:${card.lift}`}
       data-state={state}
