@@ -1,6 +1,7 @@
 /** Plans for tests: small, level, and with nothing left to chance. Not part of the core's door. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { env } from 'node:process';
 import type { SoilKind } from './catalogue/soils.ts';
 import { proofsOf } from './checks/index.ts';
 import type { Takeoff } from './compute/index.ts';
@@ -10,6 +11,12 @@ import type { BoxElement, Element, Pad, Raft, Ramp, Strip } from './plan/element
 import { isRun } from './plan/forms.ts';
 import { currentPlan } from './plan/migrate.ts';
 import type { BedLayer, Plan, SoilEntry } from './plan/schema.ts';
+
+/**
+ * How many cases a long drawn test draws: all, or a quarter where everything is checked while someone
+ * waits (`DRAWN=few`). The same ones come first either way.
+ */
+export const drawnCases = (all: number): number => (env.DRAWN === 'few' ? Math.ceil(all / 4) : all);
 
 /** A level metric job whose one rule is a frost depth; base and blinding off. */
 export function plainPlan(change: (plan: Plan) => void = () => {}): Plan {
@@ -215,6 +222,7 @@ export function placed(
   const list = (points: readonly PlaceOf[]) => points.map(map);
   for (const log of out.ground.logs) log.at = map(log.at as PlaceOf);
   for (const area of out.site.areas) area.points = list(area.points as PlaceOf[]);
+  for (const spot of out.ground.softSpots) spot.points = list(spot.points as PlaceOf[]);
   for (const element of out.elements) {
     if (isRun(element)) element.points = list(element.points as PlaceOf[]);
     else if (element.kind === 'pad' || element.kind === 'ramp') {

@@ -1,2 +1,3 @@
+export * from './gauge.ts';
 export * from './job.ts';
 export * from './weather.ts';

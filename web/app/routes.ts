@@ -9,6 +9,7 @@ export default [
   route('healthz', 'routes/healthz.ts'),
   route('plan.schema.json', 'routes/plan-schema.ts'),
   route('weather', 'routes/weather.ts'),
+  route('gauge', 'routes/gauge.ts'),
   route('crew/archive', 'routes/archive.ts'),
   route('jobs', 'routes/jobs.tsx'),
   route('jobs/:jobId', 'routes/job.tsx'),

@@ -113,6 +113,15 @@ const onFloor: Change = (p) => {
 /** On stone in two lifts that must reach a density. */
 const proven: Change = bed({ thickness: 0.3, target: { share: 0.95, maximum: 1960, area: 50 } });
 
+const SPOT: Plan['ground']['softSpots'][number] = {
+  id: 'w',
+  name: 'W',
+  points: square(0, -1, 2),
+  depth: 0.3,
+  material: 'crushed',
+  compactor: 'rammer',
+};
+
 /** What raises each caution. */
 const RAISED: Record<CautionCode, Change> = {
   unsupported: (p) => Object.assign(p.dig, { slope: 0 }),
@@ -213,6 +222,12 @@ const RAISED: Record<CautionCode, Change> = {
     );
   },
   drainNowhere: drain({}),
+  softDeep: (p) => {
+    p.ground.softSpots = [{ ...SPOT, depth: 2 }];
+  },
+  softPast: (p) => {
+    p.ground.softSpots = [SPOT];
+  },
   underpinOpen: (p) => {
     p.elements = named({ ...newUnderpin(p, axis), id: 'U', name: 'U' });
   },

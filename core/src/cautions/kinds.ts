@@ -53,6 +53,9 @@ function crossings(at: Case): Finding[] {
   );
 }
 
+/** Soft ground left past the bottoms that is not worth a word, m². */
+const SPOT_PAST = 0.05;
+
 export const KIND_CAUTIONS = {
   // Frost reaches soil it lifts: more bed, or a board.
   slabFrost: {
@@ -144,6 +147,36 @@ export const KIND_CAUTIONS = {
             names: { who: release!.value!.who, reason: release!.value!.reason },
           })),
       ),
+  },
+  // Deeper than the trench by its own depth, and its sides are upright.
+  softDeep: {
+    weight: 'stop',
+    find: ({ job: { soft }, live }) =>
+      soft.flatMap(({ spot, pieces, deepest }): Finding[] => {
+        const under = live.filter((e) => pieces.some((piece) => piece.owner === e.index));
+        const from = Math.min(...under.map((e) => e.rule.protectFrom ?? Infinity));
+        if (deepest < from - EPS) return [];
+        return [
+          {
+            elements: under.map((e) => e.id),
+            names: { spot: spot.name },
+            values: { depth: [deepest, 'length'], from: [from, 'length'] },
+          },
+        ];
+      }),
+  },
+  softPast: {
+    weight: 'warn',
+    find: ({ job: { soft, elements } }) =>
+      soft
+        .filter(({ outside, volume }) => volume > 0 && outside > SPOT_PAST)
+        .map(
+          ({ spot, outside, pieces }): Finding => ({
+            elements: elements.filter((e) => pieces.some(({ owner }) => owner === e.index)).map((e) => e.id),
+            names: { spot: spot.name },
+            values: { outside: [outside, 'area'] },
+          }),
+        ),
   },
   underpinOpen: {
     weight: 'stop',

@@ -8,12 +8,13 @@
 
 import type { Takeoff } from '../compute/takeoff.ts';
 import type { Check } from '../findings/index.ts';
-import { boxOf, unionBox } from '../geometry/index.ts';
+import { boxOf, contains, unionBox } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import { oldWallOf } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { castOf, goesToFaces } from '../pour/index.ts';
+import { shapeOf } from '../setout/index.ts';
 import { faces } from './face.ts';
 
 /** Columns of the grid, about. */
@@ -37,6 +38,10 @@ interface Columns {
   readonly stone: number;
 }
 
+/** How far soft ground is taken out below a bottom at a place, m. */
+const softUnder = ({ ground: { softSpots } }: Plan, x: number, y: number): number =>
+  softSpots.reduce((most, { points, depth }) => (contains(points, x, y) ? Math.max(most, depth) : most), 0);
+
 /** Reads the dig column by column, m³. */
 function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
   const model = groundModel(plan);
@@ -56,6 +61,7 @@ function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
   parts.forEach((part, i) => {
     if (!floors.has(part.of)) floors.set(part.of, i);
   });
+  const bears = takeoff.elements.map(({ element, live }) => live && shapeOf(element).founded);
   const level = (i: number, x: number, y: number) => {
     const { a, b, c } = parts[i]!.floor;
     return a * x + b * y + c;
@@ -69,17 +75,22 @@ function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
       if (!low) continue;
       const ground = model.level(x, y);
       if (low.level >= ground) continue;
-      total += ground - low.level;
+      const part = parts[low.part]!;
+      // Under the bottom itself, not under its slopes and benches, soft spots are dug on down.
+      const own = floors.get(part.of)!;
+      const onBottom = bears[part.owner]! && own === low.part && low.level <= level(own, x, y) + 1e-9;
+      const down = onBottom ? softUnder(plan, x, y) : 0;
+      const to = low.level - down;
+      total += ground - to;
       const tops = model.tops(x, y);
       tops.forEach((top, k) => {
-        bySoil[k]! += Math.max(0, Math.min(top, ground) - Math.max(tops[k + 1] ?? -Infinity, low.level));
+        bySoil[k]! += Math.max(0, Math.min(top, ground) - Math.max(tops[k + 1] ?? -Infinity, to));
       });
-      const part = parts[low.part]!;
       const { element } = takeoff.elements[part.owner]!;
       if (!part.fills && part.mitre === 0) continue;
       const needed = level(floors.get(part.of)!, x, y) + element.low;
       const under = (to: number) => Math.max(0, Math.min(to, ground) - low.level);
-      const own = castOf(element).stone(element);
+      const stoneOf = castOf(element).stone(element);
       let height = 0;
       const bed = castOf(element).carries(element) ? bedOf(plan, element) : null;
       for (const layer of bed?.layers ?? []) {
@@ -87,7 +98,7 @@ function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
         height += layer.thickness;
         if (goesToFaces(element, layer)) stone += under(needed + height) - from;
       }
-      if (own !== null) stone += under(needed + height + own) - under(needed + height);
+      if (stoneOf !== null) stone += under(needed + height + stoneOf) - under(needed + height);
     }
   const each = dx * dy;
   return { total: total * each, bySoil: bySoil.map((volume) => volume * each), stone: stone * each };

@@ -63,6 +63,7 @@ const SAFE = {
     waterHigh: null,
     hazards: [],
     obstructions: [],
+    softSpots: [],
     frost: { local: null, climate: null, cover: [], margin: 0 },
   },
   levels: {
@@ -91,7 +92,7 @@ function jobOf(given: Plan, facts: Facts, around: Around): Job {
   const elements = around('elements', () => elementStep(site, watered));
   const hauling = around('spoil', () => spoilStep(site, elements, dig, placed));
   const round = around('site', () => siteStep(site, elements, dig, hauling));
-  problemStep(site, elements);
+  problemStep(site, elements, dig);
   const flow = (i: 0 | 1 | 2) => holes.reduce((total, hole) => total + hole.inflow[i], 0);
   const { neat, overdig, bottomArea, openArea, solid } = dig;
   return {
@@ -103,7 +104,7 @@ function jobOf(given: Plan, facts: Facts, around: Around): Job {
     ...around('floors', () => floorStep(site)),
     ...round,
     ...hauling,
-    ...around('orders', () => orderStep(site, elements, placed)),
+    ...around('orders', () => orderStep(site, elements, dig, placed, hauling)),
     water: { from: site.model.waterFrom },
     soils: site.model.soils,
     holes,

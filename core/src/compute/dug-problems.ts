@@ -1,4 +1,5 @@
 /** What is wrong with a job that shows only once it is dug. */
+import type { Excavation } from '../dig/index.ts';
 import type { Problem } from '../findings/index.ts';
 import { edges, intersect } from '../geometry/index.ts';
 import { isFloorSlab } from '../levels/index.ts';
@@ -77,8 +78,22 @@ function mixProblems(plan: Plan, elements: readonly ElementTakeoff[]): Problem[]
   return out;
 }
 
+/** Soft spots under no bottom: nothing of them is taken out. */
+const spotProblems = (plan: Plan, elements: readonly ElementTakeoff[], { soft }: Excavation): Problem[] =>
+  elements.some((e) => e.live)
+    ? plan.ground.softSpots.flatMap(({ name }, i): Problem[] =>
+        soft[i]!.volume > 0
+          ? []
+          : [{ code: 'softSpotOutside', path: `/ground/softSpots/${i}/points`, params: { name } }],
+      )
+    : [];
+
 /** Problems that show only once the job is dug. */
-export function problemStep({ plan, problems }: Site, elements: readonly ElementTakeoff[]): void {
+export function problemStep(
+  { plan, problems }: Site,
+  elements: readonly ElementTakeoff[],
+  dig: Excavation,
+): void {
   const { string, floors } = plan.levels;
   for (const { live, dug, element, string: own } of elements)
     if (live && own.id === null && string <= dug)
@@ -90,7 +105,7 @@ export function problemStep({ plan, problems }: Site, elements: readonly Element
         kind: 'level',
         params: { name: element.name },
       });
-  problems.push(...mixProblems(plan, elements));
+  problems.push(...mixProblems(plan, elements), ...spotProblems(plan, elements, dig));
   const places = elements.flatMap((one) => one.places);
   plan.ground.logs.forEach((log, i) => {
     const far = ([x, y]: readonly [number, number]) =>

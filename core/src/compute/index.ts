@@ -1,4 +1,5 @@
 export * from './alternatives.ts';
+export * from './bottom-ways.ts';
 export * from './compare.ts';
 export * from './compute.ts';
 export * from './drawn.ts';

@@ -2,7 +2,7 @@
 
 import type { BedMaterialId } from '../catalogue/index.ts';
 import { type ProfilePiece, profile } from '../dig/solid.ts';
-import { clipLine, edges } from '../geometry/index.ts';
+import { at, clipLine, edges } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
 import { belowSlab, isFloorSlab, slabOnFloor } from '../levels/slab.ts';
 import { bedOf } from '../plan/beds.ts';
@@ -38,6 +38,12 @@ export interface Section {
   /** Ground level at the two ends. */
   readonly ground: readonly [number, number];
   readonly dug: readonly ProfilePiece[];
+  /** Soft spots under the bottoms, closed: [s, z, …], and what goes back. */
+  readonly soft: readonly {
+    readonly id: string;
+    readonly material: BedMaterialId;
+    readonly shape: number[];
+  }[];
   readonly boxes: readonly SectionBox[];
 }
 
@@ -229,7 +235,22 @@ export function sectionThrough(
     }),
   );
   const dug = profile(takeoff.solid, x, y, dx, dy, window);
-  return { ...line, posts, ground: [groundAt(-half), groundAt(half)], dug, boxes };
+  const soft = takeoff.soft.flatMap(({ spot, pieces }) =>
+    pieces.flatMap(({ area, level }) => {
+      const cut = clipLine(x, y, dx, dy, window, edges(area));
+      if (!cut) return [];
+      const [s0, s1] = cut;
+      const [z0, z1] = [at(level, x + s0 * dx, y + s0 * dy), at(level, x + s1 * dx, y + s1 * dy)];
+      return [
+        {
+          id: spot.id,
+          material: spot.material,
+          shape: [s0, z0, s0, z0 - spot.depth, s1, z1 - spot.depth, s1, z1],
+        },
+      ];
+    }),
+  );
+  return { ...line, soft, posts, ground: [groundAt(-half), groundAt(half)], dug, boxes };
 }
 
 /** Level of the element's own bottom where the cut stands; the lowest where the cut misses it. */

@@ -2,7 +2,7 @@
  * The takeoff in steps, each of which takes what the ones before it left: ground, levels, founded, dug,
  * built, watered, then what is said of each element, of the spoil, the site and the orders.
  */
-import { bedTakeoffs, type LaidLayer, liftCards } from '../base/index.ts';
+import { bedTakeoffs, type LaidLayer, liftCards, putBackOf } from '../base/index.ts';
 import { BED_MATERIALS, type BedMaterialId, type SoilKind } from '../catalogue/index.ts';
 import {
   bottomOf,
@@ -18,6 +18,7 @@ import {
   loadsOf,
   lowestOf,
   mixedLoads,
+  type SoftDig,
   type Solid,
   type Spoil,
   sideRule,
@@ -28,7 +29,7 @@ import {
   windrow,
 } from '../dig/index.ts';
 import type { Problem } from '../findings/index.ts';
-import { outsideOf, type Polygon } from '../geometry/index.ts';
+import { at, outsideOf, type Polygon } from '../geometry/index.ts';
 import {
   designFrost,
   type Frost,
@@ -118,6 +119,17 @@ function depthOf(
   );
 }
 
+/** Lowest level a soft spot is dug to under an element; Infinity where it lies under another. */
+const lowestUnder = ({ spot, pieces }: SoftDig, owner: number): number =>
+  pieces.reduce(
+    (least, piece) =>
+      piece.owner === owner ? Math.min(least, ...levelsOver(piece).map((z) => z - spot.depth)) : least,
+    Infinity,
+  );
+
+const levelsOver = ({ area, level }: SoftDig['pieces'][number]): number[] =>
+  Array.from({ length: area.length / 2 }, (_, k) => at(level, area[2 * k]!, area[2 * k + 1]!));
+
 /** What the dig is of each element. */
 export function shareStep({ model }: Site, founded: readonly Founded[], dig: Excavation): Dug[] {
   const openings: Polygon[][] = founded.map(() => []);
@@ -132,6 +144,7 @@ export function shareStep({ model }: Site, founded: readonly Founded[], dig: Exc
       bottoms: shapeOf(element).founded ? dig.bottoms[i]! : flatsOf(dig.solid, i),
       openings: openings[i]!,
       depth: depthOf(one, dig.solid, model),
+      lowest: Math.min(lowestOf(one.dug), ...dig.soft.map((spot) => lowestUnder(spot, i))),
       volume: dig.byElement[i]!,
       bySoil: dig.soilsOf[i]!,
       bottomArea: dig.bottomOf[i]!,
@@ -177,7 +190,7 @@ function nearestLog({ ground }: Plan, [x, y]: readonly [number, number]): Ground
 /** How wet each element is. */
 export function waterStep({ plan, model }: Site, built: readonly Built[]): Watered[] {
   return built.map((one) => {
-    const { element, places, depth, dug, live, columns } = one;
+    const { element, places, depth, lowest, live, columns } = one;
     const known = places.map(([x, y]) => model.water(x, y)).filter((level) => level !== null);
     const water = known.length > 0 ? Math.max(...known) : null;
     const log = nearestLog(plan, middleOf(element));
@@ -189,7 +202,7 @@ export function waterStep({ plan, model }: Site, built: readonly Built[]): Water
     return {
       ...one,
       water,
-      wet: live && water !== null && lowestOf(dug) < water,
+      wet: live && water !== null && lowest < water,
       perched: hanging !== null && depth > hanging,
       softBottom: bed.some((layer) => layer.soil.typical.softens),
     };
@@ -200,7 +213,7 @@ export const holeStep = ({ plan }: Site, watered: readonly Watered[], { solid }:
   holesOf(
     plan,
     solid,
-    watered.map(({ dug, groundLow, water, columns }) => ({ dug: lowestOf(dug), groundLow, water, columns })),
+    watered.map(({ lowest, groundLow, water, columns }) => ({ dug: lowest, groundLow, water, columns })),
   );
 
 /** Layers with their levels, stacked on the formation. */
@@ -271,8 +284,9 @@ export function elementStep(
 }
 
 /** What stands in the dig in the end, m³ below ground. */
-const builtIn = (placed: Placed) =>
+const builtIn = (placed: Placed, soft: readonly SoftDig[]) =>
   sum(placed.stone) +
+  sum(soft.map(({ volume }) => volume)) +
   sum(placed.pipes) +
   placed.packs +
   placed.underSlabs +
@@ -323,7 +337,7 @@ export function spoilStep(
   const items = brokenOut(plan.ground.obstructions);
   const displaced = displacedBy(plan, elements, dig, items);
   const earth = dig.byStratum.map((volume, i) => Math.max(0, volume - displaced[i]!));
-  const spoil = spoilOf(plan, soils, earth, dig.total - builtIn(placed));
+  const spoil = spoilOf(plan, soils, earth, dig.total - builtIn(placed, dig.soft));
   const live = elements.filter((e) => e.live);
   const bearing = live.filter((e) => shapeOf(e.element).founded);
   const trimmed = sum(bearing.map((e) => e.trim * e.bottomArea));
@@ -411,12 +425,28 @@ const looseStone = (bed: Bed | null, otherwise: BedMaterialId) => {
   return layer ? layerValues(layer) : BED_MATERIALS[otherwise];
 };
 
+/** Trips of the job's trucks: one that brings stone can take spoil back. */
+function tripsOf(
+  trucks: Plan['spoil']['trucks'],
+  stone: { readonly loose: number; readonly mass: number },
+  { mixed }: Pick<Hauling, 'mixed'>,
+): Job['trips'] {
+  const loads = (of: readonly { readonly loads: number }[]) => sum(of.map((one) => one.loads));
+  const [into, out] = [loads(mixedLoads(trucks, stone.loose, stone.mass)), loads(mixed)];
+  return { stone: into, spoil: out, matched: Math.min(into, out) };
+}
+
 /** What is ordered: beds with their lifts, stone, lean concrete, concrete. */
 export function orderStep(
   { plan }: Site,
   elements: readonly ElementTakeoff[],
+  dig: Excavation,
   placed: Placed,
-): Pick<Job, 'beds' | 'floors' | 'pours' | 'stone' | 'lean' | 'concrete' | 'walls'> {
+  hauling: Hauling,
+): Pick<
+  Job,
+  'beds' | 'soft' | 'floors' | 'pours' | 'stone' | 'lean' | 'concrete' | 'madeUp' | 'trips' | 'walls'
+> {
   const { makeUp, waste, step, truck } = plan.pour;
   const made = (what: typeof makeUp) => (makeUp === what ? placed.makeUp : 0);
   const beds = bedTakeoffs(
@@ -436,19 +466,32 @@ export function orderStep(
     })),
     { volume: made('stone'), ...looseStone(plan.beds[0] ?? null, 'crushed') },
   ];
-  const lean = placed.blinding + placed.irregularity + made('lean');
+  const soft = dig.soft.map(({ soils: _soils, byElement: _by, ...spot }) => ({
+    ...spot,
+    ...putBackOf(spot.spot, spot.volume),
+  }));
+  const backIn = soft.filter(({ cast }) => !cast);
+  const backCast = sum(soft.map(({ cast, volume }) => (cast ? volume : 0)));
+  const lean = placed.blinding + placed.irregularity + made('lean') + backCast;
   const concrete = sum(placed.concrete) + made('concrete');
+  const stone = {
+    volume: sum(placed.stone) + made('stone') + sum(backIn.map(({ volume }) => volume)),
+    mass:
+      sum([...compacted, ...backIn].map(({ mass }) => mass)) + sum(besides.map((s) => s.volume * s.density)),
+    loose:
+      sum([...compacted, ...backIn].map(({ loose }) => loose)) +
+      sum(besides.map((s) => s.volume * s.looseFactor)),
+  };
   const delivered = (neat: number) => deliveryOf(neat, waste, step, truck);
   const dug = new Set(elements.filter((e) => e.live).map((e) => e.id));
   return {
     beds,
     floors: floorTakeoffs(plan, (element) => dug.has(element.id)),
     pours: poursOf(plan, placed.concrete),
-    stone: {
-      volume: sum(placed.stone) + made('stone'),
-      mass: sum(compacted.map(({ mass }) => mass)) + sum(besides.map((s) => s.volume * s.density)),
-      loose: sum(compacted.map(({ loose }) => loose)) + sum(besides.map((s) => s.volume * s.looseFactor)),
-    },
+    soft,
+    stone,
+    madeUp: placed.makeUp,
+    trips: tripsOf(plan.spoil.trucks, stone, hauling),
     lean: { volume: lean, ...delivered(lean) },
     concrete: { neat: concrete, ...delivered(concrete) },
     walls: placed.stems,

@@ -19,11 +19,12 @@ import {
 } from './bottoms.ts';
 import { type Founded, lowestOf } from './founded.ts';
 import type { Part } from './part.ts';
+import { type SoftDig, softDigs } from './soft.ts';
 import { type Cut, type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
 import { type UnderBays, underBays } from './underpin.ts';
 import { slopeOf, supportOf } from './width.ts';
 
-export const CAUSES = ['room', 'bucket', 'sides', 'low', 'access'] as const;
+export const CAUSES = ['room', 'bucket', 'sides', 'low', 'soft', 'access'] as const;
 export type Cause = (typeof CAUSES)[number];
 
 export interface Excavation {
@@ -40,6 +41,8 @@ export interface Excavation {
   readonly bottomOf: readonly number[];
   /** Runs dug in bays under old walls; their soil is in every volume, not in the solid. */
   readonly bays: readonly (UnderBays | null)[];
+  /** Soft spots taken out under the bottoms, by position; their soil is in every volume, not in the solid. */
+  readonly soft: readonly SoftDig[];
   /** Flat bottom and whole opening in plan, m². */
   readonly bottomArea: number;
   readonly openArea: number;
@@ -181,17 +184,35 @@ export function excavate(plan: Plan, model: GroundModel, founded: readonly Found
       soilsOf[i]![k]! += volume;
     });
   });
+  const soft = softDigs(
+    plan,
+    model,
+    solid,
+    founded.map(({ element, live }) => live && shapeOf(element).founded),
+  );
+  let softened = 0;
+  for (const { volume, byElement: of } of soft) {
+    softened += volume;
+    for (const [owner, soils] of of)
+      soils.forEach((bank, k) => {
+        byElement[owner]! += bank;
+        byStratum[k]! += bank;
+        soilsOf[owner]![k]! += bank;
+      });
+  }
   return {
     solid,
     bottoms,
-    total: open + inBays,
+    total: open + inBays + softened,
     neat: neat + inBays,
     bays,
+    soft,
     overdig: {
       room: withRoom - neat,
       bucket: withBucket - withRoom,
       sides: withSides - withBucket,
       low: withLow - withSides,
+      soft: softened,
       access: open - withLow,
     },
     byStratum,

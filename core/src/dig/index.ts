@@ -11,6 +11,7 @@ export * from './machines.ts';
 export * from './order/index.ts';
 export * from './part.ts';
 export * from './sides.ts';
+export * from './soft.ts';
 export * from './solid.ts';
 export * from './spoil.ts';
 export * from './stretches.ts';

@@ -8,10 +8,10 @@ import { at, boxOf, edges, unionBox } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
 import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
-import { instruct, named, pad, plainPlan, seeded, strip, tank, unbalanced } from '../testing.ts';
+import { drawnCases, instruct, named, pad, plainPlan, seeded, strip, tank, unbalanced } from '../testing.ts';
 import type { Part } from './part.ts';
 
-const JOBS = 300;
+const JOBS = drawnCases(300);
 /** Spacing of the grid, m, and of the finer one a job is sampled on again when the first is near the limit. */
 const STEP = 0.06;
 const FINE = 0.012;
@@ -92,7 +92,7 @@ function faceOf(
   return part.slope > 0 ? floor + out / part.slope : Infinity;
 }
 
-describe('three hundred random jobs', () => {
+describe('random jobs', () => {
   it('agree with the slow twin to 0.3 %, and balance', () => {
     const worst: { seed: number; off: number }[] = [];
     for (let seed = 1; seed <= JOBS; seed++) {

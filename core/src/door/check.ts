@@ -192,6 +192,7 @@ function doubleIds({ ground, levels, pour, elements, spoil }: Plan): Problem[] {
     '/levels/floors': levels.floors,
     '/levels/strings': levels.strings,
     '/ground/obstructions': ground.obstructions,
+    '/ground/softSpots': ground.softSpots,
     '/pour/together': pour.together,
     '/levels/instructions': levels.instructions,
     '/elements': elements,
@@ -355,6 +356,9 @@ function siteProblems(plan: Plan): Problem[] {
         ? [{ code: 'outlineFlat', path: '/site/boundary' } as const]
         : outlineProblems(site.boundary, '/site/boundary')),
     );
+  plan.ground.softSpots.forEach((spot, i) => {
+    out.push(...outlineProblems(spot.points, `/ground/softSpots/${i}/points`));
+  });
   site.areas.forEach((area, i) => {
     out.push(...outlineProblems(area.points, `/site/areas/${i}/points`));
   });

@@ -11,6 +11,13 @@ export function recordFaults(record: SiteRecord, path: string): Problem[] {
     const found = proctor(record.value.points, record.value.grains);
     return found.ok ? [] : [{ code: LAB_FAULTS[found.fault], path: `${path}/value/points` }];
   }
+  if (record.kind === 'cone' && record.value) {
+    const { readings } = record.value;
+    const at = readings.findIndex(
+      ({ blows, depth }, i) => i > 0 && (blows < readings[i - 1]!.blows || depth < readings[i - 1]!.depth),
+    );
+    return at < 0 ? [] : [{ code: 'coneBack', path: `${path}/value/readings/${at}` }];
+  }
   if (record.kind === 'density' && record.value?.cone) {
     const hole = holeOf(record.value.cone);
     if (hole <= 0)

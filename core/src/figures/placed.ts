@@ -20,6 +20,21 @@ const makeUpLine = ({ plan, placed }: Job, what: Job['plan']['pour']['makeUp']):
     ? [line('makeUp', '∬ F − E dA', placed.makeUp, 'volume')]
     : [];
 
+/** What goes back where soft spots were taken out, of what is cast or of what is compacted. */
+const putBackLines = ({ soft }: Job, cast: boolean): Working[] =>
+  soft
+    .filter((spot) => spot.cast === cast && spot.volume > 0)
+    .map(({ spot, area, volume }) =>
+      line(
+        'putBack',
+        'V = A·t',
+        volume,
+        'volume',
+        [input('spotArea', area, 'area'), input('thickness', spot.depth, 'size', 'typed')],
+        { label: spot.name },
+      ),
+    );
+
 /** What a layer is called in a working: its bed and what it is ordered as. */
 const labelOf = ({ name, layers }: Bed, layer: BedLayer) =>
   `${name} · ${layer.name || layers.indexOf(layer) + 1}`;
@@ -59,6 +74,7 @@ function leanWorkings(job: Job): Working[] {
       ),
     ]),
     ...makeUpLine(job, 'lean'),
+    ...putBackLines(job, true),
     orderLine(job, lean.volume, lean.ordered),
   ];
 }
@@ -108,6 +124,7 @@ function stoneWorkings(job: Job): Working[] {
     ]),
     ...(drains > 0 ? [line('drainStone', 'V = ∬ min(G, F + T) − E dA − π/4·d²·L', drains, 'volume')] : []),
     ...makeUpLine(job, 'stone'),
+    ...putBackLines(job, false),
   ];
 }
 
@@ -150,6 +167,15 @@ const layerParts = ({ beds }: Job): FigurePart[] =>
     ...(cloth > 0 ? [part('bed', bed.id, 'cloth', cloth, 'area', bed.name)] : []),
   ]);
 
+/** Soft spots one by one: what comes out and what goes back. */
+const spotParts = ({ soft }: Job): FigurePart[] =>
+  soft.flatMap(({ spot: { id, name }, area, volume, loose, mass }) => [
+    part('softSpot', id, 'area', area, 'area', name),
+    part('softSpot', id, 'compacted', volume, 'volume', name),
+    part('softSpot', id, 'loose', loose, 'volume', name),
+    part('softSpot', id, 'mass', mass, 'mass', name),
+  ]);
+
 const ordered = (ordered: number, loads: number) =>
   ({
     key: 'tally.order',
@@ -162,7 +188,7 @@ export const PLACED_FIGURES = {
     tone: 'placed',
     make: (job) => ({
       value: job.stone.mass,
-      parts: [part('order', 'stone', 'mass', job.stone.mass, 'mass'), ...layerParts(job)],
+      parts: [part('order', 'stone', 'mass', job.stone.mass, 'mass'), ...layerParts(job), ...spotParts(job)],
       sub: stoneSub(job),
       workings: stoneWorkings(job),
     }),

@@ -105,6 +105,8 @@ const PROBLEM_CODES = [
   'slabNoFloor',
   'slabUnderFooting',
   'obstructionLarger',
+  'softSpotOutside',
+  'coneBack',
   'groupFloors',
   'stringUnderGround',
   'layerUnderStone',

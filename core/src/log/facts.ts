@@ -11,6 +11,8 @@ export interface Facts {
   readonly trials: ReadonlyMap<string, readonly RecordValue<'trial'>[]>;
   /** Bottoms as they were last found, by element. */
   readonly bottoms: ReadonlyMap<string, RecordValue<'bottom'>>;
+  /** Dynamic cones driven, by element, in the order of time. */
+  readonly cones: ReadonlyMap<string, readonly RecordValue<'cone'>[]>;
   /** What befell each lift, in the order of time, by `element/bed/layer/lift`. */
   readonly lifts: ReadonlyMap<string, readonly LiftRecord[]>;
   /** The last distance taped between two corners, whichever way round. */
@@ -105,6 +107,10 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
   const bottoms = new Map<string, RecordValue<'bottom'>>();
   for (const { kind, element, value } of stand)
     if (kind === 'bottom' && element !== null && value !== null) bottoms.set(element, value);
+  const cones = new Map<string, RecordValue<'cone'>[]>();
+  for (const { kind, element, value } of stand)
+    if (kind === 'cone' && element !== null && value !== null)
+      cones.set(element, [...(cones.get(element) ?? []), value]);
   const frozen = valuesOf(stand, 'frozen').at(-1) ?? null;
   const facts: Facts = {
     dug: grouped(valuesOf(stand, 'dug'), (day) => day.machine),
@@ -112,6 +118,7 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
     lab,
     trials: grouped(valuesOf(stand, 'trial'), ({ bed, layer }) => layerKey(bed, layer)),
     bottoms,
+    cones,
     lifts: grouped(stand.filter(isOfLift), ({ element, value }) => liftKey(element!, value!)),
     taped: [...taped.values()],
     frozen: frozen && frozen.depth > 0 ? frozen : null,

@@ -20,6 +20,8 @@ export const MEASURES = {
   passes: { kind: 'count', min: 0, max: 40 },
   settled: { kind: 'size', min: 0, max: 0.3 },
   lift: { kind: 'size', min: 0.05, max: 1 },
+  blows: { kind: 'count', min: 0, max: 2000 },
+  driven: { kind: 'size', min: 0, max: 3 },
   putBack: { kind: 'size', min: 0.05, max: 3 },
   bearing: { kind: 'pressure', min: 1000, max: 5_000_000 },
   taped: { kind: 'taped', min: 0.01, max: 5000 },
@@ -39,6 +41,8 @@ export const GROUNDS = ['sound', 'mud', 'ice', 'water'] as const;
 export const REWORKS = ['rolled', 'wetted', 'dried', 'replaced'] as const;
 /** How a bottom feels under thumb, boot and bar; how wet it is. */
 export const FEELS = ['firm', 'yields', 'soft'] as const;
+/** What a dynamic cone was driven through, as far as its relation to CBR goes. */
+export const CONE_SOILS = ['other', 'leanClay', 'fatClay'] as const;
 export const WETNESSES = ['dry', 'damp', 'seeping', 'water'] as const;
 
 export interface RecordValues {
@@ -68,6 +72,11 @@ export interface RecordValues {
     frozen: boolean;
     asLogged: boolean;
   };
+  /** Dynamic cone driven into a bottom: blows and depth, m, from where it was set down. */
+  readonly cone: {
+    soil: (typeof CONE_SOILS)[number];
+    readings: { blows: number; depth: number }[];
+  };
   /** A lift laid; on what, and why there if it was not sound; moisture as it came, null when nobody measured. */
   readonly laid: LiftOf & { on: (typeof GROUNDS)[number]; reason: string; moisture: number | null };
   /** A field test of a lift: moist density, kg/m³, by gauge, or from the weighings of a sand cone. */
@@ -96,6 +105,7 @@ export const RECORD_KINDS = {
   lab: { label: 'record.lab' },
   trial: { label: 'record.trial' },
   bottom: { label: 'record.bottom' },
+  cone: { label: 'record.cone' },
   laid: { label: 'record.laid' },
   density: { label: 'record.density' },
   rework: { label: 'record.rework' },

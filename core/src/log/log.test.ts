@@ -78,6 +78,13 @@ describe('records folded', () => {
         lab: { bed: 'b', layer: `l${n % 2}`, grains: 2.6 + n / 100, points: [] },
         trial: { bed: 'b', layer: 'l', thickness: 0.1 + n / 100, by: 'density' as const, readings: [] },
         bottom: { feel: 'firm' as const, wet: 'damp' as const, frozen: n % 2 > 0, asLogged: true },
+        cone: {
+          soil: 'other' as const,
+          readings: [
+            { blows: 0, depth: 0 },
+            { blows: 5 + n, depth: 0.1 },
+          ],
+        },
         laid: { bed: 'b', layer: 'l', lift: 1 + (n % 3), on: 'sound' as const, reason: '', moisture: null },
         density: { bed: 'b', layer: 'l', lift: 1 + (n % 3), wet: 1900 + n, moisture: 0.08, cone: null },
         rework: { bed: 'b', layer: 'l', lift: 1 + (n % 3), what: 'rolled' as const },

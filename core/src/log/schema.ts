@@ -3,6 +3,7 @@ import Type, { type Static, type TSchema } from 'typebox';
 import { id, name, object, oneOf, orNull, Point, text, within } from '../plan/parts.ts';
 import { WHOLE_TEXT } from '../plan/text.ts';
 import {
+  CONE_SOILS,
   FEELS,
   MEASURES,
   RECORD_KIND_IDS,
@@ -51,6 +52,10 @@ const VALUES = {
     wet: oneOf(WETNESSES),
     frozen: Type.Boolean(),
     asLogged: Type.Boolean(),
+  }),
+  cone: object({
+    soil: oneOf(CONE_SOILS),
+    readings: list(object({ blows: within(MEASURES.blows), depth: within(MEASURES.driven) }), 2, 60),
   }),
   // Nothing is laid on mud, ice or water without a reason.
   laid: Type.Union([

@@ -62,6 +62,7 @@ const blankGround = (metric: boolean, start: Start): Plan['ground'] => ({
   waterHigh: null,
   hazards: [],
   obstructions: [],
+  softSpots: [],
   frost: { local: null, climate: null, cover: [], margin: start('/ground/frost/margin') },
 });
 
@@ -158,6 +159,7 @@ export function blankPlan(name: string, system: System): Plan {
       step: start('/pour/step'),
       truck: start('/pour/truck'),
       together: [],
+      screed: start('/pour/screed'),
       makeUp: 'concrete',
     },
     prices: { currency: '', dig: null, load: null, stone: null, lean: null, concrete: null, shoring: null },

@@ -25,6 +25,7 @@ export type {
   Plan,
   SiteArea,
   SitePath,
+  SoftSpot,
   SoilEntry,
   StringLine,
   SurfaceSpec,

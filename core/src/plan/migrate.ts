@@ -394,6 +394,15 @@ function toEighth(plan: Json): Json {
   };
 }
 
+/** 8 → 9: nobody has drawn a soft spot, and the screed is as long as usual: no figure of old read it. */
+const toNinth = (plan: Json): Json => ({
+  ...plan,
+  ...(given(plan.pour) && {
+    pour: { ...object(plan.pour), screed: plan.system === 'imperial' ? 8 * 0.3048 : 2.4 },
+  }),
+  ...(given(plan.ground) && { ground: { ...object(plan.ground), softSpots: [] } }),
+});
+
 const given = (value: unknown) => value !== null && value !== undefined;
 
 /** Steps by the version they start from. */
@@ -405,6 +414,7 @@ const STEPS: Readonly<Record<number, Step>> = {
   5: toSixth,
   6: toSeventh,
   7: toEighth,
+  8: toNinth,
 };
 
 export type Migrated =

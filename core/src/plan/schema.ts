@@ -228,6 +228,18 @@ const Bed = object({
   ),
 });
 
+/** Ground under the bottom that is too soft to build on: taken out within an outline, and put back better. */
+const SoftSpot = object({
+  id,
+  name,
+  points: Type.Array(Point, { minItems: 3, maxItems: 60 }),
+  /** Taken out below the bottom there, m. */
+  depth: num('/ground/softSpots/*/depth'),
+  /** What goes back, in lifts under the compactor; null: laid, not compacted. */
+  material: oneOf(BED_MATERIAL_IDS),
+  compactor: orNull(oneOf(COMPACTOR_IDS)),
+});
+
 export const PlanSchema = object({
   format: Type.Literal(PLAN_FORMAT),
   version: Type.Literal(PLAN_VERSION),
@@ -269,6 +281,7 @@ export const PlanSchema = object({
     waterHigh: orNull(num('/ground/waterHigh')),
     hazards: Type.Array(Hazard, { maxItems: 60 }),
     obstructions: Type.Array(Obstruction, { maxItems: 60 }),
+    softSpots: Type.Array(SoftSpot, { maxItems: 60 }),
     frost: object({
       local: orNull(num('/ground/frost/local')),
       climate: orNull(
@@ -448,6 +461,8 @@ export const PlanSchema = object({
     /** The plant's order step and its truck. */
     step: num('/pour/step'),
     truck: num('/pour/truck'),
+    /** Length of the straight-edge lean concrete is drawn off with, m. */
+    screed: num('/pour/screed'),
     /** What is cast together, by name; what is in none is cast with its like. */
     together: Type.Array(
       object({ id, name, elements: Type.Array(id, { minItems: 1, maxItems: MOST_ELEMENTS }) }),
@@ -484,6 +499,7 @@ export type SurfaceSpec = Plan['ground']['surface'];
 export type FloorSpec = Plan['levels']['floors'][number];
 export type FloorLayer = FloorSpec['layers'][number];
 export type Instruction = Plan['levels']['instructions'][number];
+export type SoftSpot = Static<typeof SoftSpot>;
 export type Obstruction = Static<typeof Obstruction>;
 export type StringLine = Plan['levels']['strings'][number];
 export type Bed = Static<typeof Bed>;

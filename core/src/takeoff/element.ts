@@ -18,8 +18,10 @@ export interface Dug extends Founded {
   /** In plan, convex pieces, flat [x, y, …]: its flat bottom and its opening at the ground. */
   readonly bottoms: readonly Polygon[];
   readonly openings: readonly Polygon[];
-  /** Deepest cut. */
+  /** Deepest cut, soft spots left out. */
   readonly depth: number;
+  /** Level of its lowest place, soft spots under it taken out. */
+  readonly lowest: number;
   /** Soil shared with others is given to one of them. */
   readonly volume: number;
   /** Volume by soil, by position in the plan's list. */

@@ -1,4 +1,4 @@
 export type { Built, Dug, ElementTakeoff, Watered } from './element.ts';
 export * from './hand.ts';
-export type { Job } from './job.ts';
+export type { Job, SoftTakeoff } from './job.ts';
 export * from './site-work.ts';

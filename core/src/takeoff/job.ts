@@ -2,8 +2,8 @@
  * What is worked out of a job before anything is said about it. Codes and data only; words live with
  * the interface. SI throughout; no NaN, no Infinity.
  */
-import type { BedTakeoff } from '../base/index.ts';
-import type { Cause, Excavation, Loads, Solid, Spoil } from '../dig/index.ts';
+import type { BedTakeoff, PutBack } from '../base/index.ts';
+import type { Cause, Excavation, Loads, SoftDig, Solid, Spoil } from '../dig/index.ts';
 import type { Problem } from '../findings/index.ts';
 import type { Frost, FrozenNow, GroundModel, Soil } from '../ground/index.ts';
 import type { Clash, FloorStack, Shallow } from '../levels/index.ts';
@@ -14,6 +14,9 @@ import type { Hole } from '../water/index.ts';
 import type { ElementTakeoff } from './element.ts';
 import type { BrokenOut } from './hand.ts';
 import type { SiteWork } from './site-work.ts';
+
+/** A soft spot: what comes out, and what goes back. */
+export type SoftTakeoff = Omit<SoftDig, 'soils' | 'byElement'> & PutBack;
 
 /** Everything worked out of a job; figures, cautions and checks are made from it. */
 export interface Job {
@@ -51,10 +54,15 @@ export interface Job {
     readonly repose: number;
   };
   readonly beds: readonly BedTakeoff[];
+  readonly soft: readonly SoftTakeoff[];
   /** Everything compacted: layers of beds, drains, low bottoms made up with stone. */
   readonly stone: { readonly volume: number; readonly mass: number; readonly loose: number };
   readonly lean: { readonly volume: number; readonly ordered: number; readonly loads: number };
   readonly concrete: { readonly neat: number; readonly ordered: number; readonly loads: number };
+  /** Fill of bottoms dug low, m³. */
+  readonly madeUp: number;
+  /** Truckloads of the job's own trucks: stone in, spoil out, and how many of both go on one trip. */
+  readonly trips: { readonly stone: number; readonly spoil: number; readonly matched: number };
   /** Walls and columns that stand in the backfill, m³ below ground. */
   readonly walls: number;
   /** m³ left of the bottoms for hand trim, and how thick it is on the whole. */

@@ -58,7 +58,7 @@ export type Placing =
 export interface Looking {
   readonly log: string | null;
   readonly hazard: string | null;
-  /** Lay-down area or way picked. */
+  /** Lay-down area, way or soft spot picked. */
   readonly area: string | null;
   /** The plan shows how deep it is everywhere. */
   readonly depths: boolean;

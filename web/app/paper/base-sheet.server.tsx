@@ -1,5 +1,5 @@
 /** The base sheet: every lift with its levels and passes, what was laid, tested and released of it. */
-import { compute, type LiftCard, labOf, type Takeoff } from '@cimiento/core';
+import { compute, type LiftCard, labOf, leanStakes, type Plan, type Takeoff } from '@cimiento/core';
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import type { Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
@@ -36,6 +36,12 @@ const testsText = (t: Say, format: Format, { tests, wanted }: LiftCard): string 
         .map(({ share, fault }) => (fault !== null || share === null ? '?' : format.text(share, 'percent')))
         .join(', ');
 
+/** Water a lift wants, or must lose; nothing while either moisture is not known. */
+const waterText = (t: Say, format: Format, { water }: LiftCard): string =>
+  water === null
+    ? ''
+    : `${t(water >= 0 ? 'proof.water' : 'proof.dry')} ${format.text(Math.abs(water), 'mass')}`;
+
 function standsText(t: Say, { state, release }: LiftCard): string {
   const said = release?.value ? [release.value.who, release.value.reason].filter(Boolean).join(': ') : '';
   return [t(`proof.state.${state}`), said].filter(Boolean).join('\n');
@@ -47,9 +53,12 @@ function Lift({ of, card, t, format }: { of: Live; card: LiftCard; t: Say; forma
     top: format.text(card.top, 'level'),
     fromString: format.text(of.string.level - card.top, 'length'),
     thick: `${format.text(card.thickness, 'size')} / ${format.text(card.loose, 'size')}`,
-    passes: card.layer.compactor
-      ? `${card.passes.join('–')} · ${compactorText(t, card.layer.compactor)}`
-      : '–',
+    passes: [
+      card.layer.compactor ? `${card.passes.join('–')} · ${compactorText(t, card.layer.compactor)}` : '–',
+      waterText(t, format, card),
+    ]
+      .filter(Boolean)
+      .join('\n'),
     tests: testsText(t, format, card),
     stands: standsText(t, card),
   };
@@ -107,6 +116,46 @@ function laboratory({ facts, beds }: Takeoff, t: Say, format: Format): string[] 
   );
 }
 
+/** Soft spots and levelled stakes, a line each: what is taken out, put back, and drawn off to. */
+function bottomLines(plan: Plan, { soft, elements }: Takeoff, t: Say, format: Format): string[] {
+  const spots = soft.map(({ spot, volume, lifts, lowest, pieces }) => {
+    const string = elements[pieces[0]?.owner ?? -1]?.string.level;
+    return [
+      t('softSpot.onPlan', { name: spot.name, depth: format.text(spot.depth, 'size') }),
+      format.text(volume, 'volume'),
+      ...(lowest !== null && string !== undefined
+        ? [`${t('softSpot.fromString')} ${format.text(string - lowest, 'length')}`]
+        : []),
+      t(`bedMaterial.${spot.material}`),
+      ...(lifts
+        ? [
+            t('softSpot.lifts', {
+              count: lifts.count,
+              lift: format.text(lifts.thickness, 'size'),
+              loose: format.text(lifts.loose, 'size'),
+            }),
+          ]
+        : []),
+    ].join(' · ');
+  });
+  const stakes = elements.flatMap((info) => {
+    const found = leanStakes(plan, info);
+    return found
+      ? [
+          [
+            `${info.element.name}: ${t('working.stakes')} ${t('working.stakesNote', {
+              along: found.along,
+              across: found.across,
+              spacing: format.text(found.spacing, 'length'),
+            })}`,
+            `${t('working.tops')} ${format.text(info.string.level - found.top, 'length')}`,
+          ].join(' · '),
+        ]
+      : [];
+  });
+  return [...spots, ...stakes];
+}
+
 function Sheet(input: SheetInput) {
   const { plan, records, lang, system, savedAt, t } = input;
   const format = makeFormat(lang, system);
@@ -138,6 +187,12 @@ function Sheet(input: SheetInput) {
             <Heading key={of.id} of={of} t={t} />
           ),
         )}
+        {i + A_PAGE >= rows.length &&
+          bottomLines(plan, takeoff, t, format).map((line) => (
+            <Text key={line} style={s.line}>
+              {line}
+            </Text>
+          ))}
         {i + A_PAGE >= rows.length && (
           <Text style={{ marginTop: 10, fontSize: 8.4 }}>
             {t('baseSheet.note', { date: dateText(savedAt, lang) })}

@@ -134,7 +134,8 @@ export function SectionDrawing({
   const dug = dugAtCut(near, takeoff, index);
   const water = postAt(near.posts, 0)?.water ?? null;
   const string = info.string.level;
-  const levels = [string, dug, info.groundHigh, ...(water === null ? [] : [water])];
+  const soft = near.soft.flatMap(({ shape }) => shape.filter((_, i) => i % 2 === 1));
+  const levels = [string, dug, info.groundHigh, ...soft, ...(water === null ? [] : [water])];
   const high = Math.max(...levels) + 0.15;
   const low = Math.min(...levels) - 0.25;
   const scale = Math.min(height / (high - low), (width - left) / (2 * near.half));
@@ -175,6 +176,15 @@ export function SectionDrawing({
           fill="#ffffff"
           stroke="#ffffff"
           strokeWidth={0.3}
+        />
+      ))}
+      {section.soft.map(({ id, material, shape }) => (
+        <Path
+          key={`${id}${shape[0]}`}
+          d={path(shape)}
+          fill={LAYERS[material]}
+          stroke={EARTH}
+          strokeWidth={0.8}
         />
       ))}
       {section.dug.flatMap((p) =>

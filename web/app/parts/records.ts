@@ -1,5 +1,5 @@
 /** A record in words: what it is of, and what was seen or done; of one that takes another back, which. */
-import { dryFound, type Plan, RECORD_KINDS, type SiteRecord } from '@cimiento/core';
+import { coneStretches, dryFound, type Plan, RECORD_KINDS, type SiteRecord } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
 import type { Format } from './format.tsx';
 import { layerName } from './words.ts';
@@ -79,6 +79,15 @@ function valueText(t: Say, format: Format, plan: Plan, record: SiteRecord): stri
       const { feel, wet, frozen } = record.value!;
       const seen = [t(`proof.feels.${feel}`), t(`proof.wets.${wet}`), frozen ? t('proof.frozen') : ''];
       return seen.filter(Boolean).join(' · ');
+    }
+    case 'cone': {
+      const { soil, readings } = record.value!;
+      const cbrs = coneStretches(readings, soil).map(({ cbr }) => cbr);
+      return t('record.coneValue', {
+        count: readings.length,
+        deep: format.text(readings.at(-1)!.depth, 'size'),
+        least: cbrs.length > 0 ? format.text(Math.min(...cbrs), 'number', { decimals: 0 }) : '–',
+      });
     }
     case 'laid': {
       const { on, reason } = record.value!;

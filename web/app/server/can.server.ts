@@ -9,6 +9,7 @@ const ACTIONS = {
   'archive.read': 'crew',
   'archive.take': 'crew',
   'weather.read': 'crew',
+  'gauge.read': 'crew',
   'job.read': 'job',
   'job.save': 'job',
   'job.remove': 'job',

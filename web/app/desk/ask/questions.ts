@@ -5,10 +5,12 @@ import {
   concreteInstead,
   digOrder,
   instructionCost,
+  lowWays,
   type Plan,
   ruleCosts,
   type SiteRecord,
   type Takeoff,
+  workingWays,
 } from '@cimiento/core';
 
 export interface Job {
@@ -39,6 +41,8 @@ const QUESTIONS = {
     }),
   alternatives: (job: Asked, index: number) => alternatives(job.plan, job.takeoff(), index),
   concreteInstead: (job: Asked, index: number) => concreteInstead(job.plan, job.takeoff(), index),
+  lowWays: (job: Asked) => lowWays(job.plan, job.takeoff()),
+  workingWays: (job: Asked, index: number) => workingWays(job.plan, job.takeoff(), index),
   digOrder: (job: Asked) =>
     digOrder(job.plan, job.takeoff(), () => {
       job.progress(job.since() / LONGEST_SEARCH);

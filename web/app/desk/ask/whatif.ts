@@ -1,5 +1,14 @@
 /** What-ifs in the background: whole takeoffs of changed plans, so never on the page's own thread. */
-import type { Alternative, Difference, DigOrder, Plan, RuleCost, SiteRecord } from '@cimiento/core';
+import type {
+  Alternative,
+  Difference,
+  DigOrder,
+  LowWay,
+  Plan,
+  RuleCost,
+  SiteRecord,
+  WorkingCost,
+} from '@cimiento/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useDesk } from '../store.ts';
 import { Asker } from './asker.ts';
@@ -74,6 +83,13 @@ export const useAlternatives = (plan: Plan, index: number): Alternative[] | null
 /** What a concrete strip in place of a stone footing changes. */
 export const useConcreteInstead = (plan: Plan, index: number): Difference | null =>
   useAsked(plan, 'concreteInstead', [index]).value;
+
+/** What bottoms dug low are made up with, three ways. */
+export const useLowWays = (plan: Plan): LowWay[] | null => useAsked(plan, 'lowWays', []).value;
+
+/** What people work on under an element, three ways. */
+export const useWorkingWays = (plan: Plan, index: number): WorkingCost[] | null =>
+  useAsked(plan, 'workingWays', [index]).value;
 
 /** The order of digging: the person's own, or the best found; and how far the search is. */
 export const useDigOrder = (plan: Plan | null): Asked<DigOrder> => useAsked(plan, 'digOrder', []);

@@ -39,6 +39,7 @@ const digLayers = () => import('../../stages/dig/layers.ts');
 const DepthLayer = later(digLayers, 'DepthLayer');
 const DepthLegend = later(digLayers, 'DepthLegend');
 const OrderLayer = later(digLayers, 'OrderLayer');
+const SoftSpotLayer = later(() => import('../../stages/base/proof/index.ts'), 'SoftSpotLayer');
 const TestPlaces = later(() => import('../../stages/base/proof/index.ts'), 'TestPlaces');
 const SetoutLayer = later(() => import('../../stages/setout/index.ts'), 'SetoutLayer');
 
@@ -257,6 +258,9 @@ export function PlanView({ section }: { section: Section | null }) {
               {site && <SiteLayer view={view} hold={hold} />}
               <Suspense fallback={null}>
                 {stage === 'setout' && <SetoutLayer view={view} />}
+                {(stage === 'base' || plan.ground.softSpots.length > 0) && (
+                  <SoftSpotLayer view={view} hold={hold} movable={stage === 'base'} />
+                )}
                 {stage === 'base' && <TestPlaces view={view} />}
                 {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
               </Suspense>

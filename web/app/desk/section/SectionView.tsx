@@ -49,7 +49,10 @@ export function SectionView({
 
   const flags = flagsFor(plan, takeoff, model, element, near);
   const ground = near ? postAt(near.posts, 0)!.ground : groundAtFirstLog(plan, model);
-  const levels = flags.map((flag) => flag.level).filter((level) => Math.abs(level - ground) < 12);
+  const soft = near ? near.soft.flatMap(({ shape }) => shape.filter((_, i) => i % 2 === 1)) : [];
+  const levels = [...flags.map((flag) => flag.level), ...soft].filter(
+    (level) => Math.abs(level - ground) < 12,
+  );
   const high = Math.max(...levels, ground) + 0.22;
   const low = Math.min(...levels, ground - 0.5) - 0.28;
   const shape = staffShape(width);
@@ -239,6 +242,17 @@ function Cut({
       <Soils posts={posts} scale={scale} bottom={height} prefix="section" />
       <path d={voids} fill={ink('paper')} stroke={ink('paper')} strokeWidth={0.8} />
       {pool && <path d={pool} fill={ink('water')} opacity={0.16} />}
+      {section.soft.map(({ id, material, shape }) => (
+        <path
+          key={`${id}${shape[0]}`}
+          d={path(shape)}
+          fill={bedFill('section', material)}
+          stroke={ink('held')}
+          strokeWidth={1.4}
+          strokeDasharray="5 3"
+          data-soft={id}
+        />
+      ))}
       {layers.map(({ key, material, points }) => (
         <path
           key={key}

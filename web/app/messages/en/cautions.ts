@@ -125,6 +125,14 @@ export const cautions = {
       title: '{{who}} let a lift be covered that had not passed: {{reason}}',
       text: 'Keep this with the job; the engineer should know.',
     },
+    softDeep: {
+      title: '{{spot}}: {{depth}} below the ground with upright sides; protection from {{from}}.',
+      text: 'Nobody goes in. Take it out and fill it again from above, in one go, before the next stretch; who must work in it needs sides sloped or held first.',
+    },
+    softPast: {
+      title: '{{spot}} reaches {{outside}} past the bottoms: what is soft there stays.',
+      text: 'Only what lies under a trench or pad is taken out. The load spreads: ask how far the good ground has to reach, and widen the dig.',
+    },
     underpinOpen: {
       title: 'The old wall over this run is not known: it is counted as an open trench.',
       text: 'Lay its underside bare at both ends, and enter it. Never dig under a wall from the surface, and no bay without the engineer’s release.',

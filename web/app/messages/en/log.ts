@@ -28,6 +28,8 @@ export const log = {
     trial: 'Trial strip',
     trialValue: '{{layer}}: lift of {{lift}}, {{count}} readings',
     bottom: 'Bottom as found',
+    cone: 'Dynamic cone',
+    coneValue: '{{count}} readings to {{deep}}, CBR {{least}} at least',
     laid: 'Lift laid',
     laidValue: '{{layer}}, lift {{lift}}, on {{ground}}',
     density: 'Density test',

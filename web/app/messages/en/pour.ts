@@ -12,6 +12,7 @@ export const pour = {
     order: 'Order',
     waste: 'Waste',
     step: 'Plant’s step',
+    screed: 'Straight-edge it is drawn off with',
     truck: 'Truck',
     neat: 'Footings and make-up',
     orderConcrete: 'Concrete to order',

@@ -72,6 +72,9 @@ export const problems = {
     slabNoFloor: 'A slab founded by its floor needs a floor. Add one under Levels, or found it by depth.',
     slabUnderFooting:
       '“{{name}}” goes down to {{value}}, under the footing “{{other}}” at {{min}}. Thin its bed or deepen the footing.',
+    softSpotOutside:
+      '“{{name}}” lies under no bottom: nothing of it is taken out. Move it under a trench or pad, or remove it.',
+    coneBack: 'Blows and depth of the cone can only grow: a reading goes back.',
     obstructionLarger: '“{{name}}”: {{value}} are more than is dug there, {{max}}.',
     groupFloors:
       '“{{name}}” is dug with group “{{group}}”, whose members carry another floor. Give it a group of its own, or the same floor.',

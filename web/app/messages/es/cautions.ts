@@ -134,6 +134,14 @@ export const cautions: Words<typeof english> = {
       title: '{{who}} dejó tapar una capa que no pasó: {{reason}}',
       text: 'Guárdelo con la obra; el ingeniero debe saberlo.',
     },
+    softDeep: {
+      title: '{{spot}}: {{depth}} bajo el terreno con paredes a plomo; protección desde {{from}}.',
+      text: 'Nadie entra. Se saca y se rellena desde arriba, de una vez, antes del tramo siguiente; quien deba trabajar adentro necesita antes taludes o sostén.',
+    },
+    softPast: {
+      title: '{{spot}} sale {{outside}} de los fondos: lo blando de allí queda.',
+      text: 'Solo se saca lo que está bajo una zanja o un pozo. La carga se abre: pregunte hasta dónde debe llegar el suelo bueno y ensanche la excavación.',
+    },
     underpinOpen: {
       title: 'No se conoce el muro viejo sobre este tramo: se cuenta como zanja abierta.',
       text: 'Descubra su base en los dos extremos y anótela. Nunca cave bajo un muro desde la superficie, ni un batache sin el permiso del ingeniero.',

@@ -30,6 +30,8 @@ export const log: Words<typeof english> = {
     trial: 'Franja de prueba',
     trialValue: '{{layer}}: capa de {{lift}}, {{count}} lecturas',
     bottom: 'Fondo como se halló',
+    cone: 'Cono dinámico',
+    coneValue: '{{count}} lecturas hasta {{deep}}, CBR {{least}} como mínimo',
     laid: 'Capa puesta',
     laidValue: '{{layer}}, capa {{lift}}, sobre {{ground}}',
     density: 'Ensayo de densidad',

@@ -15,6 +15,7 @@ export const pour: Words<typeof english> = {
     order: 'Pedido',
     waste: 'Desperdicio',
     step: 'Paso de planta',
+    screed: 'Regla con que se enrasa',
     truck: 'Camión',
     neat: 'Zapatas y recuperación',
     orderConcrete: 'Hormigón a pedir',

@@ -75,6 +75,9 @@ export const problems: Words<typeof english> = {
       'Una losa fundada por su piso necesita un piso. Agréguelo en Niveles, o fúndela por profundidad.',
     slabUnderFooting:
       '«{{name}}» baja a {{value}}, bajo la zapata «{{other}}» a {{min}}. Adelgace su cama o baje la zapata.',
+    softSpotOutside:
+      '«{{name}}» no queda bajo ningún fondo: no se saca nada. Llévelo bajo una zanja o un pozo, o quítelo.',
+    coneBack: 'Golpes y profundidad del cono solo pueden crecer: una lectura retrocede.',
     obstructionLarger: '«{{name}}»: {{value}} es más de lo que allí se excava, {{max}}.',
     groupFloors:
       '«{{name}}» se excava con el grupo «{{group}}», que lleva otro piso. Déle un grupo propio o el mismo piso.',

@@ -20,6 +20,10 @@ const LiftCards = later(proof, 'LiftCards');
 const CompactorsPanel = later(proof, 'CompactorsPanel');
 const BottomFound = later(proof, 'BottomFound');
 const SoftBottom = later(proof, 'SoftBottom');
+const DynamicCone = later(proof, 'DynamicCone');
+const SoftSpots = later(proof, 'SoftSpots');
+const LowBottom = later(proof, 'LowBottom');
+const WorkingLevel = later(proof, 'WorkingLevel');
 const LayerProof = later(proof, 'LayerProof');
 
 export function BasePanel() {
@@ -48,9 +52,13 @@ export function BasePanel() {
             <LiftCards key={`cards-${element.id}`} index={at} />
             <CompactorsPanel index={at} />
             <BottomFound key={`bottom-${element.id}`} index={at} />
+            <DynamicCone key={`cone-${element.id}`} index={at} />
+            <WorkingLevel index={at} />
             <SoftBottom key={`soft-${element.id}`} element={element} index={at} />
           </>
         )}
+        <SoftSpots />
+        <LowBottom />
         {shown && <LayerProof key={`proof-${shown.id}`} bed={shown} index={plan.beds.indexOf(shown)} />}
       </Suspense>
       <FloorLayers />

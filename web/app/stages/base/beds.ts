@@ -7,6 +7,10 @@ import {
   layerValues,
   newBed,
   newLayer,
+  nextName,
+  startOf,
+  type WorkingWay,
+  workingLayers,
 } from '@cimiento/core';
 import { current } from 'immer';
 import type { Draft } from '../../desk/store.ts';
@@ -61,6 +65,63 @@ export function replaceUnder(
   draft.beds.push({ ...made, ...(own && { cloth: current(own).cloth }), layers: [fill, ...layers] });
   element.bed = made.id;
   element.room = Math.max(element.room ?? draft.dig.room, thickness / 2);
+}
+
+/** One element worked on another way: a bed of its own, or none. */
+export function workOn(draft: Draft, id: string, way: WorkingWay): void {
+  const element = draft.elements.find((one) => one.id === id);
+  if (!element || element.kind === 'ramp') return;
+  const before = draft.beds.find((bed) => bed.id === element.bed);
+  const own = before ? current(before) : null;
+  const layers = workingLayers(own, way, draft.system);
+  if (layers.length === 0 || draft.beds.length >= 20) {
+    if (layers.length === 0) element.bed = null;
+    return;
+  }
+  const made = newBed(draft);
+  draft.beds.push({ ...made, cloth: own?.cloth ?? null, layers });
+  element.bed = made.id;
+}
+
+/** A soft spot of a metre or a yard square about a place; the id it has. */
+export function addSpot(draft: Draft, [x, y]: readonly [number, number]): string {
+  const { softSpots } = draft.ground;
+  const half = draft.system === 'metric' ? 0.5 : 0.4572;
+  const id = nextName(
+    'spot-',
+    softSpots.map((spot) => spot.id),
+  );
+  const name = nextName(
+    'W',
+    softSpots.map((spot) => spot.name),
+  );
+  softSpots.push({
+    id,
+    name,
+    points: [
+      [x - half, y - half],
+      [x + half, y - half],
+      [x + half, y + half],
+      [x - half, y + half],
+    ],
+    depth: startOf('/ground/softSpots/*/depth', draft.system),
+    material: 'crushed',
+    compactor: 'rammer',
+  });
+  return id;
+}
+
+/** Another corner in the middle of its longest side. */
+export function addSpotCorner(spot: Draft['ground']['softSpots'][number]): void {
+  const { points } = spot;
+  if (points.length >= 60) return;
+  const side = (i: number) => {
+    const [p, q] = [points[i]!, points[(i + 1) % points.length]!];
+    return Math.hypot(q[0] - p[0], q[1] - p[1]);
+  };
+  const at = points.reduce((best, _, i) => (side(i) > side(best) + 1e-9 ? i : best), 0);
+  const [p, q] = [points[at]!, points[(at + 1) % points.length]!];
+  points.splice(at + 1, 0, [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2]);
 }
 
 export function removeBed(draft: Draft, bed: string): void {

@@ -1,8 +1,9 @@
 /** A density test of a lift: by gauge, or from the weighings of a sand cone. */
 import { Flex } from '@chakra-ui/react';
-import { dryOf, type LiftCard, sandCone } from '@cimiento/core';
-import { useState } from 'react';
+import { dryOf, type LiftCard, labOf, maximumBy, sandCone } from '@cimiento/core';
+import { useRef, useState } from 'react';
 import { useLog } from '../../../desk/records.ts';
+import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../../../parts/controls.tsx';
 import { useFormat } from '../../../parts/format.tsx';
@@ -15,6 +16,10 @@ type Weighing = (typeof WEIGHINGS)[number] | 'sand';
 type Typed = Record<Weighing, number | null>;
 const EMPTY: Typed = { before: null, after: null, cone: null, sand: null, soil: null };
 
+/** What the gauge is set to where no laboratory said: crushed stone, typical. */
+const USUAL_MAXIMUM = 2100;
+const USUAL_OPTIMUM = 0.07;
+
 const whole = (typed: Typed): typed is Record<Weighing, number> =>
   Object.values(typed).every((value) => value !== null);
 
@@ -26,9 +31,27 @@ export function LogTest({ card }: { card: LiftCard }) {
   const [wet, setWet] = useState<number | null>(null);
   const [moisture, setMoisture] = useState<number | null>(null);
   const [typed, setTyped] = useState<Typed>(EMPTY);
+  const [silent, setSilent] = useState(false);
+  const asked = useRef(0);
+  const { facts } = useTakeoff();
+  const lab = labOf(facts, card.bed, card.layer.id);
   const weighed = by === 'sandCone' && whole(typed) ? typed : null;
   const hole = weighed && moisture !== null ? sandCone({ ...weighed, moisture }) : null;
   const measured = by === 'gauge' ? wet : (hole?.wet ?? null);
+  const read = async () => {
+    asked.current++;
+    const query = new URLSearchParams({
+      place: `${card.element}/${card.layer.id}/${card.lift}/${card.tests.length}/${asked.current}`,
+      maximum: String(maximumBy(lab, card.layer) ?? USUAL_MAXIMUM),
+      optimum: String(lab?.ok ? lab.optimum : USUAL_OPTIMUM),
+    });
+    const response = await fetch(`/gauge?${query}`).catch(() => null);
+    setSilent(!response?.ok);
+    if (!response?.ok) return;
+    const reading = (await response.json()) as { wet: number; moisture: number };
+    setWet(reading.wet);
+    setMoisture(reading.moisture);
+  };
   const ready = measured !== null && moisture !== null;
   return (
     <Flex direction="column" gap={2} data-log-test>
@@ -39,7 +62,13 @@ export function LogTest({ card }: { card: LiftCard }) {
         onChange={setBy}
       />
       {by === 'gauge' ? (
-        <QuantityField optional label={t('proof.wet')} range="wetDensity" value={wet} onCommit={setWet} />
+        <>
+          <QuantityField optional label={t('proof.wet')} range="wetDensity" value={wet} onCommit={setWet} />
+          <Button size="sm" title={t('proof.gaugeHint')} onClick={() => void read()}>
+            {t('proof.readGauge')}
+          </Button>
+          {silent && <FieldError role="alert">{t('proof.gaugeSilent')}</FieldError>}
+        </>
       ) : (
         <>
           {WEIGHINGS.map((key) => (

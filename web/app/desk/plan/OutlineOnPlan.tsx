@@ -1,0 +1,136 @@
+/** An outline on the plan that is picked, dragged by its corners or as a whole, and moved with the arrows. */
+import { ink } from '../../desk/hatches.tsx';
+import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
+import { polygonPath, type View } from '../../drawing/view.ts';
+import { useFormat } from '../../parts/format.tsx';
+import { useDeskStore } from '../store.ts';
+
+type Place = readonly [number, number];
+const words = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;
+const round2 = (value: number) => Math.round(value * 100) / 100;
+
+interface Props {
+  /** Told apart from others by it; its edits are undone together. */
+  readonly id: string;
+  readonly points: readonly Place[];
+  readonly view: View;
+  /** Keeps the plan's window still while something is dragged. */
+  readonly hold: (still: boolean) => void;
+  readonly movable: boolean;
+  readonly picked: boolean;
+  readonly label: string;
+  readonly text: string;
+  readonly fill: string;
+  readonly stroke: string;
+  readonly pick: () => void;
+  readonly put: (points: readonly Place[], key: string) => void;
+  readonly remove: () => void;
+}
+
+export function OutlineOnPlan(props: Props) {
+  const { id, points, view, hold, movable, picked, label, text, fill, stroke, pick, put, remove } = props;
+  const format = useFormat();
+  const store = useDeskStore();
+  const [mx, my] = points
+    .reduce<[number, number]>(([x, y], p) => [x + p[0], y + p[1]], [0, 0])
+    .map((sum) => sum / points.length) as [number, number];
+  const moved = (to: readonly Place[], key: string) =>
+    put(
+      to.map(([x, y]) => [round2(x), round2(y)] as const),
+      key,
+    );
+  const drag = (event: React.PointerEvent<SVGElement>, corner: number | null) => {
+    const svg = event.currentTarget.ownerSVGElement;
+    if (event.button !== 0 || !svg) return;
+    event.stopPropagation();
+    pick();
+    const from = worldAt(svg, view, event);
+    const key = `outline:${id}:${event.timeStamp}`;
+    hold(true);
+    trackPointer(
+      event.currentTarget,
+      event.pointerId,
+      (e) => {
+        const to = worldAt(svg, view, e);
+        const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+        moved(
+          points.map((p, i) => (corner === null || corner === i ? ([p[0] + dx, p[1] + dy] as const) : p)),
+          key,
+        );
+      },
+      () => {
+        hold(false);
+        store.getState().settle();
+      },
+    );
+  };
+  const nudge = (event: React.KeyboardEvent) => {
+    if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault();
+      return pick();
+    }
+    if (event.key === 'Delete') {
+      event.stopPropagation();
+      return remove();
+    }
+    const way = arrowMove(event.key, format.system === 'metric' ? 0.25 : 0.3048);
+    if (!way) return;
+    event.preventDefault();
+    event.stopPropagation();
+    moved(
+      points.map(([x, y]) => [x + way[0], y + way[1]] as const),
+      `outline-nudge:${id}`,
+    );
+  };
+  return (
+    <g
+      data-outline={id}
+      {...(movable && {
+        'data-drag': true,
+        role: 'button',
+        tabIndex: 0,
+        'aria-pressed': picked,
+        'aria-label': label,
+        style: { cursor: 'grab' },
+        onPointerDown: (event: React.PointerEvent<SVGElement>) => drag(event, null),
+        onKeyDown: nudge,
+      })}
+    >
+      <path
+        d={polygonPath(view, points.flat())}
+        fill={fill}
+        fillOpacity={0.75}
+        stroke={picked ? ink('chalk') : stroke}
+        strokeWidth={picked ? 2.4 : 1.6}
+        strokeDasharray="6 4"
+      />
+      <text
+        x={view.x(mx)}
+        y={view.y(my) + 4}
+        textAnchor="middle"
+        fill={stroke}
+        stroke={ink('paper')}
+        strokeWidth={3}
+        paintOrder="stroke"
+        style={words}
+      >
+        {text}
+      </text>
+      {picked &&
+        movable &&
+        points.map((p, i) => (
+          <circle
+            // biome-ignore lint/suspicious/noArrayIndexKey: a corner is known by its place in the outline
+            key={i}
+            cx={view.x(p[0])}
+            cy={view.y(p[1])}
+            r={7}
+            fill={ink('sheet')}
+            stroke={ink('chalk')}
+            strokeWidth={2}
+            onPointerDown={(event) => drag(event, i)}
+          />
+        ))}
+    </g>
+  );
+}

@@ -1,0 +1,51 @@
+/** One of several ways side by side: what it costs, what is said of it, and a press that takes it. */
+import { Box, Flex } from '@chakra-ui/react';
+import type { Difference } from '@cimiento/core';
+import type { ReactNode } from 'react';
+import { useDesk } from '../../../desk/store.ts';
+import { Button, Small } from '../../../parts/controls.tsx';
+import { DifferenceLine } from '../../levels/DifferenceLine.tsx';
+
+interface Props {
+  readonly id: string;
+  readonly title: string;
+  /** Of the plan as it stands. */
+  readonly here: boolean;
+  /** What marks it, and what a press on the others says. */
+  readonly now: string;
+  readonly choose: string;
+  readonly say: string;
+  readonly change: Difference;
+  readonly take: () => void;
+  readonly children?: ReactNode;
+}
+
+export function WayCard({ id, title, here, now, choose, say, change, take, children }: Props) {
+  const currency = useDesk((desk) => desk.plan.prices.currency);
+  return (
+    <Box
+      borderWidth="1px"
+      borderStyle="solid"
+      borderColor={here ? 'chalk' : 'rule'}
+      bg={here ? 'chalkWash' : 'sheet'}
+      px={2}
+      py={1}
+      fontSize="sm"
+      data-way={id}
+    >
+      <Flex justify="space-between" align="center" gap={2}>
+        <strong>{title}</strong>
+        {here ? (
+          <Small>{now}</Small>
+        ) : (
+          <Button size="sm" aria-label={choose} onClick={take}>
+            {choose}
+          </Button>
+        )}
+      </Flex>
+      {!here && <DifferenceLine change={change} currency={currency} />}
+      {children}
+      <Small>{say}</Small>
+    </Box>
+  );
+}
