@@ -40,7 +40,7 @@ const take = (path: string): void => {
 const { entry, routes } = manifest;
 for (const { module, imports } of [entry, routes.root!, routes['routes/job']!])
   for (const path of [module, ...imports]) take(path);
-take(one(/^es-.*\.js$/));
+take(one(/^esFirst-.*\.js$/));
 
 const sizes = [...asked]
   .map((file) => [file, gzipSync(readFileSync(join(CLIENT, 'assets', file))).length / 1000] as const)

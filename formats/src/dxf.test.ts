@@ -122,7 +122,7 @@ describe('drawings that cannot be taken say why', () => {
 
 describe('what leaves', () => {
   const plan = currentPlan(
-    JSON.parse(readFileSync(join(import.meta.dirname, '../../demo/honey-house.json'), 'utf8')),
+    JSON.parse(readFileSync(join(import.meta.dirname, '../../demo/honey-house.json'), 'utf8')).plan,
   )!;
   const takeoff = compute(plan);
   const names = {

@@ -3,17 +3,19 @@ import { startTransition } from 'react';
 import { hydrateRoot } from 'react-dom/client';
 import { I18nextProvider } from 'react-i18next';
 import { HydratedRouter } from 'react-router/dom';
-import { loadMessages, makeI18n } from './messages/i18n.ts';
+import { loadFirst, loadLater, makeI18n } from './messages/i18n.ts';
+import { wordsLater } from './parts/later.tsx';
 import { makeCache } from './theme/emotion.ts';
 
 const lang = document.documentElement.lang === 'es' ? 'es' : 'en';
-const messages = await loadMessages(lang);
+const i18n = makeI18n(lang, await loadFirst(lang));
+wordsLater(() => loadLater(lang, i18n));
 
 startTransition(() => {
   hydrateRoot(
     document,
     <CacheProvider value={makeCache()}>
-      <I18nextProvider i18n={makeI18n(lang, messages)}>
+      <I18nextProvider i18n={i18n}>
         <HydratedRouter />
       </I18nextProvider>
     </CacheProvider>,

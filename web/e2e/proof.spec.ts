@@ -1,6 +1,6 @@
 /** Base proved: laboratory, trial, lifts laid, tested, reworked and released; compactors; soft bottoms. */
 import { expect, type Page, test } from '@playwright/test';
-import { figure, newJob, prefer, ready, saved, signIn, stage, unfold } from './helpers.ts';
+import { figure, newJob, prefer, ready, saved, signIn, stage, type, unfold } from './helpers.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);
@@ -94,8 +94,8 @@ test('three sand cones: one fails, is reworked, retested and released by name; k
   await unfold(page, 'Lifts of T1');
   await expect(lift(page, 1)).toHaveAttribute('data-state', 'released');
   await stage(page, 'log');
-  await expect(page.locator('[data-record=release]')).toContainText('Eng. Sol');
-  await expect(page.locator('[data-record=density]')).toHaveCount(2);
+  await expect(page.locator('[data-record=release]').filter({ hasText: 'T1' })).toContainText('Eng. Sol');
+  await expect(page.locator('[data-record=density]').filter({ hasText: 'T1' })).toHaveCount(2);
   const sheet = await page.request.get(`${page.url().split('?')[0]}/base-sheet.pdf`);
   expect(sheet.headers()['content-type']).toBe('application/pdf');
 });
@@ -188,4 +188,100 @@ test('compactors stand side by side; a soft bottom is taken out and put back by 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(() => figure(page, 'dig')).toBe(before.dig);
   await saved(page);
+});
+
+test('a soft spot is drawn, dragged and typed: dig, loads and stone move at once; it is printed and undone', async ({
+  page,
+}) => {
+  const before = { dig: await figure(page, 'dig'), stone: await figure(page, 'stone') };
+  await unfold(page, 'Soft spots');
+  await side(page).getByRole('button', { name: 'Draw a soft spot' }).click();
+  const spot = page.locator('[data-plan] [data-outline="spot-1"]');
+  await expect(spot).toBeVisible();
+  const depth = side(page).locator('[data-soft-spot]').getByLabel('Out, below the bottom');
+  await depth.fill('600 mm');
+  await depth.press('Enter');
+  await expect.poll(() => figure(page, 'dig')).toBeCloseTo(before.dig + 0.6, 1);
+  await expect.poll(() => figure(page, 'stone')).toBeCloseTo(before.stone + 1.2, 1);
+  await page.locator('[data-lower=section]').click();
+  await expect(page.locator('[data-soft="spot-1"]')).toHaveCount(1);
+  // Off the bottom nothing of it is dug; the arrows bring it back.
+  await spot.focus();
+  for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowUp');
+  await expect.poll(() => figure(page, 'dig')).toBe(before.dig);
+  await expect(page.getByText(/lies under no bottom/).first()).toBeVisible();
+  for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowDown');
+  await expect.poll(() => figure(page, 'dig')).toBeCloseTo(before.dig + 0.6, 1);
+  await saved(page);
+  const sheet = await page.request.get(`${page.url().split('?')[0]}/base-sheet.pdf`);
+  expect(sheet.status()).toBe(200);
+  await spot.focus();
+  await page.keyboard.press('Delete');
+  await expect.poll(() => figure(page, 'dig')).toBe(before.dig);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(spot).toBeVisible();
+  await saved(page);
+});
+
+test('ways to work and to make up a low bottom stand side by side, each one press away', async ({ page }) => {
+  await unfold(page, 'Level to work on');
+  await expect(side(page).locator('[data-way=stone]')).toContainText('as planned');
+  const stakes = side(page).locator('[data-way=stakes]');
+  await expect(stakes).toContainText('stone −');
+  const stone = await figure(page, 'stone');
+  await stakes.getByRole('button', { name: 'Take it: lean on stakes' }).click();
+  await expect.poll(() => figure(page, 'stone')).toBeLessThan(stone);
+  await expect(side(page).getByText(/\d+ along × \d across/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => figure(page, 'stone')).toBe(stone);
+
+  await stage(page, 'dig');
+  await unfold(page, 'Name, wall, level');
+  await type(page, 'elements.low', '80 mm');
+  await page.keyboard.press('Enter');
+  await stage(page, 'base');
+  await expect(side(page).getByText(/to make up/)).toBeVisible();
+  const concrete = await figure(page, 'concrete');
+  await side(page).getByRole('button', { name: 'Make up with more footing' }).click();
+  await expect.poll(() => figure(page, 'concrete')).toBeGreaterThan(concrete);
+  await saved(page);
+});
+
+test('a dynamic cone is logged with its CBR; the gauge is read, and says so when it does not answer', async ({
+  page,
+}) => {
+  await unfold(page, 'Dynamic cone at T1');
+  const rows = side(page).locator('details', { hasText: 'Dynamic cone at T1' }).locator('[role=group]');
+  for (const [i, [blows, deep]] of [
+    ['0', '0'],
+    ['5', '100'],
+    ['10', '80'],
+  ].entries()) {
+    await rows.nth(i).getByLabel('Blows so far').fill(blows!);
+    await rows.nth(i).getByLabel('Depth so far').fill(deep!);
+  }
+  // A depth that goes back is named, and not logged.
+  await expect(side(page).getByText(/a reading goes back/)).toBeVisible();
+  await expect(side(page).getByRole('button', { name: 'Log the cone' })).toBeDisabled();
+  await rows.nth(2).getByLabel('Depth so far').fill('300');
+  await side(page).getByRole('button', { name: 'Log the cone' }).click();
+  // 40 mm a blow is the softest: 292/40^1.12 = 4.7.
+  await expect(side(page).locator('[data-cone]')).toContainText('CBR 4.7');
+
+  await unfold(page, 'Lifts of T1');
+  await lift(page, 1)
+    .getByRole('button', { name: /lift 1 of 2/ })
+    .click();
+  await side(page).getByRole('button', { name: 'Log it as laid' }).click();
+  await page.route('**/gauge?*', (route) => route.fulfill({ status: 503, body: '{}' }));
+  await side(page).getByRole('button', { name: 'Read the gauge' }).click();
+  await expect(side(page).getByText(/does not answer/)).toBeVisible();
+  await page.unroute('**/gauge?*');
+  const wet = side(page).getByLabel('Density, moist');
+  // Now and then the simulated one does not answer either.
+  await expect(async () => {
+    await side(page).getByRole('button', { name: 'Read the gauge' }).click();
+    await expect(wet).not.toHaveValue('', { timeout: 1000 });
+  }).toPass();
+  await expect(side(page).getByLabel('Moisture', { exact: true }).first()).not.toHaveValue('');
 });

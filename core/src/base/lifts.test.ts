@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { COMPACTOR_IDS } from '../catalogue/compactors.ts';
 import type { BedLayer } from '../plan/schema.ts';
 import { lean, stone } from '../testing.ts';
-import { liftsOf } from './lifts.ts';
+import { liftLimits, liftsOf } from './lifts.ts';
 
 const bed = (more: Partial<BedLayer> = {}) => liftsOf(stone(0.3, { topSize: 0.031, ...more }))!;
 
@@ -47,5 +47,21 @@ describe('lifts', () => {
         expect(lifts.count * lifts.thickness).toBeCloseTo(thickness, 12);
         expect(lifts.thickness).toBeLessThanOrEqual(lifts.limit + 1e-9);
       }
+  });
+
+  it('are limited by several things, ranked, with the margin to each', () => {
+    const by = (more: Partial<BedLayer>) =>
+      liftLimits(stone(0.8, { topSize: 0.03, ...more })).map(
+        ({ by, limit, governs, margin }) =>
+          `${by} ${Math.round(limit * 1000)}${governs ? ' governs' : ` +${Math.round(margin * 1000)}`}`,
+      );
+    expect(by({ maxLift: 0.3 })).toEqual(['compactor 200 governs', 'specification 300 +100', 'stone 120 +0']);
+    expect(by({ maxLift: 0.15 })).toEqual(['specification 150 governs', 'compactor 200 +50', 'stone 120 +0']);
+    expect(by({ maxLift: 0.3, proven: { lift: 0.28, trial: 'x' } })).toEqual([
+      'trial 280 governs',
+      'specification 300 +20',
+      'stone 120 +0',
+    ]);
+    expect(by({ compactor: null })).toEqual([]);
   });
 });

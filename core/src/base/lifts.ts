@@ -64,3 +64,34 @@ export function liftsOf(layer: BedLayer): Lifts | null {
  */
 export const stoneFootingLifts = (thickness: number): Lifts =>
   liftsOf({ ...newLayer('crushed', [], 'metric'), thickness })!;
+
+export interface LiftLimit {
+  readonly by: Lifts['limitBy'] | 'stone';
+  /** m, compacted: at most; of the stone at least. */
+  readonly limit: number;
+  readonly governs: boolean;
+  /** How far it is over the one that governs, m. */
+  readonly margin: number;
+}
+
+/**
+ * What limits a layer's lift, the one that governs first, and its margin to each of the others; the
+ * stone's, which asks four times the largest, stands last.
+ */
+export function liftLimits(layer: BedLayer): LiftLimit[] {
+  const lifts = liftsOf(layer);
+  if (!lifts || layer.compactor === null) return [];
+  const [, high] = usualLift(layer.compactor, layer.cohesive);
+  const limits = [
+    // What a trial has proven beats the catalogue: that is then not asked.
+    layer.proven
+      ? ({ by: 'trial', limit: layer.proven.lift } as const)
+      : ({ by: 'compactor', limit: high } as const),
+    ...(layer.maxLift === null ? [] : [{ by: 'specification', limit: layer.maxLift } as const]),
+  ].sort((p, q) => p.limit - q.limit || Number(q.by === lifts.limitBy) - Number(p.by === lifts.limitBy));
+  const least = limits[0]!.limit;
+  return [
+    ...limits.map((one, i) => ({ ...one, governs: i === 0, margin: one.limit - least })),
+    { by: 'stone', limit: 4 * layerValues(layer).topSize, governs: false, margin: 0 },
+  ];
+}

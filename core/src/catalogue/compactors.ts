@@ -21,14 +21,34 @@ export interface Compactor {
   readonly cohesive: readonly [number, number] | null;
   /** Passes in granular fill at the typical lift: low, typical, high. */
   readonly passes: readonly [number, number, number];
+  /** Kept off a neighbour's footing and concrete of the last day, m: assumed, no rule is published. */
+  readonly keepOff: number;
 }
 
 export const COMPACTORS: Record<CompactorId, Compactor> = {
-  plateLight: { mass: [60, 90], granular: [0.1, 0.15], cohesive: null, passes: [3, 4, 6] },
-  plateMedium: { mass: [90, 150], granular: [0.15, 0.2], cohesive: null, passes: [3, 4, 6] },
-  plateReversible: { mass: [200, 350], granular: [0.2, 0.3], cohesive: [0.15, 0.15], passes: [3, 4, 6] },
-  plateHeavy: { mass: [400, 700], granular: [0.3, 0.4], cohesive: [0.2, 0.25], passes: [3, 4, 6] },
-  rammer: { mass: [60, 80], granular: [0.15, 0.2], cohesive: [0.15, 0.2], passes: [3, 4, 5] },
-  trenchRoller: { mass: [1300, 1600], granular: [0.2, 0.3], cohesive: [0.15, 0.25], passes: [4, 5, 8] },
-  handTamper: { mass: null, granular: [0.075, 0.1], cohesive: [0.075, 0.1], passes: [4, 6, 8] },
+  plateLight: { mass: [60, 90], granular: [0.1, 0.15], cohesive: null, passes: [3, 4, 6], keepOff: 0.5 },
+  plateMedium: { mass: [90, 150], granular: [0.15, 0.2], cohesive: null, passes: [3, 4, 6], keepOff: 1 },
+  plateReversible: {
+    mass: [200, 350],
+    granular: [0.2, 0.3],
+    cohesive: [0.15, 0.15],
+    passes: [3, 4, 6],
+    keepOff: 1.5,
+  },
+  plateHeavy: {
+    mass: [400, 700],
+    granular: [0.3, 0.4],
+    cohesive: [0.2, 0.25],
+    passes: [3, 4, 6],
+    keepOff: 2,
+  },
+  rammer: { mass: [60, 80], granular: [0.15, 0.2], cohesive: [0.15, 0.2], passes: [3, 4, 5], keepOff: 1 },
+  trenchRoller: {
+    mass: [1300, 1600],
+    granular: [0.2, 0.3],
+    cohesive: [0.15, 0.25],
+    passes: [4, 5, 8],
+    keepOff: 3,
+  },
+  handTamper: { mass: null, granular: [0.075, 0.1], cohesive: [0.075, 0.1], passes: [4, 6, 8], keepOff: 0 },
 };

@@ -222,6 +222,10 @@ const RAISED: Record<CautionCode, Change> = {
     );
   },
   drainNowhere: drain({}),
+  vibrates: (p) => {
+    bed({ compactor: 'plateHeavy' })(p);
+    with_(hazard('footing', { level: 99 }))(p);
+  },
   softDeep: (p) => {
     p.ground.softSpots = [{ ...SPOT, depth: 2 }];
   },

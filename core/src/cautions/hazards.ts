@@ -1,8 +1,9 @@
 /** Hazards the dig comes too near: one caution a hazard and kind of clash, with the worst of it. */
+import { COMPACTORS, type CompactorId } from '../catalogue/compactors.ts';
 import { HAZARD_KINDS, type HazardKind } from '../catalogue/soils.ts';
-import type { Clash } from '../levels/index.ts';
+import { type Clash, distanceTo } from '../levels/index.ts';
 import type { Kind } from '../units/index.ts';
-import type { Case, CautionRow, Finding } from './case.ts';
+import { type Case, type CautionRow, EPS, type Finding } from './case.ts';
 
 /** Reaching into these can kill. */
 const DEADLY: readonly HazardKind[] = ['service', 'overhead'];
@@ -44,6 +45,34 @@ const keepOff = (kind: HazardKind): CautionRow => ({
 const KEPT_OFF = HAZARD_KINDS.filter((kind): kind is Exclude<HazardKind, 'footing'> => kind !== 'footing');
 type KeepOffCode = `keepOff.${(typeof KEPT_OFF)[number]}`;
 
+/** Footings of neighbours nearer than what compacts beside them should come: the worst of each. */
+function vibrates({ job, live }: Case): Finding[] {
+  return job.plan.ground.hazards.flatMap((hazard): Finding[] => {
+    if (hazard.kind !== 'footing') return [];
+    const near = live.flatMap((e) => {
+      const keep = Math.max(0, ...e.cards.map(({ layer }) => keepOffOf(layer.compactor)));
+      const away = Math.min(...e.bottoms.map((bottom) => distanceTo(hazard.points, bottom)));
+      return away < keep - EPS ? [{ e, keep, away }] : [];
+    });
+    const worst = near.reduce<(typeof near)[number] | null>(
+      (p, q) => (p === null || q.away < p.away ? q : p),
+      null,
+    );
+    return worst
+      ? [
+          {
+            elements: near.map(({ e }) => e.id),
+            names: { hazard: hazard.name },
+            values: { distance: [worst.away, 'length'], keep: [worst.keep, 'length'] },
+          },
+        ]
+      : [];
+  });
+}
+
+const keepOffOf = (compactor: CompactorId | null): number =>
+  compactor === null ? 0 : COMPACTORS[compactor].keepOff;
+
 export const HAZARD_CAUTIONS = {
   influence: { weight: 'stop', find: (at) => clashes(at, 'influence', 'level', 'size') },
   flood: { weight: 'stop', find: (at) => clashes(at, 'flood', 'level', 'size') },
@@ -52,4 +81,5 @@ export const HAZARD_CAUTIONS = {
     CautionRow
   >),
   cutBack: { weight: 'warn', find: (at) => clashes(at, 'cutBack', 'size', 'size') },
+  vibrates: { weight: 'warn', find: vibrates },
 } as const satisfies Record<string, CautionRow>;

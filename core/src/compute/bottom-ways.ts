@@ -3,6 +3,7 @@ import { compactorChoices, type Stakes, stakesFor } from '../base/index.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import { newBed, newLayer } from '../plan/blank.ts';
 import type { Bed, BedLayer, Plan } from '../plan/schema.ts';
+import { sizesOf } from '../setout/index.ts';
 import { type Difference, difference } from './compare.ts';
 import { computeWith } from './compute.ts';
 import type { Takeoff } from './takeoff.ts';
@@ -107,10 +108,12 @@ export function workingWays(plan: Plan, takeoff: Takeoff, index: number): Workin
 /** Stakes of the lean concrete under an element, and the level of their tops; null where none is drawn off. */
 export function leanStakes(
   plan: Plan,
-  { live, layers, width }: Takeoff['elements'][number],
+  { element, live, layers, length, width }: Takeoff['elements'][number],
 ): (Stakes & { readonly top: number }) | null {
   const lean = layers.find(({ layer }) => layerValues(layer).cast);
   if (!live || !lean || lean.area <= 0) return null;
-  const across = width.dug;
-  return { ...stakesFor(Math.max(across, lean.area / across), across, plan.pour.screed), top: lean.top };
+  const { projection } = lean.layer;
+  const past = projection === null ? 0 : 2 * projection;
+  const across = projection === null ? width.dug : sizesOf(element).across + past;
+  return { ...stakesFor(length + past, across, plan.pour.screed), top: lean.top };
 }

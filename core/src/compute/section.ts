@@ -2,7 +2,7 @@
 
 import type { BedMaterialId } from '../catalogue/index.ts';
 import { type ProfilePiece, profile } from '../dig/solid.ts';
-import { at, clipLine, edges } from '../geometry/index.ts';
+import { area, clipLine, cornerMean, edges, at as levelAt } from '../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../ground/index.ts';
 import { belowSlab, isFloorSlab, slabOnFloor } from '../levels/slab.ts';
 import { bedOf } from '../plan/beds.ts';
@@ -72,6 +72,23 @@ interface Line {
   readonly half: number;
 }
 
+/** Where along a run the largest piece of a soft spot under it lies, as a share; null where there is none. */
+function softShare(
+  { soft }: Takeoff,
+  index: number,
+  { from, ux, uy, length }: ReturnType<typeof segmentsOf>[number],
+): number | null {
+  const along = soft
+    .flatMap(({ pieces }) => pieces.filter(({ owner }) => owner === index))
+    .map(({ area: piece }) => {
+      const [x, y] = cornerMean(piece);
+      return { size: area(piece), share: ((x - from[0]) * ux + (y - from[1]) * uy) / length };
+    })
+    .filter(({ share }) => share > 0 && share < 1);
+  if (along.length === 0) return null;
+  return along.reduce((best, next) => (next.size > best.size ? next : best)).share;
+}
+
 /** The line an element is cut along: square to its longest run, or along its long side. */
 function lineThrough(plan: Plan, takeoff: Takeoff, index: number, least: number): Line {
   const element = plan.elements[index]!;
@@ -101,8 +118,9 @@ function lineThrough(plan: Plan, takeoff: Takeoff, index: number, least: number)
       .filter((piece) => piece.owner !== index)
       .reduce((sum, piece) => sum + piece.s1 - piece.s0, 0);
   };
-  const share = CUTS.reduce((best, next) => (crowd(next) < crowd(best) - 0.01 ? next : best));
-  const [x, y] = at(share);
+  const clearest = () => CUTS.reduce((best, next) => (crowd(next) < crowd(best) - 0.01 ? next : best));
+  // Where soft ground is taken out under it, the cut goes through the middle of that.
+  const [x, y] = at(softShare(takeoff, index, run) ?? clearest());
   return { x, y, dx, dy, half };
 }
 
@@ -236,11 +254,11 @@ export function sectionThrough(
   );
   const dug = profile(takeoff.solid, x, y, dx, dy, window);
   const soft = takeoff.soft.flatMap(({ spot, pieces }) =>
-    pieces.flatMap(({ area, level }) => {
-      const cut = clipLine(x, y, dx, dy, window, edges(area));
+    pieces.flatMap(({ area: piece, level }) => {
+      const cut = clipLine(x, y, dx, dy, window, edges(piece));
       if (!cut) return [];
       const [s0, s1] = cut;
-      const [z0, z1] = [at(level, x + s0 * dx, y + s0 * dy), at(level, x + s1 * dx, y + s1 * dy)];
+      const [z0, z1] = [levelAt(level, x + s0 * dx, y + s0 * dy), levelAt(level, x + s1 * dx, y + s1 * dy)];
       return [
         {
           id: spot.id,

@@ -18,6 +18,17 @@ const SEVENTH = {
   stone: 140991.11911571457,
   concrete: 14.992197112320003,
 };
+/** The Honey house as version 8 shipped it: what the program of then worked out. */
+const EIGHTH = {
+  dig: 339.2413775184769,
+  spoil: 467.3475220976015,
+  keep: 201.64058291282694,
+  haul: 10,
+  stone: 151999.9313580444,
+  lean: 5.245900000000119,
+  concrete: 27.158000000000463,
+  water: 0.0003917024504525172,
+};
 
 describe('a plan of version 1', () => {
   // What the program that wrote them worked out.
@@ -187,6 +198,19 @@ describe('a plan of version 1', () => {
       if (element.kind === 'raft') expect(element).toMatchObject({ boards: null, crossfall: null });
       if (element.kind === 'strip') expect(element.outfall?.silt).toBe(0);
     }
+  });
+
+  it('of version 8 too, on which no soft spot was drawn', () => {
+    const old = JSON.parse(
+      readFileSync(join(import.meta.dirname, 'versions/v8-honey-house.json'), 'utf8'),
+    ) as Record<string, unknown>;
+    const read = validatePlan(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const { figures } = compute(read.plan);
+    for (const [id, value] of Object.entries(EIGHTH))
+      expect(Math.abs(figures[id as keyof typeof EIGHTH].value / value - 1), id).toBeLessThan(1e-8);
+    expect(read.plan.ground.softSpots).toEqual([]);
+    expect(read.plan.pour.screed).toBe(2.4);
   });
 
   it('of a time that is none, or a part of a truck, is refused at its path', () => {

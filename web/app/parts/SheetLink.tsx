@@ -32,7 +32,7 @@ export function SheetLink({
     event.preventDefault();
     tab.opener = null;
     tab.document.title = children;
-    tab.document.body.textContent = t('sheet.making');
+    tab.document.body.textContent = t('making.making');
     setSeconds(0);
     setFailed(false);
     setBegan(Date.now());
@@ -46,7 +46,7 @@ export function SheetLink({
     setBegan(null);
     setFailed(!made);
     if (made) tab.location.href = href;
-    else tab.document.body.textContent = t('sheet.notMade');
+    else tab.document.body.textContent = t('making.notMade');
   };
   return (
     <a
@@ -59,8 +59,8 @@ export function SheetLink({
       data-sheet
     >
       {icon} {children}
-      {began !== null && <span role="status"> · {t('sheet.seconds', { n: seconds })}</span>}
-      {failed && <span role="alert"> · {t('sheet.notMade')}</span>}
+      {began !== null && <span role="status"> · {t('making.seconds', { n: seconds })}</span>}
+      {failed && <span role="alert"> · {t('making.notMade')}</span>}
     </a>
   );
 }

@@ -9,6 +9,9 @@ type Place = readonly [number, number];
 const words = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;
 const round2 = (value: number) => Math.round(value * 100) / 100;
 
+/** Under this it is small, px. */
+const SMALL = 120;
+
 interface Props {
   /** Told apart from others by it; its edits are undone together. */
   readonly id: string;
@@ -31,6 +34,10 @@ export function OutlineOnPlan(props: Props) {
   const { id, points, view, hold, movable, picked, label, text, fill, stroke, pick, put, remove } = props;
   const format = useFormat();
   const store = useDeskStore();
+  const xs = points.map((p) => view.x(p[0]));
+  const ys = points.map((p) => view.y(p[1]));
+  // In a small one the words would lie under its corners: they stand beside it.
+  const small = Math.max(...xs) - Math.min(...xs) < SMALL || Math.max(...ys) - Math.min(...ys) < SMALL / 2;
   const [mx, my] = points
     .reduce<[number, number]>(([x, y], p) => [x + p[0], y + p[1]], [0, 0])
     .map((sum) => sum / points.length) as [number, number];
@@ -100,14 +107,14 @@ export function OutlineOnPlan(props: Props) {
         d={polygonPath(view, points.flat())}
         fill={fill}
         fillOpacity={0.75}
-        stroke={picked ? ink('chalk') : stroke}
-        strokeWidth={picked ? 2.4 : 1.6}
+        stroke={picked && !small ? ink('chalk') : stroke}
+        strokeWidth={picked ? 2.6 : 1.6}
         strokeDasharray="6 4"
       />
       <text
-        x={view.x(mx)}
-        y={view.y(my) + 4}
-        textAnchor="middle"
+        x={small ? Math.max(...xs) + 9 : view.x(mx)}
+        y={small ? (Math.min(...ys) + Math.max(...ys)) / 2 + 4 : view.y(my) + 4}
+        textAnchor={small ? 'start' : 'middle'}
         fill={stroke}
         stroke={ink('paper')}
         strokeWidth={3}
@@ -124,7 +131,7 @@ export function OutlineOnPlan(props: Props) {
             key={i}
             cx={view.x(p[0])}
             cy={view.y(p[1])}
-            r={7}
+            r={small ? 5 : 7}
             fill={ink('sheet')}
             stroke={ink('chalk')}
             strokeWidth={2}

@@ -125,6 +125,10 @@ export const cautions = {
       title: '{{who}} let a lift be covered that had not passed: {{reason}}',
       text: 'Keep this with the job; the engineer should know.',
     },
+    vibrates: {
+      title: 'The compactor works {{distance}} from {{hazard}}: keep {{keep}} off.',
+      text: 'Assumed for its mass. Close to a neighbour’s footing, and beside concrete of the last day, take a lighter one or a hand tamper in thinner lifts, and look for cracks before and after.',
+    },
     softDeep: {
       title: '{{spot}}: {{depth}} below the ground with upright sides; protection from {{from}}.',
       text: 'Nobody goes in. Take it out and fill it again from above, in one go, before the next stretch; who must work in it needs sides sloped or held first.',

@@ -211,4 +211,9 @@ export const desk = {
     area: 'Press to add corners to the area.',
     path: 'Press to add points to the way.',
   },
+  making: {
+    making: 'Making the sheet…',
+    notMade: 'The sheet could not be made. Try again.',
+    seconds: '{{n}} s',
+  },
 };

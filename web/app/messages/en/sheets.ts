@@ -1,9 +1,6 @@
 /** What is printed. */
 export const sheets = {
   sheet: {
-    making: 'Making the sheet…',
-    notMade: 'The sheet could not be made. Try again.',
-    seconds: '{{n}} s',
     side: {
       bays: 'in bays',
       shore: 'shored',

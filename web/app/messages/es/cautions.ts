@@ -134,6 +134,10 @@ export const cautions: Words<typeof english> = {
       title: '{{who}} dejó tapar una capa que no pasó: {{reason}}',
       text: 'Guárdelo con la obra; el ingeniero debe saberlo.',
     },
+    vibrates: {
+      title: 'El compactador trabaja a {{distance}} de {{hazard}}: deje {{keep}}.',
+      text: 'Supuesto para su peso. Junto a la zapata de un vecino, y al lado de hormigón del último día, use uno más liviano o pisón de mano en capas más finas, y mire si hay grietas antes y después.',
+    },
     softDeep: {
       title: '{{spot}}: {{depth}} bajo el terreno con paredes a plomo; protección desde {{from}}.',
       text: 'Nadie entra. Se saca y se rellena desde arriba, de una vez, antes del tramo siguiente; quien deba trabajar adentro necesita antes taludes o sostén.',

@@ -215,4 +215,9 @@ export const desk: Words<typeof english> = {
     area: 'Pulsa para añadir esquinas a la zona.',
     path: 'Pulsa para añadir puntos al paso.',
   },
+  making: {
+    making: 'Haciendo la hoja…',
+    notMade: 'No se pudo hacer la hoja. Pruebe de nuevo.',
+    seconds: '{{n}} s',
+  },
 };

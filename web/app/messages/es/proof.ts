@@ -172,4 +172,50 @@ export const proof: Words<typeof english> = {
     stands: 'Estado',
     note: 'Según lo anotado hasta la revisión del {{date}}. Nada de esto dice que una base aguanta: lo dicen la persona competente en obra y el ingeniero matriculado.',
   },
+  low: {
+    title: 'Un fondo pasado',
+    aside: '{{volume}} por recuperar',
+    with: 'Se recupera con',
+    buy: 'A comprar',
+    pour: 'Hormigón a pedir',
+    hours: 'Trabajo',
+    wait: 'una noche de fragüe',
+    none: 'nada',
+    cost: 'Frente a lo de ahora',
+    take: 'Elegir',
+    now: 'como está',
+    choose: 'Recuperar con {{way}}',
+    say: {
+      stone: 'En capas compactadas: vale donde el ingeniero toma la cama por tan buena como el suelo.',
+      lean: 'Vaciado y enrasado: duro, carga enseguida; sin capas ni ensayos.',
+      concrete: 'Lo llena el hormigón de la zapata: sin trabajo de más, lo más caro de las tres.',
+    },
+  },
+  working: {
+    title: 'Nivel para trabajar',
+    aside: 'tres maneras',
+    way: {
+      ground: 'directo sobre el suelo perfilado',
+      stakes: 'pobre entre estacas',
+      stone: 'pobre sobre piedra',
+    },
+    cost: 'Frente a lo de ahora',
+    lean: 'Hormigón pobre',
+    stone: 'Piedra',
+    now: 'como está',
+    choose: 'Hacerlo así: {{way}}',
+    say: {
+      ground:
+        'Solo en suelo firme y seco, con la zapata colada el mismo día. El acero toca tierra, el suelo seco bebe el agua del hormigón, la lluvia ablanda el fondo. Humedezca la arena seca antes de colar.',
+      stakes:
+        'En suelo firme que debe durar hasta poner el acero. Mezcla casi seca, enrasada entre estacas niveladas; saque las estacas y tape sus huecos.',
+      stone:
+        'En suelo que se ablanda o filtra: primero piedra compactada, después pobre. Es lo que más excava.',
+    },
+    stakes: 'Estacas niveladas',
+    stakesNote: '{{along}} a lo largo × {{across}} a lo ancho, cada {{spacing}}',
+    tops: 'Cabeza de las estacas, desde el hilo',
+    gaps: 'Huecos bajo el encofrado: rellénelos con tierra o pobre antes de colar, o el hormigón se escapa y levanta el encofrado.',
+    gapsTitle: 'Encofrado',
+  },
 };

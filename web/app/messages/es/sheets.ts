@@ -4,9 +4,6 @@ import type { Words } from '../words.ts';
 
 export const sheets: Words<typeof english> = {
   sheet: {
-    making: 'Haciendo la hoja…',
-    notMade: 'No se pudo hacer la hoja. Pruebe de nuevo.',
-    seconds: '{{n}} s',
     side: {
       bays: 'por bataches',
       shore: 'entibada',

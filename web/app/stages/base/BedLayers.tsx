@@ -3,17 +3,19 @@ import { Box, Flex } from '@chakra-ui/react';
 import {
   BED_MATERIAL_IDS,
   type Bed,
+  type BedLayer,
   type BedMaterialId,
   COMPACTOR_IDS,
   COMPACTORS,
   LAYER_PURPOSES,
   layerValues,
+  liftLimits,
   type Takeoff,
 } from '@cimiento/core';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Select } from '../../parts/controls.tsx';
+import { Button, Select, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
 import { compactorText, layerName } from '../../parts/words.ts';
@@ -52,7 +54,7 @@ function Layer({ laid, ...own }: OwnLayer & { laid: LayerTakeoff | undefined }) 
           optional
         />
         {!layerValues(layer).cast && <Compacting {...own} />}
-        {laid && <Laid laid={laid} />}
+        {laid && <Laid laid={laid} cloth={bed.cloth !== null} />}
         <Values {...own} />
         <Place bed={bed} layer={layer} at={at} bedIndex={bedIndex} />
       </Panel>
@@ -161,8 +163,36 @@ function Compacting(own: OwnLayer) {
   );
 }
 
+/** Everything that limits its lift, the one that governs first. */
+function Limits({ layer }: { layer: BedLayer }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const size = (value: number) => format.text(value, 'size');
+  return (
+    <Box as="ol" aria-label={t('base.limits')} fontSize="sm" color="soft" data-limits>
+      {liftLimits(layer).map(({ by, limit, governs, margin }) => (
+        <li key={by}>
+          {by === 'stone'
+            ? t('base.limitStone', { limit: size(limit) })
+            : t(`base.limitRow.${governs ? 'governs' : 'other'}`, {
+                limit: size(limit),
+                margin: size(margin),
+                by: t(`base.limit.${by}`, { trial: layer.proven?.trial ?? '' }),
+              })}
+        </li>
+      ))}
+    </Box>
+  );
+}
+
 /** What of it is brought, in which lifts. */
-function Laid({ laid: { layer, volume, loose, mass, lifts } }: { laid: LayerTakeoff }) {
+function Laid({
+  laid: { layer, volume, loose, mass, lifts },
+  cloth,
+}: {
+  laid: LayerTakeoff;
+  cloth: boolean;
+}) {
   const { t } = useTranslation();
   const format = useFormat();
   return (
@@ -171,9 +201,9 @@ function Laid({ laid: { layer, volume, loose, mass, lifts } }: { laid: LayerTake
         <>
           <Fact
             label={t('base.lifts')}
-            note={t(`base.limit.${lifts.limitBy}`, { trial: layer.proven?.trial ?? '' })}
             value={`${lifts.count} × ${format.text(lifts.thickness, 'size')}`}
           />
+          <Limits layer={layer} />
           <Fact label={t('base.spread')} value={format.text(lifts.loose, 'size')} />
           <Fact
             label={t('base.passes')}
@@ -181,6 +211,9 @@ function Laid({ laid: { layer, volume, loose, mass, lifts } }: { laid: LayerTake
             value={`${lifts.passes[0]} – ${lifts.passes[1]} – ${lifts.passes[2]}`}
           />
         </>
+      )}
+      {layer.purpose === 'platform' && (
+        <Small data-platform>{[t('base.platform'), cloth ? '' : t('base.platformCloth')].join(' ')}</Small>
       )}
       <Fact label={t('base.volume')} value={format.text(volume, 'volume')} />
       {loose > volume && <Fact label={t('base.loose')} value={format.text(loose, 'volume')} />}

@@ -1,5 +1,5 @@
 /** The bottom as it was found at formation, what to do with it, and when to trim it. */
-import { bottomAnswer, bottomKeeps, FEELS, minutesOf, WETNESSES } from '@cimiento/core';
+import { bottomAnswer, bottomKeeps, FEELS, minutesOf, type SoilKind, WETNESSES } from '@cimiento/core';
 import { useState } from 'react';
 import { useLog } from '../../../desk/records.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
@@ -10,6 +10,8 @@ import { useFormat } from '../../../parts/format.tsx';
 import { Choice, TextField } from '../../../parts/TextField.tsx';
 import { Panel, Toggle } from '../../fields.tsx';
 
+/** Soils that drink the water of fresh concrete when they are dry. */
+const DRINKS: readonly SoilKind[] = ['sand', 'siltySand', 'gravel'];
 const CLOCK = /^([01]?\d|2[0-3]):([0-5]\d)$/;
 
 export function BottomFound({ index }: { index: number }) {
@@ -43,6 +45,9 @@ export function BottomFound({ index }: { index: number }) {
             ? t('proof.keeps', { hours: format.text(keeps, 'hours', { decimals: 0 }) })
             : t('proof.keepsLong')}
         </Small>
+      )}
+      {found?.wet === 'dry' && info.bottomSoil && DRINKS.includes(info.bottomSoil) && (
+        <Small data-dampen>{t('base.dampen')}</Small>
       )}
       {ends && (
         <TextField

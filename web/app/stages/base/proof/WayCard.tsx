@@ -3,6 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Difference } from '@cimiento/core';
 import type { ReactNode } from 'react';
 import { useDesk } from '../../../desk/store.ts';
+import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { DifferenceLine } from '../../levels/DifferenceLine.tsx';
 
@@ -21,6 +22,7 @@ interface Props {
 }
 
 export function WayCard({ id, title, here, now, choose, say, change, take, children }: Props) {
+  const { t } = useTranslation();
   const currency = useDesk((desk) => desk.plan.prices.currency);
   return (
     <Box
@@ -39,7 +41,7 @@ export function WayCard({ id, title, here, now, choose, say, change, take, child
           <Small>{now}</Small>
         ) : (
           <Button size="sm" aria-label={choose} onClick={take}>
-            {choose}
+            {t('low.take')}
           </Button>
         )}
       </Flex>

@@ -1,0 +1,36 @@
+/** English words the desk and the board start with, a file a stage. */
+import { backfill } from './en/backfill.ts';
+import { base } from './en/base.ts';
+import { board } from './en/board.ts';
+import { cautions } from './en/cautions.ts';
+import { desk } from './en/desk.ts';
+import { dig } from './en/dig.ts';
+import { founding } from './en/founding.ts';
+import { frost } from './en/frost.ts';
+import { ground } from './en/ground.ts';
+import { kinds } from './en/kinds.ts';
+import { levels } from './en/levels.ts';
+import { pour } from './en/pour.ts';
+import { problems } from './en/problems.ts';
+import { setout } from './en/setout.ts';
+import { tally } from './en/tally.ts';
+import { water } from './en/water.ts';
+
+export const enFirst = {
+  ...board,
+  ...desk,
+  ...tally,
+  ...kinds,
+  ...founding,
+  ...ground,
+  ...frost,
+  ...setout,
+  ...levels,
+  ...dig,
+  ...water,
+  ...base,
+  ...pour,
+  ...backfill,
+  ...cautions,
+  ...problems,
+};

@@ -1,0 +1,38 @@
+/** Spanish words the desk and the board start with. */
+import type { enFirst } from './enFirst.ts';
+import { backfill } from './es/backfill.ts';
+import { base } from './es/base.ts';
+import { board } from './es/board.ts';
+import { cautions } from './es/cautions.ts';
+import { desk } from './es/desk.ts';
+import { dig } from './es/dig.ts';
+import { founding } from './es/founding.ts';
+import { frost } from './es/frost.ts';
+import { ground } from './es/ground.ts';
+import { kinds } from './es/kinds.ts';
+import { levels } from './es/levels.ts';
+import { pour } from './es/pour.ts';
+import { problems } from './es/problems.ts';
+import { setout } from './es/setout.ts';
+import { tally } from './es/tally.ts';
+import { water } from './es/water.ts';
+import type { Words } from './words.ts';
+
+export const esFirst: Words<typeof enFirst> = {
+  ...board,
+  ...desk,
+  ...tally,
+  ...kinds,
+  ...founding,
+  ...ground,
+  ...frost,
+  ...setout,
+  ...levels,
+  ...dig,
+  ...water,
+  ...base,
+  ...pour,
+  ...backfill,
+  ...cautions,
+  ...problems,
+};
