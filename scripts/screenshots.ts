@@ -48,16 +48,11 @@ const panel =
     })()`);
 /** What-ifs come from a worker. */
 const settled: Act = (page) => page.waitForTimeout(1500);
-const fenceThroughTheHouse: Act = async (page) => {
-  await drawing('fence')(page);
-  await page.getByRole('region', { name: 'Fence section' }).getByLabel('From').selectOption({ label: 'TP3' });
-};
 
 const SHOTS: readonly Shot[] = [
   { name: 'job-board', path: '/jobs' },
   { name: 'desk', job: 'Honey house' },
   { name: 'ground', job: 'Honey house', act: then(stage('ground'), drawing('pit')) },
-  { name: 'ground-fence', job: 'Honey house', act: then(stage('ground'), fenceThroughTheHouse) },
   {
     name: 'ground-frost-night',
     job: 'Honey house',
@@ -86,16 +81,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'levels', job: 'Honey house', act: then(stage('levels'), settled) },
   {
-    name: 'levels-steps',
-    job: 'Drying barn',
-    act: then(
-      stage('levels'),
-      async (page) => page.locator('[data-element=T2]').click(),
-      drawing('long'),
-      panel('T2: floor and steps'),
-    ),
-  },
-  {
     name: 'desk-base',
     job: 'Reading room',
     act: then(
@@ -105,6 +90,32 @@ const SHOTS: readonly Shot[] = [
         await page.getByRole('button', { name: /lift 1 of 3/ }).click();
       },
       panel('Lifts of T1'),
+    ),
+  },
+  {
+    name: 'base-proof',
+    job: 'Honey house',
+    act: then(
+      stage('base'),
+      async (page) => {
+        await page.locator('[data-element=P1] rect').first().click();
+        await page.locator('[data-side] summary').filter({ hasText: 'Lifts of P1' }).click();
+        await page.getByRole('button', { name: /lift 1 of 1/ }).click();
+      },
+      drawing('proof'),
+      panel('Lifts of P1'),
+      settled,
+    ),
+  },
+  {
+    name: 'soft-spot',
+    job: 'Reading room',
+    act: then(
+      stage('base'),
+      async (page) => page.locator('[data-element=T2]').first().click(),
+      drawing('section'),
+      panel('Soft spots'),
+      settled,
     ),
   },
   {

@@ -158,6 +158,13 @@ test('compactors stand side by side; a soft bottom is taken out and put back by 
   await unfold(page, 'Lifts of T1');
   await expect(side(page).locator('[data-lift]')).toHaveCount(1);
 
+  const rammer = side(page).locator('[data-compactor=rammer]');
+  const typical = await rammer.innerText();
+  await rammer.getByRole('button', { name: 'We have one' }).click();
+  await rammer.getByLabel('Width of its plate').fill('140 mm');
+  await rammer.getByLabel('Width of its plate').press('Enter');
+  await expect.poll(() => rammer.innerText()).not.toBe(typical);
+
   await unfold(page, 'The bottom as found');
   await side(page).getByLabel('Under thumb, boot and bar').selectOption('soft');
   await side(page).getByRole('button', { name: 'Log the bottom' }).click();

@@ -1,6 +1,6 @@
 /** The crew's choice of compactors side by side for one layer. */
-import { COMPACTOR_IDS, type CompactorId } from '../catalogue/compactors.ts';
-import type { BedLayer } from '../plan/schema.ts';
+import { COMPACTOR_IDS, COMPACTORS, type CompactorId } from '../catalogue/compactors.ts';
+import type { BedLayer, OwnCompactor } from '../plan/schema.ts';
 import { type Lifts, liftsOf } from './lifts.ts';
 import { compactingTime } from './pace.ts';
 
@@ -20,6 +20,8 @@ const EFFICIENCY = 0.75;
 
 export interface CompactorChoice {
   readonly compactor: CompactorId;
+  /** The crew's own of this kind. */
+  readonly own: OwnCompactor | null;
   readonly lifts: Lifts;
   /** Hours of one person. */
   readonly hours: number;
@@ -29,14 +31,23 @@ export interface CompactorChoice {
   readonly tooWide: boolean;
 }
 
-/** Every compactor on one layer over a run of a length and width, m, quickest of the suited first. */
-export function compactorChoices(layer: BedLayer, length: number, width: number): CompactorChoice[] {
+/**
+ * Every compactor on one layer over a run of a length and width, m, quickest of the suited first.
+ * @param crew their own, whose width and speed are taken where there is one of the kind
+ */
+export function compactorChoices(
+  layer: BedLayer,
+  length: number,
+  width: number,
+  crew: readonly OwnCompactor[] = [],
+): CompactorChoice[] {
   const all = COMPACTOR_IDS.flatMap((compactor): CompactorChoice[] => {
     // What a trial has shown, it has shown for the compactor it was made with.
     const own = { ...layer, compactor, proven: layer.compactor === compactor ? layer.proven : null };
     const lifts = liftsOf(own);
     if (!lifts) return [];
-    const walk = WALK[compactor];
+    const mine = crew.find(({ kind }) => kind === compactor) ?? null;
+    const walk = mine ? { width: mine.width, speed: mine.speed * 60 } : WALK[compactor];
     const minutes = compactingTime({
       length,
       width,
@@ -50,6 +61,7 @@ export function compactorChoices(layer: BedLayer, length: number, width: number)
     return [
       {
         compactor,
+        own: mine,
         lifts,
         hours: minutes / 60,
         unsuited: lifts.unsuited || lifts.stoneTooLarge,
@@ -60,3 +72,15 @@ export function compactorChoices(layer: BedLayer, length: number, width: number)
   const worse = (choice: CompactorChoice) => Number(choice.unsuited) + Number(choice.tooWide);
   return all.sort((p, q) => worse(p) - worse(q) || p.hours - q.hours);
 }
+
+/** A compactor of the crew's own, as is typical of its kind until they say otherwise. */
+export const newCompactor = (kind: CompactorId, name: string): OwnCompactor => {
+  const [low, high] = COMPACTORS[kind].mass ?? [10, 10];
+  return {
+    kind,
+    name,
+    mass: (low + high) / 2,
+    width: WALK[kind].width,
+    speed: WALK[kind].speed / 60,
+  };
+};

@@ -2,6 +2,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Polygon } from '../geometry/index.ts';
+import { stone } from '../testing.ts';
+import { compactorChoices, newCompactor } from './compactors.ts';
 import { compactionOf, dryOf, sandCone, waterToAdd } from './density.ts';
 import { compactingTime, stripsAcross } from './pace.ts';
 import { testPlaces } from './places.ts';
@@ -95,6 +97,23 @@ describe('a compaction test of the laboratory', () => {
     const found = fitted(rows.map(([pounds, percent]) => inMould(pounds, percent)));
     expect(Math.abs(found.maximum / 16.01846 - 109.5)).toBeLessThan(0.6);
     expect(Math.abs(found.optimum - 0.163)).toBeLessThan(0.007);
+  });
+  it('as published: Craig, Soil Mechanics, 7th ed., problem 1.6: 1.83 t/m³ at 15 %', () => {
+    // g of moist soil in a mould of 1000 cm³.
+    const rows = [
+      [2010, 12.8],
+      [2092, 14.5],
+      [2114, 15.6],
+      [2100, 16.8],
+      [2055, 19.2],
+    ] as const;
+    const found = fitted(
+      rows.map(([grams, percent]) => ({ moisture: percent / 100, density: grams / (1 + percent / 100) })),
+      2.67,
+    );
+    expect(Math.abs(found.maximum / 1000 - 1.83)).toBeLessThan(0.01);
+    expect(Math.abs(found.optimum - 0.15)).toBeLessThan(0.005);
+    expect(found.above).toEqual([]);
   });
   it('finds the top of a curve it was drawn from, wherever it lies', () => {
     fc.assert(
@@ -202,6 +221,16 @@ describe('time to compact', () => {
     };
     expect(stripsAcross(1.2, 0.5, 0.1)).toBe(3);
     expect(compactingTime(c)).toBeCloseTo(23.04, 9);
+  });
+  it('goes by the crew’s own plate where there is one: half as wide and half as fast takes four times as long', () => {
+    const layer = stone(0.2);
+    const hours = (crew: Parameters<typeof compactorChoices>[3]) =>
+      compactorChoices(layer, 20, 8, crew).find((choice) => choice.compactor === 'plateMedium')!.hours;
+    const typical = newCompactor('plateMedium', 'ours');
+    expect(hours([typical])).toBeCloseTo(hours([]), 9);
+    const slow = { ...typical, width: typical.width / 2, speed: typical.speed / 2 };
+    expect(hours([slow]) / hours([])).toBeGreaterThan(3.8);
+    expect(hours([slow]) / hours([])).toBeLessThan(4.2);
   });
   it('takes one strip where the plate is as wide, and two a hair beyond', () => {
     expect(stripsAcross(0.5, 0.5, 0.1)).toBe(1);

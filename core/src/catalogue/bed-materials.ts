@@ -9,6 +9,7 @@ export const BED_MATERIAL_IDS = [
   'sand',
   'fine',
   'hardcore',
+  'soilCement',
   'lean',
   'own',
 ] as const;
@@ -47,6 +48,8 @@ export const BED_MATERIALS: Record<BedMaterialId, BedMaterial> = {
   sand: stone(1700, 1.15, 0.004, 0.1, 'damp'),
   fine: stone(1850, 1.2, 0.006, 0.05, 'level'),
   hardcore: stone(1900, 1.3, 0.09, 0.3, 'platform'),
+  // The dug soil with 3–8 % cement by mass, compacted within two hours of mixing.
+  soilCement: stone(1900, 1.25, 0.02, 0.2, 'bearing'),
   lean: { density: 2300, looseFactor: 1, topSize: 0.02, cast: true, thickness: 0.075, purpose: 'level' },
   own: stone(1900, 1.2, 0.031, 0.15, 'bearing'),
 };

@@ -8,7 +8,7 @@ import { type Difference, difference } from './compare.ts';
 import { computeWith } from './compute.ts';
 import type { Takeoff } from './takeoff.ts';
 
-export const MAKE_UPS = ['stone', 'lean', 'concrete'] as const;
+const MAKE_UPS = ['stone', 'lean', 'concrete'] as const;
 export type MakeUp = (typeof MAKE_UPS)[number];
 
 export interface LowWay {
@@ -37,7 +37,7 @@ export function lowWays(plan: Plan, takeoff: Takeoff): LowWay[] {
       : computeWith({ ...plan, pour: { ...plan.pour, makeUp: way } }, takeoff.facts);
     const hours = low.map(({ element, bottomArea, width }) => {
       const layer = { ...newLayer('crushed', [], plan.system), thickness: element.low };
-      const own = compactorChoices(layer, bottomArea / width.dug, width.dug);
+      const own = compactorChoices(layer, bottomArea / width.dug, width.dug, plan.compactors);
       return own.find((choice) => choice.compactor === layer.compactor)?.hours ?? 0;
     });
     return {

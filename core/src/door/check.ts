@@ -30,9 +30,9 @@ export function rangeProblems(plan: Plan): Problem[] {
   return out;
 }
 
-function duplicates(ids: readonly string[], path: string): Problem[] {
+function duplicates(ids: readonly string[], path: string, key = 'id'): Problem[] {
   return ids.flatMap((id, i) =>
-    ids.indexOf(id) < i ? [{ code: 'duplicateId', path: `${path}/${i}/id`, value: id }] : [],
+    ids.indexOf(id) < i ? [{ code: 'duplicateId', path: `${path}/${i}/${key}`, value: id }] : [],
   );
 }
 
@@ -151,8 +151,13 @@ function floorProblems(
 }
 
 /** Layers that cannot be laid: thinner than the stone they are of. */
-function bedProblems({ beds }: Plan): Problem[] {
+function bedProblems({ beds, compactors }: Plan): Problem[] {
   return [
+    ...duplicates(
+      compactors.map(({ kind }) => kind),
+      '/compactors',
+      'kind',
+    ),
     ...duplicates(
       beds.map((bed) => bed.id),
       '/beds',

@@ -153,6 +153,7 @@ export function blankPlan(name: string, system: System): Plan {
     dig: blankDig(metric, start),
     spoil: blankSpoil(metric, start),
     beds: [],
+    compactors: [],
     pour: {
       irregularity: null,
       waste: start('/pour/waste'),

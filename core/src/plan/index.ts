@@ -22,6 +22,7 @@ export type {
   LogLayer,
   Machine,
   Obstruction,
+  OwnCompactor,
   Plan,
   SiteArea,
   SitePath,

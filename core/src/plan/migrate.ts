@@ -394,9 +394,10 @@ function toEighth(plan: Json): Json {
   };
 }
 
-/** 8 → 9: nobody has drawn a soft spot, and the screed is as long as usual: no figure of old read it. */
+/** 8 → 9: nobody has drawn a soft spot or named a compactor of his own, and the screed is as long as usual: no figure of old read it. */
 const toNinth = (plan: Json): Json => ({
   ...plan,
+  compactors: [],
   ...(given(plan.pour) && {
     pour: { ...object(plan.pour), screed: plan.system === 'imperial' ? 8 * 0.3048 : 2.4 },
   }),

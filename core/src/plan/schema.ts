@@ -240,6 +240,16 @@ const SoftSpot = object({
   compactor: orNull(oneOf(COMPACTOR_IDS)),
 });
 
+/** A compactor of the crew's own, in the place of what is typical of its kind. */
+const OwnCompactor = object({
+  kind: oneOf(COMPACTOR_IDS),
+  name,
+  /** Working mass, kg; of its plate or foot the width, m; walked at, m/s. */
+  mass: num('/compactors/*/mass'),
+  width: num('/compactors/*/width'),
+  speed: num('/compactors/*/speed'),
+});
+
 export const PlanSchema = object({
   format: Type.Literal(PLAN_FORMAT),
   version: Type.Literal(PLAN_VERSION),
@@ -452,6 +462,8 @@ export const PlanSchema = object({
     trip: num('/spoil/trip'),
     fleet: Type.Integer({ minimum: FIELDS['/spoil/fleet'].min, maximum: FIELDS['/spoil/fleet'].max }),
   }),
+  /** What the crew compacts with, one of a kind at most. */
+  compactors: Type.Array(OwnCompactor, { maxItems: COMPACTOR_IDS.length }),
   /** What elements stand on, by name: one that names none stands on trimmed ground. */
   beds: Type.Array(Bed, { maxItems: 20 }),
   pour: object({
@@ -499,6 +511,7 @@ export type SurfaceSpec = Plan['ground']['surface'];
 export type FloorSpec = Plan['levels']['floors'][number];
 export type FloorLayer = FloorSpec['layers'][number];
 export type Instruction = Plan['levels']['instructions'][number];
+export type OwnCompactor = Static<typeof OwnCompactor>;
 export type SoftSpot = Static<typeof SoftSpot>;
 export type Obstruction = Static<typeof Obstruction>;
 export type StringLine = Plan['levels']['strings'][number];

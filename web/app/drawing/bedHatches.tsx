@@ -17,6 +17,11 @@ const MARKS: Record<BedMaterialId, { path: string; fill: string; stroke: string 
   sand: { path: 'M2 3h.8M9 2h.8M5 8h.8M13 8h.8M2 13h.8M10 13h.8', fill: 'soil-sand', stroke: 'soft' },
   fine: { path: 'M2 2h.8M6 5h.8M11 2h.8M3 9h.8M9 9h.8M14 12h.8M6 13h.8', fill: 'sheet', stroke: 'ink' },
   hardcore: { path: 'M1 3h6v5h-6zM10 9h5v4h-5zM9 1l4 2l-2 3z', fill: 'sheet', stroke: 'soft' },
+  soilCement: {
+    path: 'M2 3h.8M9 2h.8M5 8h.8M13 8h.8M0 16L16 0',
+    fill: 'sheet',
+    stroke: 'placed',
+  },
   lean: { path: 'M0 16L16 0M-4 4L4 -4M12 20L20 12', fill: 'sheet', stroke: 'placed' },
   own: { path: 'M2 2l4 4M6 2l-4 4M10 10l4 4M14 10l-4 4', fill: 'sheet', stroke: 'ink' },
 };

@@ -28,6 +28,7 @@ const LAYERS: Record<BedMaterialId, string> = {
   sand: '#f1e6c4',
   fine: '#e3e0d8',
   hardcore: '#cfc4bb',
+  soilCement: '#d9d6c6',
   lean: '#cfdad6',
   own: '#e0dcd5',
 };

@@ -307,6 +307,9 @@ function Cut({
             y={y(dug) + 21}
             textAnchor="middle"
             fill={ink('ink')}
+            stroke={ink('paper')}
+            strokeWidth={3}
+            paintOrder="stroke"
             style={{ ...figure, fontSize: 14 }}
           >
             {t('section.bottom', { width: format.text(bottom, 'size') })}

@@ -199,10 +199,7 @@ function Laid({
     <>
       {lifts && (
         <>
-          <Fact
-            label={t('base.lifts')}
-            value={`${lifts.count} × ${format.text(lifts.thickness, 'size')}`}
-          />
+          <Fact label={t('base.lifts')} value={`${lifts.count} × ${format.text(lifts.thickness, 'size')}`} />
           <Limits layer={layer} />
           <Fact label={t('base.spread')} value={format.text(lifts.loose, 'size')} />
           <Fact
