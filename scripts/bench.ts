@@ -6,11 +6,14 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
+  chanceDry,
   compute,
   digInputs,
   digOrder,
   excavate,
   flatPlan,
+  newPump,
+  nightOf,
   type Plan,
   spotSurface,
   takeSurvey,
@@ -132,6 +135,36 @@ for (const [count, triangles] of [
     ),
   );
   row(`  edit, takeoff`, timeEach(runs, edit, compute));
+}
+console.log('\na night of rain: 72 h over 30 holes, goal 50 ms; 1 000 storms on one, goal 5 s');
+{
+  const plan = simulatedJob(60);
+  plan.elements = plan.elements.filter((_, i) => i % 2 === 0);
+  plan.water.storm = { start: '2026-11-25T20:00', depth: 0.04, hours: 66, pattern: 'centre', hourly: [] };
+  plan.water.dryBy = '2026-11-28T18:00';
+  plan.water.record = { two: 0.04, ten: 0.07 };
+  plan.water.pumps = plan.elements
+    .slice(0, 3)
+    .map((e, i) => ({ ...newPump(plan, 'electric50', e.id), id: `p${i}` }));
+  const takeoff = compute(plan);
+  const answer = nightOf(plan, takeoff);
+  const holes = answer.ok ? answer.night.holes.length : 0;
+  row(
+    `night of ${holes} holes`,
+    timeEach(
+      10,
+      () => plan,
+      (own) => nightOf(own, takeoff),
+    ),
+  );
+  row(
+    '1 000 storms',
+    timeEach(
+      2,
+      () => plan,
+      (own) => chanceDry(own, takeoff, [plan.elements[0]!.id]),
+    ),
+  );
 }
 console.log('\norder of digging');
 for (const demoName of ['honey-house', 'cheese-vault']) {

@@ -222,6 +222,7 @@ export function placed(
   const list = (points: readonly PlaceOf[]) => points.map(map);
   for (const log of out.ground.logs) log.at = map(log.at as PlaceOf);
   for (const area of out.site.areas) area.points = list(area.points as PlaceOf[]);
+  for (const ditch of out.water.ditches) ditch.points = list(ditch.points as PlaceOf[]);
   for (const spot of out.ground.softSpots) spot.points = list(spot.points as PlaceOf[]);
   for (const element of out.elements) {
     if (isRun(element)) element.points = list(element.points as PlaceOf[]);

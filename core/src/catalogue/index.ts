@@ -3,4 +3,5 @@ export * from './compactors.ts';
 export * from './machines.ts';
 export * from './materials.ts';
 export * from './obstructions.ts';
+export * from './pumps.ts';
 export * from './soils.ts';

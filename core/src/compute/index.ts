@@ -6,6 +6,8 @@ export * from './drawn.ts';
 export * from './footings.ts';
 export * from './haul.ts';
 export * from './long-section.ts';
+export * from './night.ts';
+export * from './night-means.ts';
 export * from './order-of.ts';
 export * from './section.ts';
 export * from './setout-sheet.ts';

@@ -16,6 +16,8 @@ import type { Plan } from '../plan/schema.ts';
 import { axisLength } from '../setout/footprint.ts';
 import { shapeOf } from '../setout/kinds.ts';
 import { pointsOf } from '../setout/places.ts';
+import { curveFault } from '../water/pump.ts';
+import { isDay, isZone } from '../water/zone.ts';
 import { outlineProblems, shapeProblems } from './elements.ts';
 
 /** Numbers past their limits: field, value and limits named. */
@@ -189,7 +191,7 @@ function bedProblems({ beds, compactors }: Plan): Problem[] {
 type Near = (path: string, level: number | null | undefined) => void;
 
 /** Ids that stand twice, list by list. */
-function doubleIds({ ground, levels, pour, elements, spoil }: Plan): Problem[] {
+function doubleIds({ ground, water, levels, pour, elements, spoil }: Plan): Problem[] {
   const lists: Readonly<Record<string, readonly { readonly id: string }[]>> = {
     '/ground/soils': ground.soils,
     '/ground/logs': ground.logs,
@@ -198,6 +200,8 @@ function doubleIds({ ground, levels, pour, elements, spoil }: Plan): Problem[] {
     '/levels/strings': levels.strings,
     '/ground/obstructions': ground.obstructions,
     '/ground/softSpots': ground.softSpots,
+    '/water/ditches': water.ditches,
+    '/water/pumps': water.pumps,
     '/pour/together': pour.together,
     '/levels/instructions': levels.instructions,
     '/elements': elements,
@@ -223,12 +227,63 @@ function winterProblems({ ground: { frost } }: Plan): Problem[] {
   return out;
 }
 
+/** Hours that are none, a float upside down, a curve that rises, rain by the hour without hours. */
+function waterProblems({ water }: Plan, near: Near): Problem[] {
+  const { zone, storm, dryBy, pumps } = water;
+  if (!isZone(zone)) return [{ code: 'unknownZone', path: '/water/zone', value: zone }];
+  const out: Problem[] = [];
+  const moment = (path: string, local: string | null | undefined) => {
+    if (local != null && !isDay(local)) out.push({ code: 'noSuchDay', path, value: local.replace('T', ' ') });
+  };
+  moment('/water/storm/start', storm?.start);
+  moment('/water/dryBy', dryBy);
+  if (storm?.pattern === 'hourly' && storm.hourly.length === 0)
+    out.push({ code: 'hourlyEmpty', path: '/water/storm/hourly' });
+  pumps.forEach(({ name, start, stop, sump, curve, outlet, from, until }, i) => {
+    const path = `/water/pumps/${i}`;
+    moment(`${path}/from`, from);
+    moment(`${path}/until`, until);
+    near(`${path}/outlet`, outlet);
+    const params = { name };
+    if (start <= stop)
+      out.push({
+        code: 'startUnderStop',
+        path: `${path}/start`,
+        value: start,
+        min: stop,
+        kind: 'size',
+        params,
+      });
+    if (stop < -sump.depth)
+      out.push({
+        code: 'stopUnderSump',
+        path: `${path}/stop`,
+        value: stop,
+        min: -sump.depth,
+        kind: 'size',
+        params,
+      });
+    const fault = curve.length === 1 ? 0 : curveFault(curve);
+    if (fault !== null)
+      out.push({
+        code: 'curveRises',
+        path: `${path}/curve/${fault}/head`,
+        value: curve[fault]!.head,
+        kind: 'length',
+        params,
+      });
+  });
+  return out;
+}
+
 /** Elements that are spoken of and are not there. */
-function unknownElements({ ground, pour, elements }: Plan): Problem[] {
+function unknownElements({ ground, water, pour, elements }: Plan): Problem[] {
   const named = [
     ...ground.obstructions.flatMap(({ element }, i) =>
       element === null ? [] : [{ path: `/ground/obstructions/${i}/element`, value: element }],
     ),
+    ...water.pumps.map(({ element }, i) => ({ path: `/water/pumps/${i}/element`, value: element })),
+    ...water.drained.map(({ element }, i) => ({ path: `/water/drained/${i}/element`, value: element })),
     ...pour.together.flatMap(({ elements: own }, i) =>
       own.map((value, j) => ({ path: `/pour/together/${i}/elements/${j}`, value })),
     ),
@@ -324,6 +379,7 @@ function crossProblems(plan: Plan): Problem[] {
       out.push({ code: 'farFromGround', path, value: level, min, max, kind: 'level' });
   };
   levelProblems(plan, near);
+  out.push(...waterProblems(plan, near));
   out.push(...farPlaces(plan), ...floorProblems(plan, near));
   plan.levels.instructions.forEach((_, i) => {
     out.push(...wordProblems(plan, i, near));

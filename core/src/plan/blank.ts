@@ -2,12 +2,13 @@
 
 import { BED_MATERIALS, type BedMaterialId } from '../catalogue/bed-materials.ts';
 import { typicalMachine } from '../catalogue/machines.ts';
+import { PUMPS, type PumpId } from '../catalogue/pumps.ts';
 import type { System } from '../units/index.ts';
 import { INCH } from '../units/index.ts';
 import type { BoxElement, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
 import { type FieldId, startOf } from './fields.ts';
 import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
-import type { Bed, BedLayer, GroundLog, Plan } from './schema.ts';
+import type { Bed, BedLayer, GroundLog, Plan, SitePump } from './schema.ts';
 
 /** The next free id or name of the form T1, T2, … */
 export function nextName(prefix: string, taken: readonly string[]): string {
@@ -64,6 +65,21 @@ const blankGround = (metric: boolean, start: Start): Plan['ground'] => ({
   obstructions: [],
   softSpots: [],
   frost: { local: null, climate: null, cover: [], margin: start('/ground/frost/margin') },
+});
+
+const blankWater = (): Plan['water'] => ({
+  zone: 'UTC',
+  altitude: null,
+  storm: null,
+  dryBy: null,
+  bedLaid: false,
+  cover: false,
+  runoff: null,
+  full: false,
+  ditches: [],
+  drained: [],
+  pumps: [],
+  record: null,
 });
 
 const blankDig = (metric: boolean, start: Start): Plan['dig'] => ({
@@ -130,6 +146,7 @@ export function blankPlan(name: string, system: System): Plan {
       north: start('/datum/north'),
     },
     ground: blankGround(metric, start),
+    water: blankWater(),
     levels: {
       string: start('/levels/string'),
       strings: [],
@@ -325,3 +342,29 @@ export function newRamp(plan: Plan, serves: string, at: Ramp['at'], angle: numbe
     serves,
   };
 }
+
+/** A pump of a kind in the hole of an element, with a sump typical of it. */
+export const newPump = (plan: Plan, kind: PumpId, element: string): SitePump => ({
+  id: nextName(
+    'pump-',
+    plan.water.pumps.map((pump) => pump.id),
+  ),
+  name: nextName(
+    'PU',
+    plan.water.pumps.map((pump) => pump.name),
+  ),
+  kind,
+  element,
+  count: 1,
+  curve: [],
+  hose: { diameter: PUMPS[kind].hose, length: starts(plan, '/water/pumps/*/hose/length') },
+  outlet: null,
+  sump: {
+    depth: starts(plan, '/water/pumps/*/sump/depth'),
+    area: starts(plan, '/water/pumps/*/sump/area'),
+  },
+  start: starts(plan, '/water/pumps/*/start'),
+  stop: starts(plan, '/water/pumps/*/stop'),
+  from: null,
+  until: null,
+});

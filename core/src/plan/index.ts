@@ -26,6 +26,7 @@ export type {
   Plan,
   SiteArea,
   SitePath,
+  SitePump,
   SoftSpot,
   SoilEntry,
   StringLine,

@@ -25,3 +25,5 @@ export const FORMS = {
   ramp: 'ramp',
   underpin: 'run',
 } as const satisfies Record<ElementKind, Form>;
+/** How rain is spread over a storm: even, heaviest at once, heaviest in the middle, hour by hour. */
+export const PATTERNS = ['even', 'front', 'centre', 'hourly'] as const;

@@ -11,3 +11,5 @@ export const DEEPEST_DIG = 20;
 export const CLOCK = '^([01][0-9]|2[0-3]):[0-5][0-9]$';
 /** Spot levels a plan keeps; an import of more is thinned to those that matter. */
 export const MOST_SPOTS = 20_000;
+/** A day and a time of day as they are written: 2026-11-26T07:00. */
+export const LOCAL = '^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])T([01][0-9]|2[0-3]):[0-5][0-9]$';

@@ -394,10 +394,24 @@ function toEighth(plan: Json): Json {
   };
 }
 
-/** 8 → 9: nobody has drawn a soft spot or named a compactor of his own, and the screed is as long as usual: no figure of old read it. */
+/** 8 → 9: no rain is expected and no pump stands anywhere; nobody has drawn a soft spot or named a compactor of his own, and the screed is as long as usual: no figure of old read it. */
 const toNinth = (plan: Json): Json => ({
   ...plan,
   compactors: [],
+  water: {
+    zone: 'UTC',
+    altitude: null,
+    storm: null,
+    dryBy: null,
+    bedLaid: false,
+    cover: false,
+    runoff: null,
+    full: false,
+    ditches: [],
+    drained: [],
+    pumps: [],
+    record: null,
+  },
   ...(given(plan.pour) && {
     pour: { ...object(plan.pour), screed: plan.system === 'imperial' ? 8 * 0.3048 : 2.4 },
   }),

@@ -7,11 +7,12 @@ import { BED_MATERIAL_IDS, LAYER_PURPOSES } from '../catalogue/bed-materials.ts'
 import { COMPACTOR_IDS } from '../catalogue/compactors.ts';
 import { MATERIAL_IDS } from '../catalogue/materials.ts';
 import { OBSTRUCTION_KINDS } from '../catalogue/obstructions.ts';
+import { PUMP_IDS } from '../catalogue/pumps.ts';
 import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../catalogue/soils.ts';
 import { ELEMENT_SCHEMAS, type Element } from './elements.ts';
 import { FIELDS } from './fields.ts';
-import { AREA_USES, BREAKERS, RULE_SETS, SUPPORTS } from './kinds.ts';
-import { CLOCK, MOST_ELEMENTS, MOST_LOGS, MOST_SPOTS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
+import { AREA_USES, BREAKERS, PATTERNS, RULE_SETS, SUPPORTS } from './kinds.ts';
+import { CLOCK, LOCAL, MOST_ELEMENTS, MOST_LOGS, MOST_SPOTS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
 
 /** x, y and level of a surveyed spot. */
@@ -250,6 +251,41 @@ const OwnCompactor = object({
   speed: num('/compactors/*/speed'),
 });
 
+/** A day and a time of day, in the job's own zone. */
+const Local = Type.String({ pattern: LOCAL });
+
+/** A pump in a hole, in a sump of its own; or people with buckets. */
+const SitePump = object({
+  id,
+  name,
+  kind: oneOf(PUMP_IDS),
+  /** The element in whose hole it stands, and how many of it. */
+  element: id,
+  count: Type.Integer({
+    minimum: FIELDS['/water/pumps/*/count'].min,
+    maximum: FIELDS['/water/pumps/*/count'].max,
+  }),
+  /** The maker's; empty: typical of its kind. */
+  curve: Type.Array(
+    object({ flow: num('/water/pumps/*/curve/*/flow'), head: num('/water/pumps/*/curve/*/head') }),
+    { maxItems: 12 },
+  ),
+  hose: object({
+    diameter: num('/water/pumps/*/hose/diameter'),
+    length: num('/water/pumps/*/hose/length'),
+  }),
+  /** Level its hose lets go at; null: half a metre over the ground there. */
+  outlet: orNull(num('/water/pumps/*/outlet')),
+  /** Under formation, and its area. */
+  sump: object({ depth: num('/water/pumps/*/sump/depth'), area: num('/water/pumps/*/sump/area') }),
+  /** Its float starts and stops it at these heights over formation; less than nought in the sump. */
+  start: num('/water/pumps/*/start'),
+  stop: num('/water/pumps/*/stop'),
+  /** When it comes and when it goes, or fails; null: always. */
+  from: orNull(Local),
+  until: orNull(Local),
+});
+
 export const PlanSchema = object({
   format: Type.Literal(PLAN_FORMAT),
   version: Type.Literal(PLAN_VERSION),
@@ -327,6 +363,42 @@ export const PlanSchema = object({
       ),
       margin: num('/ground/frost/margin'),
     }),
+  }),
+  water: object({
+    /** Where the job's clock is: an IANA time zone. */
+    zone: text(60),
+    /** Metres over the sea, for what pumps suck; null: not said. */
+    altitude: orNull(num('/water/altitude')),
+    /** The rain that is expected; null: none. */
+    storm: orNull(
+      object({
+        start: Local,
+        depth: num('/water/storm/depth'),
+        hours: num('/water/storm/hours'),
+        pattern: oneOf(PATTERNS),
+        /** Rain of every hour, of an hourly one. */
+        hourly: Type.Array(num('/water/storm/hourly/*'), { maxItems: 96 }),
+      }),
+    ),
+    /** When it must be dry: the pour, or the cover. */
+    dryBy: orNull(Local),
+    /** Beds are laid: their stone takes up room, and is what must be dry. */
+    bedLaid: Type.Boolean(),
+    /** The holes are covered with sheets: no rain falls in. */
+    cover: Type.Boolean(),
+    /** Share that runs off the ground round it; null: by soil and slope. */
+    runoff: orNull(num('/water/runoff')),
+    /** That ground is frozen, or full. */
+    full: Type.Boolean(),
+    /** Cut-off ditches: what comes to them goes elsewhere. */
+    ditches: Type.Array(object({ id, name, points: Type.Array(Point, { minItems: 2, maxItems: 60 }) }), {
+      maxItems: 20,
+    }),
+    /** Ground that drains into the hole of an element, typed: it beats what the surface says. */
+    drained: Type.Array(object({ element: id, area: num('/water/drained/*/area') }), { maxItems: 60 }),
+    pumps: Type.Array(SitePump, { maxItems: 20 }),
+    /** Rain of a day that comes once in two and once in ten years; null: not known. */
+    record: orNull(object({ two: num('/water/record/two'), ten: num('/water/record/ten') })),
   }),
   levels: object({
     string: num('/levels/string'),
@@ -511,6 +583,7 @@ export type SurfaceSpec = Plan['ground']['surface'];
 export type FloorSpec = Plan['levels']['floors'][number];
 export type FloorLayer = FloorSpec['layers'][number];
 export type Instruction = Plan['levels']['instructions'][number];
+export type SitePump = Static<typeof SitePump>;
 export type OwnCompactor = Static<typeof OwnCompactor>;
 export type SoftSpot = Static<typeof SoftSpot>;
 export type Obstruction = Static<typeof Obstruction>;

@@ -102,32 +102,46 @@ export interface Standing {
   readonly columns: readonly (readonly Layer[])[];
 }
 
-/**
- * Holes that come within the hold of the water, and the water each lets in. Water is held below
- * formation, so a hole need not reach it to draw it: inflow starts where the water stands at the
- * level held, and grows from nothing.
- */
-export function holesOf(plan: Plan, solid: Solid, standing: readonly Standing[]): Hole[] {
+/** Ground water about a hole as it is let in: where from, and how easily. */
+export interface Reach {
+  readonly elements: readonly number[];
+  readonly method: 'pit' | 'trench';
+  readonly a: number;
+  readonly b: number;
+  readonly radius: number;
+  /** Of a trench, m. */
+  readonly length: number;
+  readonly width: number;
+  /** Level water stands at outside; null when nobody knows. */
+  readonly water: number | null;
+  /** Level of its lowest dug place, of the lowest ground over it, and of the tight base. */
+  readonly floor: number;
+  readonly surface: number;
+  readonly tight: number;
+  readonly k: readonly [number, number, number];
+  readonly kOrigin: 'typed' | 'typical';
+}
+
+/** Holes of the elements asked for, as water meets them. @param which by position */
+export function reachesOf(
+  plan: Plan,
+  solid: Solid,
+  standing: readonly Standing[],
+  which: (element: number) => boolean,
+): Reach[] {
   const { knownTo } = plan.ground;
-  const drawn = (i: number) => {
-    const { water, dug } = standing[i]!;
-    return water !== null && dug - HOLD_BELOW < water;
-  };
   const openings = solid.openings.flatMap((pieces, i): Opening[] => {
     const { owner } = solid.parts[i]!;
-    return drawn(owner) ? pieces.map((polygon) => ({ owner, polygon, box: boxOf(polygon) })) : [];
+    return which(owner) ? pieces.map((polygon) => ({ owner, polygon, box: boxOf(polygon) })) : [];
   });
-  return joined(plan.elements.length, openings).map((elements): Hole => {
-    const first = elements[0]!;
-    const water = Math.max(...elements.map((i) => standing[i]!.water ?? -Infinity));
+  return joined(plan.elements.length, openings).map((elements): Reach => {
+    const known = elements.flatMap((i) => standing[i]!.water ?? []);
+    const water = known.length > 0 ? Math.max(...known) : null;
     const [a, b] = sizesOf(openings.filter(({ owner }) => elements.includes(owner)));
     const floor = Math.min(...elements.map((i) => standing[i]!.dug));
     const surface = Math.min(...elements.map((i) => standing[i]!.groundLow));
     const tight = Math.min(surface - knownTo, floor - HOLD_BELOW);
-    const holdLevel = floor - HOLD_BELOW;
-    const head = water - tight;
-    const held = Math.max(0, holdLevel - tight);
-    const [wetFrom, wetTo] = [Math.max(0, surface - water), surface - tight];
+    const [wetFrom, wetTo] = [Math.max(0, surface - (water ?? surface)), surface - tight];
     const letsIn = elements.flatMap((i) =>
       standing[i]!.columns.flatMap((column) =>
         column.filter((layer) => Math.min(wetTo, layer.bottom) > Math.max(wetFrom, layer.top)),
@@ -136,33 +150,77 @@ export function holesOf(plan: Plan, solid: Solid, standing: readonly Standing[])
     const k = meanOf(
       elements.flatMap((i) => standing[i]!.columns.map((column) => layeredK(column, wetFrom, wetTo))),
     );
-    const only = elements.length === 1 ? plan.elements[first]! : null;
+    const only = elements.length === 1 ? plan.elements[elements[0]!]! : null;
     const length = only && isRun(only) && !only.closed ? axisLength(only) : 0;
     const width = Math.min(a, b);
     const method = length > 5 * width ? 'trench' : 'pit';
-    const radius = method === 'trench' ? width / 2 : equivalentRadius(a, b);
-    // Sichardt's reach shrinks with the drawdown faster than the flow does, which would leave a flow
-    // at none: below the least that is ever drawn under a wet formation the reach stays.
-    const drawdown = Math.max(head - held, HOLD_BELOW);
-    const flow = (likely: number) =>
-      method === 'trench'
-        ? trenchInflow(likely, head, held, length, width, drawdown)
-        : pitInflow(likely, head, held, radius, drawdown);
+    return {
+      elements,
+      method,
+      a,
+      b,
+      radius: method === 'trench' ? width / 2 : equivalentRadius(a, b),
+      length,
+      width,
+      water,
+      floor,
+      surface,
+      tight,
+      k,
+      kOrigin:
+        letsIn.length > 0 && letsIn.every(({ soil }) => soil.layer.values.permeability !== undefined)
+          ? 'typed'
+          : 'typical',
+    };
+  });
+}
+
+/**
+ * Water let into a hole that stands at a level inside, m³/s; none where it stands higher inside, or where
+ * nobody knows how high it stands outside.
+ */
+export function inflowAt(
+  { method, water, tight, radius, length, width }: Reach,
+  k: number,
+  level: number,
+): number {
+  if (water === null) return 0;
+  const head = water - tight;
+  const held = Math.max(0, level - tight);
+  // Sichardt's reach shrinks with the drawdown faster than the flow does, which would leave a flow
+  // at none: below the least that is ever drawn under a wet formation the reach stays.
+  const drawdown = Math.max(head - held, HOLD_BELOW);
+  return method === 'trench'
+    ? trenchInflow(k, head, held, length, width, drawdown)
+    : pitInflow(k, head, held, radius, drawdown);
+}
+
+/**
+ * Holes that come within the hold of the water, and the water each lets in. Water is held below
+ * formation, so a hole need not reach it to draw it: inflow starts where the water stands at the
+ * level held, and grows from nothing.
+ */
+export function holesOf(plan: Plan, solid: Solid, standing: readonly Standing[]): Hole[] {
+  const drawn = (i: number) => {
+    const { water, dug } = standing[i]!;
+    return water !== null && dug - HOLD_BELOW < water;
+  };
+  return reachesOf(plan, solid, standing, drawn).map((reach): Hole => {
+    const { elements, method, a, b, radius, k, kOrigin, floor, tight } = reach;
+    const holdLevel = floor - HOLD_BELOW;
+    const flow = (likely: number) => inflowAt(reach, likely, holdLevel);
     return {
       elements,
       method,
       a,
       b,
       radius,
-      head,
-      held,
+      head: (reach.water ?? tight) - tight,
+      held: Math.max(0, holdLevel - tight),
       holdLevel,
       k,
       inflow: [flow(k[0]), flow(k[1]), flow(k[2])],
-      kOrigin:
-        letsIn.length > 0 && letsIn.every(({ soil }) => soil.layer.values.permeability !== undefined)
-          ? 'typed'
-          : 'typical',
+      kOrigin,
     };
   });
 }

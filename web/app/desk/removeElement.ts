@@ -10,7 +10,7 @@ export function removeElement(draft: Draft, id: string): void {
     (element) => element.id !== id && !(element.kind === 'ramp' && element.serves === id),
   );
   const left = new Set(draft.elements.map((element) => element.id));
-  const { levels, ground, pour, dig } = draft;
+  const { levels, ground, water, pour, dig } = draft;
   levels.instructions = levels.instructions.filter(
     ({ elements }) => elements.length === 0 || elements.some((one) => left.has(one)),
   );
@@ -19,5 +19,7 @@ export function removeElement(draft: Draft, id: string): void {
     if (one.element !== null && !left.has(one.element)) one.element = null;
   for (const one of pour.together) one.elements = one.elements.filter((element) => left.has(element));
   pour.together = pour.together.filter(({ elements }) => elements.length > 0);
+  water.pumps = water.pumps.filter(({ element }) => left.has(element));
+  water.drained = water.drained.filter(({ element }) => left.has(element));
   dig.order = dig.order.filter((one) => left.has(one));
 }

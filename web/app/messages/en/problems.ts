@@ -75,6 +75,14 @@ export const problems = {
     softSpotOutside:
       '“{{name}}” lies under no bottom: nothing of it is taken out. Move it under a trench or pad, or remove it.',
     coneBack: 'Blows and depth of the cone can only grow: a reading goes back.',
+    unknownZone: 'There is no time zone “{{value}}”. Write it like Europe/Madrid or America/Lima.',
+    noSuchDay: 'There is no such day: {{value}}.',
+    hourlyEmpty: 'Rain by the hour has no hours yet. Type one, or choose another pattern.',
+    startUnderStop:
+      '“{{name}}” starts at {{value}} and stops at {{min}}: it must start higher than it stops.',
+    stopUnderSump:
+      '“{{name}}” stops at {{value}}, under the floor of its sump at {{min}}. Deepen the sump, or stop it higher.',
+    curveRises: 'The curve of “{{name}}” rises to {{value}}: with more flow a pump lifts less high.',
     obstructionLarger: '“{{name}}”: {{value}} are more than is dug there, {{max}}.',
     groupFloors:
       '“{{name}}” is dug with group “{{group}}”, whose members carry another floor. Give it a group of its own, or the same floor.',

@@ -78,6 +78,14 @@ export const problems: Words<typeof english> = {
     softSpotOutside:
       '«{{name}}» no queda bajo ningún fondo: no se saca nada. Llévelo bajo una zanja o un pozo, o quítelo.',
     coneBack: 'Golpes y profundidad del cono solo pueden crecer: una lectura retrocede.',
+    unknownZone: 'No existe el huso horario «{{value}}». Escríbalo como Europe/Madrid o America/Lima.',
+    noSuchDay: 'No existe ese día: {{value}}.',
+    hourlyEmpty: 'La lluvia por horas todavía no tiene horas. Anote una, o elija otro reparto.',
+    startUnderStop:
+      '«{{name}}» arranca a {{value}} y para a {{min}}: debe arrancar más arriba de donde para.',
+    stopUnderSump:
+      '«{{name}}» para a {{value}}, bajo el piso de su pozo a {{min}}. Ahonde el pozo, o que pare más arriba.',
+    curveRises: 'La curva de «{{name}}» sube a {{value}}: con más caudal una bomba eleva menos.',
     obstructionLarger: '«{{name}}»: {{value}} es más de lo que allí se excava, {{max}}.',
     groupFloors:
       '«{{name}}» se excava con el grupo «{{group}}», que lleva otro piso. Déle un grupo propio o el mismo piso.',

@@ -1,0 +1,237 @@
+/**
+ * A hole through a night: rain on it, what runs in, what seeps in or away, what pumps and drains take, step
+ * by step. What comes in less what goes out is what stands in it, exactly, whatever the step.
+ *
+ * Not covered: time the ground water itself takes to rise and fall, waves, ice.
+ */
+import { brimful, type Storage } from './storage.ts';
+
+export interface PumpAt {
+  /** m³/s at a water level. */
+  readonly flow: (level: number) => number;
+  /** Levels its float starts and stops it at, m. */
+  readonly start: number;
+  readonly stop: number;
+  /** Hours after the beginning it is there from and until. */
+  readonly from: number;
+  readonly until: number;
+}
+
+export interface Basin {
+  readonly storage: Storage;
+  /** m² rain falls into directly, and m² that drain in, each by the share that runs off. */
+  readonly open: number;
+  readonly runoff: number;
+  /** m³/s that seep in at a level; less than nought seep away. */
+  readonly seepage: (level: number) => number;
+  /** m³/s a drain lets go at a level. */
+  readonly outlet: (level: number) => number;
+  readonly pumps: readonly PumpAt[];
+}
+
+/** m³ over the whole night. */
+export interface Budget {
+  readonly rain: number;
+  readonly runoff: number;
+  readonly seeped: number;
+  readonly soaked: number;
+  readonly pumped: number;
+  readonly drained: number;
+  readonly spilt: number;
+  /** Standing in it at first and at last. */
+  readonly before: number;
+  readonly after: number;
+}
+
+export interface Sample {
+  /** Hours after the beginning. */
+  readonly at: number;
+  /** Water level, m; the lowest of the hole when it is dry. */
+  readonly level: number;
+  /** m³/s pumped. */
+  readonly pumped: number;
+}
+
+export interface Course {
+  readonly samples: readonly Sample[];
+  readonly budget: Budget;
+  /** Hours pumps ran, all together. */
+  readonly pumpHours: number;
+}
+
+/** Longest step, and least, s; a step moves the level by no more than this, m. */
+const LONGEST = 300;
+const SHORTEST = 1;
+const MOVE = 0.02;
+
+export interface Through {
+  /** m of rain fallen since the beginning, at so many hours. */
+  readonly rain: (hours: number) => number;
+  readonly hours: number;
+  /** m³ in it at first. */
+  readonly before?: number;
+  /** Hours between samples. */
+  readonly every?: number;
+  /** Longest step, s: for tests. */
+  readonly longest?: number;
+}
+
+/** The next moment at which something changes, s. */
+function nextStop(edges: readonly number[], now: number, end: number): number {
+  let next = end;
+  for (const edge of edges) if (edge > now + 1e-9 && edge < next) next = edge;
+  return next;
+}
+
+/** Place in a storage's stages, kept from step to step: it seldom moves by more than one. */
+class Stage {
+  readonly #levels: readonly number[];
+  readonly #volumes: readonly number[];
+  #i = 0;
+  /** Share of the way from stage i to the next. */
+  #share = 0;
+
+  constructor({ levels, volumes }: Storage) {
+    this.#levels = levels;
+    this.#volumes = volumes;
+  }
+
+  /** Goes to where so much water stands. */
+  to(volume: number): void {
+    const volumes = this.#volumes;
+    const last = volumes.length - 2;
+    if (last < 0) return;
+    while (this.#i < last && volume > volumes[this.#i + 1]!) this.#i++;
+    while (this.#i > 0 && volume < volumes[this.#i]!) this.#i--;
+    const [low, high] = [volumes[this.#i]!, volumes[this.#i + 1]!];
+    this.#share = Math.min(1, Math.max(0, (volume - low) / (high - low)));
+  }
+
+  /** What a table of the stages says here. */
+  read(table: readonly number[]): number {
+    const from = table[this.#i]!;
+    const to = table[this.#i + 1] ?? from;
+    return from + (to - from) * this.#share;
+  }
+
+  get level(): number {
+    return this.read(this.#levels);
+  }
+
+  /** m³ for a metre of level here. */
+  get area(): number {
+    const i = this.#i;
+    const up = (this.#levels[i + 1] ?? 0) - this.#levels[i]!;
+    return up > 0 ? (this.#volumes[i + 1]! - this.#volumes[i]!) / up : 0;
+  }
+}
+
+export function courseOf(basin: Basin, through: Through): Course {
+  const { storage, open, runoff, seepage, outlet, pumps } = basin;
+  const { rain, hours, before = 0, every = 1 / 6, longest = LONGEST } = through;
+  const { levels } = storage;
+  // Worked out at every stage once: between them they are as good as straight.
+  const seeps = levels.map(seepage);
+  const outlets = levels.map(outlet);
+  const flows = pumps.map(({ flow }) => levels.map(flow));
+  const full = brimful(storage);
+  const end = hours * 3600;
+  const edges = pumps.flatMap(({ from, until }) => [from * 3600, until * 3600]);
+  const on = pumps.map(() => false);
+  const sums = { rain: 0, runoff: 0, seeped: 0, soaked: 0, pumped: 0, drained: 0, spilt: 0 };
+  const samples: Sample[] = [];
+  const stage = new Stage(storage);
+  let [now, volume, ran, nextSample, fell] = [0, before, 0, 0, rain(0)];
+  stage.to(volume);
+  while (now < end - 1e-6) {
+    const { level } = stage;
+    let pumped = 0;
+    let running = 0;
+    for (let i = 0; i < pumps.length; i++) {
+      const pump = pumps[i]!;
+      const there = now >= pump.from * 3600 - 1e-6 && now < pump.until * 3600 - 1e-6;
+      if (!there || level <= pump.stop) on[i] = false;
+      else if (level >= pump.start) on[i] = true;
+      if (!on[i]) continue;
+      pumped += stage.read(flows[i]!);
+      running++;
+    }
+    if (now >= nextSample - 1e-6) {
+      samples.push({ at: now / 3600, level, pumped });
+      nextSample += every * 3600;
+    }
+    const seep = stage.read(seeps);
+    const drained = stage.read(outlets);
+    const stop = Math.min(nextStop(edges, now, end), nextSample);
+    let step = Math.min(longest, Math.max(1e-6, stop - now));
+    let upTo = rain((now + step) / 3600);
+    const net = (seep - drained - pumped) * step + (upTo - fell) * (open + runoff);
+    const room = MOVE * stage.area;
+    if (Math.abs(net) > room && room > 0) {
+      step = Math.min(step, Math.max(SHORTEST, (step * room) / Math.abs(net)));
+      upTo = rain((now + step) / 3600);
+    }
+    const direct = (upTo - fell) * open;
+    const drainsIn = (upTo - fell) * runoff;
+    fell = upTo;
+    const seeped = Math.max(0, seep) * step;
+    const there = volume + direct + drainsIn + seeped;
+    const [soaked, lifted, drainedOff] = [Math.max(0, -seep) * step, pumped * step, drained * step];
+    const wanted = soaked + lifted + drainedOff;
+    // Nothing takes more than there is.
+    const share = wanted > there ? there / wanted : 1;
+    const left = there - wanted * share;
+    const spilt = Math.max(0, left - full);
+    volume = left - spilt;
+    stage.to(volume);
+    sums.rain += direct;
+    sums.runoff += drainsIn;
+    sums.seeped += seeped;
+    sums.soaked += soaked * share;
+    sums.pumped += lifted * share;
+    sums.drained += drainedOff * share;
+    sums.spilt += spilt;
+    ran += (running * step) / 3600;
+    now += step;
+  }
+  samples.push({ at: hours, level: stage.level, pumped: 0 });
+  return { samples, budget: { ...sums, before, after: volume }, pumpHours: ran };
+}
+
+/** When and how deep a bottom stood under water. */
+export interface Wet {
+  /** Highest level, m, and when, h. */
+  readonly peak: number;
+  readonly peakAt: number;
+  /** First and last hour over the level; null when it never was. */
+  readonly first: number | null;
+  readonly last: number | null;
+  readonly hours: number;
+}
+
+/** Less water than this over a bottom is a film, m. */
+export const FILM = 0.005;
+
+/** How wet it was over a level. */
+export function wetOver(samples: readonly Sample[], over: number): Wet {
+  let [peak, peakAt, hours] = [-Infinity, 0, 0];
+  let first: number | null = null;
+  let last: number | null = null;
+  samples.forEach(({ at, level }, i) => {
+    if (level > peak) [peak, peakAt] = [level, at];
+    if (level <= over + FILM) return;
+    first ??= at;
+    last = at;
+    hours += (samples[i + 1]?.at ?? at) - at;
+  });
+  return { peak, peakAt, first, last, hours };
+}
+
+/** Level at an hour, straight between samples. */
+export function levelAt(samples: readonly Sample[], at: number): number {
+  const i = samples.findIndex((sample) => sample.at >= at);
+  if (i < 0) return samples.at(-1)!.level;
+  if (i === 0) return samples[0]!.level;
+  const [p, q] = [samples[i - 1]!, samples[i]!];
+  return q.at > p.at ? p.level + ((q.level - p.level) * (at - p.at)) / (q.at - p.at) : q.level;
+}

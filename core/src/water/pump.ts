@@ -1,0 +1,65 @@
+/**
+ * What a pump moves: where its curve meets the head it works against, static lift and loss in the hose
+ * (Hazen–Williams, C 140 for smooth hose, a tenth more for fittings, typical).
+ */
+import type { CurvePoint } from '../catalogue/pumps.ts';
+
+export interface Hose {
+  /** m across and m long. */
+  readonly diameter: number;
+  readonly length: number;
+}
+
+const SMOOTH = 140;
+const FITTINGS = 1.1;
+/** m of lift the air allows at sea level, and what is lost of it for every m up: typical. */
+const SUCTION = 7.5;
+const SUCTION_LOST = 1.2 / 1000;
+
+/** Loss in a hose at a flow, m: 10.67·L·Q^1.852/(C^1.852·d^4.8704). */
+export function hoseLoss(flow: number, { diameter, length }: Hose): number {
+  if (flow <= 0 || length <= 0 || diameter <= 0) return 0;
+  return (FITTINGS * 10.67 * length * flow ** 1.852) / (SMOOTH ** 1.852 * diameter ** 4.8704);
+}
+
+/** Head of a curve at a flow, m; past its last point it falls on as between the last two, never below 0. */
+function headAt(curve: readonly CurvePoint[], flow: number): number {
+  const first = curve[0]!;
+  if (flow <= first.flow) return first.head;
+  for (let i = 1; i < curve.length; i++) {
+    const [p, q] = [curve[i - 1]!, curve[i]!];
+    if (flow <= q.flow)
+      return q.flow > p.flow ? p.head + ((q.head - p.head) * (flow - p.flow)) / (q.flow - p.flow) : q.head;
+  }
+  return 0;
+}
+
+/**
+ * Flow of a pump that lifts so high, m³/s; 0 when it cannot.
+ * @param curve flows that rise and heads that fall, two points at least
+ */
+export function pumpFlow(curve: readonly CurvePoint[], lift: number, hose: Hose): number {
+  const first = curve[0]!;
+  if (lift > first.head) return 0;
+  let [low, high] = [0, curve.at(-1)!.flow];
+  const over = (flow: number) => headAt(curve, flow) - Math.max(0, lift) - hoseLoss(flow, hose);
+  if (over(high) >= 0) return high;
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (over(middle) >= 0) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/** Highest a pump at the edge sucks, m, at so many m over the sea. */
+export const suctionLimit = (altitude: number): number => Math.max(0, SUCTION - SUCTION_LOST * altitude);
+
+/** A curve that rises, or whose flows do not: where; null when it is one. */
+export function curveFault(curve: readonly CurvePoint[]): number | null {
+  const at = curve.findIndex(
+    (point, i) =>
+      i > 0 && (point.head > curve[i - 1]!.head + 1e-9 || point.flow < curve[i - 1]!.flow - 1e-12),
+  );
+  return at < 0 ? null : at;
+}

@@ -1,0 +1,122 @@
+/**
+ * Ground that drains into a hole: the share of rain that runs off it (rational coefficients, ASCE Manual of
+ * Practice 37), and how much of it there is, by following the surface downhill.
+ */
+import type { SoilKind } from '../catalogue/soils.ts';
+import { boxOf, contains, edges, at as evaluate, type Polygon } from '../geometry/index.ts';
+
+type Point = readonly [number, number];
+
+/** Share that runs off lawns and open ground: flat under 2 %, middling, steep over 7 %. */
+const SHARES = {
+  sandy: [0.08, 0.125, 0.175],
+  heavy: [0.15, 0.2, 0.3],
+} as const;
+/** Ground that is frozen or full sheds nearly all: assumed. */
+export const SHED_WHEN_FULL = 0.9;
+
+const SANDY: readonly SoilKind[] = ['sand', 'siltySand', 'gravel'];
+
+/** @param slope rise over run */
+export function runoffShare(soil: SoilKind, slope: number, full: boolean): number {
+  if (full) return SHED_WHEN_FULL;
+  if (soil === 'rock') return SHED_WHEN_FULL;
+  const steep = slope < 0.02 ? 0 : slope <= 0.07 ? 1 : 2;
+  return SHARES[SANDY.includes(soil) ? 'sandy' : 'heavy'][steep];
+}
+
+export interface Draining {
+  /** m² that drain into each hole, by position; the holes themselves left out. */
+  readonly areas: readonly number[];
+  /** Mean slope of that ground. */
+  readonly slopes: readonly number[];
+  /** Centres of it, by hole: for drawing; and the side of a square each stands for, m. */
+  readonly places: readonly (readonly Point[])[];
+  readonly step: number;
+}
+
+/** Squares the ground is looked over in, about. */
+const SQUARES = 6000;
+/** Flatter than this water stands where it is. */
+const STANDS = 0.002;
+/** Longest way it is followed, in squares. */
+const LONGEST = 400;
+
+/** Whether two stretches cross. */
+function crosses([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point, [dx, dy]: Point): boolean {
+  const side = (px: number, py: number, qx: number, qy: number, rx: number, ry: number) =>
+    (qx - px) * (ry - py) - (qy - py) * (rx - px);
+  return (
+    side(ax, ay, bx, by, cx, cy) > 0 !== side(ax, ay, bx, by, dx, dy) > 0 &&
+    side(cx, cy, dx, dy, ax, ay) > 0 !== side(cx, cy, dx, dy, bx, by) > 0
+  );
+}
+
+/**
+ * The ground within a plot that drains into each hole.
+ * @param holes openings, convex pieces by hole
+ * @param ditches lines that take away what comes to them
+ */
+export function drainingInto(
+  level: (x: number, y: number) => number,
+  plot: readonly Point[],
+  holes: readonly (readonly Polygon[])[],
+  ditches: readonly (readonly Point[])[],
+): Draining {
+  const box = boxOf(plot.flat());
+  const whole = (box.x1 - box.x0) * (box.y1 - box.y0);
+  const step = Math.max(0.25, Math.sqrt(whole / SQUARES));
+  const [nx, ny] = [Math.ceil((box.x1 - box.x0) / step), Math.ceil((box.y1 - box.y0) / step)];
+  const shapes = holes.map((pieces) => pieces.map((piece) => ({ box: boxOf(piece), sides: edges(piece) })));
+  /** Position of the hole a place lies in; −1 in none. */
+  const holeAt = (x: number, y: number) =>
+    shapes.findIndex((pieces) =>
+      pieces.some(
+        ({ box: b, sides }) =>
+          x >= b.x0 && x <= b.x1 && y >= b.y0 && y <= b.y1 && sides.every((s) => evaluate(s, x, y) <= 0),
+      ),
+    );
+  const centre = (i: number, j: number): Point => [box.x0 + (i + 0.5) * step, box.y0 + (j + 0.5) * step];
+  /** Downhill, as a unit, and how steep; of a square, remembered. */
+  const down = new Map<number, readonly [number, number, number]>();
+  const downhill = (x: number, y: number) => {
+    const i = Math.min(nx - 1, Math.max(0, Math.floor((x - box.x0) / step)));
+    const j = Math.min(ny - 1, Math.max(0, Math.floor((y - box.y0) / step)));
+    const key = i * ny + j;
+    const known = down.get(key);
+    if (known) return known;
+    const [cx, cy] = centre(i, j);
+    const gx = (level(cx + step / 2, cy) - level(cx - step / 2, cy)) / step;
+    const gy = (level(cx, cy + step / 2) - level(cx, cy - step / 2)) / step;
+    const steep = Math.hypot(gx, gy);
+    const made = [steep > 0 ? -gx / steep : 0, steep > 0 ? -gy / steep : 0, steep] as const;
+    down.set(key, made);
+    return made;
+  };
+  const runs = ditches.flatMap((line) => line.slice(1).map((q, i) => [line[i]!, q] as const));
+  const areas = holes.map(() => 0);
+  const slopes = holes.map(() => 0);
+  const places = holes.map((): Point[] => []);
+  for (let i = 0; i < nx; i++)
+    for (let j = 0; j < ny; j++) {
+      const from = centre(i, j);
+      if (!contains(plot, from[0], from[1]) || holeAt(from[0], from[1]) >= 0) continue;
+      let [x, y] = from;
+      for (let k = 0; k < LONGEST; k++) {
+        const [ux, uy, steep] = downhill(x, y);
+        if (steep < STANDS) break;
+        const to: Point = [x + (ux * step) / 2, y + (uy * step) / 2];
+        const here: Point = [x, y];
+        if (runs.some(([p, q]) => crosses(here, to, p, q))) break;
+        [x, y] = to;
+        if (x < box.x0 || x > box.x1 || y < box.y0 || y > box.y1) break;
+        const hole = holeAt(x, y);
+        if (hole < 0) continue;
+        areas[hole]! += step * step;
+        slopes[hole]! += downhill(...from)[2];
+        places[hole]!.push(from);
+        break;
+      }
+    }
+  return { areas, slopes: slopes.map((sum, i) => sum / Math.max(1, places[i]!.length)), places, step };
+}

@@ -1,0 +1,39 @@
+/** Rain by the clock: how much has fallen since a storm began. */
+
+import type { PATTERNS } from '../plan/kinds.ts';
+
+export type Pattern = (typeof PATTERNS)[number];
+
+export interface Storm {
+  /** All that falls, m, in so many hours. Not read of an hourly one. */
+  readonly depth: number;
+  readonly hours: number;
+  readonly pattern: Pattern;
+  /** Rain of every hour, m. */
+  readonly hourly: readonly number[];
+}
+
+export const stormHours = ({ pattern, hours, hourly }: Storm): number =>
+  pattern === 'hourly' ? hourly.length : hours;
+
+const add = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0);
+
+export const stormDepth = ({ pattern, depth, hourly }: Storm): number =>
+  pattern === 'hourly' ? add(hourly) : depth;
+
+/** Share fallen at a share of the time: even; heaviest at once and dying away; heaviest in the middle. */
+const SHARES: Record<Exclude<Pattern, 'hourly'>, (x: number) => number> = {
+  even: (x) => x,
+  front: (x) => 1 - (1 - x) ** 2,
+  centre: (x) => (x < 0.5 ? 2 * x * x : 1 - 2 * (1 - x) ** 2),
+};
+
+/** m of rain from the start of a storm until so many hours after it. */
+export function fallen(storm: Storm, after: number): number {
+  const hours = stormHours(storm);
+  if (after <= 0 || hours <= 0) return 0;
+  if (after >= hours) return stormDepth(storm);
+  if (storm.pattern !== 'hourly') return storm.depth * SHARES[storm.pattern](after / hours);
+  const whole = Math.floor(after);
+  return add(storm.hourly.slice(0, whole)) + (after - whole) * storm.hourly[whole]!;
+}
