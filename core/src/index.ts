@@ -240,6 +240,7 @@ export {
   type OutlinedElement,
   type OwnCompactor,
   outOfRange,
+  PATTERNS,
   type Pad,
   PLAN_VERSION,
   type Plan,
@@ -313,3 +314,4 @@ export {
   toSI,
   WRITTEN,
 } from './units/index.ts';
+export { levelAt, localAfter } from './water/index.ts';

@@ -185,7 +185,8 @@ export function afterNight(plan: Plan, takeoff: Takeoff, hole: NightHole): After
     });
   const silt = elements.reduce((sum, e) => sum + e.silt, 0);
   const flow = pumps.reduce((sum, pump) => sum + pump.flow, 0);
-  const standing = course.budget.after;
+  // What is left in a sump is where it should be.
+  const standing = (course.samples.at(-1)?.level ?? hole.floor) > hole.surface ? course.budget.after : 0;
   const any = elements.some((e) => e.retrim > 0);
   return {
     standing,

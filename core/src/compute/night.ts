@@ -82,6 +82,8 @@ export interface NightHole {
   readonly drains: number;
   readonly share: number;
   readonly drainsFrom: 'typed' | 'surface' | 'unknown';
+  /** Squares of ground that drain in, by their middles, and the side of one, m; none where it is typed. */
+  readonly ground: { readonly places: readonly (readonly [number, number])[]; readonly step: number };
   readonly pumps: readonly NightPump[];
   readonly course: Course;
   readonly wet: Wet;
@@ -287,7 +289,17 @@ export interface Readied {
   readonly basin: Basin;
   readonly hole: Pick<
     NightHole,
-    'elements' | 'surface' | 'floor' | 'rim' | 'water' | 'open' | 'drains' | 'share' | 'drainsFrom' | 'pumps'
+    | 'elements'
+    | 'surface'
+    | 'floor'
+    | 'rim'
+    | 'water'
+    | 'open'
+    | 'drains'
+    | 'share'
+    | 'drainsFrom'
+    | 'ground'
+    | 'pumps'
   >;
 }
 
@@ -338,6 +350,7 @@ export function readied(ground: Ground, at: number): Readied {
       open: open[at]!,
       drains,
       share,
+      ground: { places: found?.places[at] ?? [], step: found?.step ?? 0 },
       drainsFrom: typed.length > 0 ? 'typed' : found ? 'surface' : 'unknown',
       pumps: pumps.map(({ said }) => said),
     },

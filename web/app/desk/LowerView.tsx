@@ -25,6 +25,7 @@ const BedView = later(base, 'BedView');
 const ProofChart = later(() => import('../stages/base/proof/index.ts'), 'ProofChart');
 const OrderView = later(dig, 'OrderView');
 const TrucksView = later(dig, 'TrucksView');
+const NightView = later(() => import('../stages/water/night/index.ts'), 'NightView');
 const PilesView = later(dig, 'PilesView');
 
 /** The first stands there until another is chosen. */
@@ -32,6 +33,7 @@ const DRAWINGS: Partial<Record<Stage, readonly Lower[]>> = {
   ground: ['section', 'pit', 'fence', 'frost'],
   levels: ['stack', 'section', 'long'],
   setout: ['checks', 'boards', 'section'],
+  water: ['section', 'night'],
   base: ['bed', 'proof', 'section'],
   dig: ['section', 'order', 'trucks', 'piles', 'long'],
 };
@@ -153,6 +155,8 @@ function Shown({
       return <TrucksView head={head} />;
     case 'piles':
       return <PilesView head={head} />;
+    case 'night':
+      return <NightView head={head} element={element} />;
     case 'section':
       return <SectionView head={head} element={element} index={index} near={near} />;
   }

@@ -45,13 +45,14 @@ export type Lower =
   | 'boards'
   | 'order'
   | 'trucks'
-  | 'piles';
+  | 'piles'
+  | 'night';
 type Place = readonly [number, number];
 
 /** What the next press on the plan puts there. */
 export type Placing =
   | { readonly what: 'log' | 'spot' | 'gate' | 'boundary' }
-  | { readonly what: 'hazard' | 'area' | 'path'; readonly id: string }
+  | { readonly what: 'hazard' | 'area' | 'path' | 'ditch'; readonly id: string }
   | { readonly what: 'fence'; readonly from: Place | null };
 
 /** Where a person is looking, beside the element picked and the stage. */
@@ -64,6 +65,10 @@ export interface Looking {
   readonly depths: boolean;
   /** How far the order of digging is played: so many steps done. */
   readonly played: number;
+  /** How far a night is played: so many quarters of an hour of it; 0: not. */
+  readonly hour: number;
+  /** Levels water stands at while a night is played, by element; null: as the ground has it. */
+  readonly flood: Readonly<Record<string, number>> | null;
   /** The drawing chosen, by stage. */
   readonly lower: Partial<Record<Stage, Lower>>;
   readonly fence: readonly [Place, Place] | null;
@@ -144,6 +149,8 @@ export function makeDesk(plan: Plan, revision: number, records: readonly SiteRec
       area: null,
       depths: false,
       played: 0,
+      hour: 0,
+      flood: null,
       lower: {},
       fence: null,
       placing: null,

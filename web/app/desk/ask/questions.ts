@@ -1,11 +1,15 @@
 /** Every long question that is asked of a job apart from the page's own thread: one row a question. */
 import {
+  afterNight,
   alternatives,
+  chanceDry,
   compute,
   concreteInstead,
   digOrder,
   instructionCost,
   lowWays,
+  nightMeans,
+  nightOf,
   type Plan,
   ruleCosts,
   type SiteRecord,
@@ -43,6 +47,19 @@ const QUESTIONS = {
   concreteInstead: (job: Asked, index: number) => concreteInstead(job.plan, job.takeoff(), index),
   lowWays: (job: Asked) => lowWays(job.plan, job.takeoff()),
   workingWays: (job: Asked, index: number) => workingWays(job.plan, job.takeoff(), index),
+  night: (job: Asked) => nightOf(job.plan, job.takeoff()),
+  /** Other means in the hole of an element, and what the night leaves in it. */
+  nightRest: ({ plan, takeoff }: Asked, element: string) => {
+    const answer = nightOf(plan, takeoff());
+    const hole = answer.ok ? answer.night.holes.find(({ elements }) => elements.includes(element)) : null;
+    if (!hole) return null;
+    return {
+      means: nightMeans(plan, takeoff(), hole.elements),
+      after: afterNight(plan, takeoff(), hole),
+    };
+  },
+  chanceDry: ({ plan, takeoff, progress }: Asked, element: string) =>
+    chanceDry(plan, takeoff(), [element], 1000, progress),
   digOrder: (job: Asked) =>
     digOrder(job.plan, job.takeoff(), () => {
       job.progress(job.since() / LONGEST_SEARCH);

@@ -1,9 +1,13 @@
 /** What-ifs in the background: whole takeoffs of changed plans, so never on the page's own thread. */
 import type {
+  After,
   Alternative,
   Difference,
   DigOrder,
   LowWay,
+  MeanNight,
+  NightAnswer,
+  NightChance,
   Plan,
   RuleCost,
   SiteRecord,
@@ -31,6 +35,31 @@ function jobOf(plan: Plan, records: readonly SiteRecord[]): Job {
   return job;
 }
 
+/** Answers by job and question: several panels that ask the same wait for one. */
+const answers = new WeakMap<Job, Map<string, Promise<unknown>>>();
+
+function askOnce<Q extends Question>(
+  job: Job,
+  question: Q,
+  args: ArgsOf<Q>,
+  onProgress: (share: number) => void,
+): Promise<AnswerOf<Q> | null> {
+  const known = answers.get(job) ?? new Map<string, Promise<unknown>>();
+  answers.set(job, known);
+  const key = JSON.stringify([question, args]);
+  const before = known.get(key);
+  if (before) return before as Promise<AnswerOf<Q> | null>;
+  const asked = what()
+    .ask(job, question, args, { topic: question, onProgress })
+    .then((value) => {
+      // What was called off is asked again by the next who wants it.
+      if (value === null) known.delete(key);
+      return value;
+    });
+  known.set(key, asked);
+  return asked;
+}
+
 /** Quiet time before a what-if is asked: typing asks once, not at every key, ms. */
 const QUIET = 250;
 
@@ -51,11 +80,9 @@ function useAsked<Q extends Question>(plan: Plan | null, question: Q, args: Args
     let stale = false;
     const timer = setTimeout(() => {
       setShare(0);
-      void what()
-        .ask(jobOf(plan, records), question, args, { topic: question, onProgress: setShare })
-        .then((value) => {
-          if (!stale) setAnswer(value === null ? null : { key, value });
-        });
+      void askOnce(jobOf(plan, records), question, args, setShare).then((value) => {
+        if (!stale) setAnswer(value === null ? null : { key, value });
+      });
     }, QUIET);
     return () => {
       stale = true;
@@ -90,6 +117,20 @@ export const useLowWays = (plan: Plan): LowWay[] | null => useAsked(plan, 'lowWa
 /** What people work on under an element, three ways. */
 export const useWorkingWays = (plan: Plan, index: number): WorkingCost[] | null =>
   useAsked(plan, 'workingWays', [index]).value;
+
+/** The night the plan expects, hole by hole. */
+export const useNight = (plan: Plan | null): NightAnswer | null => useAsked(plan, 'night', []).value;
+
+/** The same night with other means in the hole of an element, and what it leaves there. */
+export const useNightRest = (
+  plan: Plan | null,
+  element: string,
+): { readonly means: MeanNight[]; readonly after: After } | null =>
+  useAsked(plan, 'nightRest', [element]).value;
+
+/** How often such a night ends dry; and how far the storms are. */
+export const useChance = (plan: Plan | null, element: string): Asked<NightChance | null> =>
+  useAsked(plan, 'chanceDry', [element]);
 
 /** The order of digging: the person's own, or the best found; and how far the search is. */
 export const useDigOrder = (plan: Plan | null): Asked<DigOrder> => useAsked(plan, 'digOrder', []);

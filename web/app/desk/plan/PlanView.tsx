@@ -39,6 +39,7 @@ const digLayers = () => import('../../stages/dig/layers.ts');
 const DepthLayer = later(digLayers, 'DepthLayer');
 const DepthLegend = later(digLayers, 'DepthLegend');
 const OrderLayer = later(digLayers, 'OrderLayer');
+const NightLayer = later(() => import('../../stages/water/night/index.ts'), 'NightLayer');
 const SoftSpotLayer = later(() => import('../../stages/base/proof/index.ts'), 'SoftSpotLayer');
 const TestPlaces = later(() => import('../../stages/base/proof/index.ts'), 'TestPlaces');
 const SetoutLayer = later(() => import('../../stages/setout/index.ts'), 'SetoutLayer');
@@ -258,6 +259,9 @@ export function PlanView({ section }: { section: Section | null }) {
               {site && <SiteLayer view={view} hold={hold} />}
               <Suspense fallback={null}>
                 {stage === 'setout' && <SetoutLayer view={view} />}
+                {(stage === 'water' || plan.water.ditches.length > 0) && (
+                  <NightLayer view={view} here={stage === 'water'} />
+                )}
                 {(stage === 'base' || plan.ground.softSpots.length > 0) && (
                   <SoftSpotLayer view={view} hold={hold} movable={stage === 'base'} />
                 )}

@@ -12,12 +12,13 @@ import {
   type Section,
   sectionThrough,
 } from '@cimiento/core';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { closedPath, dugPath, groundBetween, type Scale } from '../../drawing/strata.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { later } from '../../parts/later.tsx';
 import { soilName } from '../../parts/words.ts';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk } from '../store.ts';
@@ -26,6 +27,7 @@ import { useSize } from '../useSize.ts';
 import { flagsFor, Staff, staffShape } from './Staff.tsx';
 import { GroundLines, SoilName, SoilNames, Soils } from './Strata.tsx';
 
+const NightPlayer = later(() => import('../../stages/water/night/index.ts'), 'NightPlayer');
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600 } as const;
 
 export function SectionView({
@@ -45,6 +47,7 @@ export function SectionView({
   const takeoff = useTakeoff();
   const model = useGround();
   const [frame, { width, height }] = useSize(808, 290);
+  const raining = useDesk((desk) => desk.stage === 'water' && desk.plan.water.storm !== null);
   const [stretch, setStretch] = useState<1 | 2>(1);
 
   const flags = flagsFor(plan, takeoff, model, element, near);
@@ -69,6 +72,11 @@ export function SectionView({
     <Flex direction="column" h="full" minH={0} as="section" aria-label={t('section.title')}>
       <Flex justify="space-between" align="center" px={3} py={1} gap={2}>
         {head}
+        {raining && (
+          <Suspense fallback={null}>
+            <NightPlayer />
+          </Suspense>
+        )}
         <Button
           size="sm"
           className="no-print"
@@ -190,6 +198,7 @@ function Cut({
   const format = useFormat();
   const plan = useShownPlan();
   const takeoff = useTakeoff();
+  const flood = useDesk((desk) => desk.view.flood);
   const { half, posts } = section;
   const scale = { x, y };
   const ground = (s: number) => postAt(posts, s)?.ground ?? 0;
@@ -206,7 +215,10 @@ function Cut({
       .filter((p) => p !== null)
       .map(path)
       .join('');
-  const pool = filledTo((p) => postAt(posts, (p.s0 + p.s1) / 2)?.water ?? -Infinity);
+  // While a night is played water stands as high as it does then.
+  const pool = filledTo(
+    (p) => flood?.[plan.elements[p.owner]?.id ?? ''] ?? postAt(posts, (p.s0 + p.s1) / 2)?.water ?? -Infinity,
+  );
   const layers = section.dug.flatMap((piece) =>
     layersOver(plan, takeoff, piece).flatMap((layer) => {
       const points = layerIn(piece, layer);
@@ -241,7 +253,7 @@ function Cut({
     <g>
       <Soils posts={posts} scale={scale} bottom={height} prefix="section" />
       <path d={voids} fill={ink('paper')} stroke={ink('paper')} strokeWidth={0.8} />
-      {pool && <path d={pool} fill={ink('water')} opacity={0.16} />}
+      {pool && <path d={pool} fill={ink('water')} opacity={flood ? 0.4 : 0.16} data-pool />}
       {section.soft.map(({ id, material, shape }) => (
         <path
           key={`${id}${shape[0]}`}

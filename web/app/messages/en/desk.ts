@@ -198,11 +198,13 @@ export const desk = {
     order: 'Order',
     trucks: 'Trucks',
     piles: 'Heaps',
+    night: 'The night',
   },
   placing: {
     log: 'Press where the pit is.',
     spot: 'Press where the spot is; type its level after.',
     hazard: 'Press to add points to the line.',
+    ditch: 'Press to add points to the ditch.',
     fence: 'Press where the section starts.',
     fenceTo: 'Press where the section ends.',
     done: 'Done',

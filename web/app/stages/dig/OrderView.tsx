@@ -17,13 +17,14 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
-import { GripVertical, Pause, Play } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { GripVertical } from 'lucide-react';
+import { useEffect } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useShownPlan } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { Player } from '../../parts/Player.tsx';
 import { useOrder, useSearched } from './useOrder.ts';
 
 /** One step while playing, ms. */
@@ -41,7 +42,7 @@ export function OrderView({ head }: { head: React.ReactNode }) {
       <Flex justify="space-between" align="center" px={3} py={1} gap={2} wrap="wrap">
         {head}
         <Flex gap={1.5} align="center">
-          {order?.ok && <Player steps={order.steps.length} />}
+          {order?.ok && <Played steps={order.steps.length} />}
           {own && (
             <Button
               size="sm"
@@ -230,51 +231,23 @@ function Row({ id, place, order }: { id: string; place: number; order: DigOrder 
 }
 
 /** Plays the order on the plan, or stops it at a step. */
-function Player({ steps }: { steps: number }) {
+function Played({ steps }: { steps: number }) {
   const { t } = useTranslation();
   const store = useDeskStore();
   const played = useDesk((desk) => desk.view.played);
-  const [running, setRunning] = useState(false);
-  useEffect(() => {
-    if (!running) return;
-    const timer = setInterval(() => {
-      const { view, look } = store.getState();
-      if (view.played >= steps) setRunning(false);
-      else look({ played: view.played + 1 });
-    }, BEAT);
-    return () => clearInterval(timer);
-  }, [running, steps, store]);
   // Back to the whole dig when the list is left.
   useEffect(() => () => store.getState().look({ played: 0 }), [store]);
-  if (steps === 0) return null;
   return (
-    <Flex gap={1.5} align="center" data-player={Math.min(played, steps)}>
-      <Button
-        size="sm"
-        onClick={() => {
-          if (!running && played >= steps) store.getState().look({ played: 0 });
-          setRunning(!running);
-        }}
-      >
-        {running ? <Pause size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-        {t(running ? 'order.pause' : 'order.play')}
-      </Button>
-      <input
-        type="range"
-        min={0}
-        max={steps}
-        step={1}
-        value={Math.min(played, steps)}
-        aria-label={t('order.scrub')}
-        onChange={(event) => {
-          setRunning(false);
-          store.getState().look({ played: Number(event.target.value) });
-        }}
-        style={{ width: 130 }}
-      />
-      <Box as="span" fontFamily="figure" fontWeight={600} minW="44px">
-        {played === 0 ? t('order.all') : `${Math.min(played, steps)} / ${steps}`}
-      </Box>
-    </Flex>
+    <Player
+      at={played}
+      steps={steps}
+      beat={BEAT}
+      label={t('order.scrub')}
+      play={t('order.play')}
+      pause={t('order.pause')}
+      put={(step) => store.getState().look({ played: step })}
+    >
+      {played === 0 ? t('order.all') : `${Math.min(played, steps)} / ${steps}`}
+    </Player>
   );
 }

@@ -64,6 +64,11 @@ export function placeAt(store: DeskStore, at: Place, levelAt: (x: number, y: num
         d.site.paths.find((path) => path.id === placing.id)?.points.push(point);
       }, `path-draw:${placing.id}`);
       return;
+    case 'ditch':
+      edit((d) => {
+        d.water.ditches.find((ditch) => ditch.id === placing.id)?.points.push(point);
+      }, `ditch-draw:${placing.id}`);
+      return;
     case 'hazard':
       // A line grows by a point a press until the person is done.
       edit((d) => {

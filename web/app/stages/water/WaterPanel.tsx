@@ -1,16 +1,37 @@
 /** Will it flood: the holes below water and the inflow to hold, low, likely and high. */
 import { Box } from '@chakra-ui/react';
+import type { Plan } from '@cimiento/core';
+import { Suspense } from 'react';
+import { useDesk } from '../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { later } from '../../parts/later.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
+
+const night = () => import('./night/index.ts');
+const RainPanel = later(night, 'RainPanel');
+const PumpsPanel = later(night, 'PumpsPanel');
+const MeansPanel = later(night, 'MeansPanel');
+const AfterPanel = later(night, 'AfterPanel');
+const RoundPanel = later(night, 'RoundPanel');
+const ChancePanel = later(night, 'ChancePanel');
+
+/** The element the panels speak of: what is picked, else the first that is dug. */
+const elementFor = (plan: Plan, picked: string | null): string | null =>
+  (
+    plan.elements.find((e) => e.id === picked && e.kind !== 'ramp') ??
+    plan.elements.find((e) => e.kind !== 'ramp')
+  )?.id ?? null;
 
 export function WaterPanel() {
   const { t } = useTranslation();
   const format = useFormat();
   const plan = useShownPlan();
+  const picked = useDesk((desk) => desk.picked);
   const { holes, water } = useTakeoff();
+  const element = elementFor(plan, picked);
   return (
     <>
       <Panel title={t('water.title')} aside={t('water.aside')}>
@@ -24,6 +45,16 @@ export function WaterPanel() {
           <Small fontSize="sm">{t(water.from === null ? 'water.none' : 'water.below')}</Small>
         )}
       </Panel>
+      {element !== null && (
+        <Suspense fallback={null}>
+          <RainPanel />
+          <PumpsPanel element={element} />
+          <MeansPanel element={element} />
+          <AfterPanel element={element} />
+          <RoundPanel element={element} />
+          <ChancePanel element={element} />
+        </Suspense>
+      )}
       {holes.map((hole) => (
         <Panel
           key={hole.elements.join()}

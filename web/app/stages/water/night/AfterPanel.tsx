@@ -1,0 +1,67 @@
+/** What the night leaves in the hole of what is picked, and the press that takes it into the plan. */
+import { retrimmed } from '@cimiento/core';
+import { useNightRest } from '../../../desk/ask/whatif.ts';
+import { useDesk, useDeskStore } from '../../../desk/store.ts';
+import { useTranslation } from '../../../messages/useTranslation.ts';
+import { Button, Small } from '../../../parts/controls.tsx';
+import { useFormat } from '../../../parts/format.tsx';
+import { Fact, Panel } from '../../fields.tsx';
+import { DifferenceLine } from '../../levels/DifferenceLine.tsx';
+import { lasting, useHole } from './use.ts';
+
+export function AfterPanel({ element }: { element: string }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { edit } = useDeskStore().getState();
+  const plan = useDesk((desk) => desk.plan);
+  const { hole } = useHole();
+  const rest = useNightRest(plan.water.storm ? plan : null, hole?.elements[0] ?? element);
+  if (!hole || !rest) return null;
+  const { standing, pumpOut, bail, elements, silt, scrape, change } = rest.after;
+  if (standing < 0.01 && silt < 0.001 && change === null)
+    return (
+      <Panel title={t('rain.after')}>
+        <Small>{t('rain.afterDry')}</Small>
+      </Panel>
+    );
+  const deepest = Math.max(0, ...elements.map(({ retrim }) => retrim));
+  const take = () => {
+    const other = retrimmed(plan, elements);
+    edit((d) => {
+      d.elements.forEach((own, i) => {
+        own.low = other.elements[i]!.low;
+      });
+    });
+  };
+  return (
+    <Panel title={t('rain.after')}>
+      {standing >= 0.01 && (
+        <Fact
+          label={t('rain.standing')}
+          note={[
+            pumpOut === null ? t('rain.noPumpOut') : t('rain.pumpOut', { hours: lasting(format, pumpOut) }),
+            t('rain.bail', { hours: lasting(format, bail) }),
+          ].join(' · ')}
+          value={format.text(standing, 'volume')}
+        />
+      )}
+      {silt > 0 && (
+        <Fact
+          label={t('rain.silt')}
+          note={t('rain.scrape', { hours: lasting(format, scrape) })}
+          value={format.text(silt, 'volume')}
+        />
+      )}
+      {change ? (
+        <>
+          <Fact label={t('rain.retrim')} value={format.text(deepest, 'size')} />
+          <DifferenceLine change={change} currency={plan.prices.currency} />
+          <Button onClick={take}>{t('rain.takeAfter')}</Button>
+        </>
+      ) : (
+        <Small>{t('rain.retrimNone')}</Small>
+      )}
+      <Small>{t('rain.assumed')}</Small>
+    </Panel>
+  );
+}

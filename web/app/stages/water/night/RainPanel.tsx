@@ -1,0 +1,206 @@
+/** The rain that is expected, and when it must be dry. */
+import { PATTERNS, startOf } from '@cimiento/core';
+import { useState } from 'react';
+import { type Draft, useDesk, useDeskStore } from '../../../desk/store.ts';
+import { useTakeoff } from '../../../desk/takeoff.ts';
+import { useTranslation } from '../../../messages/useTranslation.ts';
+import { Button, FieldError, Small } from '../../../parts/controls.tsx';
+import { useFormat } from '../../../parts/format.tsx';
+import { Choice, TextField } from '../../../parts/TextField.tsx';
+import { problemText } from '../../../parts/words.ts';
+import { Panel, PlanField, Toggle } from '../../fields.tsx';
+import { WhenField } from './When.tsx';
+
+/** Where this browser's clock is. */
+const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+const MOST_HOURS = 96;
+
+/** This evening at eight, and tomorrow at seven. */
+function tonight(): { start: string; dryBy: string } {
+  const day = (plus: number) => {
+    const at = new Date(Date.now() + plus * 86_400_000);
+    const two = (n: number) => String(n).padStart(2, '0');
+    return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+  };
+  return { start: `${day(0)}T20:00`, dryBy: `${day(1)}T07:00` };
+}
+
+/** Rain as it is first expected; the clock is the browser's until someone says otherwise. */
+function expect(d: Draft): void {
+  const { start, dryBy } = tonight();
+  if (d.water.zone === 'UTC') d.water.zone = HERE;
+  d.water.storm = {
+    start,
+    depth: startOf('/water/storm/depth', d.system),
+    hours: startOf('/water/storm/hours', d.system),
+    pattern: 'even',
+    hourly: [],
+  };
+  d.water.dryBy ??= dryBy;
+}
+
+/** What is wrong with one field, in words. */
+function useProblem(): (path: string) => string | undefined {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { problems } = useTakeoff();
+  return (path) => {
+    const found = problems.find((problem) => problem.path === path);
+    return found && problemText(t, format, found);
+  };
+}
+
+export function RainPanel() {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const { edit } = store.getState();
+  const water = useDesk((desk) => desk.plan.water);
+  const problem = useProblem();
+  const { storm } = water;
+  if (!storm)
+    return (
+      <Panel title={t('rain.title')}>
+        <Small>{t('rain.none')}</Small>
+        <Button onClick={() => edit(expect)}>{t('rain.expect')}</Button>
+      </Panel>
+    );
+  return (
+    <Panel title={t('rain.title')}>
+      <WhenField
+        label={t('night.stormStart')}
+        value={storm.start}
+        problem={problem('/water/storm/start')}
+        onChange={(value) =>
+          value !== null &&
+          edit((d) => {
+            if (d.water.storm) d.water.storm.start = value;
+          }, 'storm-start')
+        }
+      />
+      <Choice
+        label={t('night.pattern')}
+        value={storm.pattern}
+        options={PATTERNS.map((value) => ({ value, label: t(`night.patterns.${value}`) }))}
+        onChange={(pattern) =>
+          edit((d) => {
+            const own = d.water.storm!;
+            own.pattern = pattern;
+            // What is typed hour by hour begins as what was expected in all.
+            if (pattern === 'hourly' && own.hourly.length === 0) {
+              const hours = Math.max(1, Math.round(own.hours));
+              own.hourly = Array.from({ length: hours }, () => own.depth / hours);
+            }
+          })
+        }
+      />
+      {storm.pattern === 'hourly' ? (
+        <Hourly count={storm.hourly.length} />
+      ) : (
+        <>
+          <PlanField path="/water/storm/depth" />
+          <PlanField path="/water/storm/hours" />
+          <Feed start={storm.start} />
+        </>
+      )}
+      <WhenField
+        label={t('night.dryBy')}
+        value={water.dryBy}
+        problem={problem('/water/dryBy')}
+        onChange={(value) =>
+          edit((d) => {
+            d.water.dryBy = value;
+          }, 'dry-by')
+        }
+      />
+      <TextField
+        label={t('night.zone')}
+        value={water.zone}
+        maxLength={60}
+        problem={problem('/water/zone')}
+        onChange={(event) =>
+          edit((d) => {
+            d.water.zone = event.target.value;
+          }, 'zone')
+        }
+      />
+      <Toggle
+        label={t('night.bedLaid')}
+        on={water.bedLaid}
+        onChange={(on) =>
+          edit((d) => {
+            d.water.bedLaid = on;
+          })
+        }
+      />
+      <Toggle
+        label={t('night.cover')}
+        on={water.cover}
+        onChange={(on) =>
+          edit((d) => {
+            d.water.cover = on;
+          })
+        }
+      />
+      <Button
+        look="quiet"
+        onClick={() =>
+          edit((d) => {
+            d.water.storm = null;
+          })
+        }
+      >
+        {t('rain.remove')}
+      </Button>
+    </Panel>
+  );
+}
+
+/** Rain of every hour, typed. */
+function Hourly({ count }: { count: number }) {
+  const { t } = useTranslation();
+  const { edit } = useDeskStore().getState();
+  return (
+    <>
+      {Array.from({ length: count }, (_, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: an hour is known by its place
+        <PlanField key={i} label={t('rain.hourN', { n: i + 1 })} path={`/water/storm/hourly/${i}`} />
+      ))}
+      {count < MOST_HOURS && (
+        <Button
+          size="sm"
+          onClick={() =>
+            edit((d) => {
+              d.water.storm?.hourly.push(0);
+            })
+          }
+        >
+          {t('rain.addHour')}
+        </Button>
+      )}
+    </>
+  );
+}
+
+/** What the simulated feed says of the day it begins. */
+function Feed({ start }: { start: string }) {
+  const { t } = useTranslation();
+  const { edit } = useDeskStore().getState();
+  const [away, setAway] = useState(false);
+  const ask = async () => {
+    const response = await fetch(`/weather?to=${start.slice(0, 10)}&days=1`).catch(() => null);
+    setAway(!response?.ok);
+    if (!response?.ok) return;
+    const { days } = (await response.json()) as { days: { rain: number }[] };
+    edit((d) => {
+      if (d.water.storm) d.water.storm.depth = (days[0]?.rain ?? 0) / 1000;
+    });
+  };
+  return (
+    <>
+      <Button size="sm" title={t('rain.feedHint')} onClick={() => void ask()}>
+        {t('rain.feed')}
+      </Button>
+      {away && <FieldError role="alert">{t('rain.feedAway')}</FieldError>}
+    </>
+  );
+}

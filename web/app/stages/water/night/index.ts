@@ -1,0 +1,10 @@
+/** A night of rain on screen: fetched once the Water stage is looked at. */
+export { AfterPanel } from './AfterPanel.tsx';
+export { ChancePanel } from './ChancePanel.tsx';
+export { MeansPanel } from './MeansPanel.tsx';
+export { NightLayer } from './NightLayer.tsx';
+export { NightPlayer } from './NightPlayer.tsx';
+export { NightView } from './NightView.tsx';
+export { PumpsPanel } from './PumpsPanel.tsx';
+export { RainPanel } from './RainPanel.tsx';
+export { RoundPanel } from './RoundPanel.tsx';
