@@ -253,7 +253,7 @@ function Cut({
     <g>
       <Soils posts={posts} scale={scale} bottom={height} prefix="section" />
       <path d={voids} fill={ink('paper')} stroke={ink('paper')} strokeWidth={0.8} />
-      {pool && <path d={pool} fill={ink('water')} opacity={flood ? 0.4 : 0.16} data-pool />}
+      {pool && !flood && <path d={pool} fill={ink('water')} opacity={0.16} />}
       {section.soft.map(({ id, material, shape }) => (
         <path
           key={`${id}${shape[0]}`}
@@ -288,6 +288,8 @@ function Cut({
             strokeWidth={1}
           />
         ))}
+      {/* While a night is played water stands in the stone and round what is to be built. */}
+      {pool && flood && <path d={pool} fill={ink('water')} opacity={0.45} data-flooded />}
       <GroundLines posts={posts} scale={scale} />
       <path d={line} fill="none" stroke={ink('earth')} strokeWidth={2.2} strokeLinejoin="round" />
       <path d={`M0 ${y(string)}H${width}`} stroke={ink('chalk')} strokeWidth={1.6} />

@@ -91,7 +91,7 @@ function Said({ chance: { dry, storms, peaks } }: { chance: NightChance }) {
             </text>
           </g>
         ))}
-        {[0, 0.5, 0.9, 1].map((share) => (
+        {[0, 0.5, 0.9].map((share) => (
           <text key={share} x={x(share)} y={HEIGHT - 5} textAnchor="middle" fill={ink('ink')} style={figure}>
             {format.text(share, 'percent', { decimals: 0 })}
           </text>

@@ -3,7 +3,7 @@ import { Flex } from '@chakra-ui/react';
 import { nextName } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
+import { useGround, useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { useFormat } from '../../../parts/format.tsx';
@@ -65,23 +65,31 @@ export function RoundPanel({ element }: { element: string }) {
   );
 }
 
-/** A ditch of its own across the way down to an opening, a metre and a half off it: drawn on from there. */
-function ditchOver(opening: readonly number[], level: (x: number, y: number) => number): [number, number][] {
-  const xs = opening.filter((_, i) => i % 2 === 0);
-  const ys = opening.filter((_, i) => i % 2 === 1);
-  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const [cx, cy, half] = [(x0 + x1) / 2, (y0 + y1) / 2, Math.hypot(x1 - x0, y1 - y0) / 2 + 1.5];
+/** How far off an opening a ditch is first drawn, and how far past it to either side, m. */
+const OFF = 1.5;
+
+/** A ditch across the way down to some openings, just uphill of them: drawn on from there. */
+function ditchOver(
+  openings: readonly (readonly number[])[],
+  level: (x: number, y: number) => number,
+): [number, number][] {
+  const corners = openings.flatMap((piece) =>
+    Array.from({ length: piece.length / 2 }, (_, i) => [piece[2 * i]!, piece[2 * i + 1]!] as const),
+  );
+  const mean = (axis: 0 | 1) => corners.reduce((sum, p) => sum + p[axis], 0) / corners.length;
+  const [cx, cy] = [mean(0), mean(1)];
   const gx = level(cx + 1, cy) - level(cx - 1, cy);
   const gy = level(cx, cy + 1) - level(cx, cy - 1);
   const steep = Math.hypot(gx, gy);
   // On level ground it lies to the north.
   const [ux, uy] = steep > 1e-6 ? [gx / steep, gy / steep] : [0, 1];
-  const [mx, my] = [cx + ux * half, cy + uy * half];
+  const up = Math.max(...corners.map(([x, y]) => x * ux + y * uy)) + OFF;
+  const along = corners.map(([x, y]) => y * ux - x * uy);
   const round = (value: number) => Math.round(value * 100) / 100;
-  return [
-    [round(mx - uy * half), round(my + ux * half)],
-    [round(mx + uy * half), round(my - ux * half)],
-  ];
+  return [Math.max(...along) + OFF, Math.min(...along) - OFF].map((s) => [
+    round(up * ux - s * uy),
+    round(up * uy + s * ux),
+  ]);
 }
 
 function Ditches({ element }: { element: string }) {
@@ -89,10 +97,10 @@ function Ditches({ element }: { element: string }) {
   const { edit, look } = useDeskStore().getState();
   const ditches = useDesk((desk) => desk.plan.water.ditches);
   const { elements } = useTakeoff();
-  const places = useDesk((desk) => desk.plan.ground.surface);
-  const opening = elements.find((e) => e.id === element)?.openings.flat() ?? [];
-  const level = (x: number, y: number) =>
-    places.kind === 'plane' ? places.gradeEast * x + places.gradeNorth * y : 0;
+  const { level } = useGround();
+  const { hole } = useHole();
+  const ids = hole?.elements ?? [element];
+  const openings = elements.filter((e) => ids.includes(e.id)).flatMap((e) => e.openings);
   const add = () =>
     edit((d) => {
       const taken = d.water.ditches;
@@ -105,7 +113,7 @@ function Ditches({ element }: { element: string }) {
           'CD',
           taken.map((one) => one.name),
         ),
-        points: ditchOver(opening, level),
+        points: ditchOver(openings, level),
       });
     });
   return (
@@ -133,7 +141,7 @@ function Ditches({ element }: { element: string }) {
           </Flex>
         </Flex>
       ))}
-      {ditches.length < 20 && opening.length > 0 && <Button onClick={add}>{t('rain.addDitch')}</Button>}
+      {ditches.length < 20 && openings.length > 0 && <Button onClick={add}>{t('rain.addDitch')}</Button>}
     </>
   );
 }

@@ -1,0 +1,118 @@
+/** A night of rain: wet with one pump, dry with two, played; what it leaves is taken into the plan. */
+import { expect, type Page, test } from '@playwright/test';
+import { figure, newJob, prefer, ready, saved, signIn, stage, unfold } from './helpers.ts';
+
+test.beforeEach(async ({ page }) => {
+  await signIn(page);
+  await prefer(page, {});
+  await newJob(page, 'honey-house');
+  await stage(page, 'water');
+  await page.locator('[data-lower=night]').click();
+});
+
+const side = (page: Page) => page.locator('[data-side]');
+const night = (page: Page, how: 'dry' | 'wet') =>
+  expect(page.locator(`[data-night=${how}]`)).toBeVisible({ timeout: 60_000 });
+
+test('wet at seven with one pump, dry with two; kept, undone; a pump that goes at two leaves it wet', async ({
+  page,
+}) => {
+  await night(page, 'wet');
+  await expect(page.locator('[data-chart=night]')).toBeVisible();
+  await expect(page.locator('[data-night]')).toContainText(/Wet at 07:00: \d+\smm/);
+  const two = side(page).locator('[data-mean=two]');
+  await expect(two).toHaveAttribute('data-dry', 'true', { timeout: 60_000 });
+  await expect(side(page).locator('[data-mean=one]')).toContainText('as planned');
+  await two.getByRole('button', { name: 'Take it: two pumps' }).click();
+  await night(page, 'dry');
+  await expect(page.locator('[data-night]')).toContainText('Dry at 07:00');
+  // It goes out at two in the morning, half an hour into the rain… by hand.
+  await side(page).locator('[data-pump]').first().getByLabel('There until').fill('2026-10-20T02:00');
+  await night(page, 'wet');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await night(page, 'dry');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await night(page, 'wet');
+  await saved(page);
+});
+
+test('the night is played on the chart and on the section, and what it leaves goes into the plan', async ({
+  page,
+}) => {
+  await night(page, 'wet');
+  const hour = page.getByRole('slider', { name: 'Hour of the night' });
+  await hour.fill('16');
+  await expect(page.locator('[data-played]')).toBeVisible();
+  await page.locator('[data-lower=section]').click();
+  await expect(page.locator('[data-flooded]')).toBeVisible();
+  await hour.fill('0');
+  await expect(page.locator('[data-flooded]')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Play the night' }).click();
+  await expect.poll(() => hour.inputValue()).not.toBe('0');
+  await page.getByRole('button', { name: 'Pause' }).click();
+
+  const dig = await figure(page, 'dig');
+  await side(page).getByRole('button', { name: 'Take it into the plan' }).click();
+  await expect.poll(() => figure(page, 'dig')).toBeGreaterThan(dig);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => figure(page, 'dig')).toBe(dig);
+});
+
+test('rain, hours and pumps that cannot be are named at their field; a ditch takes what runs in away', async ({
+  page,
+}) => {
+  await night(page, 'wet');
+  await side(page).getByLabel('Time zone').fill('Moon/Crater');
+  await expect(
+    side(page)
+      .getByText(/no time zone “Moon\/Crater”/)
+      .first(),
+  ).toBeVisible();
+  await side(page).getByLabel('Time zone').fill('Europe/Madrid');
+  await side(page).getByLabel('It begins').fill('2026-03-29T02:30');
+  await expect(page.locator('[data-no-night=noSuchHour]')).toBeVisible();
+  await side(page).getByLabel('It begins').fill('2026-10-20T00:30');
+  await night(page, 'wet');
+  const pump = side(page).locator('[data-pump]').first();
+  await pump.getByLabel('Lets go at').fill('115');
+  await pump.getByLabel('Lets go at').press('Enter');
+  await expect(pump.locator('[data-cannot]')).toContainText('11.00 m at most', { timeout: 60_000 });
+  await pump.getByLabel('Starts, over formation').fill('-400 mm');
+  await pump.getByLabel('Starts, over formation').press('Enter');
+  await expect(pump.getByText(/must start higher than it stops/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await night(page, 'wet');
+
+  await unfold(page, 'What runs in');
+  const drains = side(page).locator('[data-drains]');
+  await expect(drains).toContainText(/\d+\.\d\sm² of ground drains in/);
+  const before = await drains.innerText();
+  await side(page).getByRole('button', { name: 'Dig a cut-off ditch' }).click();
+  await expect(page.locator('[data-cut-off="ditch-1"]')).toHaveCount(1);
+  await expect.poll(() => drains.innerText(), { timeout: 60_000 }).not.toBe(before);
+  await saved(page);
+});
+
+test('a thousand storms say how sure it is; a blank job asks for rain first, in Spanish and feet', async ({
+  page,
+}) => {
+  await night(page, 'wet');
+  await unfold(page, 'How sure is that');
+  await side(page).getByRole('button', { name: 'Let it rain a thousand times' }).click();
+  await expect(side(page).locator('[data-chance]')).toContainText(/Of 1000 such storms \d+%/, {
+    timeout: 60_000,
+  });
+  await prefer(page, { lang: 'es', system: 'imperial' });
+  await newJob(page, 'bell-frame');
+  await stage(page, 'water');
+  await page.locator('[data-lower=night]').click();
+  await expect(page.locator('[data-no-night=noStorm]')).toBeVisible({ timeout: 60_000 });
+  await side(page).getByRole('button', { name: 'Esperar lluvia' }).click();
+  await expect(page.locator('[data-night]')).toBeVisible({ timeout: 60_000 });
+  await saved(page);
+  await page.reload();
+  await ready(page);
+  await stage(page, 'water');
+  await expect(side(page).getByLabel('Lluvia en total')).not.toHaveValue('');
+});
