@@ -296,7 +296,7 @@ export {
   twoTape,
   withPoints,
 } from './setout/index.ts';
-export { type ElementTakeoff, type HandDug, usualFill } from './takeoff/index.ts';
+export { type ElementTakeoff, floatsOf, type HandDug, usualFill } from './takeoff/index.ts';
 export {
   FOOT,
   fromSI,
@@ -314,4 +314,4 @@ export {
   toSI,
   WRITTEN,
 } from './units/index.ts';
-export { levelAt, localAfter } from './water/index.ts';
+export { FLOAT_SAFE, levelAt, localAfter } from './water/index.ts';

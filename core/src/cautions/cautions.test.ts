@@ -18,6 +18,7 @@ import {
   soilsDown,
   stone,
   strip,
+  tank,
   tilt,
 } from '../testing.ts';
 import { CAUTION_CODES, type CautionCode } from './table.ts';
@@ -222,6 +223,20 @@ const RAISED: Record<CautionCode, Change> = {
     );
   },
   drainNowhere: drain({}),
+  floats: (p) => {
+    p.ground.water = 99.9;
+    p.elements = named(tank(square(0, 0, 4), { height: 2.5, roof: 0, level: 97.6 }));
+  },
+  floatsMeanwhile: (p) => {
+    p.ground.water = 99.9;
+    p.elements = named(
+      tank(square(0, 0, 4), { height: 2.5, roof: 0.3, wall: 0.25, thickness: 0.3, level: 95.6 }),
+    );
+  },
+  floatUnknown: (p) => {
+    p.ground.water = null;
+    p.elements = named(tank(square(0, 0, 4), { height: 2.5, level: 97.6 }));
+  },
   vibrates: (p) => {
     bed({ compactor: 'plateHeavy' })(p);
     with_(hazard('footing', { level: 99 }))(p);

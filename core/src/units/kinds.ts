@@ -41,6 +41,7 @@ export type Kind =
   | 'pressure'
   | 'force'
   | 'lineMass'
+  | 'load'
   | 'hours'
   | 'price'
   | 'number';
@@ -132,6 +133,11 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
     metric: { symbol: 'N', factor: 1, decimals: 0 },
     imperial: { symbol: 'lbf', factor: POUND_FORCE, decimals: 1 },
   },
+  /** What a structure weighs, or is lifted with: kilonewtons, kips. */
+  load: {
+    metric: { symbol: 'kN', factor: 1000, decimals: 1 },
+    imperial: { symbol: 'kip', factor: 1000 * POUND_FORCE, decimals: 1 },
+  },
   lineMass: {
     metric: { symbol: 'g/m', factor: 0.001, decimals: 1 },
     imperial: { symbol: 'lb/ft', factor: POUND / FOOT, decimals: 4 },
@@ -201,6 +207,7 @@ export const WRITTEN: Partial<Record<Kind, Record<string, number>>> = {
     psi: 6894.757293168,
   },
   force: { n: 1, kn: 1000, kgf: 9.80665, lbf: POUND_FORCE, lb: POUND_FORCE },
+  load: { kn: 1000, n: 1, kip: 1000 * POUND_FORCE, lbf: POUND_FORCE },
   lineMass: { 'g/m': 0.001, 'kg/m': 1, 'lb/ft': POUND / FOOT },
   hours: { h: 1, min: 1 / 60 },
   days: { d: 1, day: 1, days: 1, dia: 1, dias: 1 },

@@ -1,5 +1,6 @@
 export * from './balance.ts';
 export * from './clock.ts';
+export * from './flotation.ts';
 export * from './holes.ts';
 export * from './inflow.ts';
 export * from './pump.ts';

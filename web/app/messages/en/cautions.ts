@@ -125,6 +125,18 @@ export const cautions = {
       title: '{{who}} let a lift be covered that had not passed: {{reason}}',
       text: 'Keep this with the job; the engineer should know.',
     },
+    floats: {
+      title: '{{name}} floats when it is empty: weight over uplift {{safety}}, 1.1 is asked.',
+      text: 'Against the highest water known, friction of the fill not counted. It needs {{ballast}} more, a base that stands out under the fill, or anchors: an engineer’s. It floats with water at {{level}}; keep pumping, or flood it, until that is there.',
+    },
+    floatsMeanwhile: {
+      title: '{{name}} can float until it is roofed and filled over.',
+      text: 'Keep the water under {{level}} until then: do not let the pumps stop at night or over the weekend, and leave a hole in the base to flood it if they do.',
+    },
+    floatUnknown: {
+      title: 'An empty box floats when ground water comes back, and the water is not known.',
+      text: 'Look for it: dig a pit, ask the neighbours, give the highest of the year. An engineer says what holds it down.',
+    },
     vibrates: {
       title: 'The compactor works {{distance}} from {{hazard}}: keep {{keep}} off.',
       text: 'Assumed for its mass. Close to a neighbour’s footing, and beside concrete of the last day, take a lighter one or a hand tamper in thinner lifts, and look for cracks before and after.',

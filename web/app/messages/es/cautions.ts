@@ -134,6 +134,18 @@ export const cautions: Words<typeof english> = {
       title: '{{who}} dejó tapar una capa que no pasó: {{reason}}',
       text: 'Guárdelo con la obra; el ingeniero debe saberlo.',
     },
+    floats: {
+      title: '{{name}} flota vacío: peso sobre empuje {{safety}}, se pide 1,1.',
+      text: 'Frente al nivel freático más alto conocido, sin contar el roce del relleno. Le faltan {{ballast}}, un fondo que sobresalga bajo el relleno, o anclajes: cosa de un ingeniero. Flota con el agua a {{level}}; siga bombeando, o inúndelo, hasta que eso esté.',
+    },
+    floatsMeanwhile: {
+      title: '{{name}} puede flotar hasta que tenga techo y relleno encima.',
+      text: 'Hasta entonces mantenga el agua bajo {{level}}: que las bombas no paren de noche ni el fin de semana, y deje un hueco en el fondo para inundarlo si paran.',
+    },
+    floatUnknown: {
+      title: 'Una caja vacía flota cuando vuelve el agua del suelo, y el nivel freático no se conoce.',
+      text: 'Búsquelo: haga una calicata, pregunte a los vecinos, dé el más alto del año. Un ingeniero dice qué la sujeta.',
+    },
     vibrates: {
       title: 'El compactador trabaja a {{distance}} de {{hazard}}: deje {{keep}}.',
       text: 'Supuesto para su peso. Junto a la zapata de un vecino, y al lado de hormigón del último día, use uno más liviano o pisón de mano en capas más finas, y mire si hay grietas antes y después.',

@@ -14,6 +14,7 @@ const night = () => import('./night/index.ts');
 const RainPanel = later(night, 'RainPanel');
 const PumpsPanel = later(night, 'PumpsPanel');
 const MeansPanel = later(night, 'MeansPanel');
+const FloatPanel = later(night, 'FloatPanel');
 const AfterPanel = later(night, 'AfterPanel');
 const RoundPanel = later(night, 'RoundPanel');
 const ChancePanel = later(night, 'ChancePanel');
@@ -47,6 +48,7 @@ export function WaterPanel() {
       </Panel>
       {element !== null && (
         <Suspense fallback={null}>
+          <FloatPanel element={element} />
           <RainPanel />
           <PumpsPanel element={element} />
           <MeansPanel element={element} />
