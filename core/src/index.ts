@@ -314,4 +314,4 @@ export {
   toSI,
   WRITTEN,
 } from './units/index.ts';
-export { FLOAT_SAFE, levelAt, localAfter } from './water/index.ts';
+export { FLOAT_SAFE, levelAt, localAfter, rechargeRange } from './water/index.ts';

@@ -282,7 +282,7 @@ export function chanceDry(
       longest: 600,
     });
     if (dryAt(course, hole.surface, by).dry) dry++;
-    peaks.push(Math.max(0, ...course.samples.map(({ level }) => level - hole.surface)));
+    peaks.push(Math.max(0, course.peak.level - hole.surface));
     if (i % 20 === 0) progress(i / storms);
   }
   return { dry: dry / storms, storms, peaks: peaks.sort((p, q) => p - q) };

@@ -141,7 +141,7 @@ export function nightGround(plan: Plan, takeoff: Takeoff): Ground {
   );
   const open = (i: number) =>
     elements[i]!.live && shapeOf(elements[i]!.element).founded && !elements[i]!.bays;
-  const reaches = reachesOf(plan, solid, standing, open);
+  const reaches = reachesOf(plan, solid, standing, open, takeoff.facts.recharge);
   const cuts = (reach: Reach) => solid.cuts.filter((_, i) => reach.elements.includes(solid.parts[i]!.owner));
   const openings = reaches.map((reach) =>
     solid.openings.flatMap((pieces, i) => (reach.elements.includes(solid.parts[i]!.owner) ? pieces : [])),
@@ -400,7 +400,7 @@ export function nightOf(plan: Plan, takeoff: Takeoff, known: Ground | null = nul
     return {
       ...hole,
       course,
-      wet: wetOver(course.samples, hole.surface),
+      wet: wetOver(course, hole.surface),
       dryBy: dryBy === null ? null : dryAt(course, hole.surface, dryBy),
       dryLow: dry(0),
       dryHigh: dry(2),

@@ -209,11 +209,12 @@ export function waterStep({ plan, model }: Site, built: readonly Built[]): Water
   });
 }
 
-export const holeStep = ({ plan }: Site, watered: readonly Watered[], { solid }: Excavation): Hole[] =>
+export const holeStep = ({ plan, facts }: Site, watered: readonly Watered[], { solid }: Excavation): Hole[] =>
   holesOf(
     plan,
     solid,
     watered.map(({ lowest, groundLow, water, columns }) => ({ dug: lowest, groundLow, water, columns })),
+    facts.recharge,
   );
 
 /** Layers with their levels, stacked on the formation. */

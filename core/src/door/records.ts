@@ -18,6 +18,14 @@ export function recordFaults(record: SiteRecord, path: string): Problem[] {
     );
     return at < 0 ? [] : [{ code: 'coneBack', path: `${path}/value/readings/${at}` }];
   }
+  if (record.kind === 'recharge' && record.value) {
+    const { readings, water } = record.value;
+    const at = readings.findIndex(
+      ({ minutes, level }, i) =>
+        level > water || (i > 0 && (minutes <= readings[i - 1]!.minutes || level < readings[i - 1]!.level)),
+    );
+    return at < 0 ? [] : [{ code: 'rechargeBack', path: `${path}/value/readings/${at}` }];
+  }
   if (record.kind === 'density' && record.value?.cone) {
     const hole = holeOf(record.value.cone);
     if (hole <= 0)

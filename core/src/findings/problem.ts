@@ -113,6 +113,7 @@ const PROBLEM_CODES = [
   'stopUnderSump',
   'curveRises',
   'coneBack',
+  'rechargeBack',
   'groupFloors',
   'stringUnderGround',
   'layerUnderStone',

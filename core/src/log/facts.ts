@@ -13,6 +13,8 @@ export interface Facts {
   readonly bottoms: ReadonlyMap<string, RecordValue<'bottom'>>;
   /** Dynamic cones driven, by element, in the order of time. */
   readonly cones: ReadonlyMap<string, readonly RecordValue<'cone'>[]>;
+  /** The last recharge test, by element; of the whole job under ''. */
+  readonly recharge: ReadonlyMap<string, RecordValue<'recharge'>>;
   /** What befell each lift, in the order of time, by `element/bed/layer/lift`. */
   readonly lifts: ReadonlyMap<string, readonly LiftRecord[]>;
   /** The last distance taped between two corners, whichever way round. */
@@ -107,6 +109,9 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
   const bottoms = new Map<string, RecordValue<'bottom'>>();
   for (const { kind, element, value } of stand)
     if (kind === 'bottom' && element !== null && value !== null) bottoms.set(element, value);
+  const recharge = new Map<string, RecordValue<'recharge'>>();
+  for (const { kind, element, value } of stand)
+    if (kind === 'recharge' && value !== null) recharge.set(element ?? '', value);
   const cones = new Map<string, RecordValue<'cone'>[]>();
   for (const { kind, element, value } of stand)
     if (kind === 'cone' && element !== null && value !== null)
@@ -119,6 +124,7 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
     trials: grouped(valuesOf(stand, 'trial'), ({ bed, layer }) => layerKey(bed, layer)),
     bottoms,
     cones,
+    recharge,
     lifts: grouped(stand.filter(isOfLift), ({ element, value }) => liftKey(element!, value!)),
     taped: [...taped.values()],
     frozen: frozen && frozen.depth > 0 ? frozen : null,

@@ -21,6 +21,9 @@ export const MEASURES = {
   settled: { kind: 'size', min: 0, max: 0.3 },
   lift: { kind: 'size', min: 0.05, max: 1 },
   blows: { kind: 'count', min: 0, max: 2000 },
+  pitSide: { kind: 'length', min: 0.2, max: 20 },
+  pitLevel: { kind: 'level', min: -500, max: 9000 },
+  minutes: { kind: 'number', min: 0, max: 10_000 },
   driven: { kind: 'size', min: 0, max: 3 },
   putBack: { kind: 'size', min: 0.05, max: 3 },
   bearing: { kind: 'pressure', min: 1000, max: 5_000_000 },
@@ -77,6 +80,13 @@ export interface RecordValues {
     soil: (typeof CONE_SOILS)[number];
     readings: { blows: number; depth: number }[];
   };
+  /** A pit pumped down and left: its sides in plan, level of the water outside, level in it after so many minutes. */
+  readonly recharge: {
+    length: number;
+    width: number;
+    water: number;
+    readings: { minutes: number; level: number }[];
+  };
   /** A lift laid; on what, and why there if it was not sound; moisture as it came, null when nobody measured. */
   readonly laid: LiftOf & { on: (typeof GROUNDS)[number]; reason: string; moisture: number | null };
   /** A field test of a lift: moist density, kg/m³, by gauge, or from the weighings of a sand cone. */
@@ -106,6 +116,7 @@ export const RECORD_KINDS = {
   trial: { label: 'record.trial' },
   bottom: { label: 'record.bottom' },
   cone: { label: 'record.cone' },
+  recharge: { label: 'record.recharge' },
   laid: { label: 'record.laid' },
   density: { label: 'record.density' },
   rework: { label: 'record.rework' },

@@ -85,6 +85,15 @@ describe('records folded', () => {
             { blows: 5 + n, depth: 0.1 },
           ],
         },
+        recharge: {
+          length: 1,
+          width: 1,
+          water: 99,
+          readings: [
+            { minutes: 0, level: 98 },
+            { minutes: 5 + n, level: 98.2 },
+          ],
+        },
         laid: { bed: 'b', layer: 'l', lift: 1 + (n % 3), on: 'sound' as const, reason: '', moisture: null },
         density: { bed: 'b', layer: 'l', lift: 1 + (n % 3), wet: 1900 + n, moisture: 0.08, cone: null },
         rework: { bed: 'b', layer: 'l', lift: 1 + (n % 3), what: 'rolled' as const },

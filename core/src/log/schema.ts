@@ -57,6 +57,12 @@ const VALUES = {
     soil: oneOf(CONE_SOILS),
     readings: list(object({ blows: within(MEASURES.blows), depth: within(MEASURES.driven) }), 2, 60),
   }),
+  recharge: object({
+    length: within(MEASURES.pitSide),
+    width: within(MEASURES.pitSide),
+    water: within(MEASURES.pitLevel),
+    readings: list(object({ minutes: within(MEASURES.minutes), level: within(MEASURES.pitLevel) }), 2, 60),
+  }),
   // Nothing is laid on mud, ice or water without a reason.
   laid: Type.Union([
     object({

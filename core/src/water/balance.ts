@@ -54,6 +54,8 @@ export interface Sample {
 
 export interface Course {
   readonly samples: readonly Sample[];
+  /** Highest level, m, and when, h: of every step, not of the samples alone. */
+  readonly peak: { readonly level: number; readonly at: number };
   readonly budget: Budget;
   /** Hours pumps ran, all together. */
   readonly pumpHours: number;
@@ -81,6 +83,18 @@ function nextStop(edges: readonly number[], now: number, end: number): number {
   let next = end;
   for (const edge of edges) if (edge > now + 1e-9 && edge < next) next = edge;
   return next;
+}
+
+/** Share of a step after which the first float is met, 1 when none is. @param rise of the level over the step, m */
+function floatAhead(pumps: readonly PumpAt[], on: readonly boolean[], level: number, rise: number): number {
+  let first = 1;
+  pumps.forEach(({ start, stop }, i) => {
+    const way = (on[i] ? stop : start) - level;
+    // What it has met already it does not meet again.
+    if (way !== 0 && way > 0 === rise > 0 && Math.abs(way) < Math.abs(rise))
+      first = Math.min(first, way / rise);
+  });
+  return first;
 }
 
 /** Place in a storage's stages, kept from step to step: it seldom moves by more than one. */
@@ -143,6 +157,7 @@ export function courseOf(basin: Basin, through: Through): Course {
   const stage = new Stage(storage);
   let [now, volume, ran, nextSample, fell] = [0, before, 0, 0, rain(0)];
   stage.to(volume);
+  let peak = { level: stage.level, at: 0 };
   while (now < end - 1e-6) {
     const { level } = stage;
     let pumped = 0;
@@ -167,9 +182,14 @@ export function courseOf(basin: Basin, through: Through): Course {
     let upTo = rain((now + step) / 3600);
     const net = (seep - drained - pumped) * step + (upTo - fell) * (open + runoff);
     const room = MOVE * stage.area;
-    if (Math.abs(net) > room && room > 0) {
-      step = Math.min(step, Math.max(SHORTEST, (step * room) / Math.abs(net)));
-      upTo = rain((now + step) / 3600);
+    if (room > 0) {
+      // No farther than a hand's breadth, and no farther than the next float.
+      const rise = net / stage.area;
+      const share = Math.min(1, room / Math.abs(net || 1e-12), floatAhead(pumps, on, level, rise));
+      if (share < 1) {
+        step = Math.max(Math.min(SHORTEST, step), step * share);
+        upTo = rain((now + step) / 3600);
+      }
     }
     const direct = (upTo - fell) * open;
     const drainsIn = (upTo - fell) * runoff;
@@ -179,11 +199,13 @@ export function courseOf(basin: Basin, through: Through): Course {
     const [soaked, lifted, drainedOff] = [Math.max(0, -seep) * step, pumped * step, drained * step];
     const wanted = soaked + lifted + drainedOff;
     // Nothing takes more than there is.
-    const share = wanted > there ? there / wanted : 1;
-    const left = there - wanted * share;
+    const share = wanted > there && wanted > 0 ? there / wanted : 1;
+    // Rounding may leave it a hair under nothing.
+    const left = Math.max(0, there - wanted * share);
     const spilt = Math.max(0, left - full);
     volume = left - spilt;
     stage.to(volume);
+    if (stage.level > peak.level) peak = { level: stage.level, at: (now + step) / 3600 };
     sums.rain += direct;
     sums.runoff += drainsIn;
     sums.seeped += seeped;
@@ -195,7 +217,7 @@ export function courseOf(basin: Basin, through: Through): Course {
     now += step;
   }
   samples.push({ at: hours, level: stage.level, pumped: 0 });
-  return { samples, budget: { ...sums, before, after: volume }, pumpHours: ran };
+  return { samples, peak, budget: { ...sums, before, after: volume }, pumpHours: ran };
 }
 
 /** When and how deep a bottom stood under water. */
@@ -213,18 +235,17 @@ export interface Wet {
 export const FILM = 0.005;
 
 /** How wet it was over a level. */
-export function wetOver(samples: readonly Sample[], over: number): Wet {
-  let [peak, peakAt, hours] = [-Infinity, 0, 0];
+export function wetOver({ samples, peak }: Pick<Course, 'samples' | 'peak'>, over: number): Wet {
+  let hours = 0;
   let first: number | null = null;
   let last: number | null = null;
   samples.forEach(({ at, level }, i) => {
-    if (level > peak) [peak, peakAt] = [level, at];
     if (level <= over + FILM) return;
     first ??= at;
     last = at;
     hours += (samples[i + 1]?.at ?? at) - at;
   });
-  return { peak, peakAt, first, last, hours };
+  return { peak: peak.level, peakAt: peak.at, first, last, hours };
 }
 
 /** Level at an hour, straight between samples. */

@@ -4,10 +4,12 @@ import Flatbush from 'flatbush';
 import type { Solid } from '../dig/solid.ts';
 import { type Box, boxOf, gapBetween, type Polygon, smallestRectangle } from '../geometry/index.ts';
 import type { Layer } from '../ground/strata.ts';
+import type { Facts } from '../log/index.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { axisLength } from '../setout/index.ts';
 import { equivalentRadius, pitInflow, trenchInflow } from './inflow.ts';
+import { rechargeRange } from './recharge.ts';
 
 /** Water is held this far under formation so that the bottom can be trimmed and walked on, m. */
 export const HOLD_BELOW = 0.3;
@@ -25,8 +27,8 @@ export interface Hole {
   /** m/s and m³/s: low, likely, high. */
   readonly k: readonly [number, number, number];
   readonly inflow: readonly [number, number, number];
-  /** Typed only when every soil that lets water in has its own figure. */
-  readonly kOrigin: 'typed' | 'typical';
+  /** Measured by a recharge test; typed only when every soil that lets water in has its own figure. */
+  readonly kOrigin: 'measured' | 'typed' | 'typical';
 }
 
 /** Horizontal permeability of layered ground: thickness-weighted over the saturated depth, m/s. */
@@ -119,15 +121,20 @@ export interface Reach {
   readonly surface: number;
   readonly tight: number;
   readonly k: readonly [number, number, number];
-  readonly kOrigin: 'typed' | 'typical';
+  readonly kOrigin: 'measured' | 'typed' | 'typical';
 }
 
-/** Holes of the elements asked for, as water meets them. @param which by position */
+/**
+ * Holes of the elements asked for, as water meets them.
+ * @param which by position
+ * @param recharge tests by element, or of the whole job: what they say beats what is typed
+ */
 export function reachesOf(
   plan: Plan,
   solid: Solid,
   standing: readonly Standing[],
   which: (element: number) => boolean,
+  recharge: Facts['recharge'],
 ): Reach[] {
   const { knownTo } = plan.ground;
   const openings = solid.openings.flatMap((pieces, i): Opening[] => {
@@ -150,6 +157,8 @@ export function reachesOf(
     const k = meanOf(
       elements.flatMap((i) => standing[i]!.columns.map((column) => layeredK(column, wetFrom, wetTo))),
     );
+    const test = elements.map((i) => recharge.get(plan.elements[i]!.id)).find(Boolean) ?? recharge.get('');
+    const measured = test ? rechargeRange(test, tight) : null;
     const only = elements.length === 1 ? plan.elements[elements[0]!]! : null;
     const length = only && isRun(only) && !only.closed ? axisLength(only) : 0;
     const width = Math.min(a, b);
@@ -166,9 +175,10 @@ export function reachesOf(
       floor,
       surface,
       tight,
-      k,
-      kOrigin:
-        letsIn.length > 0 && letsIn.every(({ soil }) => soil.layer.values.permeability !== undefined)
+      k: measured ?? k,
+      kOrigin: measured
+        ? 'measured'
+        : letsIn.length > 0 && letsIn.every(({ soil }) => soil.layer.values.permeability !== undefined)
           ? 'typed'
           : 'typical',
     };
@@ -200,12 +210,17 @@ export function inflowAt(
  * formation, so a hole need not reach it to draw it: inflow starts where the water stands at the
  * level held, and grows from nothing.
  */
-export function holesOf(plan: Plan, solid: Solid, standing: readonly Standing[]): Hole[] {
+export function holesOf(
+  plan: Plan,
+  solid: Solid,
+  standing: readonly Standing[],
+  recharge: Facts['recharge'],
+): Hole[] {
   const drawn = (i: number) => {
     const { water, dug } = standing[i]!;
     return water !== null && dug - HOLD_BELOW < water;
   };
-  return reachesOf(plan, solid, standing, drawn).map((reach): Hole => {
+  return reachesOf(plan, solid, standing, drawn, recharge).map((reach): Hole => {
     const { elements, method, a, b, radius, k, kOrigin, floor, tight } = reach;
     const holdLevel = floor - HOLD_BELOW;
     const flow = (likely: number) => inflowAt(reach, likely, holdLevel);

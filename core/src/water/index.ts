@@ -4,6 +4,7 @@ export * from './flotation.ts';
 export * from './holes.ts';
 export * from './inflow.ts';
 export * from './pump.ts';
+export * from './recharge.ts';
 export * from './runoff.ts';
 export * from './storage.ts';
 export * from './storm.ts';

@@ -89,6 +89,13 @@ function valueText(t: Say, format: Format, plan: Plan, record: SiteRecord): stri
         least: cbrs.length > 0 ? format.text(Math.min(...cbrs), 'number', { decimals: 0 }) : '–',
       });
     }
+    case 'recharge': {
+      const { readings, length, width } = record.value!;
+      return t('record.rechargeValue', {
+        count: readings.length,
+        size: `${format.text(length, 'length')} × ${format.text(width, 'length')}`,
+      });
+    }
     case 'laid': {
       const { on, reason } = record.value!;
       const what = t('record.laidValue', {

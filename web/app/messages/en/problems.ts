@@ -74,6 +74,8 @@ export const problems = {
       '“{{name}}” goes down to {{value}}, under the footing “{{other}}” at {{min}}. Thin its bed or deepen the footing.',
     softSpotOutside:
       '“{{name}}” lies under no bottom: nothing of it is taken out. Move it under a trench or pad, or remove it.',
+    rechargeBack:
+      'In a recharge test time goes on, the level comes up and never over the water outside: a reading does not.',
     coneBack: 'Blows and depth of the cone can only grow: a reading goes back.',
     unknownZone: 'There is no time zone “{{value}}”. Write it like Europe/Madrid or America/Lima.',
     noSuchDay: 'There is no such day: {{value}}.',

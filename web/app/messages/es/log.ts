@@ -32,6 +32,8 @@ export const log: Words<typeof english> = {
     bottom: 'Fondo como se halló',
     cone: 'Cono dinámico',
     coneValue: '{{count}} lecturas hasta {{deep}}, CBR {{least}} como mínimo',
+    recharge: 'Ensayo de recuperación',
+    rechargeValue: '{{count}} lecturas en un pozo de {{size}}',
     laid: 'Capa puesta',
     laidValue: '{{layer}}, capa {{lift}}, sobre {{ground}}',
     density: 'Ensayo de densidad',

@@ -77,6 +77,8 @@ export const problems: Words<typeof english> = {
       '«{{name}}» baja a {{value}}, bajo la zapata «{{other}}» a {{min}}. Adelgace su cama o baje la zapata.',
     softSpotOutside:
       '«{{name}}» no queda bajo ningún fondo: no se saca nada. Llévelo bajo una zanja o un pozo, o quítelo.',
+    rechargeBack:
+      'En un ensayo de recuperación el tiempo avanza, el nivel sube y nunca pasa del agua de afuera: una lectura no.',
     coneBack: 'Golpes y profundidad del cono solo pueden crecer: una lectura retrocede.',
     unknownZone: 'No existe el huso horario «{{value}}». Escríbalo como Europe/Madrid o America/Lima.',
     noSuchDay: 'No existe ese día: {{value}}.',

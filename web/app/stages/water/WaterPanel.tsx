@@ -16,6 +16,7 @@ const PumpsPanel = later(night, 'PumpsPanel');
 const MeansPanel = later(night, 'MeansPanel');
 const FloatPanel = later(night, 'FloatPanel');
 const AfterPanel = later(night, 'AfterPanel');
+const RechargePanel = later(night, 'RechargePanel');
 const RoundPanel = later(night, 'RoundPanel');
 const ChancePanel = later(night, 'ChancePanel');
 
@@ -54,6 +55,7 @@ export function WaterPanel() {
           <MeansPanel element={element} />
           <AfterPanel element={element} />
           <RoundPanel element={element} />
+          <RechargePanel key={`recharge-${element}`} element={element} />
           <ChancePanel element={element} />
         </Suspense>
       )}
@@ -73,7 +75,11 @@ export function WaterPanel() {
             label={t('water.size')}
             value={`${format.text(hole.a, 'length')} × ${format.text(hole.b, 'length')}`}
           />
-          <Fact label={t('input.permeability')} value={format.text(hole.k[1], 'permeability')} />
+          <Fact
+            label={t('input.permeability')}
+            note={t(`origin.${hole.kOrigin}`)}
+            value={format.text(hole.k[1], 'permeability')}
+          />
         </Panel>
       ))}
       {holes.length > 0 && (

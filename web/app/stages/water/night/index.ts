@@ -8,4 +8,5 @@ export { NightPlayer } from './NightPlayer.tsx';
 export { NightView } from './NightView.tsx';
 export { PumpsPanel } from './PumpsPanel.tsx';
 export { RainPanel } from './RainPanel.tsx';
+export { RechargePanel } from './RechargePanel.tsx';
 export { RoundPanel } from './RoundPanel.tsx';

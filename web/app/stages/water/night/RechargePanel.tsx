@@ -1,0 +1,78 @@
+/** A recharge test in the hole of what is picked: levels and times in, permeability with its spread out. */
+import { rechargeRange } from '@cimiento/core';
+import { useState } from 'react';
+import { useLog } from '../../../desk/records.ts';
+import { useDesk } from '../../../desk/store.ts';
+import { useTakeoff } from '../../../desk/takeoff.ts';
+import { useTranslation } from '../../../messages/useTranslation.ts';
+import { Button, FieldError, Small } from '../../../parts/controls.tsx';
+import { useFormat } from '../../../parts/format.tsx';
+import { QuantityField } from '../../../parts/QuantityField.tsx';
+import { BLANK_ROWS, PairRows, wholeRows } from '../../base/proof/PairRows.tsx';
+import { Panel } from '../../fields.tsx';
+
+export function RechargePanel({ element }: { element: string }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const log = useLog();
+  const info = useTakeoff().elements.find((e) => e.id === element);
+  const knownTo = useDesk((desk) => desk.plan.ground.knownTo);
+  const [length, setLength] = useState<number | null>(null);
+  const [width, setWidth] = useState<number | null>(null);
+  const [water, setWater] = useState<number | null>(info?.water ?? null);
+  const [rows, setRows] = useState(BLANK_ROWS);
+  const readings = wholeRows(rows).map(([minutes, level]) => ({ minutes, level }));
+  const test =
+    length !== null && width !== null && water !== null && readings.length >= 2
+      ? { length, width, water, readings }
+      : null;
+  const grows = readings.every(
+    ({ minutes, level }, i) =>
+      (water === null || level <= water) &&
+      (i === 0 || (minutes > readings[i - 1]!.minutes && level >= readings[i - 1]!.level)),
+  );
+  const found = test && grows && info ? rechargeRange(test, info.groundLow - knownTo) : null;
+  const k = (value: number) => format.text(value, 'permeability');
+  return (
+    <Panel fold="shut" title={t('rain.recharge')} aside={t('rain.rechargeAside')}>
+      <Small>{t('rain.rechargeHow')}</Small>
+      <QuantityField
+        optional
+        label={t('rain.pitLength')}
+        range="pitSide"
+        value={length}
+        onCommit={setLength}
+      />
+      <QuantityField optional label={t('rain.pitWidth')} range="pitSide" value={width} onCommit={setWidth} />
+      <QuantityField optional label={t('rain.pitWater')} range="pitLevel" value={water} onCommit={setWater} />
+      <PairRows
+        rows={rows}
+        change={setRows}
+        columns={[
+          { label: t('rain.minutes'), range: 'minutes' },
+          { label: t('rain.pitLevel'), range: 'pitLevel' },
+        ]}
+        most={60}
+        add={t('rain.addReading')}
+      />
+      {!grows && <FieldError role="alert">{t('problem.rechargeBack')}</FieldError>}
+      {test && grows && (
+        <Small data-recharge={found?.[1]}>
+          {found
+            ? t('rain.rechargeSaid', { low: k(found[0]), likely: k(found[1]), high: k(found[2]) })
+            : t('rain.rechargeNothing')}
+        </Small>
+      )}
+      <Button
+        disabled={!test || !grows || found === null}
+        onClick={() => {
+          if (!test) return;
+          log('recharge', test, { element });
+          setRows(BLANK_ROWS);
+        }}
+      >
+        {t('rain.logRecharge')}
+      </Button>
+    </Panel>
+  );
+}
