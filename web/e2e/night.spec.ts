@@ -116,3 +116,60 @@ test('a thousand storms say how sure it is; a blank job asks for rain first, in 
   await stage(page, 'water');
   await expect(side(page).getByLabel('Lluvia en total')).not.toHaveValue('');
 });
+
+test('a recharge test narrows the range, stays in the record and is taken back', async ({ page }) => {
+  const range = () =>
+    side(page)
+      .getByText(/^\d+\.\d+ – \d+\.\d+\sL\/s$/)
+      .first()
+      .innerText();
+  const before = await range();
+  await unfold(page, 'Recharge test');
+  const form = side(page).locator('details', { hasText: 'Recharge test' });
+  await form.getByLabel('Pit, long').fill('1.0 m');
+  await form.getByLabel('Pit, wide').fill('0.8 m');
+  await form.getByLabel('Water stands outside at').fill('98.8');
+  for (const [i, [minutes, level]] of [
+    ['0', '98.0'],
+    ['18', '98.3'],
+    ['30', '98.2'],
+  ].entries()) {
+    const row = form.locator('[role=group]').nth(i);
+    await row.getByLabel('Minutes').fill(minutes!);
+    await row.getByLabel('Level', { exact: true }).fill(level!);
+  }
+  await expect(form.getByText(/a reading does not/)).toBeVisible();
+  await form.locator('[role=group]').nth(2).getByLabel('Level', { exact: true }).fill('98.45');
+  await expect(form.locator('[data-recharge]')).toContainText('between');
+  await form.getByRole('button', { name: 'Log the test' }).click();
+  await expect.poll(range).not.toBe(before);
+  await expect(side(page).getByText('measured').first()).toBeVisible();
+  await stage(page, 'log');
+  await expect(page.locator('[data-record=recharge]')).toContainText('3 readings');
+  await page.getByRole('button', { name: /^Take back: .*Recharge test/ }).click();
+  await stage(page, 'water');
+  await expect.poll(range).toBe(before);
+});
+
+test('the vault floats until it is filled over; a thicker base mends it; told in kips', async ({ page }) => {
+  await newJob(page, 'cheese-vault');
+  await stage(page, 'water');
+  await expect(side(page).locator('[data-float=walls]')).toHaveAttribute('data-safe', 'false', {
+    timeout: 60_000,
+  });
+  await expect(side(page).locator('[data-float=covered]')).toHaveAttribute('data-safe', 'true');
+  await expect(side(page).getByText('Keep pumping until it is filled over.')).toBeVisible();
+  await expect(page.getByText(/can float until it is roofed/).first()).toBeVisible();
+  // The water a metre and a half lower: walls alone hold it.
+  await side(page).getByLabel('Highest of the year').fill('97.6');
+  await side(page).getByLabel('Highest of the year').press('Enter');
+  await expect(side(page).locator('[data-float=walls]')).toHaveAttribute('data-safe', 'true');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(side(page).locator('[data-float=walls]')).toHaveAttribute('data-safe', 'false');
+  await saved(page);
+  await prefer(page, { system: 'imperial' });
+  await page.reload();
+  await ready(page);
+  await stage(page, 'water');
+  await expect(side(page).locator('[data-float=walls]')).toContainText('kip');
+});

@@ -37,12 +37,6 @@ export const founding = {
     edgesNote: 'dug and counted at the mean',
     highLow: '{{high}} / {{low}}',
   },
-  floorLayers: {
-    title: 'Floor of {{name}}',
-    edge: 'Edge board, round it',
-    sheets_one: '{{count}} sheet',
-    sheets_other: '{{count}} sheets',
-  },
   drain: {
     outfall: 'Outfall',
     has: 'It has an outfall, which decides its level',

@@ -44,12 +44,6 @@ export const founding: Words<typeof english> = {
     edgesNote: 'se excava y se cuenta en el medio',
     highLow: '{{high}} / {{low}}',
   },
-  floorLayers: {
-    title: 'Piso de {{name}}',
-    edge: 'Plancha de borde, alrededor',
-    sheets_one: '{{count}} plancha',
-    sheets_other: '{{count}} planchas',
-  },
   drain: {
     outfall: 'Salida',
     has: 'Tiene salida, que decide su nivel',
