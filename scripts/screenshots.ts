@@ -119,14 +119,29 @@ const SHOTS: readonly Shot[] = [
     ),
   },
   {
-    name: 'slab',
-    job: 'Seed store',
-    act: then(stage('dig'), async (page) => page.locator('[data-element=R1]').click()),
+    name: 'night',
+    job: 'Honey house',
+    act: then(
+      stage('water'),
+      drawing('night'),
+      async (page) => {
+        await page.locator('[data-chart=night]').waitFor({ timeout: 60_000 });
+        await page.getByRole('slider', { name: 'Hour of the night' }).fill('17');
+        await page.locator('[data-mean=two]').waitFor({ timeout: 60_000 });
+      },
+      panel('The same night'),
+      settled,
+    ),
   },
   {
-    name: 'bays',
-    job: 'Chapel porch',
-    act: then(stage('dig'), async (page) => page.locator('[data-element=U1]').click()),
+    name: 'flotation',
+    job: 'Cheese vault',
+    act: then(
+      stage('water'),
+      async (page) => page.locator('[data-float=covered]').waitFor({ timeout: 60_000 }),
+      panel('Does Vault float'),
+      settled,
+    ),
   },
   {
     name: 'workings',

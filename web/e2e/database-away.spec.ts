@@ -21,7 +21,7 @@ test('the database goes away while typing: it says so, keeps the edit, tries aga
     });
     const away = await page.request.get(url);
     expect(away.status()).toBe(503);
-    expect(await away.text()).toContain('The job store is away');
+    expect(await away.text()).toContain('Saved jobs cannot be reached');
   } finally {
     await postgres('test');
   }

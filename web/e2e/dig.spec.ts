@@ -186,7 +186,7 @@ for (const [lang, words] of [
     await expect(page.locator('[data-load-row="1"]')).toContainText('14:59');
     // The map of depths, and how deep it is under the pointer.
     await page.locator('[data-depths]').waitFor({ state: 'detached' });
-    await page.getByRole('button', { name: lang === 'en' ? 'Depths' : 'Honduras' }).click();
+    await page.getByRole('button', { name: lang === 'en' ? 'Depths' : 'Profundidades' }).click();
     await expect(page.locator('[data-depths]')).toBeAttached();
     // Under what is picked, without a pointer; and under the pointer, where nothing is dug.
     await page.mouse.move(5, 5);

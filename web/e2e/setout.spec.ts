@@ -58,7 +58,7 @@ for (const [lang, words] of [
       walls: 'walls (4)',
       use: 'Usar estas líneas',
       counted: '1 zanja',
-      bucket: 'De más: paso del balde',
+      bucket: 'Sobreexcavación: paso del cucharón',
       frost: 'Helada local',
     },
   ],

@@ -5,7 +5,7 @@ export const board = {
     again: 'Try again',
     jobs: 'To the job board',
     databaseDown: {
-      title: 'The job store is away',
+      title: 'Saved jobs cannot be reached',
       text: 'The database does not answer just now. Nothing is lost: what you typed stays in this browser. Try again in a moment.',
     },
     forbidden: { title: 'Not from here', text: 'That request came from another site, so nothing was done.' },
@@ -78,7 +78,7 @@ export const board = {
     hold: 'Next hold',
     dig: 'Dig',
     changed: 'Last change',
-    noHold: 'nothing holds',
+    noHold: 'no stops found by this plan',
     noPlace: 'no place given',
     elements_one: '{{count}} trench or pad',
     elements_other: '{{count}} trenches and pads',

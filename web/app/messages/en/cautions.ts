@@ -3,7 +3,7 @@ export const cautions = {
   caution: {
     heading: 'Cautions',
     stop: 'Hold',
-    count_zero: 'nothing holds',
+    count_zero: 'no stops found by this plan',
     count_one: '{{count}} hold',
     count_other: '{{count}} holds',
     unsupported: {

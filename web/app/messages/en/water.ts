@@ -50,7 +50,7 @@ export const water = {
     ten: 'A day of rain once in 10 years',
   },
   water: {
-    title: 'Water to hold',
+    title: 'Water to pump',
     aside: 'first estimate',
     none: 'Water not known: nobody has given a level. Look in the nearest hole, or dig a pit and wait.',
     below: 'Every bottom is above the water level given.',

@@ -4,13 +4,13 @@ import type { Words } from '../words.ts';
 
 export const cautions: Words<typeof english> = {
   caution: {
-    heading: 'Cuidados',
-    stop: 'Espera',
-    count_zero: 'nada la detiene',
-    count_one: '{{count}} espera',
-    count_other: '{{count}} esperas',
+    heading: 'Advertencias',
+    stop: 'ALTO',
+    count_zero: 'este plan no halla altos',
+    count_one: '{{count}} alto',
+    count_other: '{{count}} altos',
     unsupported: {
-      title: 'Más hondo que {{from}} y más parado que {{steepest}}.',
+      title: 'Más hondo que {{from}} y más empinado que {{steepest}}.',
       text: 'Nadie entra frente a una cara sin sostén. Dele talud, hágale bermas o entíbela; valen la norma local y la palabra del responsable en obra.',
     },
     engineerDepth: {
@@ -66,12 +66,12 @@ export const cautions: Words<typeof english> = {
       text: 'Queda entera dentro de otra: ¿dibujada dos veces o debía ir más honda? Su tierra se cuenta una vez.',
     },
     rescue: {
-      title: 'Rescatar no es un plan.',
+      title: 'El rescate se prepara antes de bajar.',
       text: 'Nadie trabaja solo en la zanja, y nadie salta adentro tras un derrumbe. Sepa a quién llamar.',
     },
     edge: {
       title: 'Tierra y máquina lejos del borde.',
-      text: 'Al menos {{setback}} del borde, más si el montón es alto o la cara está parada.',
+      text: 'Al menos {{setback}} del borde, más si el montón es alto o la cara está empinada.',
     },
     services: {
       title: 'No hay servicios en este plano.',

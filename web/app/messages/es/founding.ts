@@ -151,7 +151,7 @@ export const founding: Words<typeof english> = {
       slabs: 'Losas',
     },
     name: 'Colada {{n}}',
-    own: 'Con los suyos',
+    own: 'Con los de su clase',
     move: 'Colar {{name}} con',
     new: 'una colada propia',
     order: 'pedir {{order}}',

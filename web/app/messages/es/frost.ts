@@ -21,7 +21,7 @@ export const frost: Words<typeof english> = {
     counts: 'la mayor: es la que vale',
     open: 'sin dato',
     smaller: 'menor',
-    group: 'Grupo de hinchamiento alcanzado',
+    group: 'Grupo de susceptibilidad a la helada alcanzado',
     groups: {
       NFS: 'la helada no lo levanta',
       F1: 'apenas se levanta',

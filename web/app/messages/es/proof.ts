@@ -88,7 +88,7 @@ export const proof: Words<typeof english> = {
     drivenSoil: 'Hincado en',
     coneSoil: { other: 'arena, grava, limo', leanClay: 'arcilla magra', fatClay: 'arcilla grasa' },
     blows: 'Golpes hasta acá',
-    depth: 'Hondura hasta acá',
+    depth: 'Profundidad hasta acá',
     logCone: 'Anotar el cono',
     coneLine: '{{from}} – {{to}}: {{index}} mm por golpe, CBR {{cbr}}',
     coneChart: 'CBR con la profundidad bajo {{name}}',

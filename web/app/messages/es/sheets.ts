@@ -67,7 +67,7 @@ export const sheets: Words<typeof english> = {
     waterLine: 'Agua: sacar de {{low}} a {{high}}, probable {{likely}}; abatir a {{level}}',
     dry: 'Agua: bajo lo excavado, según el nivel dado',
     waterUnknown: 'Agua: sin conocer. Mire, abra una calicata',
-    cautions: 'Cuidados',
+    cautions: 'Advertencias',
     ring: 'A quién llamar',
     holds: 'Liberado por / fecha',
     page: 'Página {{n}} de {{of}}',
