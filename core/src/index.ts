@@ -314,4 +314,16 @@ export {
   toSI,
   WRITTEN,
 } from './units/index.ts';
-export { FLOAT_SAFE, levelAt, localAfter, rechargeRange } from './water/index.ts';
+export {
+  bagDam,
+  bypassFor,
+  FLOAT_SAFE,
+  fullBore,
+  LEAST_CREST,
+  LEAST_FREEBOARD,
+  levelAt,
+  localAfter,
+  rechargeRange,
+  STEEPEST,
+  seeded,
+} from './water/index.ts';

@@ -86,7 +86,8 @@ export type DemoName =
   | 'cheese-vault'
   | 'seed-store'
   | 'chapel-porch'
-  | 'reading-room';
+  | 'reading-room'
+  | 'footbridge';
 export function demo(name: DemoName): Plan {
   const file = join(import.meta.dirname, `../../demo/${name}.json`);
   const document = JSON.parse(readFileSync(file, 'utf8')) as { readonly plan?: unknown };
@@ -185,16 +186,7 @@ export function logged<K extends RecordKindId>(
 }
 let count = 0;
 
-/** A small seeded generator (mulberry32), so that random cases are the same every time. */
-export function seeded(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+export { seeded } from './water/seeded.ts';
 
 type PlaceOf = readonly [number, number];
 

@@ -24,6 +24,7 @@ const DEMOS = [
   'seed-store',
   'chapel-porch',
   'reading-room',
+  'footbridge',
 ] as const;
 
 describe('the takeoff as CSV', () => {

@@ -2,18 +2,19 @@
  * A made-up job of any size from a seed: rows of houses, each a ring of strips with a cross wall
  * and pads beside it. For benches and tests that need more than the demos hold.
  */
-import { blankPlan, type Element, newBed, newLayer, newPad, newStrip, type Plan } from '@cimiento/core';
+import {
+  blankPlan,
+  type Element,
+  newBed,
+  newLayer,
+  newPad,
+  newStrip,
+  type Plan,
+  seeded,
+} from '@cimiento/core';
 
-/** mulberry32: small, seeded, the same everywhere. */
-export function random(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+/** Numbers from a seed, the same everywhere. */
+export const random = seeded;
 
 /** Strips and pads of one house at (x, y); sizes in metres. */
 function house(plan: Plan, x: number, y: number, next: () => number): Element[] {

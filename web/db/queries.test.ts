@@ -321,10 +321,11 @@ describe('the demo', () => {
       ['Honey house', 'Alto Sereno', true],
       ['Bell frame', 'Tamarack Flat', false],
       ['Drying barn', 'Quebrada Vieja', false],
-      ['Cheese vault', 'Colmena Baja', false],
+      ['Cheese vault', 'Colmena Baja', true],
       ['Seed store', 'Loma Clara', false],
       ['Chapel porch', 'Vado Hondo', false],
       ['Reading room', 'Casa Larga', true],
+      ['Footbridge', 'Arroyo Manso', true],
     ]);
     expect(jobs[0]!.summary.dig).toBeGreaterThan(100);
   });

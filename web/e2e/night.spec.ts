@@ -173,3 +173,26 @@ test('the vault floats until it is filled over; a thicker base mends it; told in
   await stage(page, 'water');
   await expect(side(page).locator('[data-float=walls]')).toContainText('kip');
 });
+
+test('beside a stream bags are counted, a thin dam is named, and the pipe is the smallest that does', async ({
+  page,
+}) => {
+  await newJob(page, 'footbridge');
+  await stage(page, 'water');
+  // 0.90 high, crest 0.50, 1:1 and 1.5:1, 6 m: 483 bags of 20 L; 120 L/s at 1 % go through 315 mm.
+  await expect(side(page).locator('[data-bags="483"]')).toBeVisible({ timeout: 60_000 });
+  await expect(side(page).locator('[data-bypass="0.315"]')).toContainText('130');
+  await side(page).getByLabel('Over the water').fill('100 mm');
+  await side(page).getByLabel('Over the water').press('Enter');
+  await expect(side(page).locator('[data-dam-fault=freeboard]')).toBeVisible();
+  await side(page).getByLabel('The stream brings').fill('20000 L/s');
+  await side(page).getByLabel('The stream brings').press('Enter');
+  await expect(
+    side(page)
+      .getByText(/5,?000/)
+      .first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(side(page).locator('[data-bags="483"]')).toBeVisible();
+  await saved(page);
+});

@@ -122,7 +122,7 @@ test('all jobs go out in one file and come in again', async ({ page }) => {
 
 test('a plan file goes out and comes in; a bad one is named with paths', async ({ page }) => {
   await signIn(page);
-  const url = await newJob(page, 'honey-house');
+  const url = await newJob(page, 'seed-store');
   const plan = await (await page.request.get(`${url}/plan.json`)).json();
   const upload = async (name: string, text: string) => {
     await page.goto(`${base()}/jobs`);

@@ -151,6 +151,7 @@ test('compactors stand side by side; a soft bottom is taken out and put back by 
 }) => {
   await unfold(page, 'Compactors side by side');
   await expect(side(page).locator('[data-compactor=handTamper]')).toContainText('too big for the lift');
+  await side(page).getByLabel('Why the one you take').fill('stands in the yard');
   await side(page)
     .locator('[data-compactor=plateReversible]')
     .getByRole('button', { name: 'Take it' })

@@ -20,14 +20,17 @@ export function bottomAnswer({ feel, wet, frozen, asLogged }: Found, softens: bo
   return softens ? 'trimLate' : 'goOn';
 }
 
+/** How a bottom takes water and weather: as clay, as silt or as sand. */
+export type BottomSoil = 'clay' | 'silt' | 'sand';
+
 /** How a soil keeps, trimmed, in dry air, in damp air or seeping, hours: assumed, no clock is published. */
-const KEEPS = {
+const KEEPS: Record<BottomSoil, { readonly dry: number; readonly damp: number }> = {
   clay: { dry: 24, damp: 8 },
   silt: { dry: 4, damp: 4 },
   sand: { dry: 12, damp: 12 },
-} as const;
+};
 
-const KEEPS_AS: Partial<Record<SoilKind, keyof typeof KEEPS>> = {
+const KEEPS_AS: Partial<Record<SoilKind, BottomSoil>> = {
   topsoil: 'silt',
   madeGround: 'silt',
   softClay: 'clay',
@@ -40,12 +43,15 @@ const KEEPS_AS: Partial<Record<SoilKind, keyof typeof KEEPS>> = {
   gravel: 'sand',
 };
 
+/** What a soil is as a bottom; null of rock, which keeps. */
+export const keepsAs = (soil: SoilKind): BottomSoil | null => KEEPS_AS[soil] ?? null;
+
 /**
  * Hours a trimmed bottom keeps: assumed, the job's own log is to settle it. None under water; rock keeps.
  * @param wet as it was found
  */
 export function bottomKeeps(soil: SoilKind, wet: Found['wet']): number {
-  const kind = KEEPS_AS[soil];
+  const kind = keepsAs(soil);
   if (!kind) return Infinity;
   if (wet === 'water') return 0;
   return KEEPS[kind][wet === 'dry' ? 'dry' : 'damp'];

@@ -1,12 +1,20 @@
 /**
  * What the same night does with other means, what it leaves behind, and how often such a night ends dry.
  */
+import { type BottomSoil, keepsAs } from '../base/index.ts';
 import { PUMPS } from '../catalogue/pumps.ts';
-import type { SoilKind } from '../catalogue/soils.ts';
 import { newPump } from '../plan/blank.ts';
 import { PATTERNS } from '../plan/kinds.ts';
 import type { Plan, SitePump } from '../plan/schema.ts';
-import { courseOf, fallen, hoursBetween, localAfter, type Storm, stormHours } from '../water/index.ts';
+import {
+  courseOf,
+  fallen,
+  hoursBetween,
+  localAfter,
+  type Storm,
+  seeded,
+  stormHours,
+} from '../water/index.ts';
 import { type Difference, difference } from './compare.ts';
 import { computeWith } from './compute.ts';
 import { dryAt, type Ground, type NightHole, nightGround, nightOf, readied } from './night.ts';
@@ -114,23 +122,10 @@ export function nightMeans(plan: Plan, takeoff: Takeoff, ids: readonly string[])
  * What standing water does to a bottom, m: silt left on it, and how far it goes soft, at once, with every
  * hour, and at most. Assumed: nothing is published; the job's own log is to settle it.
  */
-const SPOILS: Record<'clay' | 'silt' | 'sand', { silt: number; once: number; hourly: number; most: number }> =
-  {
-    clay: { silt: 0.01, once: 0.01, hourly: 0.002, most: 0.06 },
-    silt: { silt: 0.02, once: 0.02, hourly: 0.005, most: 0.12 },
-    sand: { silt: 0.005, once: 0, hourly: 0, most: 0 },
-  };
-const SPOILS_AS: Partial<Record<SoilKind, keyof typeof SPOILS>> = {
-  topsoil: 'silt',
-  madeGround: 'silt',
-  softClay: 'clay',
-  stiffClay: 'clay',
-  gravellyClay: 'clay',
-  silt: 'silt',
-  sandySilt: 'silt',
-  siltySand: 'sand',
-  sand: 'sand',
-  gravel: 'sand',
+const SPOILS: Record<BottomSoil, { silt: number; once: number; hourly: number; most: number }> = {
+  clay: { silt: 0.01, once: 0.01, hourly: 0.002, most: 0.06 },
+  silt: { silt: 0.02, once: 0.02, hourly: 0.005, most: 0.12 },
+  sand: { silt: 0.005, once: 0, hourly: 0, most: 0 },
 };
 
 /** People with buckets that bail, for comparison. */
@@ -175,7 +170,7 @@ export function afterNight(plan: Plan, takeoff: Takeoff, hole: NightHole): After
   const elements = takeoff.elements
     .filter((e) => hole.elements.includes(e.id))
     .map((e): AfterElement => {
-      const kind = SPOILS_AS[e.bottomSoil ?? 'rock'];
+      const kind = keepsAs(e.bottomSoil ?? 'rock');
       const spoils = kind ? SPOILS[kind] : null;
       // What lies higher than the water came stays as it was.
       const under = soaked && wet.peak > e.dug;
@@ -215,17 +210,6 @@ export function gumbelRain({ two, ten }: { two: number; ten: number }, u: number
   const scale = (ten - two) / (variate(10) - variate(2));
   const mode = two - scale * variate(2);
   return Math.max(0, mode - scale * Math.log(-Math.log(u)));
-}
-
-/** mulberry32: small, seeded, the same everywhere. */
-function random(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 /** Earliest and latest a storm begins against the one expected, h; shortest and longest, against its length. */
@@ -270,7 +254,7 @@ export function chanceDry(
   const at = ground.reaches.findIndex((reach) => reach.elements.some((i) => plan.elements[i]!.id === ids[0]));
   if (at < 0) return null;
   const { basin, hole } = readied(ground, at);
-  const next = random(seed);
+  const next = seeded(seed);
   const peaks: number[] = [];
   let dry = 0;
   for (let i = 0; i < storms; i++) {

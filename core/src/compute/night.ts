@@ -17,6 +17,7 @@ import {
   drainingInto,
   FILM,
   fallen,
+  fullBore,
   hoursBetween,
   inflowAt,
   levelAt,
@@ -41,9 +42,8 @@ import type { Takeoff } from './takeoff.ts';
 const PORES = 0.38;
 /** A hose lets go so far over the ground, m: typical. */
 const OVER_GROUND = 0.5;
-/** Water through clean stone, m/s, and roughness of a pipe: typical. */
+/** Water through clean stone, m/s: typical. */
 const STONE_K = 0.2;
-const PIPE_N = 0.011;
 /** Falls under this only drain by head. */
 const FLAT = 0.001;
 /** Watched for so long after the rain, and after it must be dry; and at most, h. */
@@ -235,10 +235,8 @@ function outletOf({ takeoff }: Ground, reach: Reach): (level: number) => number 
     const { pipe, outfall } = element;
     const invert = outfall.level + fall * length;
     if (pipe && fall >= FLAT) {
-      const d = pipe.diameter;
-      // Full bore by Manning: a circle's hydraulic radius is a quarter of its diameter.
-      const full = ((Math.PI / 4) * d * d * (d / 4) ** (2 / 3) * Math.sqrt(fall)) / PIPE_N;
-      return [(level: number) => full * Math.min(1, Math.max(0, (level - invert) / d))];
+      const full = fullBore(pipe.diameter, fall);
+      return [(level: number) => full * Math.min(1, Math.max(0, (level - invert) / pipe.diameter))];
     }
     const through = (STONE_K * stone) / Math.max(1, length) / Math.max(1, length);
     return [(level: number) => through * Math.max(0, level - outfall.level)];

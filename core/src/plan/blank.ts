@@ -79,6 +79,7 @@ const blankWater = (): Plan['water'] => ({
   ditches: [],
   drained: [],
   pumps: [],
+  dam: null,
   record: null,
 });
 

@@ -410,6 +410,7 @@ const toNinth = (plan: Json): Json => ({
     ditches: [],
     drained: [],
     pumps: [],
+    dam: null,
     record: null,
   },
   ...(given(plan.pour) && {

@@ -397,6 +397,21 @@ export const PlanSchema = object({
     /** Ground that drains into the hole of an element, typed: it beats what the surface says. */
     drained: Type.Array(object({ element: id, area: num('/water/drained/*/area') }), { maxItems: 60 }),
     pumps: Type.Array(SitePump, { maxItems: 20 }),
+    /** Bags across a stream, and the pipe past them; null: none. */
+    dam: orNull(
+      object({
+        length: num('/water/dam/length'),
+        depth: num('/water/dam/depth'),
+        freeboard: num('/water/dam/freeboard'),
+        crest: num('/water/dam/crest'),
+        inner: num('/water/dam/inner'),
+        outer: num('/water/dam/outer'),
+        bag: num('/water/dam/bag'),
+        /** What the stream brings, m³/s, and the fall its pipe has; null: not known. */
+        flow: orNull(num('/water/dam/flow')),
+        fall: num('/water/dam/fall'),
+      }),
+    ),
     /** Rain of a day that comes once in two and once in ten years; null: not known. */
     record: orNull(object({ two: num('/water/record/two'), ten: num('/water/record/ten') })),
   }),

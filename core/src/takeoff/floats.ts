@@ -5,7 +5,7 @@ import { type BoxFloat, boxFloats } from '../water/index.ts';
 import type { ElementTakeoff } from './element.ts';
 
 /** Water a box is held against: the highest anybody knows of; null when nobody knows any. */
-export const highestWater = ({ ground }: Plan, { water }: Pick<ElementTakeoff, 'water'>): number | null => {
+const highestWater = ({ ground }: Plan, { water }: Pick<ElementTakeoff, 'water'>): number | null => {
   const known = [water, ground.waterHigh].filter((level) => level !== null);
   return known.length > 0 ? Math.max(...known) : null;
 };

@@ -31,7 +31,7 @@ export function floating(weight: number, area: number, water: number, height: nu
 }
 
 /** How far a box is built. */
-export const BOX_STATES = ['base', 'walls', 'roof', 'covered'] as const;
+const BOX_STATES = ['base', 'walls', 'roof', 'covered'] as const;
 export type BoxState = (typeof BOX_STATES)[number];
 
 export interface BoxSizes {

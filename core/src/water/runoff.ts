@@ -13,7 +13,7 @@ const SHARES = {
   heavy: [0.15, 0.2, 0.3],
 } as const;
 /** Ground that is frozen or full sheds nearly all: assumed. */
-export const SHED_WHEN_FULL = 0.9;
+const SHED_WHEN_FULL = 0.9;
 
 const SANDY: readonly SoilKind[] = ['sand', 'siltySand', 'gravel'];
 

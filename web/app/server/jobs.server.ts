@@ -15,6 +15,7 @@ export const DEMOS = [
   'seed-store',
   'chapel-porch',
   'reading-room',
+  'footbridge',
 ] as const;
 export type Demo = (typeof DEMOS)[number];
 

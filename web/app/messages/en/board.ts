@@ -121,5 +121,6 @@ export const board = {
     'seed-store': 'Seed store, Loma Clara (ft)',
     'chapel-porch': 'Chapel porch, Vado Hondo (m)',
     'reading-room': 'Reading room, Casa Larga (m)',
+    footbridge: 'Footbridge, Arroyo Manso (m)',
   },
 };

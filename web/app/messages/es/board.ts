@@ -121,5 +121,6 @@ export const board: Words<typeof english> = {
     'seed-store': 'Granero de semillas, Loma Clara (ft)',
     'chapel-porch': 'Atrio de la capilla, Vado Hondo (m)',
     'reading-room': 'Sala de lectura, Casa Larga (m)',
+    footbridge: 'Pasarela, Arroyo Manso (m)',
   },
 };

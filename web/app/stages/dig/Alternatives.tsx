@@ -8,6 +8,7 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Panel } from '../fields.tsx';
+import { WayFrame } from '../WayFrame.tsx';
 
 export function Alternatives() {
   const { t } = useTranslation();
@@ -49,17 +50,7 @@ export function Alternatives() {
           t('ways.people', { hours: format.text(way.people, 'hours') }),
         ];
         return (
-          <Box
-            key={way.support}
-            borderWidth="1px"
-            borderStyle="solid"
-            borderColor={here ? 'chalk' : 'rule'}
-            bg={here ? 'chalkWash' : 'sheet'}
-            px={2}
-            py={1}
-            fontSize="sm"
-            data-way={way.support}
-          >
+          <WayFrame key={way.support} here={here} data-way={way.support}>
             <Flex justify="space-between" align="center" gap={2}>
               <strong>
                 {t(`ways.${way.support}`)}
@@ -95,7 +86,7 @@ export function Alternatives() {
                 {t('ways.tooSteep', { steepest: format.text(info.rule.steepest, 'slope') })}
               </Box>
             )}
-          </Box>
+          </WayFrame>
         );
       })}
       <Small>{t('ways.note')}</Small>

@@ -14,6 +14,7 @@ const night = () => import('./night/index.ts');
 const RainPanel = later(night, 'RainPanel');
 const PumpsPanel = later(night, 'PumpsPanel');
 const MeansPanel = later(night, 'MeansPanel');
+const DamPanel = later(night, 'DamPanel');
 const FloatPanel = later(night, 'FloatPanel');
 const AfterPanel = later(night, 'AfterPanel');
 const RechargePanel = later(night, 'RechargePanel');
@@ -55,6 +56,7 @@ export function WaterPanel() {
           <MeansPanel element={element} />
           <AfterPanel element={element} />
           <RoundPanel element={element} />
+          <DamPanel />
           <RechargePanel key={`recharge-${element}`} element={element} />
           <ChancePanel element={element} />
         </Suspense>

@@ -1,12 +1,15 @@
 /** Compactors side by side for the thickest compacted layer under what is picked. */
 import { Box, Flex } from '@chakra-ui/react';
 import { type CompactorId, compactorChoices, newCompactor } from '@cimiento/core';
+import { useState } from 'react';
+import { useLog } from '../../../desk/records.ts';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { useFormat } from '../../../parts/format.tsx';
 import { NameRow } from '../../../parts/NameRow.tsx';
+import { TextField } from '../../../parts/TextField.tsx';
 import { compactorText, layerName } from '../../../parts/words.ts';
 import { Panel, PlanField } from '../../fields.tsx';
 
@@ -16,14 +19,33 @@ export function CompactorsPanel({ index }: { index: number }) {
   const store = useDeskStore();
   const crew = useDesk((desk) => desk.plan.compactors);
   const info = useTakeoff().elements[index];
+  const log = useLog();
+  const [why, setWhy] = useState('');
   const compacted = info?.cards.map((card) => card.layer) ?? [];
   if (!info?.live || !info.bed || compacted.length === 0) return null;
   const layer = compacted.reduce((most, next) => (next.thickness > most.thickness ? next : most));
   const width = info.width.dug;
   const length = info.layers.find((laid) => laid.layer.id === layer.id)!.area / width;
   const bed = info.bed.id;
+  const pick = (compactor: CompactorId) => {
+    store.getState().edit((d) => {
+      const target = d.beds.find((one) => one.id === bed)?.layers.find((one) => one.id === layer.id);
+      if (target) target.compactor = compactor;
+    });
+    if (why.trim() === '') return;
+    // Why it was chosen stays with the job.
+    log('note', { text: `${compactorText(t, compactor)}: ${why.trim()}` }, { element: info.id });
+    setWhy('');
+  };
   return (
     <Panel fold="shut" title={t('proof.compactors', { layer: layerName(t, layer) })}>
+      <TextField
+        label={t('proof.why')}
+        hint={t('proof.whyHint')}
+        value={why}
+        maxLength={400}
+        onChange={(event) => setWhy(event.target.value)}
+      />
       {compactorChoices(layer, length, width, crew).map(
         ({ compactor, own, lifts, hours, unsuited, tooWide }) => (
           <Box
@@ -43,17 +65,7 @@ export function CompactorsPanel({ index }: { index: number }) {
               {layer.compactor === compactor ? (
                 <Small>{t('proof.picked')}</Small>
               ) : (
-                <Button
-                  size="sm"
-                  onClick={() =>
-                    store.getState().edit((d) => {
-                      const target = d.beds
-                        .find((one) => one.id === bed)
-                        ?.layers.find((one) => one.id === layer.id);
-                      if (target) target.compactor = compactor;
-                    })
-                  }
-                >
+                <Button size="sm" onClick={() => pick(compactor)}>
                   {t('proof.pick')}
                 </Button>
               )}

@@ -1,11 +1,12 @@
 /** One of several ways side by side: what it costs, what is said of it, and a press that takes it. */
-import { Box, Flex } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import type { Difference } from '@cimiento/core';
 import type { ReactNode } from 'react';
 import { useDesk } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { DifferenceLine } from '../../levels/DifferenceLine.tsx';
+import { WayFrame } from '../../WayFrame.tsx';
 
 interface Props {
   readonly id: string;
@@ -25,16 +26,7 @@ export function WayCard({ id, title, here, now, choose, say, change, take, child
   const { t } = useTranslation();
   const currency = useDesk((desk) => desk.plan.prices.currency);
   return (
-    <Box
-      borderWidth="1px"
-      borderStyle="solid"
-      borderColor={here ? 'chalk' : 'rule'}
-      bg={here ? 'chalkWash' : 'sheet'}
-      px={2}
-      py={1}
-      fontSize="sm"
-      data-way={id}
-    >
+    <WayFrame here={here} data-way={id}>
       <Flex justify="space-between" align="center" gap={2}>
         <strong>{title}</strong>
         {here ? (
@@ -48,6 +40,6 @@ export function WayCard({ id, title, here, now, choose, say, change, take, child
       {!here && <DifferenceLine change={change} currency={currency} />}
       {children}
       <Small>{say}</Small>
-    </Box>
+    </WayFrame>
   );
 }

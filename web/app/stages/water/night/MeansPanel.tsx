@@ -7,6 +7,7 @@ import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { useFormat } from '../../../parts/format.tsx';
 import { Panel } from '../../fields.tsx';
+import { WayFrame } from '../../WayFrame.tsx';
 import { lasting, useHole } from './use.ts';
 
 /** What stands in the plan already. */
@@ -63,17 +64,7 @@ function Card({ one, here, take }: { one: MeanNight; here: boolean; take: (mean:
       : []),
   ];
   return (
-    <Box
-      borderWidth="1px"
-      borderStyle="solid"
-      borderColor={here ? 'chalk' : 'rule'}
-      bg={here ? 'chalkWash' : 'sheet'}
-      px={2}
-      py={1}
-      fontSize="sm"
-      data-mean={mean}
-      data-dry={dry ?? 'unasked'}
-    >
+    <WayFrame here={here} data-mean={mean} data-dry={dry ?? 'unasked'}>
       <Flex justify="space-between" align="center" gap={2}>
         <strong>{t(`rain.mean.${mean}`)}</strong>
         {dry !== null && (
@@ -96,6 +87,6 @@ function Card({ one, here, take }: { one: MeanNight; here: boolean; take: (mean:
         )}
       </Flex>
       <Small>{facts.join(' · ')}</Small>
-    </Box>
+    </WayFrame>
   );
 }

@@ -1,6 +1,7 @@
 /** A night of rain on screen: fetched once the Water stage is looked at. */
 export { AfterPanel } from './AfterPanel.tsx';
 export { ChancePanel } from './ChancePanel.tsx';
+export { DamPanel } from './DamPanel.tsx';
 export { FloatPanel } from './FloatPanel.tsx';
 export { MeansPanel } from './MeansPanel.tsx';
 export { NightLayer } from './NightLayer.tsx';

@@ -1,0 +1,120 @@
+/** Beside a stream: a dam of bags, what it takes, and the pipe that brings the stream past it. */
+import { bagDam, bypassFor, fullBore, LEAST_CREST, LEAST_FREEBOARD, STEEPEST, startOf } from '@cimiento/core';
+import { useDesk, useDeskStore } from '../../../desk/store.ts';
+import { useTranslation } from '../../../messages/useTranslation.ts';
+import { Button, Small } from '../../../parts/controls.tsx';
+import { useFormat } from '../../../parts/format.tsx';
+import { Fact, Panel, PlanField } from '../../fields.tsx';
+import { lasting } from './use.ts';
+
+const SIZES = ['length', 'depth', 'freeboard', 'crest', 'inner', 'outer', 'bag'] as const;
+const ASKED = {
+  freeboard: [LEAST_FREEBOARD, 'size'],
+  crest: [LEAST_CREST, 'size'],
+  inner: [STEEPEST.inner, 'slope'],
+  outer: [STEEPEST.outer, 'slope'],
+} as const;
+
+export function DamPanel() {
+  const { t } = useTranslation();
+  const { edit } = useDeskStore().getState();
+  const dam = useDesk((desk) => desk.plan.water.dam);
+  const stream = useDesk((desk) => desk.plan.ground.hazards.some(({ kind }) => kind === 'stream'));
+  if (!dam && !stream) return null;
+  if (!dam)
+    return (
+      <Panel title={t('rain.stream')} fold="shut">
+        <Button
+          onClick={() =>
+            edit((d) => {
+              const start = (key: (typeof SIZES)[number] | 'fall') => startOf(`/water/dam/${key}`, d.system);
+              d.water.dam = {
+                length: start('length'),
+                depth: start('depth'),
+                freeboard: start('freeboard'),
+                crest: start('crest'),
+                inner: start('inner'),
+                outer: start('outer'),
+                bag: start('bag'),
+                flow: null,
+                fall: start('fall'),
+              };
+            })
+          }
+        >
+          {t('rain.addDam')}
+        </Button>
+      </Panel>
+    );
+  return (
+    <Panel title={t('rain.stream')}>
+      {SIZES.map((key) => (
+        <PlanField key={key} path={`/water/dam/${key}`} />
+      ))}
+      <Takes dam={dam} />
+      <PlanField optional path="/water/dam/flow" />
+      <PlanField path="/water/dam/fall" />
+      <Bypass flow={dam.flow} fall={dam.fall} />
+      <Small>{t('rain.damNote')}</Small>
+      <Button
+        look="quiet"
+        onClick={() =>
+          edit((d) => {
+            d.water.dam = null;
+          })
+        }
+      >
+        {t('rain.removeDam')}
+      </Button>
+    </Panel>
+  );
+}
+
+function Takes({ dam }: { dam: Parameters<typeof bagDam>[0] }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { bags, volume, mass, hours, height, foot, faults } = bagDam(dam);
+  return (
+    <>
+      <Fact
+        label={t('rain.bags')}
+        note={t('rain.bagsNote', {
+          volume: format.text(volume, 'volume'),
+          mass: format.text(mass, 'mass'),
+          hours: lasting(format, hours),
+        })}
+        value={String(bags)}
+      />
+      <Small data-bags={bags}>
+        {t('rain.damSize', { height: format.text(height, 'length'), foot: format.text(foot, 'length') })}
+      </Small>
+      {faults.map((what) => (
+        <Small key={what} color="held" data-dam-fault={what}>
+          {t(`rain.damFault.${what}`, { least: format.text(ASKED[what][0], ASKED[what][1]) })}
+        </Small>
+      ))}
+    </>
+  );
+}
+
+function Bypass({ flow, fall }: { flow: number | null; fall: number }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  if (flow === null) return <Small>{t('rain.bypassUnknown')}</Small>;
+  const pipe = bypassFor(flow, fall);
+  if (pipe === null)
+    return (
+      <Small color="held" data-bypass="none">
+        {t('rain.bypassNone')}
+      </Small>
+    );
+  return (
+    <div data-bypass={pipe}>
+      <Fact
+        label={t('rain.bypass')}
+        note={t('rain.bypassTakes', { flow: format.text(fullBore(pipe, fall), 'flow') })}
+        value={format.text(pipe, 'size')}
+      />
+    </div>
+  );
+}
