@@ -127,7 +127,7 @@ export const FIELDS = {
   '/water/dam/crest': size(0.1, 3, 'night.damCrest', [0.5, 20 * INCH]),
   '/water/dam/inner': field('slope', 0.2, 4, 'night.damInner', 1),
   '/water/dam/outer': field('slope', 0.2, 4, 'night.damOuter', 1.5),
-  '/water/dam/bag': field('volume', 0.003, 2, 'night.damBag', 0.02),
+  '/water/dam/bag': field('capacity', 0.003, 2, 'night.damBag', 0.02),
   '/water/dam/flow': field('flow', 0, 5, 'night.damFlow'),
   '/water/dam/fall': field('gradient', 0, 0.3, 'night.damFall', 0.01),
   '/water/record/two': size(0.001, 0.6, 'night.two', [0.04, 1.5 * INCH]),

@@ -3,6 +3,7 @@
  * takes, on entry and on paper, in each of the two systems.
  */
 import {
+  CUBIC_FOOT,
   CUBIC_YARD,
   FOOT,
   INCH,
@@ -40,6 +41,7 @@ export type Kind =
   | 'speed'
   | 'pressure'
   | 'force'
+  | 'capacity'
   | 'lineMass'
   | 'load'
   | 'hours'
@@ -133,6 +135,11 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
     metric: { symbol: 'N', factor: 1, decimals: 0 },
     imperial: { symbol: 'lbf', factor: POUND_FORCE, decimals: 1 },
   },
+  /** What a bag or a bucket holds: litres, cubic feet. */
+  capacity: {
+    metric: { symbol: 'L', factor: 0.001, decimals: 0 },
+    imperial: { symbol: 'ft³', factor: CUBIC_FOOT, decimals: 2 },
+  },
   /** What a structure weighs, or is lifted with: kilonewtons, kips. */
   load: {
     metric: { symbol: 'kN', factor: 1000, decimals: 1 },
@@ -207,6 +214,7 @@ export const WRITTEN: Partial<Record<Kind, Record<string, number>>> = {
     psi: 6894.757293168,
   },
   force: { n: 1, kn: 1000, kgf: 9.80665, lbf: POUND_FORCE, lb: POUND_FORCE },
+  capacity: { l: 0.001, m3: 1, ft3: CUBIC_FOOT, cf: CUBIC_FOOT },
   load: { kn: 1000, n: 1, kip: 1000 * POUND_FORCE, lbf: POUND_FORCE },
   lineMass: { 'g/m': 0.001, 'kg/m': 1, 'lb/ft': POUND / FOOT },
   hours: { h: 1, min: 1 / 60 },
