@@ -19,6 +19,7 @@ export {
   type LiftTest,
   labOf,
   liftLimits,
+  liftPace,
   maximumBy,
   mayCover,
   newCompactor,

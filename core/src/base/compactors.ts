@@ -2,7 +2,7 @@
 import { COMPACTOR_IDS, COMPACTORS, type CompactorId } from '../catalogue/compactors.ts';
 import type { BedLayer, OwnCompactor } from '../plan/schema.ts';
 import { type Lifts, liftsOf } from './lifts.ts';
-import { compactingTime } from './pace.ts';
+import { compactingTime, stripsAcross } from './pace.ts';
 
 /** Width of plate or foot, m, and walking speed, m/min: typical for the size; a tamper is set down, not walked. */
 const WALK: Record<CompactorId, { readonly width: number; readonly speed: number }> = {
@@ -71,6 +71,27 @@ export function compactorChoices(
   });
   const worse = (choice: CompactorChoice) => Number(choice.unsuited) + Number(choice.tooWide);
   return all.sort((p, q) => worse(p) - worse(q) || p.hours - q.hours);
+}
+
+/**
+ * Minutes one person is at one lift of a layer, and the strips side by side; null for what is not compacted.
+ * @param area of the lift, m²; @param width it is walked across, m
+ */
+export function liftPace(
+  layer: BedLayer,
+  area: number,
+  width: number,
+  crew: readonly OwnCompactor[],
+): { readonly minutes: number; readonly strips: number } | null {
+  const { compactor } = layer;
+  if (compactor === null || width <= 0) return null;
+  const own = compactorChoices(layer, area / width, width, crew).find((one) => one.compactor === compactor);
+  if (!own) return null;
+  const plate = own.own?.width ?? WALK[compactor].width;
+  return {
+    minutes: (own.hours * 60) / own.lifts.count,
+    strips: stripsAcross(width, plate, OVERLAP),
+  };
 }
 
 /** A compactor of the crew's own, as is typical of its kind until they say otherwise. */

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Polygon } from '../geometry/index.ts';
 import { stone } from '../testing.ts';
-import { compactorChoices, newCompactor } from './compactors.ts';
+import { compactorChoices, liftPace, newCompactor } from './compactors.ts';
 import { compactionOf, dryOf, sandCone, waterToAdd } from './density.ts';
 import { compactingTime, stripsAcross } from './pace.ts';
 import { testPlaces } from './places.ts';
@@ -231,6 +231,14 @@ describe('time to compact', () => {
     const slow = { ...typical, width: typical.width / 2, speed: typical.speed / 2 };
     expect(hours([slow]) / hours([])).toBeGreaterThan(3.8);
     expect(hours([slow]) / hours([])).toBeLessThan(4.2);
+  });
+  it('of one lift is its share of the layer’s, in as many strips as its plate asks', () => {
+    const pace = liftPace(stone(0.4), 14.4 * 1.2, 1.2, [])!;
+    // Plate 0.50, a tenth over: (1.2 − 0.05)/0.45 → 3; two lifts of 0.2.
+    expect(pace.strips).toBe(3);
+    const whole = compactorChoices(stone(0.4), 14.4, 1.2).find((one) => one.compactor === 'plateMedium')!;
+    expect(pace.minutes).toBeCloseTo((whole.hours * 60) / 2, 9);
+    expect(liftPace(stone(0.4, { compactor: null }), 10, 1, [])).toBeNull();
   });
   it('takes one strip where the plate is as wide, and two a hair beyond', () => {
     expect(stripsAcross(0.5, 0.5, 0.1)).toBe(1);

@@ -1,5 +1,14 @@
 /** The base sheet: every lift with its levels and passes, what was laid, tested and released of it. */
-import { compute, type LiftCard, labOf, leanStakes, type Plan, type Takeoff } from '@cimiento/core';
+import {
+  compute,
+  type LiftCard,
+  labOf,
+  layerValues,
+  leanStakes,
+  liftPace,
+  type Plan,
+  type Takeoff,
+} from '@cimiento/core';
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import type { Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
@@ -47,9 +56,34 @@ function standsText(t: Say, { state, release }: LiftCard): string {
   return [t(`proof.state.${state}`), said].filter(Boolean).join('\n');
 }
 
-function Lift({ of, card, t, format }: { of: Live; card: LiftCard; t: Say; format: Format }) {
+/** Tonnes of a lift, and how long one person is at it in how many strips. */
+function workText(t: Say, format: Format, plan: Plan, of: Live, card: LiftCard): string {
+  const laid = of.layers.find(({ layer }) => layer.id === card.layer.id);
+  if (!laid) return '';
+  const mass = (laid.volume / card.count) * layerValues(card.layer).density;
+  const pace = liftPace(card.layer, laid.area, of.width.dug, plan.compactors);
+  return [
+    format.text(mass, 'mass'),
+    ...(pace
+      ? [t('baseSheet.pace', { count: pace.strips, minutes: Math.max(1, Math.round(pace.minutes)) })]
+      : []),
+  ].join(' · ');
+}
+
+interface LiftRow {
+  readonly plan: Plan;
+  readonly of: Live;
+  readonly card: LiftCard;
+  readonly t: Say;
+  readonly format: Format;
+}
+
+function Lift({ plan, of, card, t, format }: LiftRow) {
   const cells: Record<keyof typeof COLUMNS, string> = {
-    lift: t('proof.lift', { layer: layerName(t, card.layer), lift: card.lift, count: card.count }),
+    lift: [
+      t('proof.lift', { layer: layerName(t, card.layer), lift: card.lift, count: card.count }),
+      workText(t, format, plan, of, card),
+    ].join('\n'),
     top: format.text(card.top, 'level'),
     fromString: format.text(of.string.level - card.top, 'length'),
     thick: `${format.text(card.thickness, 'size')} / ${format.text(card.loose, 'size')}`,
@@ -182,7 +216,14 @@ function Sheet(input: SheetInput) {
         {rows.length === 0 && <Text style={s.line}>{t('proof.noLifts')}</Text>}
         {shown.map(({ of, card }) =>
           card ? (
-            <Lift key={`${of.id}:${card.layer.id}:${card.lift}`} of={of} card={card} t={t} format={format} />
+            <Lift
+              key={`${of.id}:${card.layer.id}:${card.lift}`}
+              plan={plan}
+              of={of}
+              card={card}
+              t={t}
+              format={format}
+            />
           ) : (
             <Heading key={of.id} of={of} t={t} />
           ),

@@ -162,6 +162,8 @@ export const proof = {
     wanted: '{{share}} of maximum',
   },
   baseSheet: {
+    pace_one: '{{count}} strip, {{minutes}} min',
+    pace_other: '{{count}} strips, {{minutes}} min',
     title: 'Base sheet',
     print: 'Base sheet',
     lift: 'Layer and lift',

@@ -166,6 +166,8 @@ export const proof: Words<typeof english> = {
     wanted: '{{share}} de la máxima',
   },
   baseSheet: {
+    pace_one: '{{count}} franja, {{minutes}} min',
+    pace_other: '{{count}} franjas, {{minutes}} min',
     title: 'Hoja de base',
     print: 'Hoja de base',
     lift: 'Material y capa',
