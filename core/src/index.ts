@@ -10,6 +10,7 @@ export {
   type ConeSoil,
   type ConeStretch,
   compactorChoices,
+  coneFault,
   coneStretches,
   densityAt,
   dryFound,
@@ -66,7 +67,6 @@ export { proofsOf } from './checks/index.ts';
 export {
   type After,
   type Alternative,
-  afterNight,
   alternatives,
   chanceDry,
   compute,
@@ -96,8 +96,8 @@ export {
   type NightFault,
   type NightHole,
   neighboursAlong,
-  nightMeans,
   nightOf,
+  nightRest,
   type RuleCost,
   retrimmed,
   ruleCosts,
@@ -142,6 +142,8 @@ export {
   type Box,
   boxOf,
   clipLine,
+  cornerMean,
+  cornersOf,
   edges,
   flatPlan,
   tidy,
@@ -176,6 +178,7 @@ export {
 } from './ground/index.ts';
 export { crossfallDrop, type FloorStack, isFloorSlab, SPLASH } from './levels/index.ts';
 export {
+  CONE_SOILS,
   FEELS,
   GROUNDS,
   inTime,
@@ -324,6 +327,7 @@ export {
   LEAST_FREEBOARD,
   levelAt,
   localAfter,
+  rechargeFault,
   rechargeRange,
   STEEPEST,
   seeded,

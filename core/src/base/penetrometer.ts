@@ -44,3 +44,11 @@ export function coneStretches(readings: readonly ConeReading[], soil: ConeSoil):
     return [{ from: before.depth, to: depth, index, cbr: cbrOf(index, soil) }];
   });
 }
+
+/** Position of the first reading that goes back, in blows or in depth; null where none does. */
+export function coneFault(readings: readonly ConeReading[]): number | null {
+  const at = readings.findIndex(
+    ({ blows, depth }, i) => i > 0 && (blows < readings[i - 1]!.blows || depth < readings[i - 1]!.depth),
+  );
+  return at < 0 ? null : at;
+}

@@ -1,9 +1,17 @@
 /** Water, soil, frost and what nobody has said of them. */
 import { isAssumed } from '../plan/assumed.ts';
 import { floatsOf } from '../takeoff/index.ts';
-import { FLOAT_SAFE } from '../water/flotation.ts';
+import { type BoxFloat, FLOAT_SAFE } from '../water/flotation.ts';
 import { HOLD_BELOW } from '../water/holes.ts';
-import { all, type CautionRow, EPS, type Finding, least, most } from './case.ts';
+import { all, type Case, type CautionRow, EPS, least, most } from './case.ts';
+
+/** Boxes that are dug, through their states, with the last one. */
+const boxes = ({ live, job: { plan } }: Case) =>
+  live.flatMap((e) => {
+    const box = floatsOf(plan, e);
+    return box ? [{ e, box, done: box.states.at(-1)! }] : [];
+  });
+const unsafe = ({ safety }: BoxFloat) => safety !== null && safety < FLOAT_SAFE;
 
 export const WATER_CAUTIONS = {
   water: {
@@ -30,45 +38,36 @@ export const WATER_CAUTIONS = {
   // Empty, with the water back: the lightest it is once it is done, and on the way there.
   floats: {
     weight: 'stop',
-    find: ({ live, job: { plan } }) =>
-      live.flatMap((e): Finding[] => {
-        const box = floatsOf(plan, e);
-        const done = box?.states.at(-1);
-        if (!box || !done || done.safety === null || done.safety >= FLOAT_SAFE) return [];
-        return [
-          {
-            elements: [e.id],
-            names: { name: e.element.name },
-            values: {
-              safety: [done.safety, 'number'],
-              ballast: [done.ballast, 'load'],
-              level: [box.underside + done.floatsAt, 'level'],
-            },
+    find: (at) =>
+      boxes(at)
+        .filter(({ done }) => unsafe(done))
+        .map(({ e, box, done }) => ({
+          elements: [e.id],
+          names: { name: e.element.name },
+          values: {
+            safety: [done.safety ?? 0, 'number'],
+            ballast: [done.ballast, 'load'],
+            level: [box.underside + done.floatsAt, 'level'],
           },
-        ];
-      }),
+        })),
   },
   floatsMeanwhile: {
     weight: 'warn',
-    find: ({ live, job: { plan } }) =>
-      live.flatMap((e): Finding[] => {
-        const box = floatsOf(plan, e);
-        const done = box?.states.at(-1);
-        const early = box?.states.filter(({ safety }) => safety !== null && safety < FLOAT_SAFE) ?? [];
-        if (!box || early.length === 0 || (done?.safety ?? 9) < FLOAT_SAFE) return [];
-        const lowest = Math.min(...early.map(({ floatsAt }) => floatsAt));
-        return [
-          {
+    find: (at) =>
+      boxes(at)
+        .filter(({ box, done }) => !unsafe(done) && box.states.some(unsafe))
+        .map(({ e, box }) => {
+          const lowest = Math.min(...box.states.filter(unsafe).map(({ floatsAt }) => floatsAt));
+          return {
             elements: [e.id],
             names: { name: e.element.name },
             values: { level: [box.underside + lowest / FLOAT_SAFE, 'level'] },
-          },
-        ];
-      }),
+          };
+        }),
   },
   floatUnknown: {
     weight: 'warn',
-    find: ({ live, job: { plan } }) => all(live.filter((e) => floatsOf(plan, e)?.water === null)),
+    find: (at) => all(boxes(at).flatMap(({ e, box }) => (box.water === null ? [e] : []))),
   },
   perched: { weight: 'warn', find: ({ live }) => all(live.filter((e) => e.perched)) },
   waterClass: {

@@ -3,17 +3,13 @@ import { cornerMean, edges, at as evaluate, intersect } from '../geometry/index.
 import { isFloorSlab, SPLASH } from '../levels/index.ts';
 import { isDrain } from '../plan/forms.ts';
 import { fallOf } from '../setout/index.ts';
+import { byHead, FLAT } from '../water/drain.ts';
 import { all, type Case, type CautionRow, EPS, type Finding, least, most } from './case.ts';
 
 const slabs = ({ live }: Case) => live.filter((e) => isFloorSlab(e.element));
 /** Slabs that are floors: what falls is paving outside, made to shed water. */
 const floorSlabs = (at: Case) => slabs(at).filter((e) => e.element.kind === 'raft' && !e.element.crossfall);
 const drains = ({ live }: Case) => live.filter((e) => isDrain(e.element));
-
-/** Falls under this only drain by head. */
-const FLAT = 0.001;
-/** Water through clean 20 mm stone, m/s, typical. */
-const STONE_K = 0.2;
 
 /** A plinth over the ground against splash, m: practice. */
 const PLINTH = 0.45;
@@ -114,8 +110,7 @@ export const KIND_CAUTIONS = {
             names: { drain: e.element.name },
             values: {
               stand: [pipe?.bedding ?? 0, 'size'],
-              // Darcy: a metre of head over the length of the drain.
-              flow: [(STONE_K * width * thickness) / Math.max(1, e.length), 'flow'],
+              flow: [byHead(width * thickness, e.length), 'flow'],
             },
           },
         ];

@@ -17,7 +17,8 @@ import {
 } from '../water/index.ts';
 import { type Difference, difference } from './compare.ts';
 import { computeWith } from './compute.ts';
-import { dryAt, type Ground, type NightHole, nightGround, nightOf, readied } from './night.ts';
+import { dryAt, type NightHole, nightAt } from './night.ts';
+import { type Ground, holeAt, nightGround, readied } from './night-basin.ts';
 import type { Takeoff } from './takeoff.ts';
 
 export const MEANS = ['none', 'one', 'two', 'failing', 'cover', 'cutOff'] as const;
@@ -96,13 +97,15 @@ function used(pumps: readonly SitePump[], hours: number): MeanNight['used'] {
 }
 
 /** The same night with each means in one hole. @param ids elements of the hole */
-export function nightMeans(plan: Plan, takeoff: Takeoff, ids: readonly string[]): MeanNight[] {
-  const ground = nightGround(plan, takeoff);
+export function nightMeans(
+  plan: Plan,
+  takeoff: Takeoff,
+  ids: readonly string[],
+  ground: Ground = nightGround(plan, takeoff),
+): MeanNight[] {
   return MEANS.flatMap((mean): MeanNight[] => {
     const other = withMeans(plan, ids, mean);
-    const answer = other && nightOf(other, takeoff, ground);
-    if (!answer?.ok) return [];
-    const hole = answer.night.holes.find(({ elements }) => elements.includes(ids[0]!));
+    const hole = other && nightAt(other, ground, ids[0]!);
     if (!hole) return [];
     return [
       {
@@ -112,7 +115,7 @@ export function nightMeans(plan: Plan, takeoff: Takeoff, ids: readonly string[])
         hours: hole.wet.hours,
         pumped: hole.course.budget.pumped,
         pumpHours: hole.course.pumpHours,
-        used: used(other!.water.pumps.filter(inHole(ids)), hole.course.pumpHours),
+        used: used(other.water.pumps.filter(inHole(ids)), hole.course.pumpHours),
       },
     ];
   });
@@ -194,6 +197,22 @@ export function afterNight(plan: Plan, takeoff: Takeoff, hole: NightHole): After
   };
 }
 
+/** The same night with other means in the hole of an element, and what it leaves there; null where there is none. */
+export function nightRest(
+  plan: Plan,
+  takeoff: Takeoff,
+  element: string,
+): { readonly means: MeanNight[]; readonly after: After } | null {
+  const ground = nightGround(plan, takeoff);
+  const hole = nightAt(plan, ground, element);
+  return (
+    hole && {
+      means: nightMeans(plan, takeoff, hole.elements, ground),
+      after: afterNight(plan, takeoff, hole),
+    }
+  );
+}
+
 export interface NightChance {
   /** Share of the storms after which it is dry in time. */
   readonly dry: number;
@@ -250,8 +269,8 @@ export function chanceDry(
   if (!record || !storm || dryBy === null) return null;
   const by = hoursBetween(storm.start, dryBy, zone);
   if (by === null || by <= 0) return null;
-  const ground: Ground = nightGround(plan, takeoff);
-  const at = ground.reaches.findIndex((reach) => reach.elements.some((i) => plan.elements[i]!.id === ids[0]));
+  const ground = nightGround(plan, takeoff);
+  const at = holeAt(ground, ids[0]!);
   if (at < 0) return null;
   const { basin, hole } = readied(ground, at);
   const next = seeded(seed);

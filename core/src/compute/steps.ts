@@ -29,7 +29,7 @@ import {
   windrow,
 } from '../dig/index.ts';
 import type { Problem } from '../findings/index.ts';
-import { at, outsideOf, type Polygon } from '../geometry/index.ts';
+import { outsideOf, type Polygon } from '../geometry/index.ts';
 import {
   designFrost,
   type Frost,
@@ -120,15 +120,8 @@ function depthOf(
 }
 
 /** Lowest level a soft spot is dug to under an element; Infinity where it lies under another. */
-const lowestUnder = ({ spot, pieces }: SoftDig, owner: number): number =>
-  pieces.reduce(
-    (least, piece) =>
-      piece.owner === owner ? Math.min(least, ...levelsOver(piece).map((z) => z - spot.depth)) : least,
-    Infinity,
-  );
-
-const levelsOver = ({ area, level }: SoftDig['pieces'][number]): number[] =>
-  Array.from({ length: area.length / 2 }, (_, k) => at(level, area[2 * k]!, area[2 * k + 1]!));
+const lowestUnder = ({ pieces }: SoftDig, owner: number): number =>
+  Math.min(...pieces.map((piece) => (piece.owner === owner ? piece.lowest : Infinity)));
 
 /** What the dig is of each element. */
 export function shareStep({ model }: Site, founded: readonly Founded[], dig: Excavation): Dug[] {

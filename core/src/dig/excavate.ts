@@ -133,6 +133,29 @@ function volumesBySoil(cut: Cut, model: GroundModel): readonly number[] {
   return out;
 }
 
+const add = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0);
+
+/** Soil put in as it is dug: by stratum, and by element with its bottom. */
+function tallyFor(plan: Plan, model: GroundModel) {
+  const sums = {
+    byStratum: model.soils.map(() => 0),
+    byElement: plan.elements.map(() => 0),
+    soilsOf: plan.elements.map(() => model.soils.map(() => 0)),
+    bottomOf: plan.elements.map(() => 0),
+  };
+  return {
+    sums,
+    add(owner: number, volume: number, soils: readonly number[], bottom: number): void {
+      sums.byElement[owner]! += volume;
+      sums.bottomOf[owner]! += bottom;
+      soils.forEach((bank, k) => {
+        sums.byStratum[k]! += bank;
+        sums.soilsOf[owner]![k]! += bank;
+      });
+    },
+  };
+}
+
 /** Digs the job. What cannot be dug is skipped: its problem is named elsewhere. */
 export function excavate(plan: Plan, model: GroundModel, founded: readonly Founded[]): Excavation {
   const { corners } = plan.dig;
@@ -153,22 +176,13 @@ export function excavate(plan: Plan, model: GroundModel, founded: readonly Found
   const anyLow = plan.elements.some((e) => e.low > 0);
   const withLow = anyRamp ? volume({ floors: 'dug' }) : open;
   const withSides = anyLow ? volume({}) : withLow;
-  const byElement = plan.elements.map(() => 0);
-  const byStratum = model.soils.map(() => 0);
-  const soilsOf = plan.elements.map(() => model.soils.map(() => 0));
-  const bottomOf = plan.elements.map(() => 0);
+  const tally = tallyFor(plan, model);
   let bottomArea = 0;
   let openArea = 0;
   solid.cuts.forEach((cut, i) => {
-    const { owner } = parts[i]!;
-    byElement[owner]! += cut.volume;
-    bottomOf[owner]! += cut.bottomArea;
+    tally.add(parts[i]!.owner, cut.volume, volumesBySoil(cut, model), cut.bottomArea);
     bottomArea += cut.bottomArea;
     openArea += cut.openArea;
-    volumesBySoil(cut, model).forEach((volume, k) => {
-      byStratum[k]! += volume;
-      soilsOf[owner]![k]! += volume;
-    });
   });
   const bays = founded.map(({ element, live, undersides, dug }) =>
     live ? underBays(model, element, lowestOf(undersides), lowestOf(dug)) : null,
@@ -177,28 +191,15 @@ export function excavate(plan: Plan, model: GroundModel, founded: readonly Found
   bays.forEach((own, i) => {
     if (!own) return;
     inBays += own.total;
-    byElement[i]! += own.total;
-    bottomOf[i]! += own.area;
-    own.soils.forEach((volume, k) => {
-      byStratum[k]! += volume;
-      soilsOf[i]![k]! += volume;
-    });
+    tally.add(i, own.total, own.soils, own.area);
   });
-  const soft = softDigs(
-    plan,
-    model,
-    solid,
-    founded.map(({ element, live }) => live && shapeOf(element).founded),
-  );
+  const bears = founded.map(({ element, live }) => live && shapeOf(element).founded);
+  const soft = softDigs(plan, model, solid, bears);
   let softened = 0;
-  for (const { volume, byElement: of } of soft) {
+  for (const { volume, byElement } of soft) {
     softened += volume;
-    for (const [owner, soils] of of)
-      soils.forEach((bank, k) => {
-        byElement[owner]! += bank;
-        byStratum[k]! += bank;
-        soilsOf[owner]![k]! += bank;
-      });
+    // Its bottom is the one it lies under.
+    for (const [owner, soils] of byElement) tally.add(owner, add(soils), soils, 0);
   }
   return {
     solid,
@@ -215,10 +216,7 @@ export function excavate(plan: Plan, model: GroundModel, founded: readonly Found
       soft: softened,
       access: open - withLow,
     },
-    byStratum,
-    byElement,
-    soilsOf,
-    bottomOf,
+    ...tally.sums,
     bottomArea,
     openArea,
   };

@@ -8,6 +8,7 @@
 import {
   at,
   convexPieces,
+  cornersOf,
   crossing,
   edges,
   intersect,
@@ -27,8 +28,9 @@ export interface SoftPiece {
   /** Of the element it lies under. */
   readonly owner: number;
   readonly area: Polygon;
-  /** Level of the bottom over it. */
+  /** Level of the bottom over it, and the lowest it is dug to. */
   readonly level: Linear;
+  readonly lowest: number;
   /** Bank m³. */
   readonly volume: number;
 }
@@ -50,9 +52,6 @@ export interface SoftDig {
 }
 
 const lowered = ({ a, b, c }: Linear, by: number): Linear => ({ a, b, c: c - by });
-const places = (piece: Polygon): [number, number][] =>
-  Array.from({ length: piece.length / 2 }, (_, i) => [piece[2 * i]!, piece[2 * i + 1]!]);
-
 /** Convex pieces of an outline; none of one that crosses itself. */
 function piecesOf({ points }: SoftSpot): Polygon[] {
   const corners = tidy(points);
@@ -132,12 +131,12 @@ export function softDigs(
         soils[k]! += between;
         own[k]! += between;
       });
-      for (const [x, y] of places(area)) {
-        const floor = at(level, x, y) - spot.depth;
-        lowest = Math.min(lowest, floor);
-        deepest = Math.max(deepest, at(ground, x, y) - floor);
-      }
-      return { owner, area, level, volume: sizeOf(area) * spot.depth };
+      const corners = cornersOf(area);
+      const floorAt = ([x, y]: readonly [number, number]) => at(level, x, y) - spot.depth;
+      const floor = Math.min(...corners.map(floorAt));
+      lowest = Math.min(lowest, floor);
+      deepest = Math.max(deepest, ...corners.map((corner) => at(ground, ...corner) - floorAt(corner)));
+      return { owner, area, level, lowest: floor, volume: sizeOf(area) * spot.depth };
     });
     const area = out.reduce((sum, piece) => sum + sizeOf(piece.area), 0);
     const whole = pieces.reduce((sum, piece) => sum + sizeOf(piece), 0);

@@ -1,7 +1,8 @@
 /** What contradicts itself within one record, beyond its limits. */
-import { holeOf, proctor } from '../base/index.ts';
+import { coneFault, holeOf, proctor } from '../base/index.ts';
 import type { Problem } from '../findings/index.ts';
 import type { SiteRecord } from '../log/index.ts';
+import { rechargeFault } from '../water/recharge.ts';
 
 const LAB_FAULTS = { tooFew: 'labTooFew', together: 'labTogether', oneSided: 'labOneSided' } as const;
 
@@ -12,19 +13,12 @@ export function recordFaults(record: SiteRecord, path: string): Problem[] {
     return found.ok ? [] : [{ code: LAB_FAULTS[found.fault], path: `${path}/value/points` }];
   }
   if (record.kind === 'cone' && record.value) {
-    const { readings } = record.value;
-    const at = readings.findIndex(
-      ({ blows, depth }, i) => i > 0 && (blows < readings[i - 1]!.blows || depth < readings[i - 1]!.depth),
-    );
-    return at < 0 ? [] : [{ code: 'coneBack', path: `${path}/value/readings/${at}` }];
+    const at = coneFault(record.value.readings);
+    return at === null ? [] : [{ code: 'coneBack', path: `${path}/value/readings/${at}` }];
   }
   if (record.kind === 'recharge' && record.value) {
-    const { readings, water } = record.value;
-    const at = readings.findIndex(
-      ({ minutes, level }, i) =>
-        level > water || (i > 0 && (minutes <= readings[i - 1]!.minutes || level < readings[i - 1]!.level)),
-    );
-    return at < 0 ? [] : [{ code: 'rechargeBack', path: `${path}/value/readings/${at}` }];
+    const at = rechargeFault(record.value.readings, record.value.water);
+    return at === null ? [] : [{ code: 'rechargeBack', path: `${path}/value/readings/${at}` }];
   }
   if (record.kind === 'density' && record.value?.cone) {
     const hole = holeOf(record.value.cone);

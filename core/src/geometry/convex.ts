@@ -37,6 +37,10 @@ function areaIn(p: Polygon | Float64Array, n: number): number {
   return twice / 2;
 }
 
+/** Corners of a polygon, one by one. */
+export const cornersOf = (p: Polygon): [number, number][] =>
+  Array.from({ length: p.length / 2 }, (_, i) => [p[2 * i]!, p[2 * i + 1]!]);
+
 /** Mean of its corners. */
 export function cornerMean(p: Polygon): readonly [number, number] {
   const n = p.length / 2;

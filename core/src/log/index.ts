@@ -9,6 +9,7 @@ export {
   standing,
 } from './facts.ts';
 export {
+  CONE_SOILS,
   FEELS,
   GROUNDS,
   MEASURES,

@@ -2,7 +2,7 @@
  * What every kind of element is in plan: one row a kind. A new kind is a schema in plan/elements.ts, a
  * row here, one in dig/kinds.ts and one in pour/kinds.ts; the compiler names each that is missing.
  */
-import type { Polygon } from '../geometry/index.ts';
+import { cornersOf, type Polygon } from '../geometry/index.ts';
 import type { Element, ElementOf, Pad, Ramp } from '../plan/elements.ts';
 import type { OutlinedElement, RunElement } from '../plan/forms.ts';
 import type { ElementKind } from '../plan/kinds.ts';
@@ -62,8 +62,6 @@ const some = <T>(list: readonly T[]): readonly T[] => {
   const step = Math.ceil(list.length / MOST_READ);
   return list.filter((_, i) => i % step === 0);
 };
-const cornersOf = (p: Polygon): Point[] =>
-  Array.from({ length: p.length / 2 }, (_, i) => [p[2 * i]!, p[2 * i + 1]!]);
 const halfWay = ({ from, to }: Line): Point => [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
 /** A line about a place, half of it to either side. */
 const about = ([x, y]: Point, degrees: number, half: number): Line => {

@@ -4,7 +4,7 @@
  *
  * Not covered: time the ground water itself takes to rise and fall, waves, ice.
  */
-import { brimful, type Storage } from './storage.ts';
+import { Along, brimful, type Storage } from './storage.ts';
 
 export interface PumpAt {
   /** m³/s at a water level. */
@@ -97,69 +97,46 @@ function floatAhead(pumps: readonly PumpAt[], on: readonly boolean[], level: num
   return first;
 }
 
-/** Place in a storage's stages, kept from step to step: it seldom moves by more than one. */
-class Stage {
-  readonly #levels: readonly number[];
-  readonly #volumes: readonly number[];
-  #i = 0;
-  /** Share of the way from stage i to the next. */
-  #share = 0;
+/** What a basin does at every stage of its storage. */
+interface Tables {
+  readonly seeps: readonly number[];
+  readonly outlets: readonly number[];
+  /** By pump. */
+  readonly flows: readonly (readonly number[])[];
+}
 
-  constructor({ levels, volumes }: Storage) {
-    this.#levels = levels;
-    this.#volumes = volumes;
-  }
+const tabled = new WeakMap<Basin, Tables>();
 
-  /** Goes to where so much water stands. */
-  to(volume: number): void {
-    const volumes = this.#volumes;
-    const last = volumes.length - 2;
-    if (last < 0) return;
-    while (this.#i < last && volume > volumes[this.#i + 1]!) this.#i++;
-    while (this.#i > 0 && volume < volumes[this.#i]!) this.#i--;
-    const [low, high] = [volumes[this.#i]!, volumes[this.#i + 1]!];
-    this.#share = Math.min(1, Math.max(0, (volume - low) / (high - low)));
-  }
-
-  /** What a table of the stages says here. */
-  read(table: readonly number[]): number {
-    const from = table[this.#i]!;
-    const to = table[this.#i + 1] ?? from;
-    return from + (to - from) * this.#share;
-  }
-
-  get level(): number {
-    return this.read(this.#levels);
-  }
-
-  /** m³ for a metre of level here. */
-  get area(): number {
-    const i = this.#i;
-    const up = (this.#levels[i + 1] ?? 0) - this.#levels[i]!;
-    return up > 0 ? (this.#volumes[i + 1]! - this.#volumes[i]!) / up : 0;
-  }
+/** Worked out at every stage, once a basin whatever rains on it: between stages it is as good as straight. */
+function tablesOf(basin: Basin): Tables {
+  const known = tabled.get(basin);
+  if (known) return known;
+  const { levels } = basin.storage;
+  const made: Tables = {
+    seeps: levels.map(basin.seepage),
+    outlets: levels.map(basin.outlet),
+    flows: basin.pumps.map(({ flow }) => levels.map(flow)),
+  };
+  tabled.set(basin, made);
+  return made;
 }
 
 export function courseOf(basin: Basin, through: Through): Course {
-  const { storage, open, runoff, seepage, outlet, pumps } = basin;
+  const { storage, open, runoff, pumps } = basin;
   const { rain, hours, before = 0, every = 1 / 6, longest = LONGEST } = through;
   const { levels } = storage;
-  // Worked out at every stage once: between them they are as good as straight.
-  const seeps = levels.map(seepage);
-  const outlets = levels.map(outlet);
-  const flows = pumps.map(({ flow }) => levels.map(flow));
+  const { seeps, outlets, flows } = tablesOf(basin);
   const full = brimful(storage);
   const end = hours * 3600;
   const edges = pumps.flatMap(({ from, until }) => [from * 3600, until * 3600]);
   const on = pumps.map(() => false);
   const sums = { rain: 0, runoff: 0, seeped: 0, soaked: 0, pumped: 0, drained: 0, spilt: 0 };
   const samples: Sample[] = [];
-  const stage = new Stage(storage);
+  const stage = new Along(storage.volumes);
   let [now, volume, ran, nextSample, fell] = [0, before, 0, 0, rain(0)];
-  stage.to(volume);
-  let peak = { level: stage.level, at: 0 };
+  let level = stage.to(volume).read(levels);
+  let peak = { level, at: 0 };
   while (now < end - 1e-6) {
-    const { level } = stage;
     let pumped = 0;
     let running = 0;
     for (let i = 0; i < pumps.length; i++) {
@@ -181,10 +158,12 @@ export function courseOf(basin: Basin, through: Through): Course {
     let step = Math.min(longest, Math.max(1e-6, stop - now));
     let upTo = rain((now + step) / 3600);
     const net = (seep - drained - pumped) * step + (upTo - fell) * (open + runoff);
-    const room = MOVE * stage.area;
+    // m³ for a metre of level here.
+    const area = stage.slopeOver(levels);
+    const room = MOVE * area;
     if (room > 0) {
       // No farther than a hand's breadth, and no farther than the next float.
-      const rise = net / stage.area;
+      const rise = net / area;
       const share = Math.min(1, room / Math.abs(net || 1e-12), floatAhead(pumps, on, level, rise));
       if (share < 1) {
         step = Math.max(Math.min(SHORTEST, step), step * share);
@@ -204,8 +183,8 @@ export function courseOf(basin: Basin, through: Through): Course {
     const left = Math.max(0, there - wanted * share);
     const spilt = Math.max(0, left - full);
     volume = left - spilt;
-    stage.to(volume);
-    if (stage.level > peak.level) peak = { level: stage.level, at: (now + step) / 3600 };
+    level = stage.to(volume).read(levels);
+    if (level > peak.level) peak = { level, at: (now + step) / 3600 };
     sums.rain += direct;
     sums.runoff += drainsIn;
     sums.seeped += seeped;
@@ -216,7 +195,7 @@ export function courseOf(basin: Basin, through: Through): Course {
     ran += (running * step) / 3600;
     now += step;
   }
-  samples.push({ at: hours, level: stage.level, pumped: 0 });
+  samples.push({ at: hours, level, pumped: 0 });
   return { samples, peak, budget: { ...sums, before, after: volume }, pumpHours: ran };
 }
 

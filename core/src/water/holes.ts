@@ -2,7 +2,14 @@
 
 import Flatbush from 'flatbush';
 import type { Solid } from '../dig/solid.ts';
-import { type Box, boxOf, gapBetween, type Polygon, smallestRectangle } from '../geometry/index.ts';
+import {
+  type Box,
+  boxOf,
+  cornersOf,
+  gapBetween,
+  type Polygon,
+  smallestRectangle,
+} from '../geometry/index.ts';
 import type { Layer } from '../ground/strata.ts';
 import type { Facts } from '../log/index.ts';
 import { isRun } from '../plan/forms.ts';
@@ -84,13 +91,7 @@ function joined(count: number, openings: readonly Opening[]): number[][] {
 
 /** Sides of the smallest rectangle round some openings, whichever way it lies, m. */
 function sizesOf(openings: readonly Opening[]): readonly [number, number] {
-  const points: [number, number][] = openings.flatMap(({ polygon }) =>
-    Array.from({ length: polygon.length / 2 }, (_, i): [number, number] => [
-      polygon[2 * i]!,
-      polygon[2 * i + 1]!,
-    ]),
-  );
-  return smallestRectangle(points);
+  return smallestRectangle(openings.flatMap(({ polygon }) => cornersOf(polygon)));
 }
 
 /** An element as the water sees it. */

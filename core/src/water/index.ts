@@ -1,6 +1,7 @@
 export * from './balance.ts';
 export * from './clock.ts';
 export * from './dam.ts';
+export * from './drain.ts';
 export * from './flotation.ts';
 export * from './holes.ts';
 export * from './inflow.ts';

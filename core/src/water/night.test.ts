@@ -6,9 +6,12 @@ import { type Basin, courseOf, levelAt, wetOver } from './balance.ts';
 import { hoursBetween, localAfter, momentOf } from './clock.ts';
 import { curveFault, hoseLoss, pumpFlow, suctionLimit } from './pump.ts';
 import { drainingInto, runoffShare } from './runoff.ts';
-import { levelOf, storageOf, volumeTo } from './storage.ts';
+import { Along, type Storage, storageOf } from './storage.ts';
 import { fallen, type Storm, stormDepth } from './storm.ts';
 import { isDay, isZone } from './zone.ts';
+
+const levelOf = ({ levels, volumes }: Storage, volume: number) => new Along(volumes).to(volume).read(levels);
+const volumeTo = ({ levels, volumes }: Storage, level: number) => new Along(levels).to(level).read(volumes);
 
 const storm = (more: Partial<Storm> = {}): Storm => ({
   depth: 0.04,

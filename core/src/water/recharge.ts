@@ -50,3 +50,20 @@ export function rechargeRange(
   const likely = Math.exp(each.reduce((sum, k) => sum + Math.log(k), 0) / each.length);
   return [Math.min(likely / AT_LEAST, ...each), likely, Math.max(likely * AT_LEAST, ...each)];
 }
+
+/**
+ * Position of the first reading after which no time has passed, whose level has fallen, or that stands over
+ * the water outside; null where all can be.
+ * @param water level outside, m; null while nobody has said
+ */
+export function rechargeFault(
+  readings: RecordValue<'recharge'>['readings'],
+  water: number | null,
+): number | null {
+  const at = readings.findIndex(
+    ({ minutes, level }, i) =>
+      (water !== null && level > water) ||
+      (i > 0 && (minutes <= readings[i - 1]!.minutes || level < readings[i - 1]!.level)),
+  );
+  return at < 0 ? null : at;
+}

@@ -24,26 +24,44 @@ export function storageOf(under: (level: number) => number, base: number, rim: n
   return { levels, volumes };
 }
 
-/** Position of the last entry that is no more than a value, in a rising list. */
-function lastBelow(list: readonly number[], value: number): number {
-  let [low, high] = [0, list.length - 1];
-  while (low < high) {
-    const middle = (low + high + 1) >> 1;
-    if (list[middle]! <= value) low = middle;
-    else high = middle - 1;
+/**
+ * A place along a rising list, kept from one question to the next: it seldom moves by more than one. What
+ * lies past either end is at it.
+ */
+export class Along {
+  readonly #list: readonly number[];
+  #i = 0;
+  /** Share of the way from entry i to the next. */
+  #share = 0;
+
+  constructor(list: readonly number[]) {
+    this.#list = list;
   }
-  return low;
+
+  to(value: number): this {
+    const list = this.#list;
+    const last = list.length - 2;
+    if (last < 0) return this;
+    while (this.#i < last && value > list[this.#i + 1]!) this.#i++;
+    while (this.#i > 0 && value < list[this.#i]!) this.#i--;
+    const [low, high] = [list[this.#i]!, list[this.#i + 1]!];
+    this.#share = Math.min(1, Math.max(0, (value - low) / (high - low)));
+    return this;
+  }
+
+  /** What a table with an entry for each of the list's says here, straight between them. */
+  read(table: readonly number[]): number {
+    const from = table[this.#i]!;
+    const to = table[this.#i + 1] ?? from;
+    return from + (to - from) * this.#share;
+  }
+
+  /** How much more the list grows here than a table does; 0 where the table stands. */
+  slopeOver(table: readonly number[]): number {
+    const i = this.#i;
+    const up = (table[i + 1] ?? 0) - table[i]!;
+    return up > 0 ? (this.#list[i + 1]! - this.#list[i]!) / up : 0;
+  }
 }
 
-function between(from: readonly number[], to: readonly number[], value: number): number {
-  const i = lastBelow(from, value);
-  if (value <= from[0]!) return to[0]!;
-  if (i + 1 >= from.length) return to.at(-1)!;
-  return to[i]! + ((to[i + 1]! - to[i]!) * (value - from[i]!)) / (from[i + 1]! - from[i]!);
-}
-
-export const levelOf = ({ levels, volumes }: Storage, volume: number): number =>
-  between(volumes, levels, volume);
-export const volumeTo = ({ levels, volumes }: Storage, level: number): number =>
-  between(levels, volumes, level);
 export const brimful = ({ volumes }: Storage): number => volumes.at(-1)!;

@@ -1,6 +1,5 @@
 /** Every long question that is asked of a job apart from the page's own thread: one row a question. */
 import {
-  afterNight,
   alternatives,
   chanceDry,
   compute,
@@ -8,8 +7,8 @@ import {
   digOrder,
   instructionCost,
   lowWays,
-  nightMeans,
   nightOf,
+  nightRest,
   type Plan,
   ruleCosts,
   type SiteRecord,
@@ -48,16 +47,7 @@ const QUESTIONS = {
   lowWays: (job: Asked) => lowWays(job.plan, job.takeoff()),
   workingWays: (job: Asked, index: number) => workingWays(job.plan, job.takeoff(), index),
   night: (job: Asked) => nightOf(job.plan, job.takeoff()),
-  /** Other means in the hole of an element, and what the night leaves in it. */
-  nightRest: ({ plan, takeoff }: Asked, element: string) => {
-    const answer = nightOf(plan, takeoff());
-    const hole = answer.ok ? answer.night.holes.find(({ elements }) => elements.includes(element)) : null;
-    if (!hole) return null;
-    return {
-      means: nightMeans(plan, takeoff(), hole.elements),
-      after: afterNight(plan, takeoff(), hole),
-    };
-  },
+  nightRest: ({ plan, takeoff }: Asked, element: string) => nightRest(plan, takeoff(), element),
   chanceDry: ({ plan, takeoff, progress }: Asked, element: string) =>
     chanceDry(plan, takeoff(), [element], 1000, progress),
   digOrder: (job: Asked) =>

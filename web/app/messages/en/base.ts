@@ -96,7 +96,6 @@ export const base = {
     onPlan: '{{name}} · {{depth}} out',
     mark: 'Soft spot {{name}}',
     engineer: 'Whether the ground under it carries is an engineer’s word.',
-    allPlanned: 'on the plan: {{count}}',
   },
   bedMaterial: {
     crushed: 'Crushed stone',

@@ -86,7 +86,6 @@ export const proof = {
     blows: 'Blows so far',
     depth: 'Depth so far',
     logCone: 'Log the cone',
-    coneLine: '{{from}} – {{to}}: {{index}} mm a blow, CBR {{cbr}}',
     coneChart: 'CBR with depth under {{name}}',
     coneSoft: 'Softest at {{depth}}: CBR {{cbr}}. What the ground may carry is an engineer’s word.',
     labAbove_one: '{{count}} point lies over the line of no air: a measuring error.',
@@ -178,13 +177,10 @@ export const proof = {
   low: {
     title: 'A bottom dug low',
     aside: '{{volume}} to make up',
-    with: 'Made up with',
-    buy: 'To buy',
     pour: 'Concrete to order',
     hours: 'Work',
     wait: 'a night to harden',
     none: 'none',
-    cost: 'Against now',
     take: 'Take it',
     now: 'as planned',
     choose: 'Make up with {{way}}',
@@ -198,9 +194,6 @@ export const proof = {
     title: 'Level to work on',
     aside: 'three ways',
     way: { ground: 'straight on trimmed ground', stakes: 'lean on stakes', stone: 'lean on stone' },
-    cost: 'Against now',
-    lean: 'Lean concrete',
-    stone: 'Stone',
     now: 'as planned',
     choose: 'Take it: {{way}}',
     say: {
@@ -214,6 +207,5 @@ export const proof = {
     stakesNote: '{{along}} along × {{across}} across, {{spacing}} apart',
     tops: 'Tops of stakes, from the string',
     gaps: 'Gaps under the forms: pack them with earth or lean before the pour, or the concrete runs out and lifts the form.',
-    gapsTitle: 'Forms',
   },
 };

@@ -100,7 +100,6 @@ export const base: Words<typeof english> = {
     onPlan: '{{name}} · {{depth}} abajo',
     mark: 'Lugar blando {{name}}',
     engineer: 'Si el suelo de abajo carga lo dice un ingeniero.',
-    allPlanned: 'en el plan: {{count}}',
   },
   bedMaterial: {
     crushed: 'Piedra partida',

@@ -90,7 +90,6 @@ export const proof: Words<typeof english> = {
     blows: 'Golpes hasta acá',
     depth: 'Profundidad hasta acá',
     logCone: 'Anotar el cono',
-    coneLine: '{{from}} – {{to}}: {{index}} mm por golpe, CBR {{cbr}}',
     coneChart: 'CBR con la profundidad bajo {{name}}',
     coneSoft: 'Lo más blando a {{depth}}: CBR {{cbr}}. Lo que el suelo carga lo dice un ingeniero.',
     labAbove_one: '{{count}} punto pasa la línea sin aire: error de medición.',
@@ -182,13 +181,10 @@ export const proof: Words<typeof english> = {
   low: {
     title: 'Un fondo pasado',
     aside: '{{volume}} por recuperar',
-    with: 'Se recupera con',
-    buy: 'A comprar',
     pour: 'Hormigón a pedir',
     hours: 'Trabajo',
     wait: 'una noche de fragüe',
     none: 'nada',
-    cost: 'Frente a lo de ahora',
     take: 'Elegir',
     now: 'como está',
     choose: 'Recuperar con {{way}}',
@@ -206,9 +202,6 @@ export const proof: Words<typeof english> = {
       stakes: 'pobre entre estacas',
       stone: 'pobre sobre piedra',
     },
-    cost: 'Frente a lo de ahora',
-    lean: 'Hormigón pobre',
-    stone: 'Piedra',
     now: 'como está',
     choose: 'Hacerlo así: {{way}}',
     say: {
@@ -223,6 +216,5 @@ export const proof: Words<typeof english> = {
     stakesNote: '{{along}} a lo largo × {{across}} a lo ancho, cada {{spacing}}',
     tops: 'Cabeza de las estacas, desde el hilo',
     gaps: 'Huecos bajo el encofrado: rellénelos con tierra o pobre antes de colar, o el hormigón se escapa y levanta el encofrado.',
-    gapsTitle: 'Encofrado',
   },
 };

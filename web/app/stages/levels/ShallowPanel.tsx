@@ -42,7 +42,7 @@ export function ShallowPanel() {
       {shallow && (
         <>
           {(['length', 'width', 'slab', 'edge', 'edgeWidth'] as const).map((key) => (
-            <PlanField key={key} label={t(`shallow.${key}`)} path={`/levels/shallow/${key}`} />
+            <PlanField key={key} path={`/levels/shallow/${key}`} />
           ))}
           <Choice
             label={t('shallow.bed')}

@@ -1,6 +1,6 @@
 /** A dynamic cone driven into the bottom: blows and depth as they are read, CBR with depth. */
 import { Box } from '@chakra-ui/react';
-import { type ConeSoil, type ConeStretch, coneStretches } from '@cimiento/core';
+import { CONE_SOILS, type ConeSoil, type ConeStretch, coneFault, coneStretches } from '@cimiento/core';
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { ink } from '../../../desk/hatches.tsx';
@@ -12,8 +12,6 @@ import { useFormat } from '../../../parts/format.tsx';
 import { Choice } from '../../../parts/TextField.tsx';
 import { Panel } from '../../fields.tsx';
 import { BLANK_ROWS, PairRows, wholeRows } from './PairRows.tsx';
-
-const SOILS = ['other', 'leanClay', 'fatClay'] as const satisfies readonly ConeSoil[];
 
 export function DynamicCone({ index }: { index: number }) {
   const { t } = useTranslation();
@@ -36,15 +34,13 @@ function LogCone({ element }: { element: string }) {
   const [soil, setSoil] = useState<ConeSoil>('other');
   const [rows, setRows] = useState(BLANK_ROWS);
   const readings = wholeRows(rows).map(([blows, depth]) => ({ blows, depth }));
-  const grows = readings.every(
-    ({ blows, depth }, i) => i === 0 || (blows >= readings[i - 1]!.blows && depth >= readings[i - 1]!.depth),
-  );
+  const grows = coneFault(readings) === null;
   return (
     <>
       <Choice
         label={t('proof.drivenSoil')}
         value={soil}
-        options={SOILS.map((value) => ({ value, label: t(`proof.coneSoil.${value}`) }))}
+        options={CONE_SOILS.map((value) => ({ value, label: t(`proof.coneSoil.${value}`) }))}
         onChange={setSoil}
       />
       <PairRows

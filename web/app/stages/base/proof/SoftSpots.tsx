@@ -1,6 +1,6 @@
 /** Soft spots of the job: how deep each is taken out, what goes back, and what that comes to. */
 import { Stack } from '@chakra-ui/react';
-import { BED_MATERIAL_IDS, COMPACTOR_IDS, type SoftSpot, type Takeoff } from '@cimiento/core';
+import { BED_MATERIAL_IDS, COMPACTOR_IDS, cornerMean, type SoftSpot, type Takeoff } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
@@ -19,11 +19,8 @@ function placeFor({ elements }: Takeoff, picked: string | null): readonly [numbe
   const own = elements.find((e) => e.id === picked && e.bottoms.length > 0);
   const piece = (own ?? elements.find((e) => e.bottoms.length > 0))?.bottoms[0];
   if (!piece) return [0, 0];
-  const mean = (axis: 0 | 1) =>
-    Math.round(
-      (piece.reduce((sum, value, i) => (i % 2 === axis ? sum + value : sum), 0) / (piece.length / 2)) * 100,
-    ) / 100;
-  return [mean(0), mean(1)];
+  const [x, y] = cornerMean(piece);
+  return [Math.round(x * 100) / 100, Math.round(y * 100) / 100];
 }
 
 export function SoftSpots() {

@@ -1,5 +1,5 @@
 /** A recharge test in the hole of what is picked: levels and times in, permeability with its spread out. */
-import { rechargeRange } from '@cimiento/core';
+import { rechargeFault, rechargeRange } from '@cimiento/core';
 import { useState } from 'react';
 import { useLog } from '../../../desk/records.ts';
 import { useDesk } from '../../../desk/store.ts';
@@ -26,11 +26,7 @@ export function RechargePanel({ element }: { element: string }) {
     length !== null && width !== null && water !== null && readings.length >= 2
       ? { length, width, water, readings }
       : null;
-  const grows = readings.every(
-    ({ minutes, level }, i) =>
-      (water === null || level <= water) &&
-      (i === 0 || (minutes > readings[i - 1]!.minutes && level >= readings[i - 1]!.level)),
-  );
+  const grows = rechargeFault(readings, water) === null;
   const found = test && grows && info ? rechargeRange(test, info.groundLow - knownTo) : null;
   const k = (value: number) => format.text(value, 'permeability');
   return (

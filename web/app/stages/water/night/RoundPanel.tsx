@@ -1,6 +1,6 @@
 /** What runs in from round the hole of what is picked, and what is done about it. */
 import { Flex } from '@chakra-ui/react';
-import { nextName } from '@cimiento/core';
+import { cornersOf, nextName } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useGround, useTakeoff } from '../../../desk/takeoff.ts';
@@ -73,9 +73,7 @@ function ditchOver(
   openings: readonly (readonly number[])[],
   level: (x: number, y: number) => number,
 ): [number, number][] {
-  const corners = openings.flatMap((piece) =>
-    Array.from({ length: piece.length / 2 }, (_, i) => [piece[2 * i]!, piece[2 * i + 1]!] as const),
-  );
+  const corners = openings.flatMap(cornersOf);
   const mean = (axis: 0 | 1) => corners.reduce((sum, p) => sum + p[axis], 0) / corners.length;
   const [cx, cy] = [mean(0), mean(1)];
   const gx = level(cx + 1, cy) - level(cx - 1, cy);
