@@ -46,7 +46,9 @@ function step(
   });
 }
 
-const run = (name: string, script: string) => step(name, 'npm', ['run', '--silent', script]);
+/** A script without what npm runs before it: the types of the routes are made once, below. */
+const run = (name: string, script: string) =>
+  step(name, 'npm', ['run', '--silent', '--ignore-scripts', script]);
 const vitest = (name: string, project: string, file: string) =>
   step(
     name,
@@ -79,7 +81,8 @@ async function builds(): Promise<void> {
   await vitest('database tests', 'database', STORE);
 }
 
-// Types of the routes are made first: lint and the compiler both read them.
+// Types of the routes are made once and first: lint and the compiler both read them, and a second making
+// deletes them for a moment under whoever reads.
 await step('types of the routes', 'npm', ['run', '--silent', 'typegen', '-w', 'web']);
 await Promise.all([
   run('types', 'types'),
