@@ -3,7 +3,7 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   // As the server's own bundle does: the workspaces ship TypeScript source.
-  ssr: { noExternal: [/^@cimiento\//, 'lru-cache'] },
+  ssr: { noExternal: [/^@cimiento\//] },
   build: {
     ssr: true,
     outDir: 'build/work',

@@ -22,7 +22,7 @@ export interface GaugeReading {
 const SILENT = 0.05;
 
 /** A number of a text, the same everywhere (FNV-1a). */
-function seedOf(text: string): number {
+export function seedOf(text: string): number {
   let hash = 0x811c9dc5;
   for (const char of text) hash = Math.imul(hash ^ char.codePointAt(0)!, 0x01000193);
   return hash >>> 0;

@@ -1,3 +1,4 @@
 export * from './gauge.ts';
+export * from './instruments.ts';
 export * from './job.ts';
 export * from './weather.ts';

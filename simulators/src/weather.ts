@@ -49,3 +49,32 @@ export function weatherFeed(from: string, days: number, seed = 1): WeatherDay[] 
   if (!Number.isFinite(start)) return [];
   return Array.from({ length: Math.max(0, Math.floor(days)) }, (_, i) => dayOf(start + i, seed));
 }
+
+/** Hours of a spell of rain. */
+const SPELL = 9;
+
+/**
+ * Rain expected hour by hour, mm: each day's rain in one spell that begins at an hour of its own.
+ * @param from first hour, 'YYYY-MM-DDTHH', on the place's own clock
+ * @returns empty when the hour is none
+ */
+export function rainForecast(from: string, hours: number, seed = 1): number[] {
+  const start = Date.parse(`${from.slice(0, 13)}:00:00Z`);
+  if (!Number.isFinite(start)) return [];
+  const hourOf = (at: number): number => {
+    const day = Math.floor(at / DAY);
+    let fallen = 0;
+    // A spell begun late the day before goes on past midnight.
+    for (const own of [day - 1, day]) {
+      const next = random(seed * 15_485_863 + own);
+      const begins = Math.floor(24 * next());
+      const weights = Array.from({ length: SPELL }, () => 0.2 + next());
+      const hour = (at - own * DAY) / 3_600_000 - begins;
+      const weight = weights[Math.floor(hour)];
+      if (weight !== undefined)
+        fallen += (dayOf(own, seed).rain * weight) / weights.reduce((sum, one) => sum + one, 0);
+    }
+    return Math.round(fallen * 10) / 10;
+  };
+  return Array.from({ length: Math.max(0, Math.floor(hours)) }, (_, i) => hourOf(start + i * 3_600_000));
+}

@@ -10,6 +10,8 @@ export default [
   route('plan.schema.json', 'routes/plan-schema.ts'),
   route('weather', 'routes/weather.ts'),
   route('gauge', 'routes/gauge.ts'),
+  route('forecast', 'routes/forecast.ts'),
+  route('instruments', 'routes/instruments.ts'),
   route('crew/archive', 'routes/archive.ts'),
   route('jobs', 'routes/jobs.tsx'),
   route('jobs/:jobId', 'routes/job.tsx'),

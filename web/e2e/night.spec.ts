@@ -196,3 +196,101 @@ test('beside a stream bags are counted, a thin dam is named, and the pipe is the
   await expect(side(page).locator('[data-bags="483"]')).toBeVisible();
   await saved(page);
 });
+
+test('ways to hold the water stand side by side; where it goes and who allowed it is kept; wash-out is sent away', async ({
+  page,
+}) => {
+  await newJob(page, 'footbridge');
+  await stage(page, 'water');
+  const way = (by: string) => side(page).locator(`[data-holding=${by}]`);
+  await expect(way('sump')).toContainText('as planned', { timeout: 60_000 });
+  await expect(way('gravity')).toHaveAttribute('data-able', 'false');
+  await way('wellpoints').getByRole('button').click();
+  await way('wellpoints').getByLabel('Why so').fill('The bank must stay dry');
+  await expect(way('sump')).not.toContainText('as planned');
+  await side(page).getByLabel('Allowed by').fill('River warden');
+  await expect(side(page).locator('[data-around=well]')).toContainText(/\d+\smm/);
+  // The wash-out uphill runs into the far pad; moved past it, it runs away.
+  const caution = page.getByText(/Truck wash-out runs into the hole of A2/);
+  await expect(caution.first()).toBeVisible();
+  await unfold(page, 'Water on the ground');
+  const wash = side(page).locator('[data-surface]');
+  await expect(wash.locator('[data-runs=A2]')).toBeVisible();
+  await wash.getByLabel('East').fill('30');
+  await wash.getByLabel('East').press('Enter');
+  await expect(wash.locator('[data-runs=away]')).toBeVisible();
+  await expect(caution).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(wash.locator('[data-runs=A2]')).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await ready(page);
+  await stage(page, 'water');
+  await expect(way('wellpoints').getByLabel('Why so')).toHaveValue('The bank must stay dry', {
+    timeout: 60_000,
+  });
+});
+
+test('a filter is chosen by the soil’s sieve test; water under pressure is a hold until it is relieved', async ({
+  page,
+}) => {
+  await newJob(page, 'footbridge');
+  await stage(page, 'water');
+  await unfold(page, 'Cloth, stone or none');
+  const filter = side(page).locator('[data-filter=loam]');
+  await expect(filter.locator('[data-grading=typed]')).toBeVisible({ timeout: 60_000 });
+  await expect(filter.locator('[data-stone-faults=fits]')).toBeVisible();
+  await filter.getByLabel('As sold').selectOption('clean20');
+  await expect(filter.locator('[data-stone-faults=coarse]')).toBeVisible();
+  await filter.locator('[data-file=grading]').setInputFiles({
+    name: 'sieves.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('mm,passing\n0.075,3\n0.6,20\n2,50'),
+  });
+  await expect(filter.getByText(/stops too early/)).toBeVisible();
+  await filter.locator('[data-file=grading]').setInputFiles({
+    name: 'sieves.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('mm,passing\n0.075,30\n0.6,20\n2,50'),
+  });
+  await expect(filter.getByRole('alert')).toContainText('no more passes a finer sieve');
+  await filter.locator('[data-filter-by=none]').getByRole('button').click();
+  await expect(filter.locator('[data-filter-by=none]')).toContainText('as planned');
+  await unfold(page, 'Water under pressure below');
+  await side(page).getByRole('button', { name: 'Water under pressure was struck' }).click();
+  await side(page).getByLabel('It would rise to').fill('101');
+  await side(page).getByLabel('It would rise to').press('Enter');
+  await expect(page.getByText(/water under pressure can lift its bottom/).first()).toBeVisible();
+  await side(page).getByRole('button', { name: 'None was struck' }).click();
+  await expect(page.getByText(/water under pressure can lift its bottom/)).toHaveCount(0);
+  await saved(page);
+});
+
+test('rain comes from a file and from the forecast; instruments are heard beside what was reckoned', async ({
+  page,
+}) => {
+  const rain = (text: string) =>
+    side(page)
+      .locator('[data-file=rain]')
+      .setInputFiles({ name: 'rain.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await night(page, 'wet');
+  await rain('time,mm\n2026-10-20T01:00,1\n2026-10-20T03:00,1');
+  await expect(side(page).getByText('before 2026-10-20 03:00 an hour is missing')).toBeVisible();
+  await rain('time,mm\n2026-10-20T01:00,0.5\n2026-10-20T02:00,0.5\n2026-10-20T03:00,0');
+  await expect(side(page).getByLabel('Hour 3')).toHaveValue('0');
+  await night(page, 'dry');
+  await side(page).getByRole('button', { name: 'Ask the forecast, hour by hour' }).click();
+  await expect(side(page).getByLabel('Hour 24')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(side(page).getByLabel('Hour 24')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Read the rain gauge' }).click();
+  await expect(page.locator('[data-instrument=rain]')).toBeVisible({ timeout: 60_000 });
+  // Nonsense and strangers are turned away at the door.
+  const { origin } = new URL(page.url());
+  expect((await page.request.get(`${origin}/instruments?kind=level&place=a&expected=1,x`)).status()).toBe(
+    400,
+  );
+  expect((await page.request.get(`${origin}/forecast?from=soon`)).status()).toBe(400);
+  const all = await page.request.get(`${origin}/instruments?kind=pump&place=a&expected=0,0.001,0.002`);
+  expect((await all.json()).readings.length).toBeGreaterThan(0);
+});

@@ -135,6 +135,30 @@ const RAISED: Record<CautionCode, Change> = {
   cutBack: with_(hazard('footing', { level: 96, projection: 1.5 })),
   water: (p) => Object.assign(p.ground, { water: 99.2 }),
   waterNear: (p) => Object.assign(p.ground, { water: 98.4 }),
+  heave: (p) => {
+    // Clay a metre thick over gravel whose water would rise to the ground.
+    soilsDown(p, ['clay', 'stiffClay', 0], ['gravel', 'gravel', 2.5]);
+    p.ground.confined = { top: 97.5, level: 100 };
+  },
+  piping: (p) => {
+    soilsDown(p, ['sand', 'sand', 0]);
+    p.ground.water = 99.8;
+    p.elements = named(pad(0, 0, 1, 1, { level: 97 }));
+  },
+  drawdown: (p) => {
+    soilsDown(p, ['sand', 'sand', 0, { permeability: 1e-4 }]);
+    p.ground.water = 99.5;
+    with_(hazard('well', { points: [[14, 0]] }))(p);
+  },
+  surfaceWater: (p) => {
+    tilt(p, 0.05);
+    p.water.surface = [{ id: 's', name: 'S', kind: 'washOut', at: [14, 0], area: 0 }];
+  },
+  underFlood: (p) => {
+    with_(hazard('stream', { level: 99 }))(p);
+    onFloor(p);
+    p.levels.floors[0]!.level = 99.2;
+  },
   perched: (p) => Object.assign(p.ground.logs[0]!, { standing: 0.6, perched: true }),
   waterClass: (p) => {
     // Class C is the lowest there is: only a better soil can be brought down by water.

@@ -1,8 +1,9 @@
 /** Water, soil, frost and what nobody has said of them. */
 import { isAssumed } from '../plan/assumed.ts';
-import { floatsOf } from '../takeoff/index.ts';
+import { drawnAround, floatsOf, heaveUnder, pipingIn, surfaceRuns, underFlood } from '../takeoff/index.ts';
 import { type BoxFloat, FLOAT_SAFE } from '../water/flotation.ts';
 import { HOLD_BELOW } from '../water/holes.ts';
+import { HEAVE_SAFE } from '../water/uplift.ts';
 import { all, type Case, type CautionRow, EPS, least, most } from './case.ts';
 
 /** Boxes that are dug, through their states, with the last one. */
@@ -11,6 +12,8 @@ const boxes = ({ live, job: { plan } }: Case) =>
     const box = floatsOf(plan, e);
     return box ? [{ e, box, done: box.states.at(-1)! }] : [];
   });
+/** Less fall of the water under a neighbour than this is not told, m: assumed. */
+const FALL_TOLD = 0.1;
 const unsafe = ({ safety }: BoxFloat) => safety !== null && safety < FLOAT_SAFE;
 
 export const WATER_CAUTIONS = {
@@ -68,6 +71,91 @@ export const WATER_CAUTIONS = {
   floatUnknown: {
     weight: 'warn',
     find: (at) => all(boxes(at).flatMap(({ e, box }) => (box.water === null ? [e] : []))),
+  },
+  // The soil left under a bottom against water under pressure below it.
+  heave: {
+    weight: 'warn',
+    find: ({ live, job: { plan } }) =>
+      live.flatMap((e) => {
+        const found = heaveUnder(plan, e);
+        if (!found || found.safety >= HEAVE_SAFE) return [];
+        return [
+          {
+            elements: [e.id],
+            names: { name: e.element.name },
+            values: {
+              safety: [found.safety, 'number'],
+              asked: [HEAVE_SAFE, 'number'],
+              level: [found.relieveTo, 'level'],
+            },
+            ...(found.safety < 1 && { weight: 'stop' as const }),
+          },
+        ];
+      }),
+  },
+  // Water that comes up through the bottom carries its grains with it.
+  piping: {
+    weight: 'warn',
+    find: ({ job: { plan, holes, elements } }) =>
+      holes.flatMap((hole) => {
+        const found = pipingIn(plan, hole, elements);
+        if (!found || found.safety >= found.asked) return [];
+        return [
+          {
+            elements: hole.elements.map((i) => elements[i]!.id),
+            values: { safety: [found.safety, 'number'], asked: [found.asked, 'number'] },
+            ...(found.safety < 1 && { weight: 'stop' as const }),
+          },
+        ];
+      }),
+  },
+  // What stands on the ground water around: by the high figure, since it is somebody else's.
+  drawdown: {
+    weight: 'warn',
+    find: ({ job: { plan, holes, elements } }) =>
+      drawnAround(plan, holes, elements).flatMap(({ name, fall, distance }) =>
+        fall[2] < FALL_TOLD
+          ? []
+          : [
+              {
+                elements: [],
+                names: { hazard: name },
+                values: {
+                  distance: [distance, 'length'],
+                  likely: [fall[1], 'size'],
+                  high: [fall[2], 'size'],
+                },
+              },
+            ],
+      ),
+  },
+  surfaceWater: {
+    weight: 'warn',
+    find: ({ job: { plan, elements } }) =>
+      surfaceRuns(plan, elements).flatMap(({ id, element }) =>
+        element === null
+          ? []
+          : [
+              {
+                elements: [element],
+                names: {
+                  name: plan.water.surface.find((one) => one.id === id)?.name ?? id,
+                  hole: elements.find((e) => e.id === element)?.element.name ?? element,
+                },
+              },
+            ],
+      ),
+  },
+  underFlood: {
+    weight: 'warn',
+    find: ({ live, job }) =>
+      live.length === 0
+        ? []
+        : underFlood(job).map(({ name, level, least }) => ({
+            elements: [],
+            names: { name },
+            values: { short: [least - level, 'size'], level: [least, 'level'] },
+          })),
   },
   perched: { weight: 'warn', find: ({ live }) => all(live.filter((e) => e.perched)) },
   waterClass: {

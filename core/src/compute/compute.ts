@@ -61,6 +61,7 @@ const SAFE = {
     knownTo: 1,
     water: null,
     waterHigh: null,
+    confined: null,
     hazards: [],
     obstructions: [],
     softSpots: [],

@@ -5,6 +5,7 @@ export * from './compute.ts';
 export * from './drawn.ts';
 export * from './footings.ts';
 export * from './haul.ts';
+export * from './held.ts';
 export * from './long-section.ts';
 export * from './night.ts';
 export * from './night-means.ts';

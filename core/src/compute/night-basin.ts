@@ -10,6 +10,7 @@ import { layerValues } from '../plan/beds.ts';
 import { isDrain } from '../plan/forms.ts';
 import type { Plan, SitePump } from '../plan/schema.ts';
 import { fallOf, shapeOf } from '../setout/index.ts';
+import { surfaceRuns } from '../takeoff/index.ts';
 import {
   type Basin,
   byHead,
@@ -56,6 +57,8 @@ export interface HoleSaid {
   readonly open: number;
   readonly drains: number;
   readonly share: number;
+  /** m² of roofs and yards whose water runs into it. */
+  readonly piped: number;
   readonly drainsFrom: 'typed' | 'surface' | 'unknown';
   /** Squares of ground that drain in, by their middles, and the side of one, m; none where it is typed. */
   readonly ground: { readonly places: readonly (readonly [number, number])[]; readonly step: number };
@@ -249,6 +252,18 @@ export function seepageOf({ reach, bottom }: Dug, k: 0 | 1 | 2): (level: number)
     level < water ? inflowAt(reach, reach.k[k], level) : -reach.k[k] * bottom * Math.min(1, level - water);
 }
 
+/** Share that runs off roofs and paving (rational coefficients, ASCE Manual of Practice 37: 0.75–0.95). */
+const OFF_ROOFS = 0.9;
+
+/** m² of roofs and yards whose water comes to a hole over the ground. */
+function pipedInto({ plan, takeoff }: Ground, ids: readonly string[]): number {
+  const runs = surfaceRuns(plan, takeoff.elements);
+  return plan.water.surface.reduce((sum, { id, kind, area }) => {
+    const into = runs.find((run) => run.id === id)?.element;
+    return kind !== 'washOut' && into && ids.includes(into) ? sum + area : sum;
+  }, 0);
+}
+
 /** @param at position of the hole */
 export function readied(ground: Ground, at: number): Readied {
   const { plan, model } = ground;
@@ -259,6 +274,7 @@ export function readied(ground: Ground, at: number): Readied {
   const drains = typed.length > 0 ? typed.reduce((sum, one) => sum + one.area, 0) : (found?.areas[at] ?? 0);
   const [x, y] = elements[0]?.places[0] ?? [0, 0];
   const soil = model.column(x, y)[0]?.soil.layer.kind ?? 'topsoil';
+  const piped = pipedInto(ground, ids);
   const share = plan.water.runoff ?? runoffShare(soil, found?.slopes[at] ?? 0, plan.water.full);
   const laid = Math.min(...elements.map(({ layers }) => layers.at(-1)?.top ?? Infinity));
   const pumps = pumpsIn(plan, dug).map((pump) => pumpAt(plan, dug, pump));
@@ -266,7 +282,7 @@ export function readied(ground: Ground, at: number): Readied {
     basin: {
       storage: storageFor(plan, dug),
       open: plan.water.cover ? 0 : open,
-      runoff: drains * share,
+      runoff: drains * share + piped * OFF_ROOFS,
       seepage: seepageOf(dug, 1),
       outlet: outletOf(dug),
       pumps,
@@ -280,6 +296,7 @@ export function readied(ground: Ground, at: number): Readied {
       open,
       drains,
       share,
+      piped,
       ground: { places: found?.places[at] ?? [], step: found?.step ?? 0 },
       drainsFrom: typed.length > 0 ? 'typed' : found ? 'surface' : 'unknown',
       pumps: pumps.map(({ said }) => said),

@@ -8,7 +8,7 @@
  * The area is shrunk first by what must keep clear of an open dig's edge. Not covered: heaps on
  * falling ground, which hold less uphill and more down.
  */
-import { LRUCache } from 'lru-cache';
+import QuickLRU from 'quick-lru';
 import {
   alongside,
   area,
@@ -77,7 +77,7 @@ interface HeapSteps {
   readonly area: Float64Array;
 }
 
-const heaps = new LRUCache<string, HeapSteps>({ max: 64 });
+const heaps = new QuickLRU<string, HeapSteps>({ maxSize: 64 });
 
 /** The same area is asked twice at every edit, and lies where it lay at the next. */
 function heapBySteps(outline: readonly Point[], repose: number, highest: number): HeapSteps {

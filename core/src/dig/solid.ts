@@ -18,7 +18,7 @@
  * Not covered: curved surfaces (rounded corners are faceted, see `facets`), overhangs.
  */
 import Flatbush from 'flatbush';
-import { LRUCache } from 'lru-cache';
+import QuickLRU from 'quick-lru';
 import {
   area,
   at,
@@ -155,8 +155,10 @@ interface Numbered {
  */
 interface Memory {
   next: number;
-  readonly faces: LRUCache<string, Numbered>;
-  readonly cuts: LRUCache<string, Cut>;
+  /** Remembered in all, cells and cuts. */
+  cells: number;
+  readonly faces: QuickLRU<string, Numbered>;
+  readonly cuts: QuickLRU<string, Cut>;
 }
 
 /** Faces, and cells, remembered under one ground at most: some four hundred trenches' worth. */
@@ -165,12 +167,34 @@ const MOST_CELLS = 250_000;
 
 const memories = new WeakMap<Ground, Map<Corners, Memory>>();
 
-// Bounded by size: a bound by count lays out all its places beforehand, which takes longer than a small dig.
-const newMemory = (): Memory => ({
-  next: 1,
-  faces: new LRUCache({ maxSize: MOST_FACES, sizeCalculation: () => 1 }),
-  cuts: new LRUCache({ maxSize: MOST_CELLS, sizeCalculation: (cut) => 1 + cut.cells.length }),
-});
+const sizeOf = (cut: Cut) => 1 + cut.cells.length;
+
+function newMemory(): Memory {
+  const memory: Memory = {
+    next: 1,
+    cells: 0,
+    faces: new QuickLRU({ maxSize: MOST_FACES }),
+    cuts: new QuickLRU({
+      maxSize: MOST_FACES,
+      onEviction: (_, cut) => {
+        memory.cells -= sizeOf(cut);
+      },
+    }),
+  };
+  return memory;
+}
+
+/** Remembers a cut; when there are too many cells in all, a quarter of the cuts is forgotten, the oldest. */
+function rememberCut(memory: Memory, key: string, make: () => Cut): Cut {
+  const known = memory.cuts.get(key);
+  if (known) return known;
+  const made = make();
+  memory.cuts.set(key, made);
+  memory.cells += sizeOf(made);
+  while (memory.cells > MOST_CELLS && memory.cuts.size > 1)
+    memory.cuts.evict(Math.ceil(memory.cuts.size / 4));
+  return made;
+}
 
 function memoryOf(ground: Ground, corners: Corners): Memory {
   const known = memories.get(ground) ?? new Map<Corners, Memory>();
@@ -180,7 +204,7 @@ function memoryOf(ground: Ground, corners: Corners): Memory {
   return memory;
 }
 
-function remembered<V extends object>(cache: LRUCache<string, V>, key: string, make: () => V): V {
+function remembered<V extends object>(cache: QuickLRU<string, V>, key: string, make: () => V): V {
   const known = cache.get(key);
   if (known) return known;
   const made = make();
@@ -214,7 +238,7 @@ function cutAll(parts: readonly Part[], ground: Ground, corners: Corners) {
       .filter((j) => j !== i && boxesMeet(face.box, faces[j]!.face.box))
       .sort((p, q) => p - q);
     const key = `${id}:${rivals.map((j) => (j < i ? -faces[j]!.id : faces[j]!.id)).join()}`;
-    return remembered(memory.cuts, key, () =>
+    return rememberCut(memory, key, () =>
       cutOf(
         face,
         rivals.map((j) => ({ face: faces[j]!.face, first: j < i })),

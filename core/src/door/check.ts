@@ -16,6 +16,7 @@ import type { Plan } from '../plan/schema.ts';
 import { axisLength } from '../setout/footprint.ts';
 import { shapeOf } from '../setout/kinds.ts';
 import { pointsOf } from '../setout/places.ts';
+import { gradingFault } from '../water/filter.ts';
 import { curveFault } from '../water/pump.ts';
 import { isDay, isZone } from '../water/zone.ts';
 import { outlineProblems, shapeProblems } from './elements.ts';
@@ -202,6 +203,7 @@ function doubleIds({ ground, water, levels, pour, elements, spoil }: Plan): Prob
     '/ground/softSpots': ground.softSpots,
     '/water/ditches': water.ditches,
     '/water/pumps': water.pumps,
+    '/water/surface': water.surface,
     '/pour/together': pour.together,
     '/levels/instructions': levels.instructions,
     '/elements': elements,
@@ -276,6 +278,33 @@ function waterProblems({ water }: Plan, near: Near): Problem[] {
   return out;
 }
 
+/** Filters of soils that are not there or have two; sieves that do not rise. */
+function filterProblems({ ground: { soils }, water: { filters } }: Plan): Problem[] {
+  return [
+    ...duplicates(
+      filters.map(({ soil }) => soil),
+      '/water/filters',
+      'soil',
+    ),
+    ...filters.flatMap(({ soil, grading }, i): Problem[] => {
+      const path = `/water/filters/${i}`;
+      if (!soils.some(({ id }) => id === soil))
+        return [{ code: 'unknownSoil', path: `${path}/soil`, value: soil }];
+      const fault = gradingFault(grading);
+      return fault === null
+        ? []
+        : [
+            {
+              code: 'gradingFalls',
+              path: `${path}/grading/${fault}/passing`,
+              value: grading[fault]!.passing,
+              kind: 'percent',
+            },
+          ];
+    }),
+  ];
+}
+
 /** Elements that are spoken of and are not there. */
 function unknownElements({ ground, water, pour, elements }: Plan): Problem[] {
   const named = [
@@ -301,6 +330,8 @@ function levelProblems({ ground, levels }: Plan, near: Near): void {
   });
   near('/ground/water', ground.water);
   near('/ground/waterHigh', ground.waterHigh);
+  near('/ground/confined/top', ground.confined?.top);
+  near('/ground/confined/level', ground.confined?.level);
   near('/levels/shallow/outfall/level', levels.shallow?.outfall?.level);
   ground.hazards.forEach((hazard, i) => {
     near(`/ground/hazards/${i}/level`, hazard.level);
@@ -379,7 +410,7 @@ function crossProblems(plan: Plan): Problem[] {
       out.push({ code: 'farFromGround', path, value: level, min, max, kind: 'level' });
   };
   levelProblems(plan, near);
-  out.push(...waterProblems(plan, near));
+  out.push(...waterProblems(plan, near), ...filterProblems(plan));
   out.push(...farPlaces(plan), ...floorProblems(plan, near));
   plan.levels.instructions.forEach((_, i) => {
     out.push(...wordProblems(plan, i, near));

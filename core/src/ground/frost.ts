@@ -9,7 +9,7 @@
  *
  * Not covered: snow cover other than by the n-factor, heat from the sides or from a warm building.
  */
-import { LRUCache } from 'lru-cache';
+import QuickLRU from 'quick-lru';
 import { conductedFrost } from './frost-conduction.ts';
 import type { Climate, FrostLayer } from './winter.ts';
 
@@ -141,7 +141,7 @@ export function mergedLayers(layers: readonly FrostLayer[]): FrostLayer[] {
 }
 
 /** Stacks solved before: an edit seldom touches the winter or what lies in it. */
-const known = new LRUCache<string, number>({ max: 256 });
+const known = new QuickLRU<string, number>({ maxSize: 256 });
 
 /**
  * Depth the frost reaches below the surface, m: the closed form for one soil, conduction with

@@ -10,7 +10,7 @@
  * (`addVolumes`); at a point (`column`) they are exact.
  */
 
-import { LRUCache } from 'lru-cache';
+import QuickLRU from 'quick-lru';
 import type { GroundLog, Plan } from '../plan/schema.ts';
 import { type Soil, soilsOf } from './soil.ts';
 import {
@@ -110,7 +110,7 @@ function waterModel(plan: Plan, surface: Surface): Pick<GroundModel, 'water' | '
 
 /** Models kept under one surface: the ground as it is, and the what-ifs beside it. */
 const MOST_KEPT = 8;
-const models = new WeakMap<Surface, LRUCache<string, GroundModel>>();
+const models = new WeakMap<Surface, QuickLRU<string, GroundModel>>();
 
 /**
  * The ground of a plan. The last few are kept, told by what they were made from.
@@ -125,7 +125,7 @@ export function groundModel(plan: Plan): GroundModel {
   const { surface } = level;
   const { soils, logs, water, waterHigh } = plan.ground;
   const key = JSON.stringify({ soils, logs, water, waterHigh });
-  const known = models.get(surface) ?? new LRUCache<string, GroundModel>({ max: MOST_KEPT });
+  const known = models.get(surface) ?? new QuickLRU<string, GroundModel>({ maxSize: MOST_KEPT });
   models.set(surface, known);
   const before = known.get(key);
   if (before) return before;

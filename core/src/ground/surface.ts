@@ -6,7 +6,7 @@
  * each hull edge, one level round each corner. The takeoff warns when a dig reaches there.
  */
 import Flatbush from 'flatbush';
-import { LRUCache } from 'lru-cache';
+import QuickLRU from 'quick-lru';
 import {
   at,
   type Box,
@@ -246,7 +246,7 @@ interface Made {
 
 /** Surfaces kept for plans that come again: an edit seldom touches the ground. */
 const MOST_KEPT = 8;
-const planes = new LRUCache<string, MadeSurface>({ max: MOST_KEPT });
+const planes = new QuickLRU<string, MadeSurface>({ maxSize: MOST_KEPT });
 const spots: Made[] = [];
 
 /**

@@ -61,6 +61,7 @@ const blankGround = (metric: boolean, start: Start): Plan['ground'] => ({
   knownTo: start('/ground/knownTo'),
   water: null,
   waterHigh: null,
+  confined: null,
   hazards: [],
   obstructions: [],
   softSpots: [],
@@ -80,6 +81,11 @@ const blankWater = (): Plan['water'] => ({
   drained: [],
   pumps: [],
   dam: null,
+  freeboard: null,
+  surface: [],
+  holding: null,
+  discharge: null,
+  filters: [],
   record: null,
 });
 

@@ -27,3 +27,16 @@ export const FORMS = {
 } as const satisfies Record<ElementKind, Form>;
 /** How rain is spread over a storm: even, heaviest at once, heaviest in the middle, hour by hour. */
 export const PATTERNS = ['even', 'front', 'centre', 'hourly'] as const;
+
+/** How water is held out of the holes, once that is settled. */
+export const HOLDINGS = ['sump', 'ring', 'gravity', 'wellpoints'] as const;
+export type Holding = (typeof HOLDINGS)[number];
+/** Where pumped water goes. */
+export const DISCHARGES = ['ground', 'storm', 'foul', 'stream', 'tank'] as const;
+export type Discharge = (typeof DISCHARGES)[number];
+/** What brings water to the ground beside the dig. */
+export const SURFACE_KINDS = ['washOut', 'downpipe', 'yard'] as const;
+export type SurfaceKind = (typeof SURFACE_KINDS)[number];
+/** What keeps a soil out of stone that drains it. */
+export const FILTERS = ['stone', 'cloth', 'none'] as const;
+export type Filter = (typeof FILTERS)[number];

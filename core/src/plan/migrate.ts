@@ -411,12 +411,17 @@ const toNinth = (plan: Json): Json => ({
     drained: [],
     pumps: [],
     dam: null,
+    freeboard: null,
+    surface: [],
+    holding: null,
+    discharge: null,
+    filters: [],
     record: null,
   },
   ...(given(plan.pour) && {
     pour: { ...object(plan.pour), screed: plan.system === 'imperial' ? 8 * 0.3048 : 2.4 },
   }),
-  ...(given(plan.ground) && { ground: { ...object(plan.ground), softSpots: [] } }),
+  ...(given(plan.ground) && { ground: { ...object(plan.ground), softSpots: [], confined: null } }),
 });
 
 const given = (value: unknown) => value !== null && value !== undefined;

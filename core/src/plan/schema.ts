@@ -5,13 +5,24 @@
 import Type, { type Static } from 'typebox';
 import { BED_MATERIAL_IDS, LAYER_PURPOSES } from '../catalogue/bed-materials.ts';
 import { COMPACTOR_IDS } from '../catalogue/compactors.ts';
+import { FILTER_STONES } from '../catalogue/filter-stones.ts';
 import { MATERIAL_IDS } from '../catalogue/materials.ts';
 import { OBSTRUCTION_KINDS } from '../catalogue/obstructions.ts';
 import { PUMP_IDS } from '../catalogue/pumps.ts';
 import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../catalogue/soils.ts';
 import { ELEMENT_SCHEMAS, type Element } from './elements.ts';
 import { FIELDS } from './fields.ts';
-import { AREA_USES, BREAKERS, PATTERNS, RULE_SETS, SUPPORTS } from './kinds.ts';
+import {
+  AREA_USES,
+  BREAKERS,
+  DISCHARGES,
+  FILTERS,
+  HOLDINGS,
+  PATTERNS,
+  RULE_SETS,
+  SUPPORTS,
+  SURFACE_KINDS,
+} from './kinds.ts';
 import { CLOCK, LOCAL, MOST_ELEMENTS, MOST_LOGS, MOST_SPOTS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
 
@@ -325,6 +336,8 @@ export const PlanSchema = object({
     water: orNull(num('/ground/water')),
     /** Highest water level of the year, when known. */
     waterHigh: orNull(num('/ground/waterHigh')),
+    /** Water under pressure below a tight bed: level of that bed's underside, and level it rises to; null: not known. */
+    confined: orNull(object({ top: num('/ground/confined/top'), level: num('/ground/confined/level') })),
     hazards: Type.Array(Hazard, { maxItems: 60 }),
     obstructions: Type.Array(Obstruction, { maxItems: 60 }),
     softSpots: Type.Array(SoftSpot, { maxItems: 60 }),
@@ -411,6 +424,42 @@ export const PlanSchema = object({
         flow: orNull(num('/water/dam/flow')),
         fall: num('/water/dam/fall'),
       }),
+    ),
+    /** Wall tops and floors stand so far over a stream's flood; null: typical. */
+    freeboard: orNull(num('/water/freeboard')),
+    /** Water that comes to the ground beside the dig, and the roof or yard it comes from. */
+    surface: Type.Array(
+      object({
+        id,
+        name,
+        kind: oneOf(SURFACE_KINDS),
+        at: Point,
+        area: num('/water/surface/*/area'),
+      }),
+      { maxItems: 30 },
+    ),
+    /** How the water is held, why so, where it goes and who has allowed that; null: not settled. */
+    holding: orNull(object({ by: oneOf(HOLDINGS), reason: text(400) })),
+    discharge: orNull(object({ to: oneOf(DISCHARGES), allowedBy: text(120) })),
+    /** What keeps the soil out of drains and sumps, by the soil. */
+    filters: Type.Array(
+      object({
+        soil: id,
+        /** Sieved: sizes that rise, and the share by mass finer than each; empty: nobody has. */
+        grading: Type.Array(
+          object({
+            size: num('/water/filters/*/grading/*/size'),
+            passing: num('/water/filters/*/grading/*/passing'),
+          }),
+          { maxItems: 24 },
+        ),
+        /** Null: not settled. */
+        by: orNull(oneOf(FILTERS)),
+        stone: oneOf(FILTER_STONES),
+        woven: Type.Boolean(),
+        reason: text(400),
+      }),
+      { maxItems: 20 },
     ),
     /** Rain of a day that comes once in two and once in ten years; null: not known. */
     record: orNull(object({ two: num('/water/record/two'), ten: num('/water/record/ten') })),

@@ -22,6 +22,7 @@ export type Kind =
   | 'size'
   | 'length'
   | 'taped'
+  | 'grain'
   | 'level'
   | 'area'
   | 'volume'
@@ -79,6 +80,8 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
     metric: { symbol: 'm', factor: 1, decimals: 3 },
     imperial: { symbol: 'ft', factor: FOOT, decimals: 3, feetInches: true },
   },
+  // Of grains and openings: sieves are told in millimetres everywhere.
+  grain: same('mm', 0.001, 3),
   level: {
     metric: { symbol: 'm', factor: 1, decimals: 3 },
     imperial: { symbol: 'ft', factor: FOOT, decimals: 3, feetInches: true },
@@ -191,6 +194,7 @@ export const WRITTEN: Partial<Record<Kind, Record<string, number>>> = {
     gal: US_GALLON,
   },
   mass: { kg: 1, t: 1000, lb: POUND, lbs: POUND, ton: SHORT_TON, tons: SHORT_TON },
+  grain: { mm: 0.001, µm: 1e-6, um: 1e-6, in: INCH },
   weighing: { g: 0.001, kg: 1, lb: POUND, lbs: POUND },
   flow: {
     'l/s': 1e-3,

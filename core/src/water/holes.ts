@@ -28,6 +28,8 @@ export interface Hole {
   readonly a: number;
   readonly b: number;
   readonly radius: number;
+  /** Of a trench, m. */
+  readonly length: number;
   readonly head: number;
   readonly held: number;
   readonly holdLevel: number;
@@ -222,7 +224,7 @@ export function holesOf(
     return water !== null && dug - HOLD_BELOW < water;
   };
   return reachesOf(plan, solid, standing, drawn, recharge).map((reach): Hole => {
-    const { elements, method, a, b, radius, k, kOrigin, floor, tight } = reach;
+    const { elements, method, a, b, radius, length, k, kOrigin, floor, tight } = reach;
     const holdLevel = floor - HOLD_BELOW;
     const flow = (likely: number) => inflowAt(reach, likely, holdLevel);
     return {
@@ -231,6 +233,7 @@ export function holesOf(
       a,
       b,
       radius,
+      length: method === 'trench' ? length : 0,
       head: (reach.water ?? tight) - tight,
       held: Math.max(0, holdLevel - tight),
       holdLevel,

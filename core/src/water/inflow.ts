@@ -7,7 +7,7 @@
 
 /** Sichardt's C: 3000 for radial flow, the middle of 1500–2000 for flow to a line. */
 const SICHARDT_RADIAL = 3000;
-const SICHARDT_LINE = 1750;
+export const SICHARDT_LINE = 1750;
 
 /** Sichardt's radius of influence, m, from the edge of the dig: R0 = C·s·√k. */
 export const influence = (drawdown: number, k: number, c = SICHARDT_RADIAL): number =>

@@ -52,6 +52,66 @@ function crosses([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point, [dx, dy]: Po
   );
 }
 
+/** Position of the hole a place lies in; −1 in none. */
+type HoleAt = (x: number, y: number) => number;
+
+function holeFinder(holes: readonly (readonly Polygon[])[]): HoleAt {
+  const shapes = holes.map((pieces) => pieces.map((piece) => ({ box: boxOf(piece), sides: edges(piece) })));
+  return (x, y) =>
+    shapes.findIndex((pieces) =>
+      pieces.some(
+        ({ box: b, sides }) =>
+          x >= b.x0 && x <= b.x1 && y >= b.y0 && y <= b.y1 && sides.every((s) => evaluate(s, x, y) <= 0),
+      ),
+    );
+}
+
+/** Downhill at a place, as a unit, and how steep. */
+type Downhill = (x: number, y: number) => readonly [ux: number, uy: number, steep: number];
+
+const slopeBy = (level: (x: number, y: number) => number, step: number): Downhill => {
+  return (x, y) => {
+    const gx = (level(x + step / 2, y) - level(x - step / 2, y)) / step;
+    const gy = (level(x, y + step / 2) - level(x, y - step / 2)) / step;
+    const steep = Math.hypot(gx, gy);
+    return [steep > 0 ? -gx / steep : 0, steep > 0 ? -gy / steep : 0, steep];
+  };
+};
+
+interface Followed {
+  /** The hole it comes to; −1: it stands, is taken away, or leaves the ground looked at. */
+  readonly hole: number;
+  readonly at: Point;
+}
+
+/** Follows water downhill from a place, half a step at a time, until something stops it. */
+function followed(
+  from: Point,
+  step: number,
+  downhill: Downhill,
+  holeAt: HoleAt,
+  within: (x: number, y: number) => boolean,
+  ditches: readonly (readonly [Point, Point])[],
+  onTheWay?: (at: Point) => void,
+): Followed {
+  let here = from;
+  for (let k = 0; k < LONGEST; k++) {
+    const [ux, uy, steep] = downhill(here[0], here[1]);
+    if (steep < STANDS) break;
+    const to: Point = [here[0] + (ux * step) / 2, here[1] + (uy * step) / 2];
+    if (ditches.some(([p, q]) => crosses(here, to, p, q))) break;
+    here = to;
+    onTheWay?.(here);
+    if (!within(here[0], here[1])) break;
+    const hole = holeAt(here[0], here[1]);
+    if (hole >= 0) return { hole, at: here };
+  }
+  return { hole: -1, at: here };
+}
+
+const stretches = (lines: readonly (readonly Point[])[]) =>
+  lines.flatMap((line) => line.slice(1).map((q, i) => [line[i]!, q] as const));
+
 /**
  * The ground within a plot that drains into each hole.
  * @param holes openings, convex pieces by hole
@@ -67,33 +127,23 @@ export function drainingInto(
   const whole = (box.x1 - box.x0) * (box.y1 - box.y0);
   const step = Math.max(0.25, Math.sqrt(whole / SQUARES));
   const [nx, ny] = [Math.ceil((box.x1 - box.x0) / step), Math.ceil((box.y1 - box.y0) / step)];
-  const shapes = holes.map((pieces) => pieces.map((piece) => ({ box: boxOf(piece), sides: edges(piece) })));
-  /** Position of the hole a place lies in; −1 in none. */
-  const holeAt = (x: number, y: number) =>
-    shapes.findIndex((pieces) =>
-      pieces.some(
-        ({ box: b, sides }) =>
-          x >= b.x0 && x <= b.x1 && y >= b.y0 && y <= b.y1 && sides.every((s) => evaluate(s, x, y) <= 0),
-      ),
-    );
+  const holeAt = holeFinder(holes);
   const centre = (i: number, j: number): Point => [box.x0 + (i + 0.5) * step, box.y0 + (j + 0.5) * step];
-  /** Downhill, as a unit, and how steep; of a square, remembered. */
-  const down = new Map<number, readonly [number, number, number]>();
-  const downhill = (x: number, y: number) => {
+  const slope = slopeBy(level, step);
+  /** Of a square, remembered. */
+  const known = new Map<number, ReturnType<Downhill>>();
+  const downhill: Downhill = (x, y) => {
     const i = Math.min(nx - 1, Math.max(0, Math.floor((x - box.x0) / step)));
     const j = Math.min(ny - 1, Math.max(0, Math.floor((y - box.y0) / step)));
     const key = i * ny + j;
-    const known = down.get(key);
-    if (known) return known;
-    const [cx, cy] = centre(i, j);
-    const gx = (level(cx + step / 2, cy) - level(cx - step / 2, cy)) / step;
-    const gy = (level(cx, cy + step / 2) - level(cx, cy - step / 2)) / step;
-    const steep = Math.hypot(gx, gy);
-    const made = [steep > 0 ? -gx / steep : 0, steep > 0 ? -gy / steep : 0, steep] as const;
-    down.set(key, made);
+    const before = known.get(key);
+    if (before) return before;
+    const made = slope(...centre(i, j));
+    known.set(key, made);
     return made;
   };
-  const runs = ditches.flatMap((line) => line.slice(1).map((q, i) => [line[i]!, q] as const));
+  const within = (x: number, y: number) => x >= box.x0 && x <= box.x1 && y >= box.y0 && y <= box.y1;
+  const runs = stretches(ditches);
   const areas = holes.map(() => 0);
   const slopes = holes.map(() => 0);
   const places = holes.map((): Point[] => []);
@@ -101,22 +151,40 @@ export function drainingInto(
     for (let j = 0; j < ny; j++) {
       const from = centre(i, j);
       if (!contains(plot, from[0], from[1]) || holeAt(from[0], from[1]) >= 0) continue;
-      let [x, y] = from;
-      for (let k = 0; k < LONGEST; k++) {
-        const [ux, uy, steep] = downhill(x, y);
-        if (steep < STANDS) break;
-        const to: Point = [x + (ux * step) / 2, y + (uy * step) / 2];
-        const here: Point = [x, y];
-        if (runs.some(([p, q]) => crosses(here, to, p, q))) break;
-        [x, y] = to;
-        if (x < box.x0 || x > box.x1 || y < box.y0 || y > box.y1) break;
-        const hole = holeAt(x, y);
-        if (hole < 0) continue;
-        areas[hole]! += step * step;
-        slopes[hole]! += downhill(...from)[2];
-        places[hole]!.push(from);
-        break;
-      }
+      const { hole } = followed(from, step, downhill, holeAt, within, runs);
+      if (hole < 0) continue;
+      areas[hole]! += step * step;
+      slopes[hole]! += downhill(...from)[2];
+      places[hole]!.push(from);
     }
   return { areas, slopes: slopes.map((sum, i) => sum / Math.max(1, places[i]!.length)), places, step };
+}
+
+/** How far water let go on the ground is followed at a time, m. */
+const PACE = 0.5;
+
+/**
+ * Where water let go at a place goes: the hole it comes to, −1 when it comes to none, and its way.
+ * @param holes openings, convex pieces by hole
+ */
+export function runsTo(
+  level: (x: number, y: number) => number,
+  from: Point,
+  holes: readonly (readonly Polygon[])[],
+  ditches: readonly (readonly Point[])[],
+): { readonly hole: number; readonly way: readonly Point[] } {
+  const holeAt = holeFinder(holes);
+  const way: Point[] = [from];
+  const first = holeAt(from[0], from[1]);
+  if (first >= 0) return { hole: first, way };
+  const { hole } = followed(
+    from,
+    PACE,
+    slopeBy(level, PACE),
+    holeAt,
+    () => true,
+    stretches(ditches),
+    (at) => way.push(at),
+  );
+  return { hole, way };
 }

@@ -6,7 +6,7 @@ import { useTranslation } from '../messages/useTranslation.ts';
 import { Small } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
 import { later } from '../parts/later.tsx';
-import { cautionText, concerns, problemText } from '../parts/words.ts';
+import { cautionKey, cautionText, concerns, problemText } from '../parts/words.ts';
 import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
 import { Panel } from '../stages/fields.tsx';
 import type { Stage } from './stages.ts';
@@ -165,7 +165,7 @@ function Cautions() {
           const who = concerns(plan, caution);
           return (
             <CautionItem
-              key={caution.code + (caution.names?.hazard ?? caution.names?.who ?? '')}
+              key={cautionKey(caution)}
               code={caution.code}
               weight={caution.weight}
               title={who ? `${title} (${who})` : title}

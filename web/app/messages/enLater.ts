@@ -1,8 +1,9 @@
 /** English words of parts that are fetched when they are first looked at. */
 import { asked } from './en/asked.ts';
+import { held } from './en/held.ts';
 import { log } from './en/log.ts';
 import { proof } from './en/proof.ts';
 import { rain } from './en/rain.ts';
 import { sheets } from './en/sheets.ts';
 
-export const enLater = { ...asked, ...proof, ...rain, ...log, ...sheets };
+export const enLater = { ...asked, ...proof, ...rain, ...held, ...log, ...sheets };

@@ -1,10 +1,11 @@
 /** Spanish words of parts that are fetched when they are first looked at. */
 import type { enLater } from './enLater.ts';
 import { asked } from './es/asked.ts';
+import { held } from './es/held.ts';
 import { log } from './es/log.ts';
 import { proof } from './es/proof.ts';
 import { rain } from './es/rain.ts';
 import { sheets } from './es/sheets.ts';
 import type { Words } from './words.ts';
 
-export const esLater: Words<typeof enLater> = { ...asked, ...proof, ...rain, ...log, ...sheets };
+export const esLater: Words<typeof enLater> = { ...asked, ...proof, ...rain, ...held, ...log, ...sheets };

@@ -4,6 +4,7 @@ import {
   type ElementTakeoff,
   fallOf,
   longSection,
+  nightOf,
   type Plan,
   stoneFootingLifts,
   stringsOf,
@@ -12,7 +13,7 @@ import {
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import { coded, type Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
-import { bayList, cautionText, compactorText, concerns, layerName } from '../parts/words.ts';
+import { bayList, cautionKey, cautionText, compactorText, concerns, layerName } from '../parts/words.ts';
 import { KeyPlan, SectionDrawing } from './drawings.tsx';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { s } from './style.server.ts';
@@ -314,6 +315,35 @@ function orderLines(takeoff: Takeoff, t: Say, format: Format): string[] {
   ];
 }
 
+/** What the night that is expected does, how the water is held and where it goes. */
+function nightLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
+  const { holding, discharge, storm, dryBy } = plan.water;
+  const out: string[] = [];
+  if (holding)
+    out.push(t('sheet.holding', { by: t(`night.holdings.${holding.by}`), reason: holding.reason }));
+  if (discharge)
+    out.push(
+      discharge.allowedBy === ''
+        ? t('sheet.dischargeOpen', { to: t(`night.discharges.${discharge.to}`) })
+        : t('sheet.discharge', { to: t(`night.discharges.${discharge.to}`), who: discharge.allowedBy }),
+    );
+  const answer = storm && dryBy !== null ? nightOf(plan, takeoff) : null;
+  if (!answer?.ok || dryBy === null) return out;
+  const wet = answer.night.holes.filter((hole) => hole.dryBy?.dry === false);
+  const time = dryBy.replace('T', ' ');
+  if (wet.length === 0) return [...out, t('sheet.nightDry', { time })];
+  return [
+    ...out,
+    ...wet.map((hole) =>
+      t('sheet.nightWet', {
+        time,
+        names: hole.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id).join(', '),
+        depth: format.text(hole.dryBy!.margin, 'size'),
+      }),
+    ),
+  ];
+}
+
 /** Bays by pass: what is dug under the wall and in the pits, cast, packed. */
 function bayLines(takeoff: Takeoff, t: Say, format: Format): string[] {
   const volume = (v: number) => format.text(v, 'volume', { decimals: 2 });
@@ -404,7 +434,7 @@ function Cautions({ plan, takeoff, t, format }: { plan: Plan; takeoff: Takeoff; 
           const stop = caution.weight === 'stop';
           return (
             <View
-              key={caution.code + (caution.names?.hazard ?? '')}
+              key={cautionKey(caution)}
               wrap={false}
               style={{
                 width: '49%',
@@ -442,7 +472,7 @@ function Sheet(input: SheetInput) {
   const kinds = kindLines(plan, takeoff, t, format);
   const layers = layerLines(plan, takeoff, t, format);
   const loads = loadLines(plan, takeoff, t, format);
-  const orders = orderLines(takeoff, t, format);
+  const orders = [...orderLines(takeoff, t, format), ...nightLines(plan, takeoff, t, format)];
   // The longer of the two columns of lines, its headings counted as lines.
   const tall = Math.max(
     1 + layers.length + height(kinds.slice(0, 2)),

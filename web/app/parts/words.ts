@@ -48,6 +48,10 @@ export function concerns(plan: Plan, caution: Caution): string {
   return caution.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id).join(', ');
 }
 
+/** One of a job's cautions: several may have one code. */
+export const cautionKey = ({ code, names, elements }: Caution): string =>
+  [code, ...Object.values(names ?? {}), ...elements].join('\n');
+
 export function cautionText(t: Say, format: Format, caution: Caution): { title: string; text: string } {
   const values: Record<string, string> = { ...caution.names };
   for (const [name, [value, kind]] of Object.entries(caution.values ?? {}))

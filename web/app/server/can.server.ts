@@ -10,6 +10,7 @@ const ACTIONS = {
   'archive.take': 'crew',
   'weather.read': 'crew',
   'gauge.read': 'crew',
+  'instrument.read': 'crew',
   'job.read': 'job',
   'job.save': 'job',
   'job.remove': 'job',

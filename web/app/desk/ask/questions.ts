@@ -5,6 +5,7 @@ import {
   compute,
   concreteInstead,
   digOrder,
+  heldOf,
   instructionCost,
   lowWays,
   nightOf,
@@ -46,6 +47,7 @@ const QUESTIONS = {
   concreteInstead: (job: Asked, index: number) => concreteInstead(job.plan, job.takeoff(), index),
   lowWays: (job: Asked) => lowWays(job.plan, job.takeoff()),
   workingWays: (job: Asked, index: number) => workingWays(job.plan, job.takeoff(), index),
+  held: (job: Asked) => heldOf(job.plan, job.takeoff()),
   night: (job: Asked) => nightOf(job.plan, job.takeoff()),
   nightRest: ({ plan, takeoff }: Asked, element: string) => nightRest(plan, takeoff(), element),
   chanceDry: ({ plan, takeoff, progress }: Asked, element: string) =>

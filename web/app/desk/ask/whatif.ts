@@ -4,6 +4,7 @@ import type {
   Alternative,
   Difference,
   DigOrder,
+  HeldHole,
   LowWay,
   MeanNight,
   NightAnswer,
@@ -117,6 +118,9 @@ export const useLowWays = (plan: Plan): LowWay[] | null => useAsked(plan, 'lowWa
 /** What people work on under an element, three ways. */
 export const useWorkingWays = (plan: Plan, index: number): WorkingCost[] | null =>
   useAsked(plan, 'workingWays', [index]).value;
+
+/** The ways to hold the water of every hole. */
+export const useHeld = (plan: Plan): HeldHole[] | null => useAsked(plan, 'held', []).value;
 
 /** The night the plan expects, hole by hole. */
 export const useNight = (plan: Plan | null): NightAnswer | null => useAsked(plan, 'night', []).value;

@@ -133,6 +133,26 @@ export const cautions = {
       title: '{{name}} can float until it is roofed and filled over.',
       text: 'Keep the water under {{level}} until then: do not let the pumps stop at night or over the weekend, and leave a hole in the base to flood it if they do.',
     },
+    heave: {
+      title: '{{name}}: water under pressure can lift its bottom ({{safety}}; {{asked}} is asked).',
+      text: 'Bring that water down to {{level}} before you dig on, by a well through the tight layer. An engineer says how.',
+    },
+    piping: {
+      title: 'Water coming up can boil the bottom ({{safety}}; {{asked}} is asked).',
+      text: 'Draw the water down from outside, or weigh the bottom with stone on a filter; pump no harder from inside. An engineer says which.',
+    },
+    drawdown: {
+      title: 'Pumping draws the water under {{hazard}} down: {{likely}}, up to {{high}}, at {{distance}}.',
+      text: 'Its ground can settle, a well can run dry. Tell its owner, look at it before and daily after; an engineer decides.',
+    },
+    surfaceWater: {
+      title: '{{name}} runs into the hole of {{hole}}.',
+      text: 'Move it, or cut it off with a ditch. Wash-out also kills what grows: it goes to a lined pit.',
+    },
+    underFlood: {
+      title: '{{name}} stands {{short}} too low over the flood.',
+      text: 'Raise it and the wall tops under it to {{level}}, or say with whom another freeboard was agreed.',
+    },
     floatUnknown: {
       title: 'An empty box floats when ground water comes back, and the water is not known.',
       text: 'Look for it: dig a pit, ask the neighbours, give the highest of the year. An engineer says what holds it down.',
@@ -197,6 +217,10 @@ export const cautions = {
       stream: {
         title: '{{hazard}} is {{distance}} away.',
         text: 'Within {{limit}} it can break in; permits and fish are someone’s call.',
+      },
+      well: {
+        title: '{{hazard}} is {{distance}} away.',
+        text: 'Keep {{limit}} off a well: ask its owner before you dig or pump beside it.',
       },
       overhead: {
         title: '{{hazard}} is {{distance}} away.',

@@ -183,6 +183,7 @@ export const ground = {
       tree: 'tree',
       rock: 'rock',
       stream: 'stream',
+      well: 'well',
       overhead: 'overhead line',
     },
     name: 'Name of the hazard',

@@ -84,6 +84,16 @@ export const problems = {
       '“{{name}}” starts at {{value}} and stops at {{min}}: it must start higher than it stops.',
     stopUnderSump:
       '“{{name}}” stops at {{value}}, under the floor of its sump at {{min}}. Deepen the sump, or stop it higher.',
+    gradingFalls:
+      'A sieve test: sizes rise and no more passes a finer sieve than a coarser one. One row does not.',
+    gradingLong: '{{value}} sieves; at most {{max}} are read.',
+    gradingShort: 'A sieve test has three sieves at least.',
+    gradingWild: 'Line {{line}}: sizes are 0.0001 to 300 mm, what passes 0 to 100 %.',
+    noSuchHour: 'Line {{line}}: there is no hour {{value}} here; clocks go forward over it.',
+    rainGap: 'Line {{line}}: before {{value}} an hour is missing. Write 0 where it was dry.',
+    rainLong: 'Line {{line}}: {{max}} hours are read at most.',
+    rainWild: 'Line {{line}}: {{value}} of rain in one go; {{min}} to {{max}} are possible.',
+    timeBack: 'Line {{line}}: {{value}} is not after the line before.',
     curveRises: 'The curve of “{{name}}” rises to {{value}}: with more flow a pump lifts less high.',
     obstructionLarger: '“{{name}}”: {{value}} are more than is dug there, {{max}}.',
     groupFloors:

@@ -137,6 +137,7 @@ export const proof = {
     keeps: 'Trimmed it keeps about {{hours}} (assumed)',
     keepsLong: 'Trimmed it keeps.',
     cover: 'Covered at, 24-hour clock',
+    underWater: 'Tonight water stands on it from {{time}}: it keeps no longer than that.',
     notBefore: 'Do not trim before {{time}}',
     notBeforeDay: 'Do not trim before {{time}} the day before',
     soft: 'Soft bottom: out and back',

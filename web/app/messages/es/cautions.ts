@@ -142,6 +142,26 @@ export const cautions: Words<typeof english> = {
       title: '{{name}} puede flotar hasta que tenga techo y relleno encima.',
       text: 'Hasta entonces mantenga el agua bajo {{level}}: que las bombas no paren de noche ni el fin de semana, y deje un hueco en el fondo para inundarlo si paran.',
     },
+    heave: {
+      title: '{{name}}: el agua a presión puede levantar su fondo ({{safety}}; se pide {{asked}}).',
+      text: 'Baje esa agua hasta {{level}} antes de seguir, con un pozo a través de la capa impermeable. Un ingeniero dice cómo.',
+    },
+    piping: {
+      title: 'El agua que sube puede hacer hervir el fondo ({{safety}}; se pide {{asked}}).',
+      text: 'Abata el agua desde afuera, o cargue el fondo con piedra sobre un filtro; no bombee más fuerte desde adentro. Un ingeniero dice cuál.',
+    },
+    drawdown: {
+      title: 'El bombeo baja el agua bajo {{hazard}}: {{likely}}, hasta {{high}}, a {{distance}}.',
+      text: 'Su terreno puede asentarse, un pozo puede secarse. Avise a su dueño, mírelo antes y cada día después; decide un ingeniero.',
+    },
+    surfaceWater: {
+      title: '{{name}} escurre al hoyo de {{hole}}.',
+      text: 'Llévelo a otro lado, o córtelo con una zanja. El lavado de camiones también quema lo que crece: va a un pozo forrado.',
+    },
+    underFlood: {
+      title: '{{name}} queda {{short}} demasiado bajo sobre la crecida.',
+      text: 'Súbalo, y con él los muros, hasta {{level}}, o diga con quién se acordó otro resguardo.',
+    },
     floatUnknown: {
       title: 'Una caja vacía flota cuando vuelve el agua del suelo, y el nivel freático no se conoce.',
       text: 'Búsquelo: haga una calicata, pregunte a los vecinos, dé el más alto del año. Un ingeniero dice qué la sujeta.',
@@ -206,6 +226,10 @@ export const cautions: Words<typeof english> = {
       stream: {
         title: '{{hazard}} está a {{distance}}.',
         text: 'A menos de {{limit}} puede entrar; los permisos son cosa de otro.',
+      },
+      well: {
+        title: '{{hazard}} está a {{distance}}.',
+        text: 'Quede a {{limit}} de un pozo de agua: pregunte a su dueño antes de excavar o bombear al lado.',
       },
       overhead: {
         title: '{{hazard}} está a {{distance}}.',

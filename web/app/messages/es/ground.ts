@@ -186,6 +186,7 @@ export const ground: Words<typeof english> = {
       tree: 'árbol',
       rock: 'roca suelta',
       stream: 'arroyo',
+      well: 'pozo de agua',
       overhead: 'línea aérea',
     },
     name: 'Nombre del peligro',

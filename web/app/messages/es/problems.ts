@@ -87,6 +87,16 @@ export const problems: Words<typeof english> = {
       '«{{name}}» arranca a {{value}} y para a {{min}}: debe arrancar más arriba de donde para.',
     stopUnderSump:
       '«{{name}}» para a {{value}}, bajo el piso de su pozo a {{min}}. Ahonde el pozo, o que pare más arriba.',
+    gradingFalls:
+      'Granulometría: los tamices crecen y por uno fino no pasa más que por uno grueso. Una fila no cumple.',
+    gradingLong: '{{value}} tamices; se leen {{max}} como mucho.',
+    gradingShort: 'Una granulometría tiene tres tamices como mínimo.',
+    gradingWild: 'Línea {{line}}: los tamaños van de 0.0001 a 300 mm, lo que pasa de 0 a 100 %.',
+    noSuchHour: 'Línea {{line}}: acá no existe la hora {{value}}; el reloj se adelanta sobre ella.',
+    rainGap: 'Línea {{line}}: antes de {{value}} falta una hora. Escriba 0 si no llovió.',
+    rainLong: 'Línea {{line}}: se leen {{max}} horas como mucho.',
+    rainWild: 'Línea {{line}}: {{value}} de lluvia de una vez; es posible de {{min}} a {{max}}.',
+    timeBack: 'Línea {{line}}: {{value}} no es posterior a la línea anterior.',
     curveRises: 'La curva de «{{name}}» sube a {{value}}: con más caudal una bomba eleva menos.',
     obstructionLarger: '«{{name}}»: {{value}} es más de lo que allí se excava, {{max}}.',
     groupFloors:

@@ -141,6 +141,7 @@ export const proof: Words<typeof english> = {
     keeps: 'Perfilado aguanta unas {{hours}} (supuesto)',
     keepsLong: 'Perfilado aguanta.',
     cover: 'Se tapa a las, reloj de 24 horas',
+    underWater: 'Esta noche hay agua encima desde las {{time}}: no aguanta más que eso.',
     notBefore: 'No perfile antes de las {{time}}',
     notBeforeDay: 'No perfile antes de las {{time}} del día anterior',
     soft: 'Fondo blando: sacar y reponer',

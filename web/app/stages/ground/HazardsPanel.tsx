@@ -22,6 +22,7 @@ const KEEP_OFF: Record<HazardKind, number> = {
   rock: 0.3,
   stream: 3,
   overhead: 4,
+  well: 5,
 };
 /** Kinds drawn as a line of any length; the others are one point unless more are given. */
 const LINES: readonly HazardKind[] = ['service', 'footing', 'crest', 'stream', 'overhead'];

@@ -254,6 +254,7 @@ const STROKES: Record<Hazard['kind'], { colour: string; dash?: string; width: nu
   rock: { colour: 'soft', width: 3 },
   stream: { colour: 'water', width: 4 },
   overhead: { colour: 'held', dash: '16 6', width: 1.6 },
+  well: { colour: 'water', width: 3 },
 };
 
 function Hazards({ view, hold, movable }: Held & { movable: boolean }) {
@@ -280,6 +281,8 @@ function Hazards({ view, hold, movable }: Held & { movable: boolean }) {
     const named = movable || view.scale > ROOMY;
     const lx = view.x(at![0]) + 10;
     const ly = view.y(at![1]) - (hazard.points.length === 1 ? 10 : 8);
+    // The name of a line stays in the picture while the line may be; of a point only where the point is.
+    const shown = hazard.points.length > 1 || (lx > 0 && lx < view.width && ly > -10 && ly < view.height);
     const body = (hazard.projection ?? 0) * 2 * view.scale;
     return (
       <g
@@ -332,7 +335,7 @@ function Hazards({ view, hold, movable }: Held & { movable: boolean }) {
           strokeLinecap={hazard.points.length === 1 ? 'round' : 'butt'}
           strokeDasharray={dash}
         />
-        {named && (
+        {named && shown && (
           <text
             x={Math.min(view.width - text.length * 6.6 - 8, Math.max(6, lx))}
             y={Math.min(view.height - 16, Math.max(14, ly))}

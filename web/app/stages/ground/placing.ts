@@ -1,5 +1,5 @@
 /** What a press on the plan does while something is being placed there. */
-import { nextName } from '@cimiento/core';
+import { nextName, startOf } from '@cimiento/core';
 import type { DeskStore } from '../../desk/store.ts';
 import { addLog } from './logs.ts';
 
@@ -68,6 +68,25 @@ export function placeAt(store: DeskStore, at: Place, levelAt: (x: number, y: num
       edit((d) => {
         d.water.ditches.find((ditch) => ditch.id === placing.id)?.points.push(point);
       }, `ditch-draw:${placing.id}`);
+      return;
+    case 'surface':
+      edit((d) => {
+        const list = d.water.surface;
+        list.push({
+          id: nextName(
+            'surface-',
+            list.map(({ id }) => id),
+          ),
+          name: nextName(
+            'W',
+            list.map(({ name }) => name),
+          ),
+          kind: 'washOut',
+          at: [point[0], point[1]],
+          area: startOf('/water/surface/*/area', d.system),
+        });
+      });
+      look({ placing: null });
       return;
     case 'hazard':
       // A line grows by a point a press until the person is done.

@@ -19,6 +19,10 @@ const FloatPanel = later(night, 'FloatPanel');
 const AfterPanel = later(night, 'AfterPanel');
 const RechargePanel = later(night, 'RechargePanel');
 const RoundPanel = later(night, 'RoundPanel');
+const HeldPanel = later(night, 'HeldPanel');
+const SurfacePanel = later(night, 'SurfacePanel');
+const FilterPanel = later(night, 'FilterPanel');
+const PressurePanel = later(night, 'PressurePanel');
 const ChancePanel = later(night, 'ChancePanel');
 
 /** The element the panels speak of: what is picked, else the first that is dug. */
@@ -51,12 +55,16 @@ export function WaterPanel() {
       {element !== null && (
         <Suspense fallback={null}>
           <FloatPanel element={element} />
+          <HeldPanel element={element} />
           <RainPanel />
           <PumpsPanel element={element} />
           <MeansPanel element={element} />
           <AfterPanel element={element} />
           <RoundPanel element={element} />
+          <SurfacePanel />
           <DamPanel />
+          <PressurePanel />
+          <FilterPanel />
           <RechargePanel key={`recharge-${element}`} element={element} />
           <ChancePanel element={element} />
         </Suspense>

@@ -1,7 +1,17 @@
 /** The bottom as it was found at formation, what to do with it, and when to trim it. */
-import { bottomAnswer, bottomKeeps, FEELS, minutesOf, type SoilKind, WETNESSES } from '@cimiento/core';
+import {
+  bottomAnswer,
+  bottomKeeps,
+  FEELS,
+  localAfter,
+  minutesOf,
+  type SoilKind,
+  WETNESSES,
+} from '@cimiento/core';
 import { useState } from 'react';
+import { useNight } from '../../../desk/ask/whatif.ts';
 import { useLog } from '../../../desk/records.ts';
+import { useDesk } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { clockText } from '../../../parts/clock.ts';
@@ -14,12 +24,22 @@ import { Panel, Toggle } from '../../fields.tsx';
 const DRINKS: readonly SoilKind[] = ['sand', 'siltySand', 'gravel'];
 const CLOCK = /^([01]?\d|2[0-3]):([0-5]\d)$/;
 
+/** The time of day the night expected brings water onto a bottom; null when it brings none. */
+function useUnderWater(id: string | null): string | null {
+  const plan = useDesk((desk) => desk.plan);
+  const answer = useNight(plan.water.storm && id !== null ? plan : null);
+  if (!answer?.ok || id === null) return null;
+  const first = answer.night.holes.find(({ elements }) => elements.includes(id))?.wet.first ?? null;
+  return first === null ? null : localAfter(answer.night.start, first, plan.water.zone).slice(11);
+}
+
 export function BottomFound({ index }: { index: number }) {
   const { t } = useTranslation();
   const format = useFormat();
   const log = useLog();
   const { elements, facts } = useTakeoff();
   const info = elements[index];
+  const under = useUnderWater(info?.live ? info.id : null);
   const [feel, setFeel] = useState<(typeof FEELS)[number]>('firm');
   const [wet, setWet] = useState<(typeof WETNESSES)[number]>('damp');
   const [frozen, setFrozen] = useState(false);
@@ -44,6 +64,11 @@ export function BottomFound({ index }: { index: number }) {
           {ends
             ? t('proof.keeps', { hours: format.text(keeps, 'hours', { decimals: 0 }) })
             : t('proof.keepsLong')}
+        </Small>
+      )}
+      {under !== null && (
+        <Small color="held" data-under-water>
+          {t('proof.underWater', { time: under })}
         </Small>
       )}
       {found?.wet === 'dry' && info.bottomSoil && DRINKS.includes(info.bottomSoil) && (

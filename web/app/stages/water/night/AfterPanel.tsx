@@ -1,5 +1,5 @@
 /** What the night leaves in the hole of what is picked, and the press that takes it into the plan. */
-import { retrimmed } from '@cimiento/core';
+import { type MeanNight, retrimmed } from '@cimiento/core';
 import { useNightRest } from '../../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
@@ -56,6 +56,7 @@ export function AfterPanel({ element }: { element: string }) {
         <>
           <Fact label={t('rain.retrim')} value={format.text(deepest, 'size')} />
           <DifferenceLine change={change} currency={plan.prices.currency} />
+          <Early means={rest.means} />
           <Button onClick={take}>{t('rain.takeAfter')}</Button>
         </>
       ) : (
@@ -63,5 +64,26 @@ export function AfterPanel({ element }: { element: string }) {
       )}
       <Small>{t('rain.assumed')}</Small>
     </Panel>
+  );
+}
+
+/** What the same night costs when it is pumped from the first hour, against the cost of waiting. */
+function Early({ means }: { means: readonly MeanNight[] }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const pumped = means.filter(({ mean }) => mean === 'one' || mean === 'two');
+  const saves = pumped.find(({ hours }) => hours === 0);
+  if (pumped.length === 0) return null;
+  if (!saves) return <Small data-early="no">{t('held.earlyNot')}</Small>;
+  const { pumpHours, used } = saves;
+  return (
+    <Small data-early={saves.mean}>
+      {t('held.early', {
+        hours: lasting(format, pumpHours),
+        fuel: used
+          ? `, ${t(`rain.${used.of}`, { amount: format.text(used.amount, 'number', { decimals: 1 }) })}`
+          : '',
+      })}
+    </Small>
   );
 }

@@ -1,5 +1,14 @@
 /** Beside a stream: a dam of bags, what it takes, and the pipe that brings the stream past it. */
-import { bagDam, bypassFor, fullBore, LEAST_CREST, LEAST_FREEBOARD, STEEPEST, startOf } from '@cimiento/core';
+import {
+  bagDam,
+  bypassFor,
+  FREEBOARD,
+  fullBore,
+  LEAST_CREST,
+  LEAST_FREEBOARD,
+  STEEPEST,
+  startOf,
+} from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
@@ -20,10 +29,19 @@ export function DamPanel() {
   const { edit } = useDeskStore().getState();
   const dam = useDesk((desk) => desk.plan.water.dam);
   const stream = useDesk((desk) => desk.plan.ground.hazards.some(({ kind }) => kind === 'stream'));
+  const format = useFormat();
   if (!dam && !stream) return null;
+  const over = stream && (
+    <PlanField
+      optional
+      hint={t('held.freeboardHint', { typical: format.text(FREEBOARD, 'size') })}
+      path="/water/freeboard"
+    />
+  );
   if (!dam)
     return (
       <Panel title={t('rain.stream')} fold="shut">
+        {over}
         <Button
           onClick={() =>
             edit((d) => {
@@ -48,6 +66,7 @@ export function DamPanel() {
     );
   return (
     <Panel title={t('rain.stream')}>
+      {over}
       {SIZES.map((key) => (
         <PlanField key={key} path={`/water/dam/${key}`} />
       ))}

@@ -1,6 +1,8 @@
-/** On the plan: the ground that drains into the hole of what is picked, and the ditches that cut it off. */
+/** On the plan: the ground that drains into the hole of what is picked, what cuts it off, and water let go beside it. */
+import { surfaceRuns } from '@cimiento/core';
 import { ink } from '../../../desk/hatches.tsx';
 import { useDesk } from '../../../desk/store.ts';
+import { useShownPlan, useTakeoff } from '../../../desk/takeoff.ts';
 import type { View } from '../../../drawing/view.ts';
 import { useHole } from './use.ts';
 
@@ -11,6 +13,7 @@ export function NightLayer({ view, here }: { view: View; here: boolean }) {
   return (
     <g pointerEvents="none">
       {here && <Ground view={view} />}
+      <Surface view={view} />
       {ditches.map(({ id, name, points }) => (
         <g key={id} data-cut-off={id}>
           <path
@@ -35,6 +38,44 @@ export function NightLayer({ view, here }: { view: View; here: boolean }) {
       ))}
     </g>
   );
+}
+
+/** Water let go on the ground, and the way it runs. */
+function Surface({ view }: { view: View }) {
+  const plan = useShownPlan();
+  const { elements } = useTakeoff();
+  const { surface } = plan.water;
+  if (surface.length === 0) return null;
+  return surfaceRuns(plan, elements).map(({ id, element, way }) => {
+    const one = surface.find((own) => own.id === id)!;
+    const colour = ink(element === null ? 'water' : 'held');
+    const [x, y] = [view.x(one.at[0]), view.y(one.at[1])];
+    return (
+      <g key={id} data-surface-mark={id}>
+        <path
+          d={way
+            .map((at, i) => `${i === 0 ? 'M' : 'L'}${view.x(at[0]).toFixed(1)} ${view.y(at[1]).toFixed(1)}`)
+            .join('')}
+          fill="none"
+          stroke={colour}
+          strokeWidth={2}
+          strokeDasharray="2 4"
+        />
+        <path d={`M${x} ${y - 8}L${x + 6} ${y + 3}A6 6 0 1 1 ${x - 6} ${y + 3}Z`} fill={colour} />
+        <text
+          x={x + 9}
+          y={y + 4}
+          fill={colour}
+          stroke={ink('paper')}
+          strokeWidth={3}
+          paintOrder="stroke"
+          style={words}
+        >
+          {one.name}
+        </text>
+      </g>
+    );
+  });
 }
 
 function Ground({ view }: { view: View }) {

@@ -1,8 +1,9 @@
 /** The night on a chart: rain from above, water in the hole from below, what is dry by when; and played. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Element, levelAt, localAfter, type Night, type NightHole } from '@cimiento/core';
+import { type Element, levelAt, localAfter, type Measured, type Night, type NightHole } from '@cimiento/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
+import { useState } from 'react';
 import { useNight } from '../../../desk/ask/whatif.ts';
 import { ink } from '../../../desk/hatches.tsx';
 import { useDesk } from '../../../desk/store.ts';
@@ -10,6 +11,7 @@ import { useSize } from '../../../desk/useSize.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Small } from '../../../parts/controls.tsx';
 import { useFormat } from '../../../parts/format.tsx';
+import { type InstrumentKind, Instruments, type Said } from './Instruments.tsx';
 import { NightPlayer } from './NightPlayer.tsx';
 import { clock, lasting, namesOf, STEPS, useHole } from './use.ts';
 
@@ -43,10 +45,28 @@ export function NightView({ head }: { head: React.ReactNode; element: Element | 
       {night && hole && (
         <>
           <Verdict night={night} hole={hole} />
-          <Chart night={night} hole={hole} hour={step === 0 ? null : step / STEPS} />
+          <Heard
+            key={`${night.start}:${hole.elements[0]}`}
+            night={night}
+            hole={hole}
+            hour={step === 0 ? null : step / STEPS}
+          />
         </>
       )}
     </Flex>
+  );
+}
+
+/** The chart with what instruments say beside it. */
+function Heard(shown: { night: Night; hole: NightHole; hour: number | null }) {
+  const [said, setSaid] = useState<Said>({});
+  const hear = (kind: InstrumentKind, readings: readonly Measured[]) =>
+    setSaid((before) => ({ ...before, [kind]: readings }));
+  return (
+    <>
+      <Instruments night={shown.night} hole={shown.hole} said={said} hear={hear} />
+      <Chart {...shown} said={said} />
+    </>
   );
 }
 
@@ -93,7 +113,17 @@ interface Mark {
   readonly colour: 'earth' | 'water' | 'held';
 }
 
-function Chart({ night, hole, hour }: { night: Night; hole: NightHole; hour: number | null }) {
+function Chart({
+  night,
+  hole,
+  hour,
+  said,
+}: {
+  night: Night;
+  hole: NightHole;
+  hour: number | null;
+  said: Said;
+}) {
   const { t } = useTranslation();
   const format = useFormat();
   const plan = useDesk((desk) => desk.plan);
@@ -109,7 +139,12 @@ function Chart({ night, hole, hour }: { night: Night; hole: NightHole; hour: num
       : []),
     ...(wet.peak > rim - 0.05 ? [{ key: 'rim' as const, level: rim, colour: 'held' as const }] : []),
   ];
-  const all = [...levels, ...marks.map(({ level }) => level)];
+  const measured = (said.level ?? []).filter(({ value }) => value < rim + 1);
+  const all = [
+    ...levels,
+    ...measured.map(({ value }) => Math.max(bottom, value)),
+    ...marks.map(({ level }) => level),
+  ];
   const [low, high] = [bottom, Math.max(...all, surface + 0.1) + 0.06];
   const x = scaleLinear([0, night.hours], [PAD.left, width - PAD.right]);
   const y = scaleLinear([low, high], [height - PAD.bottom, PAD.top]);
@@ -204,6 +239,12 @@ function Chart({ night, hole, hour }: { night: Night; hole: NightHole; hour: num
           opacity={0.18}
         />
         <path d={shown(course.samples) ?? ''} fill="none" stroke={ink('water')} strokeWidth={2.2} />
+        <path
+          d={measured.map(({ at, value }) => `M${x(at) - 1.5} ${y(Math.max(bottom, value))}h3`).join('')}
+          stroke={ink('held')}
+          strokeWidth={3}
+          data-measured={measured.length}
+        />
         {dryBy && (
           <g>
             <path

@@ -1,10 +1,12 @@
 /** The rain that is expected, and when it must be dry. */
-import { PATTERNS, startOf } from '@cimiento/core';
+import { PATTERNS, type Problem, startOf } from '@cimiento/core';
+import { readRainCsv } from '@cimiento/formats';
 import { useState } from 'react';
 import { type Draft, useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../../../parts/controls.tsx';
+import { FilePick } from '../../../parts/FilePick.tsx';
 import { useFormat } from '../../../parts/format.tsx';
 import { Choice, TextField } from '../../../parts/TextField.tsx';
 import { problemText } from '../../../parts/words.ts';
@@ -102,6 +104,7 @@ export function RainPanel() {
           <Feed start={storm.start} />
         </>
       )}
+      <ByTheHour start={storm.start} zone={water.zone} />
       <WhenField
         label={t('night.dryBy')}
         value={water.dryBy}
@@ -177,6 +180,47 @@ function Hourly({ count }: { count: number }) {
           {t('rain.addHour')}
         </Button>
       )}
+    </>
+  );
+}
+
+/** Rain of every hour, from a file or from the simulated forecast. */
+function ByTheHour({ start, zone }: { start: string; zone: string }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { edit } = useDeskStore().getState();
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const [away, setAway] = useState(false);
+  const put = (hourly: readonly number[], from: string) =>
+    edit((d) => {
+      if (d.water.storm)
+        Object.assign(d.water.storm, { pattern: 'hourly', start: from, hourly: [...hourly] });
+    });
+  const take = async (file: File) => {
+    const read = readRainCsv(await file.text(), zone);
+    setProblem(read.ok ? null : read.problem);
+    if (read.ok) put(read.hourly, read.start);
+  };
+  const ask = async () => {
+    const response = await fetch(`/forecast?from=${start}&hours=24`).catch(() => null);
+    setAway(!response?.ok);
+    if (!response?.ok) return;
+    const { rain } = (await response.json()) as { rain: number[] };
+    put(
+      rain.map((mm) => mm / 1000),
+      start,
+    );
+  };
+  return (
+    <>
+      <Button size="sm" title={t('rain.feedHint')} onClick={() => void ask()}>
+        {t('held.forecast')}
+      </Button>
+      <FilePick accept=".csv,.txt,text/csv" name="rain" onFile={(file) => void take(file)}>
+        {t('held.csv')}
+      </FilePick>
+      {away && <FieldError role="alert">{t('rain.feedAway')}</FieldError>}
+      {problem && <FieldError role="alert">{problemText(t, format, problem)}</FieldError>}
     </>
   );
 }

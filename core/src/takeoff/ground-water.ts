@@ -1,0 +1,138 @@
+/**
+ * Ground water of a job beyond its holes: how far it falls under what stands near, whether a bottom is lifted
+ * or boils, where water on the ground runs to, what stands too low beside a stream.
+ */
+import type { Polygon } from '../geometry/index.ts';
+import { groundModel, type Layer } from '../ground/index.ts';
+import { distanceTo } from '../levels/index.ts';
+import type { Hazard, Plan } from '../plan/schema.ts';
+import {
+  fallAt,
+  type Heave,
+  type Hole,
+  heave,
+  type Piping,
+  piping,
+  runsTo,
+  saturated,
+} from '../water/index.ts';
+import type { ElementTakeoff } from './element.ts';
+import type { Job } from './job.ts';
+
+type Elements = readonly ElementTakeoff[];
+type Three = readonly [number, number, number];
+
+/** Something that stands on ground water, or draws from it. */
+export interface DrawnAround {
+  readonly hazard: string;
+  readonly name: string;
+  readonly kind: 'footing' | 'well';
+  /** m to the nearest hole. */
+  readonly distance: number;
+  /** m the water falls there: with the low, the likely and the high figure of the ground. */
+  readonly fall: Three;
+}
+
+const apart = ({ points }: Hazard, openings: readonly Polygon[]): number =>
+  openings.reduce((least, polygon) => Math.min(least, distanceTo(points, polygon)), Infinity);
+
+/** How far ground water falls under neighbours' footings and in wells while the holes are held. */
+export function drawnAround({ ground }: Plan, holes: readonly Hole[], elements: Elements): DrawnAround[] {
+  return ground.hazards.flatMap((hazard): DrawnAround[] => {
+    const { id, name, kind } = hazard;
+    if (kind !== 'footing' && kind !== 'well') return [];
+    const near = holes.map((hole) => ({
+      hole,
+      distance: apart(
+        hazard,
+        hole.elements.flatMap((i) => elements[i]!.openings),
+      ),
+    }));
+    const fall = (which: 0 | 1 | 2) =>
+      fallAt(near.map(({ hole, distance }) => ({ hole, k: hole.k[which], distance })));
+    if (near.length === 0) return [];
+    return [
+      {
+        hazard: id,
+        name,
+        kind,
+        distance: Math.min(...near.map(({ distance }) => distance)),
+        fall: [fall(0), fall(1), fall(2)],
+      },
+    ];
+  });
+}
+
+/** Mass over a level, of soil full of water, kg/m². @param from and @param to depths below the ground */
+const massBetween = (column: readonly Layer[], from: number, to: number): number =>
+  column.reduce((sum, { soil, top, bottom }) => {
+    const thick = Math.max(0, Math.min(to, bottom) - Math.max(from, top));
+    return sum + thick * saturated(soil.dryDensity);
+  }, 0);
+
+/** The least that holds an element's bottom down over water under pressure; null when none presses. */
+export function heaveUnder(plan: Plan, e: ElementTakeoff): Heave | null {
+  const { confined } = plan.ground;
+  if (!confined) return null;
+  const model = groundModel(plan);
+  return e.places.reduce<Heave | null>((worst, [x, y]) => {
+    const surface = model.level(x, y);
+    const over = massBetween(model.column(x, y), surface - e.lowest, surface - confined.top);
+    const here = heave(over, confined.top, confined.level);
+    return here && (!worst || here.safety < worst.safety) ? here : worst;
+  }, null);
+}
+
+/** Whether water that comes up through a hole's bottom lifts its grains. */
+export function pipingIn(plan: Plan, hole: Hole, elements: Elements): Piping | null {
+  const own = hole.elements.map((i) => elements[i]!);
+  const bottom = own.reduce((sum, e) => sum + e.bottomArea, 0);
+  const model = groundModel(plan);
+  return own.reduce<Piping | null>((worst, e) => {
+    const [x, y] = e.places[0] ?? [0, 0];
+    const depth = model.level(x, y) - e.lowest;
+    const soil = model.column(x, y).find((layer) => layer.bottom > depth)?.soil;
+    const here = soil && piping(soil.layer.kind, hole.inflow[1], hole.k[1], bottom, soil.dryDensity);
+    return here && (!worst || here.safety / here.asked < worst.safety / worst.asked) ? here : worst;
+  }, null);
+}
+
+/** Water let go on the ground, and the element whose hole it runs into; null: none. */
+export interface SurfaceRun {
+  readonly id: string;
+  readonly element: string | null;
+  readonly way: readonly (readonly [number, number])[];
+}
+
+/** Where everything runs that brings water to the ground beside the dig. */
+export function surfaceRuns(plan: Plan, elements: Elements): SurfaceRun[] {
+  const { surface, ditches } = plan.water;
+  if (surface.length === 0) return [];
+  const { level } = groundModel(plan);
+  const live = elements.filter((e) => e.live);
+  const openings = live.map((e) => e.openings);
+  const lines = ditches.map(({ points }) => points);
+  return surface.map(({ id, at }): SurfaceRun => {
+    const { hole, way } = runsTo(level, at, openings, lines);
+    return { id, element: live[hole]?.id ?? null, way };
+  });
+}
+
+/** Over a flood, m: practice. */
+export const FREEBOARD = 0.3;
+
+/** Floors, and with them the tops of walls, that stand too low over the flood of a stream. */
+export function underFlood({ plan, stacks }: Pick<Job, 'plan' | 'stacks'>): {
+  readonly name: string;
+  readonly level: number;
+  readonly least: number;
+}[] {
+  const floods = plan.ground.hazards.flatMap(({ kind, level }) =>
+    kind === 'stream' && level !== null ? [level] : [],
+  );
+  if (floods.length === 0) return [];
+  const least = Math.max(...floods) + (plan.water.freeboard ?? FREEBOARD);
+  return stacks.flatMap(({ floor, level }) =>
+    level < least - 1e-6 ? [{ name: floor.name, level, least }] : [],
+  );
+}

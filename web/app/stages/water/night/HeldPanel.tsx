@@ -1,0 +1,223 @@
+/** How the water of a hole may be held, side by side; when it begins, what it does around, where it goes. */
+import { Flex } from '@chakra-ui/react';
+import { DISCHARGES, type Discharge, type HeldHole, HOLDINGS, type Holding, holds } from '@cimiento/core';
+import { useHeld } from '../../../desk/ask/whatif.ts';
+import { useDesk, useDeskStore } from '../../../desk/store.ts';
+import { useTranslation } from '../../../messages/useTranslation.ts';
+import { Button, Small } from '../../../parts/controls.tsx';
+import { type Format, useFormat } from '../../../parts/format.tsx';
+import { Choice, TextField } from '../../../parts/TextField.tsx';
+import { Fact, Panel } from '../../fields.tsx';
+import { WayFrame } from '../../WayFrame.tsx';
+import { lasting, namesOf } from './use.ts';
+
+export function HeldPanel({ element }: { element: string }) {
+  const { t } = useTranslation();
+  const plan = useDesk((desk) => desk.plan);
+  const held = useHeld(plan);
+  const hole = held?.find(({ elements }) => elements.includes(element)) ?? held?.[0];
+  if (held === null) return null;
+  return (
+    <>
+      {hole && (
+        <Panel title={t('held.title')} aside={namesOf(plan, hole.elements)}>
+          {HOLDINGS.map((by) => (
+            <Way key={by} by={by} hole={hole} />
+          ))}
+          <Begins hole={hole} />
+          <Around hole={hole} />
+          <Goes hole={hole} />
+        </Panel>
+      )}
+    </>
+  );
+}
+
+function Way({ by, hole }: { by: Holding; hole: HeldHole }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { edit } = useDeskStore().getState();
+  const holding = useDesk((desk) => desk.plan.water.holding);
+  const here = holding?.by === by;
+  const able = holds(hole, by);
+  return (
+    <WayFrame here={here} data-holding={by} data-able={able}>
+      <Flex justify="space-between" align="center" gap={2}>
+        <strong>{t(`night.holdings.${by}`)}</strong>
+        {here ? (
+          <Small>{t('rain.now')}</Small>
+        ) : (
+          <Button
+            size="sm"
+            aria-label={t('rain.takeNamed', { mean: t(`night.holdings.${by}`) })}
+            onClick={() =>
+              edit((d) => {
+                d.water.holding = { by, reason: holding?.reason ?? '' };
+              })
+            }
+          >
+            {t('rain.take')}
+          </Button>
+        )}
+      </Flex>
+      <WaySaid by={by} hole={hole} able={able} format={format} />
+      {here && (
+        <TextField
+          label={t('held.reason')}
+          value={holding.reason}
+          maxLength={400}
+          onChange={(event) =>
+            edit((d) => {
+              if (d.water.holding) d.water.holding.reason = event.target.value;
+            }, 'holding-reason')
+          }
+        />
+      )}
+    </WayFrame>
+  );
+}
+
+function WaySaid({ by, hole, able, format }: { by: Holding; hole: HeldHole; able: boolean; format: Format }) {
+  const { t } = useTranslation();
+  const length = (m: number) => format.text(m, 'length');
+  const { pumps, points, ring, gravity, lift, inflow } = hole;
+  const lines: string[] = [];
+  if (by === 'sump')
+    for (const { kind, count, flow } of pumps)
+      lines.push(
+        count === null
+          ? t('held.pumpCannot', { pump: t(`night.pumps.${kind}`), lift: length(lift) })
+          : t('held.pumpHolds', {
+              pump: t(`night.pumps.${kind}`),
+              count,
+              flow: format.text(flow, 'flow'),
+            }),
+      );
+  if (by === 'ring')
+    lines.push(
+      t('held.ring', {
+        length: length(ring.length),
+        drop: format.text(ring.drop, 'size'),
+        stone: format.text(ring.stone, 'volume'),
+      }),
+    );
+  if (by === 'gravity')
+    lines.push(
+      gravity
+        ? t(gravity.low ? 'held.gravityLow' : 'held.gravityHigh', { name: gravity.name })
+        : t('held.gravityNone'),
+    );
+  if (by === 'wellpoints') {
+    lines.push(
+      t('held.points', {
+        count: points.count,
+        spacing: length(points.spacing),
+        lift: length(points.lift),
+        most: length(points.most),
+      }),
+    );
+    if (points.tooClose) lines.push(t('held.pointsClose'));
+    if (points.stages > 1) lines.push(t('held.pointsStages', { count: points.stages }));
+  }
+  if (by === 'sump') lines.push(t('held.spare', { flow: format.text(inflow[2], 'flow') }));
+  return (
+    <>
+      {lines.map((line) => (
+        <Small key={line} color={able ? 'soft' : 'held'}>
+          {line}
+        </Small>
+      ))}
+    </>
+  );
+}
+
+/** How long before the dig it must be drawn down. */
+function Begins({ hole: { before } }: { hole: HeldHole }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  if (!before) return null;
+  const [low, likely, high] = before.hours;
+  const said = (hours: number | null | undefined) =>
+    hours == null ? t('held.never') : lasting(format, hours);
+  return (
+    <div data-before={likely ?? 'never'}>
+      <Fact
+        label={t('held.before')}
+        note={t('held.beforeNote', {
+          pump: t(`night.pumps.${before.kind}`),
+          low: said(low),
+          high: said(high),
+        })}
+        value={said(likely)}
+      />
+    </div>
+  );
+}
+
+/** How far water falls under what stands near. */
+function Around({ hole: { around } }: { hole: HeldHole }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  return (
+    <>
+      {around.map(({ hazard, name, distance, fall }) => (
+        <div key={hazard} data-around={hazard}>
+          <Fact
+            label={t('held.around', { name })}
+            note={t('held.aroundNote', {
+              distance: format.text(distance, 'length'),
+              low: format.text(Math.min(...fall), 'size'),
+              high: format.text(Math.max(...fall), 'size'),
+            })}
+            value={format.text(fall[1], 'size')}
+          />
+        </div>
+      ))}
+      <Small>{t(around.length > 0 ? 'held.aroundHow' : 'held.aroundNone')}</Small>
+    </>
+  );
+}
+
+/** Where pumped water goes, who has allowed it, and what must settle first. */
+function Goes({ hole: { settles } }: { hole: HeldHole }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { edit } = useDeskStore().getState();
+  const discharge = useDesk((desk) => desk.plan.water.discharge);
+  const open = 'open' as const;
+  return (
+    <>
+      <Choice<Discharge | typeof open>
+        label={t('night.discharge')}
+        value={discharge?.to ?? open}
+        options={[
+          { value: open, label: t('held.open') },
+          ...DISCHARGES.map((value) => ({ value, label: t(`night.discharges.${value}`) })),
+        ]}
+        onChange={(to) =>
+          edit((d) => {
+            d.water.discharge = to === open ? null : { to, allowedBy: d.water.discharge?.allowedBy ?? '' };
+          })
+        }
+      />
+      {discharge && (
+        <>
+          <TextField
+            label={t('held.allowedBy')}
+            value={discharge.allowedBy}
+            maxLength={120}
+            onChange={(event) =>
+              edit((d) => {
+                if (d.water.discharge) d.water.discharge.allowedBy = event.target.value;
+              }, 'discharge-allowed')
+            }
+          />
+          <Small color={discharge.allowedBy === '' ? 'held' : 'soft'} data-discharge={discharge.to}>
+            {t(`held.who.${discharge.to}`)}
+          </Small>
+        </>
+      )}
+      <Small>{t('held.settles', { area: format.text(settles, 'area') })}</Small>
+    </>
+  );
+}
