@@ -272,6 +272,7 @@ export {
   type SoilEntry,
   STRIP_USES,
   type Strip,
+  SUMP_FILLS,
   SUPPORTS,
   SURFACE_KINDS,
   type Support,

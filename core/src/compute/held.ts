@@ -44,7 +44,7 @@ export interface HeldHole {
   readonly points: Wellpoints;
   /** Round its foot, m; lower at its sump than at its far end by so much, m; m³ of stone. */
   readonly ring: { readonly length: number; readonly drop: number; readonly stone: number };
-  /** A drain of the hole that lets its water go by fall, by name; and whether it lies under what is held. */
+  /** A drain of the hole that lets its water go by fall, by name; and whether it lies under its bottoms. */
   readonly gravity: { readonly name: string; readonly low: boolean } | null;
   /** Hours its own pumps, else the smallest that hold it, run before the dig, by each figure; null: never there. */
   readonly before: { readonly kind: PumpId; readonly hours: readonly (number | null)[] } | null;
@@ -105,7 +105,14 @@ function gravityOf(takeoff: Takeoff, hole: Hole): HeldHole['gravity'] {
     (least, next) => (least === null || next.invert < least.invert ? next : least),
     null,
   );
-  return lowest && { name: lowest.name, low: lowest.invert <= hole.holdLevel + 1e-6 };
+  // The drain's own trench goes deeper than what it is to keep dry.
+  const bottom = Math.min(
+    ...hole.elements.flatMap((i) => {
+      const { element, dug } = takeoff.elements[i]!;
+      return isDrain(element) ? [] : [dug];
+    }),
+  );
+  return lowest && { name: lowest.name, low: lowest.invert <= bottom + 1e-6 };
 }
 
 /** Every hole below the water, with the ways to hold it. */

@@ -78,6 +78,8 @@ interface Dug {
   /** Levels, m: its lowest bottom, soft spots aside since they are filled again the same day, and its rim. */
   readonly floor: number;
   readonly rim: number;
+  /** As if a drain were cut from its bottom to daylight. */
+  readonly away: boolean;
 }
 
 /** What of the ground and the dig a night needs. */
@@ -124,6 +126,7 @@ export function nightGround(plan: Plan, takeoff: Takeoff): Ground {
       bottom: cuts.reduce((sum, cut) => sum + cut.bottomArea, 0),
       floor: Math.min(...own.map(({ dug }) => dug)),
       rim: rimOf(model, openings, reach.floor),
+      away: false,
     };
   });
   return { plan, takeoff, model, holes };
@@ -179,7 +182,8 @@ function storageFor(plan: Plan, hole: Dug): Storage {
     const plane = { a: 0, b: 0, c: level };
     const dug = cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, plane), 0);
     const sunk = sumps.reduce(
-      (sum, { depth, area }) => sum + area * Math.min(depth, Math.max(0, level - (floor - depth))),
+      (sum, { depth, area, filled }) =>
+        sum + area * (filled === 'stone' ? PORES : 1) * Math.min(depth, Math.max(0, level - (floor - depth))),
       0,
     );
     return Math.max(0, dug - built(level)) + sunk;
@@ -188,21 +192,28 @@ function storageFor(plan: Plan, hole: Dug): Storage {
   return storageOf(under, base, rim);
 }
 
+/** A drain cut from a hole's bottom to daylight, as one asks what it would do: typical. */
+const AWAY = { diameter: 0.1, fall: 0.01 } as const;
+
+/** m³/s a pipe that falls away takes at a level over its invert: full once it is covered. */
+function fallsFrom(invert: number, { diameter, fall }: { diameter: number; fall: number }) {
+  const full = fullBore(diameter, fall);
+  return (level: number) => full * Math.min(1, Math.max(0, (level - invert) / diameter));
+}
+
 /** m³/s the drains of a hole let go by gravity at a level. */
-function outletOf({ elements }: Dug): (level: number) => number {
+function outletOf({ elements, away, floor }: Dug): (level: number) => number {
+  const led = away ? [fallsFrom(floor, AWAY)] : [];
   const drains = elements.flatMap(({ element, length, stone }) => {
     if (!isDrain(element) || !element.outfall || element.outfall.where === 'sump') return [];
     const fall = Math.abs(fallOf(element));
     const { pipe, outfall } = element;
     const invert = outfall.level + fall * length;
-    if (pipe && fall >= FLAT) {
-      const full = fullBore(pipe.diameter, fall);
-      return [(level: number) => full * Math.min(1, Math.max(0, (level - invert) / pipe.diameter))];
-    }
+    if (pipe && fall >= FLAT) return [fallsFrom(invert, { diameter: pipe.diameter, fall })];
     const through = byHead(stone / Math.max(1, length), length);
     return [(level: number) => through * Math.max(0, level - outfall.level)];
   });
-  return (level) => drains.reduce((sum, drain) => sum + drain(level), 0);
+  return (level) => [...drains, ...led].reduce((sum, drain) => sum + drain(level), 0);
 }
 
 function pumpAt(

@@ -21,7 +21,7 @@ import { dryAt, type NightHole, nightAt } from './night.ts';
 import { type Ground, holeAt, nightGround, readied } from './night-basin.ts';
 import type { Takeoff } from './takeoff.ts';
 
-export const MEANS = ['none', 'one', 'two', 'failing', 'cover', 'cutOff'] as const;
+export const MEANS = ['none', 'one', 'two', 'drain', 'failing', 'cover', 'cutOff'] as const;
 export type Mean = (typeof MEANS)[number];
 
 export interface MeanNight {
@@ -58,6 +58,8 @@ export function withMeans(plan: Plan, ids: readonly string[], mean: Mean): Plan 
     water: { ...water, pumps: [...rest, { ...pump, count }] },
   });
   switch (mean) {
+    // The pumps go; the drain itself is cut in the ground, not in the plan.
+    case 'drain':
     case 'none':
       return { ...plan, water: { ...water, pumps: rest } };
     case 'one':
@@ -96,6 +98,12 @@ function used(pumps: readonly SitePump[], hours: number): MeanNight['used'] {
   return uses ? { of: uses.of, amount: uses.rate * hours * (pumps[0]?.count ?? 1) } : null;
 }
 
+/** The same ground with a drain cut from one hole to daylight. */
+const ledAway = (ground: Ground, ids: readonly string[]): Ground => ({
+  ...ground,
+  holes: ground.holes.map((hole) => (hole.ids.includes(ids[0]!) ? { ...hole, away: true } : hole)),
+});
+
 /** The same night with each means in one hole. @param ids elements of the hole */
 export function nightMeans(
   plan: Plan,
@@ -105,7 +113,7 @@ export function nightMeans(
 ): MeanNight[] {
   return MEANS.flatMap((mean): MeanNight[] => {
     const other = withMeans(plan, ids, mean);
-    const hole = other && nightAt(other, ground, ids[0]!);
+    const hole = other && nightAt(other, mean === 'drain' ? ledAway(ground, ids) : ground, ids[0]!);
     if (!hole) return [];
     return [
       {

@@ -369,6 +369,8 @@ export const newPump = (plan: Plan, kind: PumpId, element: string): SitePump => 
   sump: {
     depth: starts(plan, '/water/pumps/*/sump/depth'),
     area: starts(plan, '/water/pumps/*/sump/area'),
+    filled: 'stone',
+    at: null,
   },
   start: starts(plan, '/water/pumps/*/start'),
   stop: starts(plan, '/water/pumps/*/stop'),

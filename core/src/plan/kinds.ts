@@ -28,6 +28,8 @@ export const FORMS = {
 /** How rain is spread over a storm: even, heaviest at once, heaviest in the middle, hour by hour. */
 export const PATTERNS = ['even', 'front', 'centre', 'hourly'] as const;
 
+/** What a sump is kept open with: coarse stone, a screen, or nothing. */
+export const SUMP_FILLS = ['stone', 'screen', 'open'] as const;
 /** How water is held out of the holes, once that is settled. */
 export const HOLDINGS = ['sump', 'ring', 'gravity', 'wellpoints'] as const;
 export type Holding = (typeof HOLDINGS)[number];

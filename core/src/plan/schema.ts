@@ -20,6 +20,7 @@ import {
   HOLDINGS,
   PATTERNS,
   RULE_SETS,
+  SUMP_FILLS,
   SUPPORTS,
   SURFACE_KINDS,
 } from './kinds.ts';
@@ -287,8 +288,13 @@ const SitePump = object({
   }),
   /** Level its hose lets go at; null: half a metre over the ground there. */
   outlet: orNull(num('/water/pumps/*/outlet')),
-  /** Under formation, and its area. */
-  sump: object({ depth: num('/water/pumps/*/sump/depth'), area: num('/water/pumps/*/sump/area') }),
+  /** Under formation, its area, what it is kept open with; where, null: not said. */
+  sump: object({
+    depth: num('/water/pumps/*/sump/depth'),
+    area: num('/water/pumps/*/sump/area'),
+    filled: oneOf(SUMP_FILLS),
+    at: orNull(Point),
+  }),
   /** Its float starts and stops it at these heights over formation; less than nought in the sump. */
   start: num('/water/pumps/*/start'),
   stop: num('/water/pumps/*/stop'),

@@ -21,6 +21,10 @@ export const held = {
     aroundHow: 'Steady, once it has spread; by the yield and permeability of the soil.',
     aroundNone: 'No neighbour’s footing and no well is drawn: put them in under Ground if there are any.',
     open: 'not settled',
+    placeSump: 'Put the sump on the plan',
+    curve: 'The maker’s curve',
+    addPoint: 'A point of its curve',
+    forgetCurve: 'Typical curve',
     allowedBy: 'Allowed by',
     who: {
       ground: 'Far enough off that it does not come back, never onto a neighbour. Ask whose ground it is.',
@@ -42,6 +46,7 @@ export const held = {
     freeboardHint: 'empty: {{typical}}, practice',
     csv: 'Rain from a file (CSV: time, mm)',
     forecast: 'Ask the forecast, hour by hour',
+    drainHow: '100 mm pipe at 1 in 100 from the bottom, where there is fall: draw it under Dig.',
     early:
       'Cost of waiting: this. Pumped from the first hour instead: {{hours}} of pump{{fuel}}, and the bottom stays.',
     earlyNot: 'Pumped from the first hour with two pumps the bottom still goes under.',

@@ -61,6 +61,7 @@ export const rain = {
       none: 'no pump',
       one: 'one pump',
       two: 'two pumps',
+      drain: 'a drain to daylight',
       failing: 'a pump fails at two',
       cover: 'covered with sheets',
       cutOff: 'all runoff cut off',

@@ -41,6 +41,8 @@ export const water = {
     outlet: 'Lets go at',
     sumpDepth: 'Sump under formation',
     sumpArea: 'Sump, area',
+    sumpFilled: 'Kept open with',
+    sumpFills: { stone: 'coarse stone', screen: 'a screened drum', open: 'nothing' },
     start: 'Starts, over formation',
     stop: 'Stops, over formation',
     from: 'There from',

@@ -234,6 +234,7 @@ export const desk: Words<typeof english> = {
     spot: 'Pulse donde está el punto; luego escriba su cota.',
     hazard: 'Pulse para añadir puntos a la línea.',
     ditch: 'Pulse para añadir puntos a la zanja.',
+    sump: 'Toque en el hoyo donde se abre el pozo de bombeo.',
     surface: 'Toque el plano donde se suelta el agua.',
     fence: 'Pulse donde empieza el perfil.',
     fenceTo: 'Pulse donde termina el perfil.',

@@ -24,6 +24,10 @@ export const held: Words<typeof english> = {
     aroundHow: 'Estable, cuando ya se extendió; por lo que el suelo suelta y deja pasar.',
     aroundNone: 'No hay dibujada zapata de vecino ni pozo de agua: póngalos en Terreno si los hay.',
     open: 'sin decidir',
+    placeSump: 'Poner el pozo de bombeo en el plano',
+    curve: 'La curva del fabricante',
+    addPoint: 'Un punto de su curva',
+    forgetCurve: 'Curva típica',
     allowedBy: 'Lo autoriza',
     who: {
       ground: 'Bastante lejos para que no vuelva, nunca hacia un vecino. Pregunte de quién es el terreno.',
@@ -46,6 +50,7 @@ export const held: Words<typeof english> = {
     freeboardHint: 'vacío: {{typical}}, práctica',
     csv: 'Lluvia de un archivo (CSV: hora, mm)',
     forecast: 'Preguntar el pronóstico, hora por hora',
+    drainHow: 'Caño de 100 mm al 1 % desde el fondo, donde hay caída: dibújelo en Excavar.',
     early:
       'Costo de esperar: esto. Bombeando desde la primera hora: {{hours}} de bomba{{fuel}}, y el fondo se salva.',
     earlyNot: 'Aun bombeando con dos bombas desde la primera hora el fondo queda bajo agua.',

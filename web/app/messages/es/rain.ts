@@ -64,6 +64,7 @@ export const rain: Words<typeof english> = {
       none: 'sin bomba',
       one: 'una bomba',
       two: 'dos bombas',
+      drain: 'un dren a la luz',
       failing: 'una bomba falla a las dos',
       cover: 'cubierto con lonas',
       cutOff: 'sin nada que escurra',

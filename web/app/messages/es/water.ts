@@ -44,6 +44,8 @@ export const water: Words<typeof english> = {
     outlet: 'Suelta a',
     sumpDepth: 'Pozo bajo el fondo',
     sumpArea: 'Pozo, superficie',
+    sumpFilled: 'Se mantiene abierto con',
+    sumpFills: { stone: 'piedra gruesa', screen: 'un tambor perforado', open: 'nada' },
     start: 'Arranca, sobre el fondo',
     stop: 'Para, sobre el fondo',
     from: 'Está desde',

@@ -69,6 +69,13 @@ export function placeAt(store: DeskStore, at: Place, levelAt: (x: number, y: num
         d.water.ditches.find((ditch) => ditch.id === placing.id)?.points.push(point);
       }, `ditch-draw:${placing.id}`);
       return;
+    case 'sump':
+      edit((d) => {
+        const pump = d.water.pumps.find(({ id }) => id === placing.id);
+        if (pump) pump.sump.at = [point[0], point[1]];
+      });
+      look({ placing: null });
+      return;
     case 'surface':
       edit((d) => {
         const list = d.water.surface;

@@ -75,7 +75,8 @@ function Card({ one, here, take }: { one: MeanNight; here: boolean; take: (mean:
         {here ? (
           <Small>{t('rain.now')}</Small>
         ) : (
-          mean !== 'failing' && (
+          mean !== 'failing' &&
+          mean !== 'drain' && (
             <Button
               size="sm"
               aria-label={t('rain.takeNamed', { mean: t(`rain.mean.${mean}`) })}
@@ -87,6 +88,7 @@ function Card({ one, here, take }: { one: MeanNight; here: boolean; take: (mean:
         )}
       </Flex>
       <Small>{facts.join(' · ')}</Small>
+      {mean === 'drain' && <Small>{t('held.drainHow')}</Small>}
     </WayFrame>
   );
 }

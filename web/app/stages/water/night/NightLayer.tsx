@@ -14,6 +14,7 @@ export function NightLayer({ view, here }: { view: View; here: boolean }) {
     <g pointerEvents="none">
       {here && <Ground view={view} />}
       <Surface view={view} />
+      <Sumps view={view} />
       {ditches.map(({ id, name, points }) => (
         <g key={id} data-cut-off={id}>
           <path
@@ -38,6 +39,40 @@ export function NightLayer({ view, here }: { view: View; here: boolean }) {
       ))}
     </g>
   );
+}
+
+/** Sumps that have a place, as large as they are. */
+function Sumps({ view }: { view: View }) {
+  const pumps = useDesk((desk) => desk.plan.water.pumps);
+  return pumps.map(({ id, name, sump }) => {
+    if (!sump.at) return null;
+    const side = Math.max(10, Math.sqrt(sump.area) * view.scale);
+    const [x, y] = [view.x(sump.at[0]), view.y(sump.at[1])];
+    return (
+      <g key={id} data-sump={id}>
+        <rect
+          x={x - side / 2}
+          y={y - side / 2}
+          width={side}
+          height={side}
+          fill={ink('water')}
+          opacity={0.7}
+          stroke={ink('ink')}
+        />
+        <text
+          x={x + side / 2 + 3}
+          y={y + 4}
+          fill={ink('water')}
+          stroke={ink('paper')}
+          strokeWidth={3}
+          paintOrder="stroke"
+          style={words}
+        >
+          {name}
+        </text>
+      </g>
+    );
+  });
 }
 
 /** Water let go on the ground, and the way it runs. */

@@ -1,6 +1,6 @@
 /** Pumps in the hole of what is picked: kind, number, hose, sump, floats, when they are there. */
-import { Stack } from '@chakra-ui/react';
-import { newPump, PUMP_IDS, PUMPS, type SitePump } from '@cimiento/core';
+import { Flex, Stack } from '@chakra-ui/react';
+import { newPump, PUMP_IDS, PUMPS, type SitePump, SUMP_FILLS } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
@@ -10,6 +10,8 @@ import { Choice } from '../../../parts/TextField.tsx';
 import { Panel, PlanField } from '../../fields.tsx';
 import { useHole } from './use.ts';
 import { WhenField } from './When.tsx';
+
+const MOST_POINTS = 12;
 
 export function PumpsPanel({ element }: { element: string }) {
   const { t } = useTranslation();
@@ -43,7 +45,7 @@ export function PumpsPanel({ element }: { element: string }) {
 
 function One({ pump, index }: { pump: SitePump; index: number }) {
   const { t } = useTranslation();
-  const { edit } = useDeskStore().getState();
+  const { edit, look } = useDeskStore().getState();
   const path = `/water/pumps/${index}`;
   const put = (change: (target: SitePump) => void, key?: string) =>
     edit((d) => change(d.water.pumps[index]!), key);
@@ -82,6 +84,27 @@ function One({ pump, index }: { pump: SitePump; index: number }) {
       <PlanField optional path={`${path}/outlet`} />
       <PlanField path={`${path}/sump/depth`} />
       <PlanField path={`${path}/sump/area`} />
+      <Choice
+        label={t('night.sumpFilled')}
+        value={pump.sump.filled}
+        options={SUMP_FILLS.map((value) => ({ value, label: t(`night.sumpFills.${value}`) }))}
+        onChange={(filled) =>
+          put((target) => {
+            target.sump.filled = filled;
+          })
+        }
+      />
+      {pump.sump.at ? (
+        <>
+          <PlanField path={`${path}/sump/at/0`} />
+          <PlanField path={`${path}/sump/at/1`} />
+        </>
+      ) : (
+        <Button size="sm" onClick={() => look({ placing: { what: 'sump', id: pump.id } })}>
+          {t('held.placeSump')}
+        </Button>
+      )}
+      {pump.kind !== 'bucket' && <Curve pump={pump} path={path} put={put} />}
       <PlanField path={`${path}/start`} />
       <PlanField path={`${path}/stop`} />
       <WhenField
@@ -103,6 +126,60 @@ function One({ pump, index }: { pump: SitePump; index: number }) {
         }
       />
     </Stack>
+  );
+}
+
+/** The maker's curve, point by point; begun as what is typical of its kind. */
+function Curve({
+  pump,
+  path,
+  put,
+}: {
+  pump: SitePump;
+  path: string;
+  put: (change: (target: SitePump) => void) => void;
+}) {
+  const { t } = useTranslation();
+  const { curve } = pump;
+  return (
+    <>
+      {curve.map((_, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a point is known by its place
+        <Flex key={i} gap={2} role="group" aria-label={t('proof.point', { n: i + 1 })}>
+          <PlanField stacked path={`${path}/curve/${i}/flow`} />
+          <PlanField stacked path={`${path}/curve/${i}/head`} />
+        </Flex>
+      ))}
+      <Flex gap={2} wrap="wrap">
+        {curve.length < MOST_POINTS && (
+          <Button
+            size="sm"
+            onClick={() =>
+              put((target) => {
+                const last = target.curve.at(-1);
+                if (!last) target.curve = PUMPS[target.kind].curve.map((point) => ({ ...point }));
+                else target.curve.push({ flow: last.flow, head: 0 });
+              })
+            }
+          >
+            {t(curve.length === 0 ? 'held.curve' : 'held.addPoint')}
+          </Button>
+        )}
+        {curve.length > 0 && (
+          <Button
+            size="sm"
+            look="quiet"
+            onClick={() =>
+              put((target) => {
+                target.curve = [];
+              })
+            }
+          >
+            {t('held.forgetCurve')}
+          </Button>
+        )}
+      </Flex>
+    </>
   );
 }
 
