@@ -322,11 +322,13 @@ export {
   usualFill,
 } from './takeoff/index.ts';
 export {
+  decimalSign,
   FOOT,
   fromSI,
   INCH,
   KINDS,
   type Kind,
+  LANGS,
   type Lang,
   type Printed,
   type PrintOptions,
@@ -335,8 +337,10 @@ export {
   printParts,
   printQuantity,
   type System,
+  tongueOf,
   toSI,
   WRITTEN,
+  written,
 } from './units/index.ts';
 export {
   assumedGrading,

@@ -1,3 +1,4 @@
+import { LANGS } from '@cimiento/core';
 import { CacheProvider } from '@emotion/react';
 import { startTransition } from 'react';
 import { hydrateRoot } from 'react-dom/client';
@@ -7,7 +8,7 @@ import { loadFirst, loadLater, makeI18n } from './messages/i18n.ts';
 import { wordsLater } from './parts/later.tsx';
 import { makeCache } from './theme/emotion.ts';
 
-const lang = document.documentElement.lang === 'es' ? 'es' : 'en';
+const lang = LANGS.find((known) => known === document.documentElement.lang) ?? 'en';
 const i18n = makeI18n(lang, await loadFirst(lang));
 wordsLater(() => loadLater(lang, i18n));
 

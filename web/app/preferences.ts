@@ -1,7 +1,6 @@
 /** How a person likes to read: language, theme, units. Kept in a cookie and with the person. */
-import type { Lang, System } from '@cimiento/core';
+import { LANGS, type Lang, type System } from '@cimiento/core';
 
-export const LANGS = ['en', 'es'] as const satisfies readonly Lang[];
 export const THEMES = ['light', 'night', 'sun'] as const;
 export const SYSTEMS = ['metric', 'imperial'] as const satisfies readonly System[];
 export type Theme = (typeof THEMES)[number];
@@ -16,6 +15,32 @@ export interface Preferences {
 export const oneOf = <T extends string>(values: readonly T[], value: unknown): T | null =>
   values.find((candidate) => candidate === value) ?? null;
 
+/** Countries whose crews speak as those of another that is known. */
+const AS: Readonly<Record<string, Lang>> = {
+  'en-AU': 'en-GB',
+  'en-CA': 'en-US',
+  'en-IE': 'en-GB',
+  'en-NZ': 'en-GB',
+  'en-ZA': 'en-GB',
+  'es-BO': 'es-PE',
+  'es-CL': 'es-PE',
+  'es-CO': 'es-PE',
+  'es-EC': 'es-PE',
+  'es-GT': 'es-MX',
+  'es-HN': 'es-MX',
+  'es-SV': 'es-MX',
+  'es-US': 'es-MX',
+};
+
+/** The language a browser asks for first, with its country where that is known. */
+function langWanted(acceptLanguage: string | null): Lang {
+  const first = /^\s*([a-z]{2})(?:-([a-z]{2}))?/i.exec(acceptLanguage ?? '');
+  const tongue = first?.[1]?.toLowerCase() === 'es' ? 'es' : 'en';
+  if (first?.[1]?.toLowerCase() !== tongue || !first[2]) return tongue;
+  const asked = `${tongue}-${first[2].toUpperCase()}`;
+  return oneOf(LANGS, asked) ?? AS[asked] ?? tongue;
+}
+
 /** Reads the cookie; whatever is missing or odd falls back to the browser's language and light. */
 export function readPreferences(cookie: string | undefined, acceptLanguage: string | null): Preferences {
   let stored: Record<string, unknown> = {};
@@ -25,9 +50,8 @@ export function readPreferences(cookie: string | undefined, acceptLanguage: stri
   } catch {
     // A broken cookie is no cookie.
   }
-  const wants = /^es\b/i.test(acceptLanguage ?? '') ? 'es' : 'en';
   return {
-    lang: oneOf(LANGS, stored.lang) ?? wants,
+    lang: oneOf(LANGS, stored.lang) ?? langWanted(acceptLanguage),
     theme: oneOf(THEMES, stored.theme) ?? 'light',
     system: oneOf(SYSTEMS, stored.system),
   };

@@ -1,5 +1,5 @@
 /** Tables. A job's plan is one document; each save is a new row of revisions, never changed. */
-import type { RecordKindId, SiteRecord } from '@cimiento/core';
+import { LANGS, type RecordKindId, type SiteRecord } from '@cimiento/core';
 import { sql } from 'drizzle-orm';
 import {
   bigserial,
@@ -49,7 +49,7 @@ export const people = pgTable('people', {
   name: text('name').notNull(),
   passwordHash: text('password_hash').notNull(),
   /** Null until the person chooses: the browser's language until then. */
-  lang: text('lang', { enum: ['en', 'es'] }),
+  lang: text('lang', { enum: LANGS }),
   theme: text('theme', { enum: ['light', 'night', 'sun'] })
     .notNull()
     .default('light'),

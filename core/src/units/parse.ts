@@ -5,6 +5,7 @@
  */
 import { FOOT, INCH } from './factors.ts';
 import { KINDS, type Kind, type Lang, type System, WRITTEN } from './kinds.ts';
+import { decimalSign } from './print.ts';
 
 export type ParseProblem = 'empty' | 'tooLong' | 'notANumber' | 'unknownUnit' | 'notFinite';
 export type Parsed =
@@ -45,7 +46,8 @@ function fold(text: string): string {
  */
 function plainNumber(text: string, lang: Lang): number | null {
   let digits = text.replace(/ /g, '');
-  if (/^[+-]?\d{1,3}(,\d{3})+(\.\d+)?$/.test(digits) && lang === 'en') digits = digits.replace(/,/g, '');
+  if (/^[+-]?\d{1,3}(,\d{3})+(\.\d+)?$/.test(digits) && decimalSign(lang) === '.')
+    digits = digits.replace(/,/g, '');
   else if (/^[+-]?\d{1,3}(\.\d{3})*,\d+$/.test(digits)) digits = digits.replace(/\./g, '').replace(',', '.');
   else digits = digits.replace(',', '.');
   return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/.test(digits) ? Number(digits) : null;
@@ -75,7 +77,10 @@ function feetAndInches(text: string, lang: Lang): number | null {
 }
 
 function ratio(text: string, kind: Kind, lang: Lang): number | null {
-  const match = /^([^:]+):([^:]+)$/.exec(text);
+  const match =
+    kind === 'slope'
+      ? /^([^:h]+?)\s*h?\s*:\s*([^:v]+?)\s*v?$/i.exec(text)
+      : /^([^:]+?)\s*(?::|\s(?:in|en)\s)\s*([^:]+)$/i.exec(text);
   if (!match?.[1] || !match[2]) return null;
   const left = plainNumber(match[1], lang);
   const right = plainNumber(match[2], lang);
@@ -107,7 +112,8 @@ export function parseQuantity(text: string, kind: Kind, system: System, lang: La
     const both = feetAndInches(written, lang);
     if (both !== null) return done(both);
   }
-  if (written.includes(':')) return done(ratio(written, kind, lang));
+  if (written.includes(':') || (kind === 'gradient' && /\s(in|en)\s/.test(written)))
+    return done(ratio(written, kind, lang));
 
   const split = /^(.*?\d[.,]?|[.,]\d+)\s*([a-z%°"'][a-z0-9%°"'·/]*)?$/.exec(written);
   // "1e309" must reach the number reader whole, not as 1 with a unit of e309.

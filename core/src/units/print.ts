@@ -1,6 +1,6 @@
 /** Printing: SI values as people read them, in either system and language. */
 import { INCH } from './factors.ts';
-import { KINDS, type Kind, type Lang, type System } from './kinds.ts';
+import { KINDS, type Kind, type Lang, type System, tongueOf } from './kinds.ts';
 import { fromSI } from './parse.ts';
 
 export interface Printed {
@@ -15,12 +15,18 @@ export interface PrintOptions {
   readonly parts?: 1 | 4 | 8;
 }
 
+/** Plain English and plain Spanish write numbers as in Britain and in Spain. */
+export const written = (lang: Lang): string => (lang === 'es' ? 'es-ES' : lang === 'en' ? 'en-GB' : lang);
+
+/** The decimal sign. */
+export const decimalSign = (lang: Lang): string => decimal(0.5, 1, lang).charAt(1);
+
 const formats = new Map<string, Intl.NumberFormat>();
 function decimal(value: number, decimals: number, lang: Lang, least = decimals): string {
   const key = `${lang}${decimals}/${least}`;
   let format = formats.get(key);
   if (!format) {
-    format = new Intl.NumberFormat(lang === 'es' ? 'es-ES' : 'en-GB', {
+    format = new Intl.NumberFormat(written(lang), {
       minimumFractionDigits: least,
       maximumFractionDigits: decimals,
       useGrouping: false,
@@ -70,10 +76,12 @@ export function printParts(
     return { number: feetInches(value, options.parts), unit: '' };
   const shown = fromSI(value, kind, system);
   if (kind === 'permeability') return { number: exponent(shown, lang), unit: unit.symbol };
-  if (kind === 'slope') return { number: `${decimal(shown, 2, lang, 0)}:1`, unit: '' };
+  // A side by its run over its rise, a fall as one speaks of it: neither is taken for the other.
+  if (kind === 'slope') return { number: `${decimal(shown, 2, lang, 0)}H:1V`, unit: '' };
   if (kind === 'gradient') {
     if (Math.abs(shown) < 1e-9) return { number: '0', unit: '' };
-    return { number: `${shown < 0 ? '-' : ''}1:${decimal(1 / Math.abs(shown), 1, lang, 0)}`, unit: '' };
+    const run = decimal(1 / Math.abs(shown), 1, lang, 0);
+    return { number: `${shown < 0 ? '-' : ''}1 ${tongueOf(lang) === 'es' ? 'en' : 'in'} ${run}`, unit: '' };
   }
   return { number: decimal(shown, options.decimals ?? unit.decimals, lang), unit: unit.symbol };
 }

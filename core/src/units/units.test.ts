@@ -68,6 +68,10 @@ describe('typed entry', () => {
     expect(read('-1:60', 'gradient')).toBeCloseTo(-1 / 60, 12);
     expect(read('2 %', 'gradient')).toBe(0.02);
     expect(read('1.5:1', 'slope')).toBe(1.5);
+    expect(read('1.5H:1V', 'slope')).toBe(1.5);
+    expect(read('0.75 h : 1 v', 'slope')).toBe(0.75);
+    expect(read('1 in 60', 'gradient')).toBeCloseTo(1 / 60, 12);
+    expect(read('-1 en 60', 'gradient')).toBeCloseTo(-1 / 60, 12);
     expect(read('25 %', 'percent')).toBe(0.25);
     expect(read('25', 'percent')).toBe(0.25);
     expect(read('32 F', 'temperature')).toBe(0);
@@ -134,7 +138,7 @@ describe('printing', () => {
     expect(printQuantity(12.345, 'volume', 'metric', 'es')).toBe('12,3\u00a0m³');
     expect(printParts(Number.NaN, 'volume', 'metric', 'en').number).toBe('–');
     expect(printParts(-0.0001, 'level', 'metric', 'en').number).toBe('0.000');
-    expect(printQuantity(-1 / 60, 'gradient', 'metric', 'en')).toBe('-1:60');
+    expect(printQuantity(-1 / 60, 'gradient', 'metric', 'en')).toBe('-1 in 60');
     expect(printQuantity(0.00002, 'permeability', 'metric', 'es')).toBe('2e-5\u00a0m/s');
   });
 

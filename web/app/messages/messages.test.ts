@@ -9,6 +9,8 @@ import {
   ELEMENT_KINDS,
   FIGURE_IDS,
   KINDS,
+  LANGS,
+  type Lang,
   type Plan,
   RULE_SETS,
   SLOWED,
@@ -25,8 +27,9 @@ import { cautionText, problemText } from '../parts/words.ts';
 import { DEMOS } from '../server/jobs.server.ts';
 import { en } from './en.ts';
 import { es } from './es.ts';
-import { makeI18n } from './i18n.ts';
+import { loadMessages, makeI18n } from './i18n.ts';
 import { wordsOf } from './useTranslation.ts';
+import { inWords } from './words/rules.ts';
 
 type Tree = { readonly [key: string]: string | Tree };
 const flat = (tree: Tree, at = ''): [string, string][] =>
@@ -121,84 +124,132 @@ describe('what the core says', () => {
     return read.plan;
   });
 
-  it('becomes words in both languages and units, with no blank left open', () => {
-    for (const lang of ['en', 'es'] as const)
-      for (const system of ['metric', 'imperial'] as const)
-        for (const plan of plans) {
-          const t = wordsOf(makeI18n(lang, lang === 'en' ? en : es));
-          const format = makeFormat(lang, system);
-          const deeper = {
-            ...plan,
-            levels: {
-              ...plan.levels,
-              instructions: [
-                {
-                  id: 'w',
-                  level: plan.levels.string - 9,
-                  width: 0.9,
-                  who: 'Eng. Sol',
-                  when: '',
-                  why: '',
-                  elements: [],
-                },
+  it('becomes words in every language and both units, with no blank left open', async () => {
+    const says = await Promise.all(
+      LANGS.map(async (lang) => ({ lang, t: wordsOf(makeI18n(lang, await loadMessages(lang))) })),
+    );
+    for (const plan of plans) {
+      const deeper = {
+        ...plan,
+        levels: {
+          ...plan.levels,
+          instructions: [
+            {
+              id: 'w',
+              level: plan.levels.string - 9,
+              width: 0.9,
+              who: 'Eng. Sol',
+              when: '',
+              why: '',
+              elements: [],
+            },
+          ],
+        },
+      };
+      // Heaps in the way and too near, a plot too small, a gate too narrow, held sides.
+      const cramped: Plan = {
+        ...deeper,
+        dig: { ...plan.dig, support: 'shore' },
+        site: {
+          boundary: [
+            [0, 0],
+            [6, 0],
+            [6, 5],
+            [0, 5],
+          ],
+          gates: [{ id: 'g', name: 'Gate', at: [3, 0], width: 1 }],
+          paths: [
+            {
+              id: 'p',
+              name: 'Track',
+              width: 2,
+              points: [
+                [0, 1],
+                [9, 1],
               ],
             },
-          };
-          // Heaps in the way and too near, a plot too small, a gate too narrow, held sides.
-          const cramped: Plan = {
-            ...deeper,
-            dig: { ...plan.dig, support: 'shore' },
-            site: {
-              boundary: [
+          ],
+          areas: [
+            {
+              id: 'a',
+              name: 'Heap',
+              use: 'spoil',
+              points: [
                 [0, 0],
-                [6, 0],
-                [6, 5],
-                [0, 5],
-              ],
-              gates: [{ id: 'g', name: 'Gate', at: [3, 0], width: 1 }],
-              paths: [
-                {
-                  id: 'p',
-                  name: 'Track',
-                  width: 2,
-                  points: [
-                    [0, 1],
-                    [9, 1],
-                  ],
-                },
-              ],
-              areas: [
-                {
-                  id: 'a',
-                  name: 'Heap',
-                  use: 'spoil',
-                  points: [
-                    [0, 0],
-                    [9, 0],
-                    [9, 9],
-                    [0, 9],
-                  ],
-                },
+                [9, 0],
+                [9, 9],
+                [0, 9],
               ],
             },
-          };
-          const crampedCodes = compute(cramped).cautions.map((caution) => caution.code);
-          for (const code of ['rehandle', 'areaOutside', 'outsidePlot', 'gate', 'reach', 'shored'])
-            expect(crampedCodes).toContain(code);
-          for (const takeoff of [compute(plan), compute(deeper), compute(cramped)]) {
-            for (const caution of takeoff.cautions) {
-              const said = cautionText(t, format, caution);
-              expect(`${said.title} ${said.text}`).not.toMatch(/\{\{|caution\.|NaN|–(?!\d)/);
-            }
-            for (const figure of Object.values(takeoff.figures))
-              for (const working of figure.workings) {
-                expect(known(`work.${working.step}`), working.step).toBe(true);
-                for (const input of working.inputs)
-                  expect(known(`input.${input.name}`), input.name).toBe(true);
-              }
+          ],
+        },
+      };
+      const crampedCodes = compute(cramped).cautions.map((caution) => caution.code);
+      for (const code of ['rehandle', 'areaOutside', 'outsidePlot', 'gate', 'reach', 'shored'])
+        expect(crampedCodes).toContain(code);
+      const takeoffs = [plan, deeper, cramped].map((one) => compute(one));
+      const broken = compute({ ...plan, ground: { ...plan.ground, knownTo: 0.1 } });
+      for (const figure of takeoffs.flatMap((takeoff) => Object.values(takeoff.figures)))
+        for (const working of figure.workings) {
+          expect(known(`work.${working.step}`), working.step).toBe(true);
+          for (const input of working.inputs) expect(known(`input.${input.name}`), input.name).toBe(true);
+        }
+      for (const { lang, t } of says)
+        for (const system of ['metric', 'imperial'] as const) {
+          const format = makeFormat(lang, system);
+          for (const caution of takeoffs.flatMap(({ cautions }) => cautions)) {
+            const said = cautionText(t, format, caution);
+            expect(`${said.title} ${said.text}`).not.toMatch(/\{\{|caution\.|NaN|–(?!\d)/);
           }
-          const broken = compute({ ...plan, ground: { ...plan.ground, knownTo: 0.1 } });
           expect(problemText(t, format, broken.problems[0]!)).not.toMatch(/\{\{|problem\./);
         }
+    }
+  });
+});
+
+describe('a crew’s own words', () => {
+  const told = async (lang: Lang) => new Map(flat(await loadMessages(lang)));
+  const COUNTRIES = LANGS.filter((lang) => lang.includes('-'));
+
+  it.each(COUNTRIES)('of %s keep every key and every blank', async (lang) => {
+    const words = await told(lang);
+    expect([...words.keys()].sort()).toEqual([...english.keys()].sort());
+    for (const [key, text] of words) {
+      expect([key, holes(text)]).toEqual([key, holes(english.get(key)!)]);
+      expect(text.trim()).not.toBe('');
+    }
+  });
+
+  // What a crew there calls it, and what it never says.
+  it.each([
+    ['en-US', 'tally.lean.name', 'Mud slab', /\b(lean concrete|blinding|formation|trial pits?|haul away)\b/i],
+    ['en-US', 'staff.formation', 'subgrade', /\b(set.out|neighbours?|membrane|datum)\b/i],
+    ['en-US', 'boards.title', 'Batter boards and strings', /\bbatter batter\b/i],
+    ['en-GB', 'tally.lean.name', 'Blinding', /\blean concrete\b|\brising rising\b/i],
+    ['en-GB', 'boards.title', 'Profiles and strings', /\bhaul away\b/i],
+    ['en-GB', 'work.lifts', 'Layers', /\bmembrane\b/i],
+    ['es-ES', 'tally.lean.name', 'Hormigón de limpieza', /\b(hormigón pobre|cucharón|acá|caño)(?!\p{L})/iu],
+    ['es-MX', 'tally.lean.name', 'Plantilla', /hormigón|calicata|entib|recalce|pobre(?!\p{L})/iu],
+    ['es-MX', 'site.log', 'Pozo a cielo abierto {{name}}', /\b(la|una|las|otras) pozos? a cielo/i],
+    ['es-MX', 'dig.uses.underpin', 'una recimentación', /\b(un|el|del|al) recimentación/i],
+    ['es-PE', 'tally.lean.name', 'Solado', /hormigón|recalce|pobre(?!\p{L})/iu],
+    ['es-PE', 'dig.uses.underpin', 'una calzadura', /\b(un|el|del|al) calzadura/i],
+  ] as const)('of %s call %s “%s” and leave nothing of the plain term', async (lang, key, text, never) => {
+    const words = await told(lang);
+    expect(words.get(key)).toBe(text);
+    expect([...words].filter(([, said]) => never.test(said.replace(/\{\{\w+\}\}/g, '')))).toEqual([]);
+  });
+
+  it('touch whole words alone, keep capitals, and never what stands in blanks', () => {
+    const rules = [{ from: 'pad', to: 'spread footing' }];
+    expect(inWords('k', 'Pad, padlock, pad {{pad}} keypad', rules)).toBe(
+      'Spread footing, padlock, spread footing {{pad}} keypad',
+    );
+    expect(inWords('a.b', 'pad', [{ ...rules[0]!, keys: /^c/ }])).toBe('pad');
+  });
+
+  it('write numbers with the sign of their country', () => {
+    const said = (lang: Lang) => makeFormat(lang, 'metric').text(1.5, 'length').charAt(1);
+    expect(LANGS.map(said).join('')).toBe('...,,..');
   });
 });

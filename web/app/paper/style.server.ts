@@ -1,6 +1,6 @@
 /** Fonts and styles the printed sheets share. */
 import { createRequire } from 'node:module';
-import type { Lang } from '@cimiento/core';
+import { type Lang, written } from '@cimiento/core';
 import { Font, StyleSheet } from '@react-pdf/renderer';
 
 const require = createRequire(import.meta.url);
@@ -45,7 +45,7 @@ export const s = StyleSheet.create({
 
 /** A day as people write it; sheets are dated by the revision, not by the clock of the reader. */
 export const dateText = (date: Date, lang: Lang, timeZone = 'UTC'): string =>
-  new Intl.DateTimeFormat(lang === 'es' ? 'es-ES' : 'en-GB', { dateStyle: 'medium', timeZone }).format(date);
+  new Intl.DateTimeFormat(written(lang), { dateStyle: 'medium', timeZone }).format(date);
 
 /** A time of day by a clock in the zone, 24 h. */
 export const timeText = (date: Date, timeZone: string): string =>

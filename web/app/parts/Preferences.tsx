@@ -52,7 +52,12 @@ export function Preferences({ chosen }: { chosen: Chosen }) {
         value={chosen.lang}
         options={[
           ['en', 'English'],
+          ['en-US', 'English (US)'],
+          ['en-GB', 'English (UK)'],
           ['es', 'Español'],
+          ['es-ES', 'Español (España)'],
+          ['es-MX', 'Español (México)'],
+          ['es-PE', 'Español (Andes)'],
         ]}
       />
       <Pick

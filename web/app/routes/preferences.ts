@@ -1,7 +1,8 @@
 /** Language, theme and units: kept in a cookie, and with the person when signed in. */
+import { LANGS } from '@cimiento/core';
 import { redirect } from 'react-router';
 import { personOf, setPreferences } from '../../db/queries/sign-in.ts';
-import { LANGS, oneOf, type Preferences, SYSTEMS, THEMES } from '../preferences.ts';
+import { oneOf, type Preferences, SYSTEMS, THEMES } from '../preferences.ts';
 import {
   formOf,
   preferencesCookie,

@@ -13,8 +13,6 @@ import {
   sizesOf,
   withPoints,
 } from '@cimiento/core';
-import { select } from 'd3-selection';
-import { zoom as d3Zoom, type ZoomBehavior, zoomIdentity } from 'd3-zoom';
 import { memo, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { namesShown } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
@@ -34,6 +32,7 @@ import { useSize } from '../useSize.ts';
 import { Bays, Outlet } from './KindMarks.tsx';
 import { Compass, CutMark, Grid, label, PickedDimensions, ScaleBar } from './Marks.tsx';
 import { snapPoint } from './snap.ts';
+import type { Zoomer } from './zoom.ts';
 
 const digLayers = () => import('../../stages/dig/layers.ts');
 const DepthLayer = later(digLayers, 'DepthLayer');
@@ -58,7 +57,7 @@ export function PlanView({ section }: { section: Section | null }) {
   const { system } = useFormat();
   const [frame, { width, height }] = useSize(808, 364);
   const svg = useRef<SVGSVGElement>(null);
-  const behaviour = useRef<ZoomBehavior<HTMLDivElement, unknown> | null>(null);
+  const behaviour = useRef<Zoomer | null>(null);
   const [zoom, setZoom] = useState<Zoom>(STILL);
   // While something is dragged the window must not move under it.
   const held = useRef<ReturnType<typeof extent> | null>(null);
@@ -84,35 +83,30 @@ export function PlanView({ section }: { section: Section | null }) {
   }, [zoom]);
 
   useEffect(() => {
-    const node = pane.current;
-    if (!node) return;
-    const made = d3Zoom<HTMLDivElement, unknown>()
-      .scaleExtent([0.2, 40])
-      .filter((event: Event) => !(event.target instanceof Element_ && event.target.closest('[data-drag]')))
-      // Under the hand the drawing is only moved; it is drawn anew where it comes to rest.
-      .on('zoom', ({ transform: { k, x, y } }: { transform: Zoom }) => {
-        const was = settled.current;
-        const by = k / was.k;
-        const moved = `translate(${x - by * was.x}px, ${y - by * was.y}px) scale(${by})`;
-        svg.current?.style.setProperty('transform', moved);
-      })
-      .on('end', ({ transform: { k, x, y } }: { transform: Zoom }) => {
-        const was = settled.current;
-        if (k !== was.k || x !== was.x || y !== was.y) setZoom({ k, x, y });
-      });
-    behaviour.current = made;
-    select(node).call(made).on('dblclick.zoom', null);
+    let gone = false;
+    // Under the hand the drawing is only moved; it is drawn anew where it comes to rest.
+    const moving = ({ k, x, y }: Zoom) => {
+      const was = settled.current;
+      const by = k / was.k;
+      const moved = `translate(${x - by * was.x}px, ${y - by * was.y}px) scale(${by})`;
+      svg.current?.style.setProperty('transform', moved);
+    };
+    const rests = (at: Zoom) => {
+      const was = settled.current;
+      if (at.k !== was.k || at.x !== was.x || at.y !== was.y) setZoom(at);
+    };
+    void import('./zoom.ts').then(({ zoomOn }) => {
+      if (!gone && pane.current) behaviour.current = zoomOn(pane.current, moving, rests);
+    });
     return () => {
-      select(node).on('.zoom', null);
+      gone = true;
+      behaviour.current?.end();
     };
   }, []);
 
   const run = useCallback((how: 'in' | 'out' | 'fit') => {
-    const node = pane.current;
-    const made = behaviour.current;
-    if (!node || !made) return;
-    if (how === 'fit') made.transform(select(node), zoomIdentity);
-    else made.scaleBy(select(node), how === 'in' ? 1.4 : 1 / 1.4);
+    if (how === 'fit') behaviour.current?.fit();
+    else behaviour.current?.by(how === 'in' ? 1.4 : 1 / 1.4);
   }, []);
 
   const [armed, setArmed] = useState<string | null>(null);
@@ -378,9 +372,6 @@ function PlacingBar() {
   );
 }
 
-// The DOM's Element, under another name: here an Element is a strip or a pad.
-const Element_ =
-  typeof globalThis.Element === 'undefined' ? (class {} as typeof globalThis.Element) : globalThis.Element;
 const round6 = (value: number) => Math.round(value * 1e6) / 1e6;
 
 /** Openings as one shape: outlines first, fills over them, so inner lines vanish. */

@@ -1,5 +1,6 @@
 /** The staff: a levelling rod with flags at the levels that matter. Typed ones can be dragged. */
 import {
+  decimalSign,
   type Element,
   FIELDS,
   type FieldId,
@@ -305,7 +306,7 @@ function Rod({
                 style={{ fontFamily: 'Barlow Condensed', fontWeight: 500, fontSize: 12 }}
               >
                 {metric
-                  ? (n * step).toFixed(1).replace('.', format.lang === 'es' ? ',' : '.')
+                  ? (n * step).toFixed(1).replace('.', decimalSign(format.lang))
                   : `${Math.round((n * step) / 0.3048)}'`}
               </text>
             )}

@@ -18,7 +18,7 @@ export const ground = {
     level: 'Level',
     gradeEast: 'Rise to the east',
     gradeNorth: 'Rise to the north',
-    gradeHint: 'e.g. 1:60, minus for a fall',
+    gradeHint: 'e.g. 1 in 60, minus for a fall',
     soils: 'Soils from the top down',
     soilName: 'Name of the soil',
     soilKind: 'Kind of soil',

@@ -286,19 +286,19 @@ export const cautions: Words<typeof english> = {
     },
     spoilNear: {
       title: '{{area}}: el montón está demasiado cerca del borde.',
-      text: 'Su pie está a {{edge}} de una excavación. Apártalo o sostén ese lado.',
+      text: 'Su pie está a {{edge}} de una excavación. Apártelo o sostenga ese lado.',
     },
     rehandle: {
       title: '{{area}} estorba: {{volume}} movidos dos veces.',
-      text: 'Está sobre {{what}}. Excava eso antes o pon la tierra en otro sitio.',
+      text: 'Está sobre {{what}}. Excave eso antes o ponga la tierra en otro sitio.',
     },
     areaOutside: {
       title: '{{area}} se sale de la parcela.',
-      text: 'Pregunta al vecino o retírala.',
+      text: 'Pregunte al vecino o retírela.',
     },
     noRoom: {
       title: '{{volume}} de tierra guardada no tienen sitio.',
-      text: 'Dibuja más acopio, o llévala y tráela.',
+      text: 'Dibuje más acopio, o llévela y tráigala.',
     },
     reach: {
       title: '{{machine}} no llega al fondo.',

@@ -92,7 +92,7 @@ export const dig: Words<typeof english> = {
   },
   depths: {
     show: 'Profundidades',
-    point: 'Apunta a la excavación.',
+    point: 'Apunte a la excavación.',
     none: 'Aquí no se excava.',
     here: '{{depth}} de hondo aquí, {{string}} bajo el hilo',
   },

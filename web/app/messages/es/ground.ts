@@ -21,7 +21,7 @@ export const ground: Words<typeof english> = {
     level: 'Nivel',
     gradeEast: 'Sube al este',
     gradeNorth: 'Sube al norte',
-    gradeHint: 'p. ej. 1:60, con menos si baja',
+    gradeHint: 'p. ej. 1 en 60, con menos si baja',
     soils: 'Suelos de arriba abajo',
     soilName: 'Nombre del suelo',
     soilKind: 'Clase de suelo',
@@ -66,7 +66,7 @@ export const ground: Words<typeof english> = {
     point: '{{name}}, punto {{n}}',
     spoil: 'Adónde va la tierra',
     keep: '{{volume}} a guardar',
-    noAreas: 'Dibuja dónde puede ir la tierra: el plan dirá qué cabe y qué se mueve dos veces.',
+    noAreas: 'Dibuje dónde puede ir la tierra: el plan dirá qué cabe y qué se mueve dos veces.',
     use: {
       spoil: 'tierras',
       topsoil: 'tierra negra',

@@ -54,7 +54,8 @@ export const problems: Words<typeof english> = {
       'Nada decide la profundidad todavía: dé una helada, un suelo de apoyo, un piso o una tapada mínima.',
     formationAboveGround:
       '{{name}}: el fondo a {{value}} queda sobre el terreno ({{max}}); ahí no se excava.',
-    stringBelowFormation: 'El hilo a {{value}} está bajo el fondo de {{name}} ({{min}}). ¿Niveles cambiados?',
+    stringBelowFormation:
+      'El hilo a {{value}} está bajo el fondo de excavación de {{name}} ({{min}}). ¿Niveles cambiados?',
     soilSequence: '{{name}}: este suelo está bajo otro que otras calicatas tienen debajo.',
     logBottom: '{{name}} debe acabar bajo el techo del último suelo, {{min}}.',
     logsTogether: '{{name}} está donde {{other}}.',
@@ -148,10 +149,10 @@ export const problems: Words<typeof english> = {
     dxfNone: 'Esto no es un dibujo DXF.',
     dxfBroken: 'El dibujo está roto: no se puede leer.',
     dxfCut: 'El dibujo está cortado: le falta el final.',
-    dxfMany: '{{value}} cosas son más de las que se leen ({{max}}). Guarda solo las capas necesarias.',
-    dxfBlocks: 'Solo tiene bloques ({{value}}). Descomponlos en líneas y guarda otra vez.',
+    dxfMany: '{{value}} cosas son más de las que se leen ({{max}}). Guarde solo las capas necesarias.',
+    dxfBlocks: 'Solo tiene bloques ({{value}}). Descompóngalos en líneas y guarde otra vez.',
     dxfEmpty: 'En el dibujo no hay líneas.',
-    dxfShapes: '{{value}} formas son más de las que caben ({{max}}). Toma menos capas.',
+    dxfShapes: '{{value}} formas son más de las que caben ({{max}}). Tome menos capas.',
     dxfOpen: 'Ninguna línea se cierra: solo las cerradas sirven para eso.',
   },
 };

@@ -21,7 +21,7 @@ export const tally: Words<typeof english> = {
       sub: '+ tierra negra {{volume}}',
       short: 'faltan {{volume}}: traer',
     },
-    haul: { name: 'Sacar de la obra', sub: '{{volume}} suelta', unit_one: 'viaje', unit_other: 'viajes' },
+    haul: { name: 'Sacar de la obra', sub: '{{volume}} sueltos', unit_one: 'viaje', unit_other: 'viajes' },
     stone: {
       name: 'Piedra',
       sub: '{{n}} × {{lift}}, {{passes}} pasadas',

@@ -1,0 +1,20 @@
+/** Palabras de las cuadrillas de los Andes: Colombia, Ecuador, Perú, Bolivia, Chile. */
+import type { Rule } from './rules.ts';
+
+export const rules: readonly Rule[] = [
+  { from: 'capa de hormigón pobre', to: 'solado' },
+  { from: 'hormigón pobre', to: 'solado' },
+  { from: 'del pobre', to: 'del solado' },
+  { from: 'tierra o pobre', to: 'tierra o solado' },
+  { from: 'después pobre', to: 'después solado' },
+  { from: 'pobre', to: 'solado', keys: /^working\.way/ },
+  { from: 'hormigones', to: 'concretos' },
+  { from: 'hormigón', to: 'concreto' },
+  { from: 'un recalce', to: 'una calzadura' },
+  { from: 'del recalce', to: 'de la calzadura' },
+  { from: 'el recalce', to: 'la calzadura' },
+  { from: 'recalces', to: 'calzaduras' },
+  { from: 'recalce', to: 'calzadura' },
+  { from: 'caños', to: 'tubos' },
+  { from: 'caño', to: 'tubo' },
+];
