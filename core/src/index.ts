@@ -66,11 +66,14 @@ export {
   STONE_GRADINGS,
   typicalMachine,
 } from './catalogue/index.ts';
+export { type CautionCode, HOLD_CODES } from './cautions/index.ts';
 export { proofsOf } from './checks/index.ts';
 export {
   type After,
   type Alternative,
   alternatives,
+  type Bounds,
+  boundsOf,
   chanceDry,
   compute,
   concreteInstead,
@@ -201,6 +204,7 @@ export {
 } from './log/index.ts';
 export {
   AREA_USES,
+  assumedAt,
   type Bed,
   type BedLayer,
   BOARD_ZONES,
@@ -216,13 +220,17 @@ export {
   type ElementOf,
   FIELDS,
   FILTERS,
+  FIRST_KINDS,
   type Field,
   type FieldId,
+  type FirstKind,
+  type FirstSaid,
   type FloorLayer,
   type FloorSpec,
   FORMS,
   FOUNDINGS,
   fieldOf,
+  firstPlan,
   floorOf,
   type GroundLog,
   type Hand,

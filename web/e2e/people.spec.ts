@@ -82,7 +82,7 @@ test('the board reads like a day board, makes jobs and removes them', async ({ p
   await expect(page.getByRole('row', { name: /Bell frame.*Tamarack Flat/ }).first()).toContainText('yd³');
   await page.getByLabel('Job name').fill('Goat shed');
   await page.getByLabel('Place').fill('Peña Rota');
-  await page.getByRole('button', { name: 'Start blank' }).click();
+  await page.getByRole('button', { name: 'Start the job' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/);
   await expect(page.getByText('Nothing to dig yet.', { exact: false }).first()).toBeVisible();
   await page.goto(`${base()}/jobs`);

@@ -31,6 +31,13 @@ const CAUTIONS = {
 export type CautionCode = keyof typeof CAUTIONS;
 export const CAUTION_CODES = Object.keys(CAUTIONS) as readonly CautionCode[];
 
+/** Graver than their row says where it is worst. */
+const GRAVER = ['keepOff.service', 'keepOff.overhead', 'heave', 'piping', 'drainCrosses'] as const;
+/** Those that may hold a job up: the day board names them in few words. */
+export const HOLD_CODES: readonly CautionCode[] = CAUTION_CODES.filter(
+  (code) => CAUTIONS[code].weight === 'stop' || GRAVER.some((one) => one === code),
+);
+
 /** Cautions of a job, gravest first. */
 export function cautionsFor(of: Job): Caution<CautionCode>[] {
   const at = caseOf(of);

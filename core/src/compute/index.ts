@@ -1,5 +1,6 @@
 export * from './alternatives.ts';
 export * from './bottom-ways.ts';
+export * from './bounds.ts';
 export * from './compare.ts';
 export * from './compute.ts';
 export * from './drawn.ts';

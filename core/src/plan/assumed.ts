@@ -7,6 +7,10 @@ import type { Plan } from './schema.ts';
 
 export const isAssumed = (plan: Plan, pointer: string): boolean => plan.assumed.includes(pointer);
 
+/** The assumption a value of the plan is, or lies in: its pointer; null when somebody has said it. */
+export const assumedAt = (plan: Pick<Plan, 'assumed'>, path: string): string | null =>
+  plan.assumed.find((pointer) => path === pointer || path.startsWith(`${pointer}/`)) ?? null;
+
 const at = (document: unknown, pointer: string): unknown =>
   pointer
     .split('/')

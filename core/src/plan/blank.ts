@@ -37,6 +37,21 @@ export const newLog = (
 
 type Start = (id: FieldId) => number;
 
+/** What a new job stands on that nobody has said: the soil, the code's cover, machine, bucket, trucks, waste. */
+const FIRST_ASSUMED = [
+  '/ground/logs/0',
+  '/ground/knownTo',
+  '/levels/cover',
+  '/dig/machines/0',
+  '/dig/buckets',
+  '/dig/room',
+  '/spoil/trucks/0',
+  '/spoil/trip',
+  '/spoil/fleet',
+  '/pour/truck',
+  '/pour/waste',
+] as const;
+
 /** A level place with topsoil over clay: assumed, until someone looks. */
 const blankGround = (metric: boolean, start: Start): Plan['ground'] => ({
   surface: {
@@ -133,7 +148,7 @@ export function blankPlan(name: string, system: System): Plan {
     name,
     place: '',
     note: '',
-    assumed: ['/ground/logs/0', '/levels/cover'],
+    assumed: [...FIRST_ASSUMED],
     system,
     ruleSet: metric ? 'cautious' : 'us',
     ownRules: {

@@ -72,6 +72,8 @@ describe('the table of fields', () => {
         startOf(fieldOf(id), system),
       );
       expect([id, outOfRange(field, metric!), outOfRange(field, imperial!)]).toEqual([id, null, null]);
+      // A job’s own datum is a round figure in its own units.
+      if (field.kind === 'level') continue;
       expect(Math.abs(metric! - imperial!)).toBeLessThanOrEqual(0.3 * Math.abs(metric!));
     }
     for (const system of ['metric', 'imperial'] as const) {

@@ -5,7 +5,7 @@
  * log and of a conflict all read it. Limits are wide: they stop slips of a unit or a sign, not
  * unusual jobs.
  */
-import { INCH, type Kind, type System } from '../units/index.ts';
+import { FOOT, INCH, type Kind, type System } from '../units/index.ts';
 
 export interface Range {
   readonly kind: Kind;
@@ -40,7 +40,7 @@ const north = length(-2000, 2000, 'setout.northOf');
 const inches = (n: number) => n * INCH;
 
 export const FIELDS = {
-  '/datum/level': level('levels.datum', 100),
+  '/datum/level': level('levels.datum', [100, 100 * FOOT]),
   '/datum/east': length(-1e7, 1e7, 'setout.eastOf', 0),
   '/datum/north': length(-1e7, 1e7, 'setout.northOf', 0),
 
@@ -53,7 +53,7 @@ export const FIELDS = {
   '/ownRules/ladderDepth': length(0, 10, 'dig.own.ladderDepth', 1.22),
   '/ownRules/ladderTravel': length(1, 60, 'dig.own.ladderTravel', 7.6),
 
-  '/ground/surface/level': level('ground.level', 100),
+  '/ground/surface/level': level('ground.level', [100, 100 * FOOT]),
   '/ground/surface/gradeEast': field('gradient', -0.5, 0.5, 'ground.gradeEast', 0),
   '/ground/surface/gradeNorth': field('gradient', -0.5, 0.5, 'ground.gradeNorth', 0),
   '/ground/surface/points/*/0': east,
@@ -142,7 +142,7 @@ export const FIELDS = {
   '/water/filters/*/grading/*/passing': field('percent', 0, 1, 'night.passing', 0.5),
   '/water/record/two': size(0.001, 0.6, 'night.two', [0.04, 1.5 * INCH]),
   '/water/record/ten': size(0.001, 0.6, 'night.ten', [0.07, 2.75 * INCH]),
-  '/levels/string': level('levels.stringLevel', 100.5),
+  '/levels/string': level('levels.stringLevel', [100.5, 101.5 * FOOT]),
   '/levels/strings/*/level': level('levels.stringLevel'),
   '/levels/floors/*/level': level('levels.floorLevel'),
   '/levels/floors/*/layers/*/thickness': size(0.0001, 3, 'levels.thickness'),

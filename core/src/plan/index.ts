@@ -1,9 +1,10 @@
-export { isAssumed, settled } from './assumed.ts';
+export { assumedAt, isAssumed, settled } from './assumed.ts';
 export * from './beds.ts';
 export * from './blank.ts';
 export * from './diff.ts';
 export type { BoxElement, Element, ElementOf, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
 export * from './fields.ts';
+export * from './first.ts';
 export { isDrain, isOutlined, isRun, type OutlinedElement, type RunElement } from './forms.ts';
 export * from './kinds.ts';
 export * from './limits.ts';

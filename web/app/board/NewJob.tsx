@@ -1,12 +1,13 @@
-/** A new job: blank, from a demo, or from a plan file. */
+/** A new job: what one would say on the phone, from a demo, or from a plan file. */
 
-import { Box, Stack } from '@chakra-ui/react';
-import type { Problem } from '@cimiento/core';
+import { Box, Flex, Stack } from '@chakra-ui/react';
+import { FIRST_KINDS, type FirstKind, type Problem, SOIL_KINDS, type System } from '@cimiento/core';
 import { Plus } from 'lucide-react';
+import { useState } from 'react';
 import { Form } from 'react-router';
 import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button, FieldError, Heading, Select } from '../parts/controls.tsx';
+import { Button, FieldError, Heading, Select, Small } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
 import { TextField } from '../parts/TextField.tsx';
 import { problemText } from '../parts/words.ts';
@@ -44,26 +45,7 @@ export function NewJob({ actionData, demos }: { actionData: Refused | undefined;
       pl={{ lg: 8 }}
     >
       <Heading fontSize="xl">{t('jobs.new')}</Heading>
-      <Form method="post">
-        <Stack gap={2}>
-          <input type="hidden" name="intent" value="blank" />
-          <TextField label={t('jobs.name')} name="name" maxLength={80} required />
-          <TextField label={t('jobs.place')} name="place" maxLength={120} />
-          <label>
-            <Box as="span" fontSize="sm">
-              {t('jobs.drawnIn')}
-            </Box>
-            <Select name="system" defaultValue={format.system}>
-              <option value="metric">{t('prefs.metric')}</option>
-              <option value="imperial">{t('prefs.imperial')}</option>
-            </Select>
-          </label>
-          {said('blank')}
-          <Button type="submit" look="main">
-            <Plus size={16} aria-hidden /> {t('jobs.startBlank')}
-          </Button>
-        </Stack>
-      </Form>
+      <First problems={actionData?.intent === 'first' ? problems : []} />
       <Form method="post">
         <Stack gap={2}>
           <input type="hidden" name="intent" value="demo" />
@@ -102,5 +84,140 @@ export function NewJob({ actionData, demos }: { actionData: Refused | undefined;
         </Stack>
       </Form>
     </Stack>
+  );
+}
+
+const NOTHING = '' as const;
+
+/** What one would say on the phone. All but the name may be left out. */
+function First({ problems }: { problems: readonly Problem[] }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const [kind, setKind] = useState<FirstKind | typeof NOTHING>(NOTHING);
+  const [system, setSystem] = useState<System>(format.system);
+  const metric = system === 'metric';
+  const problem = (field: string) => {
+    const found = problems.find(({ path }) => path === `/${field}`);
+    return found && problemText(t, format, found);
+  };
+  const text = (field: 'length' | 'width' | 'frost' | 'water', eg: readonly [string, string]) => (
+    <TextField
+      label={t(`first.${field}`)}
+      name={field}
+      maxLength={20}
+      placeholder={metric ? eg[0] : eg[1]}
+      problem={problem(field)}
+      autoComplete="off"
+    />
+  );
+  const count = (field: 'cross' | 'along' | 'across', start: number) => (
+    <TextField
+      label={t(`first.${field}`)}
+      name={field}
+      type="number"
+      min={field === 'cross' ? 0 : 1}
+      max={20}
+      defaultValue={start}
+      problem={problem(field)}
+    />
+  );
+  return (
+    <Form method="post" data-first>
+      <Stack gap={2}>
+        <input type="hidden" name="intent" value="first" />
+        <TextField
+          label={t('jobs.name')}
+          name="name"
+          maxLength={80}
+          required
+          autoComplete="off"
+          problem={problem('name')}
+        />
+        <TextField label={t('jobs.place')} name="place" maxLength={120} autoComplete="off" />
+        <Pick
+          label={t('jobs.drawnIn')}
+          name="system"
+          value={system}
+          onChange={(value) => setSystem(value as System)}
+          options={[
+            ['metric', t('prefs.metric')],
+            ['imperial', t('prefs.imperial')],
+          ]}
+        />
+        <Pick
+          label={t('first.kind')}
+          name="kind"
+          value={kind}
+          onChange={(value) => setKind(value as FirstKind | typeof NOTHING)}
+          options={[
+            [NOTHING, t('first.later')],
+            ...FIRST_KINDS.map((one): [string, string] => [one, t(`first.kinds.${one}`)]),
+          ]}
+        />
+        {kind !== NOTHING && (
+          <Flex gap={2}>
+            {text('length', ['14.4', "48'"])}
+            {kind !== 'trench' && text('width', ['8.4', "28'"])}
+          </Flex>
+        )}
+        {kind === 'ring' && count('cross', 1)}
+        {kind === 'pads' && (
+          <Flex gap={2}>
+            {count('along', 3)}
+            {count('across', 2)}
+          </Flex>
+        )}
+        {text('frost', ['0.95', '3\' 2"'])}
+        <Pick
+          label={t('first.soil')}
+          name="soil"
+          options={[
+            [NOTHING, t('first.nobody')],
+            ...SOIL_KINDS.filter((one) => one !== 'topsoil').map((one): [string, string] => [
+              one,
+              t(`soil.${one}`),
+            ]),
+          ]}
+        />
+        {text('water', ['1.2', "4'"])}
+        <Small>{t('first.note')}</Small>
+        <Button type="submit" look="main">
+          <Plus size={16} aria-hidden /> {t('first.start')}
+        </Button>
+      </Stack>
+    </Form>
+  );
+}
+
+function Pick({
+  label,
+  name,
+  options,
+  value,
+  onChange,
+}: {
+  label: string;
+  name: string;
+  options: readonly [string, string][];
+  value?: string;
+  onChange?: (value: string) => void;
+}) {
+  return (
+    <label>
+      <Box as="span" fontSize="sm">
+        {label}
+      </Box>
+      <Select
+        name={name}
+        {...(value !== undefined && { value })}
+        onChange={(event) => onChange?.(event.target.value)}
+      >
+        {options.map(([key, text]) => (
+          <option key={key} value={key}>
+            {text}
+          </option>
+        ))}
+      </Select>
+    </label>
   );
 }

@@ -9,6 +9,7 @@ import { later } from '../parts/later.tsx';
 import { cautionKey, cautionText, concerns, problemText } from '../parts/words.ts';
 import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
 import { Panel } from '../stages/fields.tsx';
+import { NextLine } from './NextLine.tsx';
 import type { Stage } from './stages.ts';
 import { useDesk } from './store.ts';
 import { useShownPlan, useTakeoff } from './takeoff.ts';
@@ -48,6 +49,7 @@ export function Side() {
       tabIndex={0}
       data-side
     >
+      <NextLine />
       <Problems />
       {/* Under ground and levels much can be typed: what it all comes to stands first. */}
       {long && <Decides ranked={stage === 'levels'} />}

@@ -1,10 +1,11 @@
 /** The head of the desk: job, holds, undo, files, and how a person likes to read. */
 import { Box, Flex } from '@chakra-ui/react';
 import { Redo2, Undo2 } from 'lucide-react';
-import { memo } from 'react';
+import { memo, Suspense, useState } from 'react';
 import { Link, useRouteLoaderData } from 'react-router';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Bare, Button, Heading } from '../parts/controls.tsx';
+import { later } from '../parts/later.tsx';
 import { Preferences } from '../parts/Preferences.tsx';
 import { SheetLink } from '../parts/SheetLink.tsx';
 import type { loader as rootLoader } from '../root.tsx';
@@ -12,6 +13,8 @@ import { useJobId } from './jobId.ts';
 import { SaveState } from './SaveState.tsx';
 import { useDesk, useDeskStore } from './store.ts';
 import { useTakeoff } from './takeoff.ts';
+
+const UnsaidList = later(() => import('./UnsaidList.tsx'), 'UnsaidList');
 
 export const TopBar = memo(function TopBar() {
   const { t } = useTranslation();
@@ -79,6 +82,7 @@ export const TopBar = memo(function TopBar() {
       <Flex order={{ base: 1, lg: 0 }} flex={{ base: '1 1 100%', lg: '1' }} align="center" gap={2}>
         <SaveState />
         <Box flex="1" />
+        <Unsaid />
         <Holds />
         <Flex gap={1}>
           <Button size="sm" disabled={!canUndo} onClick={() => store.getState().undo()}>
@@ -128,6 +132,26 @@ export const TopBar = memo(function TopBar() {
     </Flex>
   );
 });
+
+/** How much nobody has said yet; opens to each, one press from being settled. */
+function Unsaid() {
+  const { t } = useTranslation();
+  const count = useDesk((desk) => desk.plan.assumed.length);
+  const [open, setOpen] = useState(false);
+  if (count === 0) return null;
+  return (
+    <>
+      <Button size="sm" look="quiet" onClick={() => setOpen(true)} data-unsaid={count}>
+        {t('pencil.count', { count })}
+      </Button>
+      {open && (
+        <Suspense fallback={null}>
+          <UnsaidList onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+}
 
 function Holds() {
   const { t } = useTranslation();

@@ -8,6 +8,7 @@ import {
   DRAWN_LAYERS,
   ELEMENT_KINDS,
   FIGURE_IDS,
+  HOLD_CODES,
   KINDS,
   LANGS,
   type Lang,
@@ -103,6 +104,7 @@ describe('messages', () => {
       ...DRAWN_LAYERS.map((layer) => `drawing.drawn.${layer}`),
       ...Object.keys(SLOWED).map((what) => `machine.slow.${what}`),
       ...COMPACTOR_IDS.map((id) => `compactor.${id}`),
+      ...HOLD_CODES.map((code) => `hold.${code}`),
       ...STAGES.map((stage) => `stage.${stage}`),
       ...['frost', 'bearing', 'stack', 'course', 'cover', 'drawn', 'instruction'].flatMap((rule) => [
         `rule.${rule}`,

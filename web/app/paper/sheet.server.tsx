@@ -13,6 +13,7 @@ import {
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import { coded, type Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
+import { unsaidText } from '../parts/unsaid.ts';
 import { bayList, cautionKey, cautionText, compactorText, concerns, layerName } from '../parts/words.ts';
 import { KeyPlan, SectionDrawing } from './drawings.tsx';
 import { SheetFrame, type SheetInput } from './frame.tsx';
@@ -319,6 +320,14 @@ function orderLines(takeoff: Takeoff, t: Say, format: Format): string[] {
 function nightLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
   const { holding, discharge, storm, dryBy } = plan.water;
   const out: string[] = [];
+  const { assumed } = plan;
+  if (assumed.length > 0)
+    out.push(
+      t('sheet.pencil', {
+        count: assumed.length,
+        what: assumed.map((pointer) => unsaidText(t, format, plan, pointer)).join(' · '),
+      }),
+    );
   if (holding)
     out.push(t('sheet.holding', { by: t(`night.holdings.${holding.by}`), reason: holding.reason }));
   if (discharge)

@@ -19,7 +19,8 @@ import type { loader as rootLoader } from '../root.tsx';
 import { unpacked } from '../server/archive.server.ts';
 import { fieldOf, MOST_BODY } from '../server/body.server.ts';
 import { allow } from '../server/can.server.ts';
-import { formOf, requirePerson, withDatabase } from '../server/http.server.ts';
+import { readFirst } from '../server/first.server.ts';
+import { formOf, preferencesOf, requirePerson, withDatabase } from '../server/http.server.ts';
 import { DEMOS, demoJob, savingOf } from '../server/jobs.server.ts';
 import { summarise } from '../server/pool.server.ts';
 import { catchUpStale } from '../server/summaries.server.ts';
@@ -61,6 +62,11 @@ export async function action({ request, context }: Route.ActionArgs) {
         place: wholeText(fieldOf(form, 'place'), 120),
       };
       return make(savingOf(plan, null, 'new', await summarise(plan)));
+    }
+    case 'first': {
+      const read = readFirst(form, preferencesOf(request).lang);
+      if (!read.ok) return data({ intent: 'first', problems: read.problems }, { status: 400 });
+      return make(savingOf(read.plan, null, 'new', await summarise(read.plan)));
     }
     case 'demo': {
       const demo = oneOf(DEMOS, form.get('demo'));

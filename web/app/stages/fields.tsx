@@ -1,6 +1,6 @@
 /** Fields bound to the plan: one way in (a recipe), problems shown where they belong. */
 import { Box, chakra, Flex, Stack } from '@chakra-ui/react';
-import { FIELDS, fieldOf, readNumber, writeNumber } from '@cimiento/core';
+import { assumedAt, FIELDS, fieldOf, readNumber, writeNumber } from '@cimiento/core';
 import { ChevronRight } from 'lucide-react';
 import { memo, useState } from 'react';
 import { type Draft, useDesk, useDeskStore } from '../desk/store.ts';
@@ -33,7 +33,8 @@ export function PlanField({ path, also, label, ...field }: PlanFieldProps) {
   const value = useDesk((desk) => readNumber(desk.plan, path));
   const problem = useTakeoff().problems.find((p) => p.path === path);
   const range = fieldOf(path);
-  return (
+  const pencil = useDesk((desk) => assumedAt(desk.plan, path));
+  const shown = (
     <QuantityField
       {...field}
       label={label ?? t(FIELDS[range].label)}
@@ -48,6 +49,28 @@ export function PlanField({ path, also, label, ...field }: PlanFieldProps) {
         }, `field:${path}`)
       }
     />
+  );
+  return pencil === null ? shown : <Pencil pointer={pencil}>{shown}</Pencil>;
+}
+
+/** What nobody has said yet: told so, and settled by a press. */
+function Pencil({ pointer, children }: { pointer: string; children: React.ReactNode }) {
+  const { t } = useTranslation();
+  const { edit } = useDeskStore().getState();
+  return (
+    <div className="pencil" data-pencil={pointer}>
+      {children}
+      <button
+        type="button"
+        onClick={() =>
+          edit((d) => {
+            d.assumed = d.assumed.filter((one) => one !== pointer);
+          })
+        }
+      >
+        {t('pencil.settle')}
+      </button>
+    </div>
   );
 }
 

@@ -39,6 +39,42 @@ export const DESK_LOOKS: Record<string, SystemStyleObject> = {
   '.tally-sub[data-tone=placed]': { color: 'placed' },
   '.tally-sub[data-tone=water]': { color: 'water' },
 
+  /** What nobody has said: lighter, dashed, and told in words. */
+  '.pencil input': { borderStyle: 'dashed', color: 'soft', fontStyle: 'italic' },
+  '.next-line': {
+    display: 'block',
+    w: 'full',
+    textAlign: 'left',
+    fontSize: 'sm',
+    lineHeight: 1.3,
+    borderLeftWidth: '4px',
+    borderStyle: 'solid',
+    borderColor: 'chalk',
+    bg: 'chalkWash',
+    px: 2,
+    py: 1.5,
+    mb: 3,
+    cursor: 'pointer',
+  },
+  '.pencil > button': {
+    display: 'block',
+    ml: 'auto',
+    fontSize: 'xs',
+    color: 'chalk',
+    bg: 'transparent',
+    border: 'none',
+    textDecoration: 'underline dotted',
+    cursor: 'pointer',
+    minH: '24px',
+  },
+  '.tally-cell[data-pencil] .tally-value': {
+    color: 'soft',
+    fontStyle: 'italic',
+    textDecoration: 'underline dotted',
+    textDecorationThickness: '1px',
+    textUnderlineOffset: '3px',
+  },
+
   '.caution': {
     borderLeftWidth: '4px',
     borderStyle: 'solid',

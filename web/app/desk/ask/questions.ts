@@ -1,6 +1,7 @@
 /** Every long question that is asked of a job apart from the page's own thread: one row a question. */
 import {
   alternatives,
+  boundsOf,
   chanceDry,
   compute,
   concreteInstead,
@@ -47,6 +48,7 @@ const QUESTIONS = {
   concreteInstead: (job: Asked, index: number) => concreteInstead(job.plan, job.takeoff(), index),
   lowWays: (job: Asked) => lowWays(job.plan, job.takeoff()),
   workingWays: (job: Asked, index: number) => workingWays(job.plan, job.takeoff(), index),
+  bounds: ({ plan, takeoff, progress }: Asked) => boundsOf(plan, takeoff(), progress),
   held: (job: Asked) => heldOf(job.plan, job.takeoff()),
   night: (job: Asked) => nightOf(job.plan, job.takeoff()),
   nightRest: ({ plan, takeoff }: Asked, element: string) => nightRest(plan, takeoff(), element),

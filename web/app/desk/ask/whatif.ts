@@ -2,6 +2,7 @@
 import type {
   After,
   Alternative,
+  Bounds,
   Difference,
   DigOrder,
   HeldHole,
@@ -118,6 +119,9 @@ export const useLowWays = (plan: Plan): LowWay[] | null => useAsked(plan, 'lowWa
 /** What people work on under an element, three ways. */
 export const useWorkingWays = (plan: Plan, index: number): WorkingCost[] | null =>
   useAsked(plan, 'workingWays', [index]).value;
+
+/** How far what nobody has said could move each figure; only while it is wanted. */
+export const useBounds = (plan: Plan | null): Bounds | null => useAsked(plan, 'bounds', []).value;
 
 /** The ways to hold the water of every hole. */
 export const useHeld = (plan: Plan): HeldHole[] | null => useAsked(plan, 'held', []).value;

@@ -67,6 +67,8 @@ export const sheets = {
     holding: 'Held by: {{by}}. {{reason}}',
     discharge: 'Pumped water goes {{to}}; allowed by {{who}}',
     dischargeOpen: 'Pumped water goes {{to}}: ASK FIRST, nobody has allowed it yet',
+    pencil_one: 'IN PENCIL, {{count}} thing only assumed: {{what}}',
+    pencil_other: 'IN PENCIL, {{count}} things only assumed: {{what}}',
     nightDry: 'Rain expected: dry by {{time}}',
     nightWet: 'Rain expected: {{names}} WET at {{time}}, {{depth}}',
     cautions: 'Cautions',

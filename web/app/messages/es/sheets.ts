@@ -70,6 +70,8 @@ export const sheets: Words<typeof english> = {
     holding: 'Se contiene con: {{by}}. {{reason}}',
     discharge: 'El agua bombeada va {{to}}; lo autoriza {{who}}',
     dischargeOpen: 'El agua bombeada va {{to}}: PREGUNTE ANTES, nadie lo autorizó',
+    pencil_one: 'A LÁPIZ, {{count}} cosa solo supuesta: {{what}}',
+    pencil_other: 'A LÁPIZ, {{count}} cosas solo supuestas: {{what}}',
     nightDry: 'Lluvia esperada: seco a las {{time}}',
     nightWet: 'Lluvia esperada: {{names}} CON AGUA a las {{time}}, {{depth}}',
     cautions: 'Advertencias',

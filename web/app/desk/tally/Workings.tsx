@@ -1,0 +1,102 @@
+/** How a figure was worked out, line by line, and how far what nobody has said could move it. */
+import { Box } from '@chakra-ui/react';
+import type { FigureId, Plan, Working } from '@cimiento/core';
+import { coded, type Say } from '../../messages/keys.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
+import { Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
+import { Modal } from '../../parts/Modal.tsx';
+import { unsaidText } from '../../parts/unsaid.ts';
+import { useBounds } from '../ask/whatif.ts';
+import { useShownPlan, useTakeoff } from '../takeoff.ts';
+
+/** A person's own names come through: a soil's id becomes its name. */
+function labelOf(plan: Plan, working: Working, t: Say): string {
+  if (working.label === undefined) return '';
+  const soil = plan.ground.soils.find((s) => s.id === working.label);
+  return soil ? soil.name || t(`soil.${soil.kind}`) : working.label;
+}
+
+export function Workings({ id, onClose }: { id: FigureId; onClose: () => void }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const takeoff = useTakeoff();
+  const plan = useShownPlan();
+  const figure = takeoff.figures[id];
+  return (
+    <Modal
+      open
+      title={`${t(`tally.${id}.name`)} · ${format.text(figure.value, figure.kind)}`}
+      onClose={onClose}
+    >
+      <Moved id={id} />
+      <Box as="ol">
+        {figure.workings.length === 0 && <li>{t('tally.nothing')}</li>}
+        {figure.workings.map((working) => {
+          const label = labelOf(plan, working, t);
+          return (
+            <Box
+              as="li"
+              key={`${working.step} ${working.label ?? ''}`}
+              py={2}
+              borderBottomWidth="1px"
+              borderStyle="solid"
+              borderColor="rule"
+            >
+              <Box display="flex" justifyContent="space-between" gap={3} alignItems="baseline">
+                <Box as="span" fontWeight={500}>
+                  {t(coded(`work.${working.step}`))}
+                  {label && ` · ${label}`}
+                </Box>
+                <Box as="span" fontFamily="figure" fontWeight={600} fontSize="lg" whiteSpace="nowrap">
+                  {format.text(working.value, working.kind)}
+                </Box>
+              </Box>
+              <Box as="code" fontSize="xs" color="soft">
+                {working.formula}
+                {working.source && ` · ${working.source}`}
+              </Box>
+              {working.inputs.length > 0 && (
+                <Box as="ul" display="flex" flexWrap="wrap" columnGap={4} mt={1}>
+                  {working.inputs.map((input) => (
+                    <Box as="li" key={input.name} fontSize="sm">
+                      {t(coded(`input.${input.name}`))}{' '}
+                      <Box as="span" fontFamily="figure" fontWeight={600} fontSize="md">
+                        {format.text(input.value, input.kind)}
+                      </Box>{' '}
+                      <Small display="inline">
+                        {t(`origin.${input.origin}`)}
+                        {input.source && input.origin === 'typical' && `, ${input.source}`}
+                      </Small>
+                    </Box>
+                  ))}
+                </Box>
+              )}
+            </Box>
+          );
+        })}
+      </Box>
+    </Modal>
+  );
+}
+
+/** How far what nobody has said could move it; asked only while someone looks. */
+function Moved({ id }: { id: FigureId }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const plan = useShownPlan();
+  const { kind } = useTakeoff().figures[id];
+  const bounds = useBounds(plan);
+  const bound = bounds?.[id];
+  if (bounds === null) return <Small>{t('pencil.asking')}</Small>;
+  if (!bound) return <Small data-bound="none">{t('pencil.still')}</Small>;
+  return (
+    <Small data-bound={id}>
+      {t('pencil.moves', {
+        low: format.text(bound.low, kind),
+        high: format.text(bound.high, kind),
+        what: unsaidText(t, format, plan, bound.by),
+      })}
+    </Small>
+  );
+}

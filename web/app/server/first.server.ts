@@ -1,0 +1,86 @@
+/** The answers of the first minute, out of its form. */
+import {
+  FIELDS,
+  FIRST_KINDS,
+  type FieldId,
+  type FirstSaid,
+  firstPlan,
+  type Lang,
+  outOfRange,
+  type Plan,
+  type Problem,
+  parseQuantity,
+  SOIL_KINDS,
+  type System,
+  wholeText,
+} from '@cimiento/core';
+import { oneOf, SYSTEMS } from '../preferences.ts';
+import { fieldOf } from './body.server.ts';
+
+/** Each is read as what it becomes in the plan. */
+const LIKE = {
+  length: '/levels/shallow/length',
+  width: '/levels/shallow/width',
+  frost: '/ground/frost/local',
+  water: '/ground/logs/*/standing',
+} as const satisfies Record<string, FieldId>;
+/** Pads and cross walls one counts on the phone. */
+const MOST = 20;
+
+type Read = { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly problems: Problem[] };
+
+/** @param lang its decimal sign is what was typed with */
+export function readFirst(form: FormData, lang: Lang): Read {
+  const problems: Problem[] = [];
+  const system: System = oneOf(SYSTEMS, form.get('system')) ?? 'metric';
+  const name = wholeText(fieldOf(form, 'name'), 80);
+  if (!name) problems.push({ code: 'blank', path: '/name' });
+  const quantity = (field: keyof typeof LIKE): number | null => {
+    const typed = fieldOf(form, field).trim();
+    if (typed === '') return null;
+    const range = FIELDS[LIKE[field]];
+    // Sizes and depths on the phone are metres or feet, however the field of the plan is written.
+    const read = parseQuantity(typed, 'length', system, lang);
+    const path = `/${field}`;
+    if (!read.ok) {
+      problems.push({ code: 'notANumber', path, value: typed.slice(0, 40) });
+      return null;
+    }
+    if (outOfRange(range, read.value) || read.value < 0)
+      problems.push({
+        code: 'range',
+        path,
+        value: read.value,
+        min: Math.max(0, range.min),
+        max: range.max,
+        kind: 'length',
+      });
+    return read.value;
+  };
+  const count = (field: 'cross' | 'along' | 'across', least: number): number => {
+    const typed = fieldOf(form, field).trim();
+    if (typed === '') return least;
+    const value = Number(typed);
+    if (!Number.isInteger(value) || value < least || value > MOST) {
+      problems.push({ code: 'range', path: `/${field}`, value, min: least, max: MOST, kind: 'count' });
+      return least;
+    }
+    return value;
+  };
+  const said: FirstSaid = {
+    kind: oneOf(FIRST_KINDS, form.get('kind')),
+    length: quantity('length'),
+    width: quantity('width'),
+    cross: count('cross', 0),
+    along: count('along', 1),
+    across: count('across', 1),
+    frost: quantity('frost'),
+    soil: oneOf(SOIL_KINDS, form.get('soil')),
+    water: quantity('water'),
+  };
+  if (problems.length > 0) return { ok: false, problems };
+  return {
+    ok: true,
+    plan: { ...firstPlan(name, system, said), place: wholeText(fieldOf(form, 'place'), 120) },
+  };
+}
