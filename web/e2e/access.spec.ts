@@ -72,6 +72,23 @@ test.describe('on a phone', () => {
   });
 });
 
+test('drawings are tabs, and arrows move between them', async ({ page }) => {
+  await signIn(page);
+  await newJob(page, 'honey-house');
+  await stage(page, 'dig');
+  const tab = (name: string) => page.locator(`[role=tab][data-lower=${name}]`);
+  await expect(page.getByRole('tablist')).toBeVisible();
+  await tab('section').focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(tab('order')).toHaveAttribute('aria-selected', 'true');
+  await expect(tab('order')).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('tab', { selected: true })).not.toHaveAttribute('data-lower', 'section');
+  await page.keyboard.press('Home');
+  await expect(tab('section')).toHaveAttribute('aria-selected', 'true');
+});
+
 test('no page writes an error to the console', async ({ page }) => {
   const errors: string[] = [];
   page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));

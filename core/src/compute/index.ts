@@ -8,6 +8,7 @@ export * from './footings.ts';
 export * from './haul.ts';
 export * from './held.ts';
 export * from './long-section.ts';
+export * from './mends.ts';
 export * from './night.ts';
 export * from './night-means.ts';
 export * from './order-of.ts';

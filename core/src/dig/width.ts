@@ -41,7 +41,13 @@ export function digWidth(
   );
 }
 
-export const slopeOf = (plan: Plan, element: Element): number => element.slope ?? plan.dig.slope;
+/** Steeper than this, H:V, a side is upright: what its planes divide by would leave nothing. */
+const UPRIGHT = 1e-6;
+
+export function slopeOf(plan: Plan, element: Element): number {
+  const slope = element.slope ?? plan.dig.slope;
+  return slope < UPRIGHT ? 0 : slope;
+}
 export const supportOf = (plan: Plan, element: Element): Support => element.support ?? plan.dig.support;
 
 /**

@@ -149,9 +149,19 @@ function noTriangle(lines: readonly TapedLine[], tolerance: number): Adjustment[
   return null;
 }
 
-/** Multiples of 3-4-5 that fit two sides: what to tape for a right angle without a long tape, m. */
-export function threeFourFive(one: number, other: number): readonly [number, number, number] | null {
+/**
+ * Multiples of 3-4-5 that fit two sides: what to tape for a right angle without a long tape, m. In whole
+ * metres or feet; in halves where a side is too short for one.
+ * @param whole a metre or a foot, m
+ */
+export function threeFourFive(
+  one: number,
+  other: number,
+  whole = 1,
+): readonly [number, number, number] | null {
   const [short, long] = [Math.min(one, other), Math.max(one, other)];
-  const unit = Math.floor(Math.min(short / 3, long / 4) * 2) / 2;
-  return unit >= 0.5 ? [3 * unit, 4 * unit, 5 * unit] : null;
+  const fits = Math.min(short / 3, long / 4) / whole + 1e-9;
+  const times = fits >= 1 ? Math.floor(fits) : Math.floor(fits * 2) / 2;
+  const unit = times * whole;
+  return unit > 0 ? [3 * unit, 4 * unit, 5 * unit] : null;
 }

@@ -177,8 +177,12 @@ describe('tapes and traverses', () => {
     expect(walked.points[4]![1]).toBeCloseTo(0, 12);
   });
   it('3-4-5 that fits 14.4 by 8.4', () => {
-    expect(threeFourFive(14.4, 8.4)).toEqual([7.5, 10, 12.5]);
+    expect(threeFourFive(14.4, 8.4)).toEqual([6, 8, 10]);
+    expect(threeFourFive(2.9, 2.1)).toEqual([1.5, 2, 2.5]);
     expect(threeFourFive(1, 1)).toBeNull();
+    // 48 × 28 ft: 27, 36 and 45 ft.
+    const feet = threeFourFive(48 * 0.3048, 28 * 0.3048, 0.3048)!.map((m) => m / 0.3048);
+    expect(feet.map((ft) => Math.round(ft * 1e6) / 1e6)).toEqual([27, 36, 45]);
   });
 });
 

@@ -16,13 +16,6 @@ import {
 } from './factors.ts';
 
 export type System = 'metric' | 'imperial';
-/** Languages, plain and as they are written in a country: words and the decimal sign go by it. */
-export const LANGS = ['en', 'en-US', 'en-GB', 'es', 'es-ES', 'es-MX', 'es-PE'] as const;
-export type Lang = (typeof LANGS)[number];
-
-/** The language itself, whatever the country. */
-export const tongueOf = (lang: Lang): 'en' | 'es' => (lang.startsWith('es') ? 'es' : 'en');
-
 export type Kind =
   | 'size'
   | 'length'

@@ -4,8 +4,8 @@
  * a decimal comma, and ratios such as `1:60`, `1.5:1`, `25 %`.
  */
 import { FOOT, INCH } from './factors.ts';
-import { KINDS, type Kind, type Lang, type System, WRITTEN } from './kinds.ts';
-import { decimalSign } from './print.ts';
+import { KINDS, type Kind, type System, WRITTEN } from './kinds.ts';
+import { decimalSign, type Lang } from './lang.ts';
 
 export type ParseProblem = 'empty' | 'tooLong' | 'notANumber' | 'unknownUnit' | 'notFinite';
 export type Parsed =

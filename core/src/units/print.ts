@@ -1,6 +1,7 @@
 /** Printing: SI values as people read them, in either system and language. */
 import { INCH } from './factors.ts';
-import { KINDS, type Kind, type Lang, type System, tongueOf } from './kinds.ts';
+import { KINDS, type Kind, type System } from './kinds.ts';
+import { type Lang, tongueOf, written } from './lang.ts';
 import { fromSI } from './parse.ts';
 
 export interface Printed {
@@ -14,12 +15,6 @@ export interface PrintOptions {
   /** Finest part of an inch: eighths at the desk, quarters in the field, 1 for rough sizes. */
   readonly parts?: 1 | 4 | 8;
 }
-
-/** Plain English and plain Spanish write numbers as in Britain and in Spain. */
-export const written = (lang: Lang): string => (lang === 'es' ? 'es-ES' : lang === 'en' ? 'en-GB' : lang);
-
-/** The decimal sign. */
-export const decimalSign = (lang: Lang): string => decimal(0.5, 1, lang).charAt(1);
 
 const formats = new Map<string, Intl.NumberFormat>();
 function decimal(value: number, decimals: number, lang: Lang, least = decimals): string {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CUBIC_YARD, FOOT, INCH, POUND_PER_CUBIC_FOOT, SHORT_TON, US_GALLON, YARD } from './factors.ts';
-import { KINDS, type Kind, type Lang, type System } from './kinds.ts';
+import { KINDS, type Kind, type System } from './kinds.ts';
+import type { Lang } from './lang.ts';
 import { fromSI, parseQuantity, toSI } from './parse.ts';
 import { feetInches, printEntry, printParts, printQuantity } from './print.ts';
 import { bank, bankToLoose, compacted, compactedToBank } from './volume.ts';

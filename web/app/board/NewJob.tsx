@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { Form } from 'react-router';
 import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { placeText } from '../parts/changes.ts';
 import { Button, FieldError, Heading, Select, Small } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
 import { TextField } from '../parts/TextField.tsx';
@@ -27,7 +28,7 @@ export function NewJob({ actionData, demos }: { actionData: Refused | undefined;
       <Box role="alert">
         {problems.map((p) => (
           <FieldError key={p.path + p.code} fontSize="sm">
-            {p.path && <code>{p.path} </code>}
+            {p.path && <strong>{placeText(t, p.path)}: </strong>}
             {problemText(t, format, p)}
           </FieldError>
         ))}

@@ -99,14 +99,37 @@ function Head({
   };
   const title = (lower: Lower) =>
     lower === 'section' && name !== null ? t('section.through', { name }) : t(`lower.${lower}`);
+  /** Arrows go from tab to tab, round; Home and End to the first and the last. */
+  const move = (event: React.KeyboardEvent<HTMLElement>) => {
+    const at = drawings.indexOf(shown);
+    const to = {
+      ArrowRight: at + 1,
+      ArrowLeft: at - 1,
+      Home: 0,
+      End: drawings.length - 1,
+    }[event.key];
+    if (to === undefined) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const next = drawings[(to + drawings.length) % drawings.length]!;
+    choose(next);
+    const tabs = event.currentTarget;
+    // The tab is another once the drawing is: it is focused when it is there.
+    requestAnimationFrame(() => {
+      const list = tabs.isConnected ? tabs : document.querySelector('[role=tablist]');
+      list?.querySelector<HTMLElement>(`[data-lower=${next}]`)?.focus();
+    });
+  };
   if (drawings.length < 2) return <Heading>{title('section')}</Heading>;
   return (
-    <Tabs className="no-print" role="group" aria-label={t('lower.title')}>
+    <Tabs className="no-print" role="tablist" aria-label={t('lower.title')} onKeyDown={move}>
       {drawings.map((lower) => (
         <Tab
           key={lower}
           type="button"
-          aria-pressed={lower === shown}
+          role="tab"
+          aria-selected={lower === shown}
+          tabIndex={lower === shown ? 0 : -1}
           data-lower={lower}
           onClick={() => choose(lower)}
         >
@@ -188,7 +211,12 @@ const Tab = chakra('button', {
     borderBottomWidth: '3px',
     borderBottomStyle: 'solid',
     borderBottomColor: 'transparent',
-    _pressed: { color: 'ink', fontWeight: 600, fontSize: 'lg', borderBottomColor: 'chalk' },
+    '&[aria-selected=true]': {
+      color: 'ink',
+      fontWeight: 600,
+      fontSize: 'lg',
+      borderBottomColor: 'chalk',
+    },
     _hover: { color: 'chalk' },
     '@media (pointer: coarse), (max-width: 760px)': { minH: '44px' },
   },

@@ -15,7 +15,7 @@ interface Next {
 }
 
 /** The one thing that is worth looking at now. */
-export function nextOf(plan: Plan, takeoff: Takeoff, t: Say, format: Format): Next {
+function nextOf(plan: Plan, takeoff: Takeoff, t: Say, format: Format): Next {
   if (plan.elements.length === 0) return { text: t('next.draw'), stage: 'setout' };
   if (takeoff.frost.depth === null) return { text: t('next.frost'), stage: 'ground' };
   const hold = takeoff.cautions.find(({ weight }) => weight === 'stop');

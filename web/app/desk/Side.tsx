@@ -1,6 +1,6 @@
 /** The right side: the numbers of the stage, what decides the depth, and the cautions that apply. */
 import { Box, Stack } from '@chakra-ui/react';
-import type { Weight } from '@cimiento/core';
+import { MENDED, type Mended, type Weight } from '@cimiento/core';
 import { memo, Suspense } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Small } from '../parts/controls.tsx';
@@ -9,6 +9,7 @@ import { later } from '../parts/later.tsx';
 import { cautionKey, cautionText, concerns, problemText } from '../parts/words.ts';
 import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
 import { Panel } from '../stages/fields.tsx';
+import { liftedBy, stageOfCaution } from './cautions.ts';
 import { NextLine } from './NextLine.tsx';
 import type { Stage } from './stages.ts';
 import { useDesk } from './store.ts';
@@ -19,6 +20,7 @@ const Alternatives = later(panels, 'Alternatives');
 const MachinePanel = later(panels, 'MachinePanel');
 const SpoilPanel = later(panels, 'SpoilPanel');
 const TruckPanel = later(panels, 'TruckPanel');
+const Mend = later(() => import('./Mend.tsx'), 'Mend');
 
 /** The dig is what a desk opens with; the other stages come when they are first looked at. */
 const PANELS: Record<Stage, React.ComponentType> = {
@@ -151,32 +153,69 @@ function Decides({ ranked }: { ranked: boolean }) {
   );
 }
 
+/** Said on every dig that people go into: folded, so that what is of this one is read. */
+const STANDING: ReadonlySet<string> = new Set([
+  'ladder',
+  'gas',
+  'rescue',
+  'edge',
+  'services',
+  'servicesMarked',
+  'thaw',
+  'softening',
+  'defer',
+]);
+
+/** Cautions of the stage looked at and of what is picked first; the standing ones folded. */
 function Cautions() {
   const { t } = useTranslation();
-  const format = useFormat();
-  const plan = useShownPlan();
   const { cautions } = useTakeoff();
+  const picked = useDesk((desk) => desk.picked);
+  const stage = useDesk((desk) => desk.stage);
+  const standing = cautions.filter(({ code, weight }) => weight !== 'stop' && STANDING.has(code));
+  const rest = cautions.filter((caution) => !standing.includes(caution));
+  const near = ({ code, elements }: (typeof cautions)[number]) =>
+    (picked !== null && elements.includes(picked) ? 0 : 1) + (stageOfCaution(code) === stage ? 0 : 2);
+  // Holds stand first whatever is looked at; the sort keeps the order of what is alike.
+  const first = [...rest].sort(
+    (p, q) => Number(q.weight === 'stop') - Number(p.weight === 'stop') || near(p) - near(q),
+  );
   return (
     <Panel
       title={t('caution.heading')}
       aside={t('caution.count', { count: cautions.filter((c) => c.weight === 'stop').length })}
     >
-      <Stack as="ul" gap={1.5}>
-        {cautions.map((caution) => {
-          const { title, text } = cautionText(t, format, caution);
-          const who = concerns(plan, caution);
-          return (
-            <CautionItem
-              key={cautionKey(caution)}
-              code={caution.code}
-              weight={caution.weight}
-              title={who ? `${title} (${who})` : title}
-              text={text}
-            />
-          );
-        })}
-      </Stack>
+      <CautionList cautions={first} />
+      {standing.length > 0 && (
+        <details data-standing>
+          <summary>{t('caution.standing', { count: standing.length })}</summary>
+          <CautionList cautions={standing} />
+        </details>
+      )}
     </Panel>
+  );
+}
+
+function CautionList({ cautions }: { cautions: ReturnType<typeof useTakeoff>['cautions'] }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const plan = useShownPlan();
+  return (
+    <Stack as="ul" gap={1.5}>
+      {cautions.map((caution) => {
+        const { title, text } = cautionText(t, format, caution);
+        const who = concerns(plan, caution);
+        return (
+          <CautionItem
+            key={cautionKey(caution)}
+            code={caution.code}
+            weight={caution.weight}
+            title={who ? `${title} (${who})` : title}
+            text={text}
+          />
+        );
+      })}
+    </Stack>
   );
 }
 
@@ -192,6 +231,7 @@ const CautionItem = memo(function CautionItem({
   text: string;
 }) {
   const { t } = useTranslation();
+  const lifts = liftedBy(code, weight);
   return (
     <li className="caution" data-caution={code} data-weight={weight}>
       <strong>
@@ -199,6 +239,12 @@ const CautionItem = memo(function CautionItem({
         {title}
       </strong>{' '}
       {text}
+      {lifts !== null && <Small data-lifts={lifts}>{t(`lifts.${lifts}`)}</Small>}
+      {MENDED.some((one) => one === code) && (
+        <Suspense fallback={null}>
+          <Mend code={code as Mended} />
+        </Suspense>
+      )}
     </li>
   );
 });

@@ -90,3 +90,21 @@ export function changeText(t: Say, format: Format, plan: Plan, change: PlanChang
   const [from, to] = [print(change.from), print(change.to)];
   return from === null || to === null ? { what, to: t('fields.changed') } : { what, from, to };
 }
+
+/** Where in a plan file something is wrong, in words: what it is, and which of a list. */
+export function placeText(t: Say, path: string): string {
+  let pattern = '';
+  const which: string[] = [];
+  for (const key of path.split('/').slice(1)) {
+    if (KNOWN.has(`${pattern}/${key}`)) pattern = `${pattern}/${key}`;
+    else if (KNOWN.has(`${pattern}/*`)) {
+      pattern = `${pattern}/*`;
+      which.push(/^\d+$/.test(key) ? String(Number(key) + 1) : key);
+    } else break;
+  }
+  let wording: Wording | null = null;
+  for (let up = pattern; wording === null && up !== ''; up = up.slice(0, up.lastIndexOf('/')))
+    wording = isField(up) ? FIELDS[up] : wordingOf(up);
+  const label = wording ? t(coded(wording.label)) : wholeText(path.split('/').at(-1) ?? '', LONGEST);
+  return which.length > 0 ? `${label} ${which.join(' · ')}` : label;
+}

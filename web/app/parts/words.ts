@@ -12,6 +12,7 @@ import {
   type SoilEntry,
 } from '@cimiento/core';
 import { coded, type Say } from '../messages/keys.ts';
+import { placeText } from './changes.ts';
 import type { Format } from './format.tsx';
 
 export function problemText(t: Say, format: Format, problem: Problem): string {
@@ -22,7 +23,7 @@ export function problemText(t: Say, format: Format, problem: Problem): string {
     value: show(problem.value),
     min: show(problem.min),
     max: show(problem.max),
-    path: problem.path,
+    path: placeText(t, problem.path),
   };
   return t(`problem.${problem.code}`, values);
 }

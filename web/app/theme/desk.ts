@@ -55,6 +55,7 @@ export const DESK_LOOKS: Record<string, SystemStyleObject> = {
     py: 1.5,
     mb: 3,
     cursor: 'pointer',
+    '@media (pointer: coarse), (max-width: 760px)': { minH: '44px' },
   },
   '.pencil > button': {
     display: 'block',
@@ -66,6 +67,7 @@ export const DESK_LOOKS: Record<string, SystemStyleObject> = {
     textDecoration: 'underline dotted',
     cursor: 'pointer',
     minH: '24px',
+    '@media (pointer: coarse), (max-width: 760px)': { minH: '44px' },
   },
   '.tally-cell[data-pencil] .tally-value': {
     color: 'soft',

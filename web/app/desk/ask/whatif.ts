@@ -8,6 +8,7 @@ import type {
   HeldHole,
   LowWay,
   MeanNight,
+  Mended,
   NightAnswer,
   NightChance,
   Plan,
@@ -122,6 +123,9 @@ export const useWorkingWays = (plan: Plan, index: number): WorkingCost[] | null 
 
 /** How far what nobody has said could move each figure; only while it is wanted. */
 export const useBounds = (plan: Plan | null): Bounds | null => useAsked(plan, 'bounds', []).value;
+
+/** What mending a caution changes. */
+export const useMend = (plan: Plan, code: Mended): AnswerOf<'mend'> => useAsked(plan, 'mend', [code]).value;
 
 /** The ways to hold the water of every hole. */
 export const useHeld = (plan: Plan): HeldHole[] | null => useAsked(plan, 'held', []).value;

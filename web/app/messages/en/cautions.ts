@@ -1,6 +1,17 @@
 /** What the core warns of. */
 export const cautions = {
+  lifts: {
+    engineer: 'Lifted only by an engineer, by name.',
+    owner: 'Lifted only by its owner, in writing.',
+    competent: 'Lifted only by the competent person on site, by name.',
+  },
+  mend: {
+    unsupported: 'Slope them back to {{to}}',
+    underFlood: 'Raise it to {{to}}',
+  },
   caution: {
+    standing_one: 'Always, on every dig ({{count}})',
+    standing_other: 'Always, on every dig ({{count}})',
     heading: 'Cautions',
     stop: 'Hold',
     count_zero: 'no stops found by this plan',

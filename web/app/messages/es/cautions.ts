@@ -3,7 +3,18 @@ import type { cautions as english } from '../en/cautions.ts';
 import type { Words } from '../words.ts';
 
 export const cautions: Words<typeof english> = {
+  lifts: {
+    engineer: 'Solo lo levanta un ingeniero, con nombre.',
+    owner: 'Solo lo levanta su dueño, por escrito.',
+    competent: 'Solo lo levanta la persona competente en obra, con nombre.',
+  },
+  mend: {
+    unsupported: 'Tenderlos a {{to}}',
+    underFlood: 'Subirlo a {{to}}',
+  },
   caution: {
+    standing_one: 'Siempre, en toda excavación ({{count}})',
+    standing_other: 'Siempre, en toda excavación ({{count}})',
     heading: 'Advertencias',
     stop: 'ALTO',
     count_zero: 'este plan no halla altos',

@@ -1,6 +1,13 @@
 /** Every side and diagonal beside a box for what the tape read; verdict and likely culprit under it. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type CheckLine, type ShareOut, type SiteRecord, standing, threeFourFive } from '@cimiento/core';
+import {
+  type CheckLine,
+  FOOT,
+  type ShareOut,
+  type SiteRecord,
+  standing,
+  threeFourFive,
+} from '@cimiento/core';
 import { useLog } from '../../desk/records.ts';
 import { useDesk } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -32,7 +39,10 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
   // Typed distances between corners that are no longer taped still count: they can be cleared.
   const stale = measured.length - checks.filter((line) => measured.some(same(line))).length;
   const first = checks.filter((line) => line.kind === 'side');
-  const square = first.length > 1 ? threeFourFive(first[0]!.distance, first[1]!.distance) : null;
+  const square =
+    first.length > 1
+      ? threeFourFive(first[0]!.distance, first[1]!.distance, format.system === 'metric' ? 1 : FOOT)
+      : null;
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('check.title')}>
       <Flex justify="space-between" align="center" px={3} py={1} gap={2} wrap="wrap">
