@@ -1,6 +1,6 @@
 /** What is dug, how it bulks, what stays and what leaves. */
-import { CAUSES } from '../dig/index.ts';
-import type { Origin } from '../findings/index.ts';
+import { CAUSES, type Cause } from '../dig/index.ts';
+import type { Origin, WorkingInput } from '../findings/index.ts';
 import { soilOrigin } from '../ground/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
 import { shapeOf } from '../setout/index.ts';
@@ -13,6 +13,38 @@ const FM = 'US Army FM 5-434, Table 1-1';
 const logged = ({ plan }: Job): Origin[] => (isAssumed(plan, '/ground/logs/0') ? ['assumed'] : []);
 
 /** The weakest of what is left for hand trim: typed only when nobody's is by the soil. */
+/** What a cause of over-dig goes by, for who reads it: the most of it, and along how much. */
+function overdigInputs({ plan, elements }: Job, cause: Cause): WorkingInput[] {
+  const live = elements.filter((e) => e.live);
+  if (live.length === 0) return [];
+  const run = input('run', sum(live.map((e) => e.length)), 'length');
+  const most = (of: (e: (typeof live)[number]) => number) => Math.max(...live.map(of));
+  if (cause === 'room')
+    return [
+      input(
+        'room',
+        most((e) => e.element.room ?? plan.dig.room),
+        'size',
+      ),
+      run,
+    ];
+  if (cause === 'sides')
+    return [
+      input(
+        'slope',
+        most((e) => (e.support === 'slope' ? e.slope : 0)),
+        'slope',
+      ),
+      input(
+        'depth',
+        most((e) => e.depth),
+        'length',
+      ),
+      run,
+    ];
+  return [];
+}
+
 function trimOrigin({ plan, elements }: Job): Origin {
   const bearing = elements.filter((e) => e.live && shapeOf(e.element).founded);
   const said = bearing.every((e) => e.element.trim !== null || plan.dig.handTrim !== null);
@@ -55,7 +87,15 @@ export const EARTH_FIGURES = {
         ),
         workings: [
           line('neat', 'Vn = ∪ (B·L·D)', neat, 'volume'),
-          ...CAUSES.map((cause) => line(`overdig.${cause}`, 'ΔV = V(i) − V(i−1)', causes[cause], 'volume')),
+          ...CAUSES.map((cause) =>
+            line(
+              `overdig.${cause}`,
+              'ΔV = V(i) − V(i−1)',
+              causes[cause],
+              'volume',
+              overdigInputs(job, cause),
+            ),
+          ),
           line('digTotal', 'V = ∬ max(0, G − E) dA', dig.total, 'volume', [
             input('neat', neat, 'volume'),
             input('overdig', dig.total - neat, 'volume'),

@@ -34,7 +34,7 @@ const size = <const L extends string>(min: number, max: number, label: L, start?
   field('size', min, max, label, start);
 const length = <const L extends string>(min: number, max: number, label: L, start?: Start) =>
   field('length', min, max, label, start);
-const price = <const L extends string>(label: L) => field('price', 0, 1e6, label);
+const price = <const L extends string>(label: L, kind: Kind = 'price') => field(kind, 0, 1e6, label);
 const east = length(-2000, 2000, 'setout.eastOf');
 const north = length(-2000, 2000, 'setout.northOf');
 const inches = (n: number) => n * INCH;
@@ -230,12 +230,12 @@ export const FIELDS = {
   '/pour/screed': size(0.5, 8, 'pour.screed', [2.4, 96 * INCH]),
   '/pour/truck': field('volume', 0.2, 15, 'pour.truck', 6),
 
-  '/prices/dig': price('prices.dig'),
+  '/prices/dig': price('prices.dig', 'volumePrice'),
   '/prices/load': price('prices.load'),
-  '/prices/stone': price('prices.stone'),
-  '/prices/lean': price('prices.lean'),
-  '/prices/concrete': price('prices.concrete'),
-  '/prices/shoring': price('prices.shoring'),
+  '/prices/stone': price('prices.stone', 'massPrice'),
+  '/prices/lean': price('prices.lean', 'volumePrice'),
+  '/prices/concrete': price('prices.concrete', 'volumePrice'),
+  '/prices/shoring': price('prices.shoring', 'areaPrice'),
 
   '/elements/*/points/*/0': east,
   '/elements/*/points/*/1': north,

@@ -45,6 +45,9 @@ export type Kind =
   | 'load'
   | 'hours'
   | 'price'
+  | 'volumePrice'
+  | 'massPrice'
+  | 'areaPrice'
   | 'number';
 
 /** How one unit of a kind converts and prints. SI = value × factor + offset. */
@@ -152,6 +155,19 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
   },
   hours: same('h', 1, 1),
   price: same('', 1, 2),
+  // By what it is counted in here: a figure by the m³ and one by the yd³ are not the same figure.
+  volumePrice: {
+    metric: { symbol: '/m³', factor: 1, decimals: 2 },
+    imperial: { symbol: '/yd³', factor: 1 / CUBIC_YARD, decimals: 2 },
+  },
+  massPrice: {
+    metric: { symbol: '/t', factor: 1, decimals: 2 },
+    imperial: { symbol: '/ton', factor: 1000 / SHORT_TON, decimals: 2 },
+  },
+  areaPrice: {
+    metric: { symbol: '/m²', factor: 1, decimals: 2 },
+    imperial: { symbol: '/ft²', factor: 1 / (FOOT * FOOT), decimals: 2 },
+  },
   number: same('', 1, 2),
 };
 
@@ -191,7 +207,7 @@ export const WRITTEN: Partial<Record<Kind, Record<string, number>>> = {
     cf: 0.028316846592,
     gal: US_GALLON,
   },
-  mass: { kg: 1, t: 1000, lb: POUND, lbs: POUND, ton: SHORT_TON, tons: SHORT_TON },
+  mass: { kg: 1, t: 1000, lb: POUND, lbs: POUND, ton: SHORT_TON, tons: SHORT_TON, tn: SHORT_TON },
   grain: { mm: 0.001, µm: 1e-6, um: 1e-6, in: INCH },
   weighing: { g: 0.001, kg: 1, lb: POUND, lbs: POUND },
   flow: {

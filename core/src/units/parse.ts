@@ -7,7 +7,7 @@ import { FOOT, INCH } from './factors.ts';
 import { KINDS, type Kind, type System, WRITTEN } from './kinds.ts';
 import { decimalSign, type Lang } from './lang.ts';
 
-export type ParseProblem = 'empty' | 'tooLong' | 'notANumber' | 'unknownUnit' | 'notFinite';
+export type ParseProblem = 'empty' | 'tooLong' | 'notANumber' | 'unknownUnit' | 'notFinite' | 'whichTon';
 export type Parsed =
   | { readonly ok: true; readonly value: number }
   | { readonly ok: false; readonly code: ParseProblem; readonly text: string };
@@ -132,6 +132,9 @@ export function parseQuantity(text: string, kind: Kind, system: System, lang: La
     return bad('unknownUnit');
   }
   if (kind === 'gradient' && symbol === '%') return done(number / 100);
+  // A ton is 907 kg in feet and inches, and in metres who knows: it is asked.
+  if (kind === 'mass' && system === 'metric' && (symbol === 'ton' || symbol === 'tons'))
+    return bad('whichTon');
   const factor = WRITTEN[kind]?.[symbol];
   return factor === undefined ? bad('unknownUnit') : done(number * factor);
 }

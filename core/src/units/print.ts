@@ -110,7 +110,10 @@ export function printEntry(value: number, kind: Kind, system: System, lang: Lang
     kind === 'days' ||
     kind === 'count' ||
     kind === 'number' ||
-    kind === 'price'
+    kind === 'price' ||
+    kind === 'volumePrice' ||
+    kind === 'massPrice' ||
+    kind === 'areaPrice'
   )
     return decimal(fromSI(value, kind, system), 3, lang, 0);
   // A membrane is a third of a millimetre: thin sizes keep the decimals that make them.

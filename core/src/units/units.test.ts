@@ -68,6 +68,12 @@ describe('typed entry', () => {
     expect(read('1:60', 'gradient')).toBeCloseTo(1 / 60, 12);
     expect(read('-1:60', 'gradient')).toBeCloseTo(-1 / 60, 12);
     expect(read('2 %', 'gradient')).toBe(0.02);
+    expect(read('13 t', 'mass')).toBe(13_000);
+    expect(parseQuantity('13 ton', 'mass', 'metric', 'en')).toMatchObject({ ok: false, code: 'whichTon' });
+    expect(parseQuantity('13 ton', 'mass', 'imperial', 'en')).toMatchObject({ ok: true });
+    // 100 a yd³ is 130.80 a m³.
+    const price = parseQuantity('100', 'volumePrice', 'imperial', 'en');
+    expect(price.ok && price.value).toBeCloseTo(130.795, 3);
     expect(read('1.5:1', 'slope')).toBe(1.5);
     expect(read('1.5H:1V', 'slope')).toBe(1.5);
     expect(read('0.75 h : 1 v', 'slope')).toBe(0.75);
@@ -79,7 +85,7 @@ describe('typed entry', () => {
     expect(read('14', 'temperature', 'imperial')).toBeCloseTo(-10, 12);
     expect(read('2e-5', 'permeability')).toBe(2e-5);
     expect(read('0.002 cm/s', 'permeability')).toBeCloseTo(2e-5, 15);
-    expect(read('13 tons', 'mass')).toBeCloseTo(13 * SHORT_TON, 9);
+    expect(read('13 tn', 'mass')).toBeCloseTo(13 * SHORT_TON, 9);
   });
 
   it.each([

@@ -4,6 +4,7 @@ import { held } from './en/held.ts';
 import { log } from './en/log.ts';
 import { proof } from './en/proof.ts';
 import { rain } from './en/rain.ts';
+import { said } from './en/said.ts';
 import { sheets } from './en/sheets.ts';
 
-export const enLater = { ...asked, ...proof, ...rain, ...held, ...log, ...sheets };
+export const enLater = { ...asked, ...proof, ...rain, ...held, ...said, ...log, ...sheets };

@@ -5,7 +5,16 @@ import { held } from './es/held.ts';
 import { log } from './es/log.ts';
 import { proof } from './es/proof.ts';
 import { rain } from './es/rain.ts';
+import { said } from './es/said.ts';
 import { sheets } from './es/sheets.ts';
 import type { Words } from './words.ts';
 
-export const esLater: Words<typeof enLater> = { ...asked, ...proof, ...rain, ...held, ...log, ...sheets };
+export const esLater: Words<typeof enLater> = {
+  ...asked,
+  ...proof,
+  ...rain,
+  ...held,
+  ...said,
+  ...log,
+  ...sheets,
+};

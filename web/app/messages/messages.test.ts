@@ -194,6 +194,15 @@ describe('what the core says', () => {
       for (const figure of takeoffs.flatMap((takeoff) => Object.values(takeoff.figures)))
         for (const working of figure.workings) {
           expect(known(`work.${working.step}`), working.step).toBe(true);
+          // It is also said in a sentence, whose blanks are what it goes by.
+          const given = [...working.inputs.map(({ name }) => name), 'value'];
+          if (working.value !== 0)
+            expect(
+              holes(english.get(`said.${working.step}`) ?? '{{none}}').filter(
+                (hole) => !given.includes(hole!),
+              ),
+              working.step,
+            ).toEqual([]);
           for (const input of working.inputs) expect(known(`input.${input.name}`), input.name).toBe(true);
         }
       for (const { lang, t } of says)

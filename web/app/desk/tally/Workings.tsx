@@ -9,6 +9,7 @@ import { Modal } from '../../parts/Modal.tsx';
 import { unsaidText } from '../../parts/unsaid.ts';
 import { useBounds } from '../ask/whatif.ts';
 import { useShownPlan, useTakeoff } from '../takeoff.ts';
+import { OverdigStack } from './OverdigStack.tsx';
 
 /** A person's own names come through: a soil's id becomes its name. */
 function labelOf(plan: Plan, working: Working, t: Say): string {
@@ -30,6 +31,7 @@ export function Workings({ id, onClose }: { id: FigureId; onClose: () => void })
       onClose={onClose}
     >
       <Moved id={id} />
+      {id === 'dig' && <OverdigStack />}
       <Box as="ol">
         {figure.workings.length === 0 && <li>{t('tally.nothing')}</li>}
         {figure.workings.map((working) => {
@@ -52,6 +54,7 @@ export function Workings({ id, onClose }: { id: FigureId; onClose: () => void })
                   {format.text(working.value, working.kind)}
                 </Box>
               </Box>
+              <Sentence working={working} />
               <Box as="code" fontSize="xs" color="soft">
                 {working.formula}
                 {working.source && ` · ${working.source}`}
@@ -77,6 +80,23 @@ export function Workings({ id, onClose }: { id: FigureId; onClose: () => void })
         })}
       </Box>
     </Modal>
+  );
+}
+
+/** The working as a crew says it, its numbers in place. */
+function Sentence({ working }: { working: Working }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  // Of what did not happen nothing is said.
+  if (working.value === 0) return null;
+  const values = Object.fromEntries([
+    ...working.inputs.map((input) => [input.name, format.text(input.value, input.kind)] as const),
+    ['value', format.text(working.value, working.kind)] as const,
+  ]);
+  return (
+    <Box fontSize="sm" data-said={working.step}>
+      {t(coded(`said.${working.step}`), values)}
+    </Box>
   );
 }
 

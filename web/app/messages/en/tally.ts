@@ -81,6 +81,9 @@ export const tally = {
     'inflow.high': 'Inflow, high',
   },
   input: {
+    room: 'room each side',
+    slope: 'sides',
+    depth: 'depth',
     neat: 'neat',
     overdig: 'over-dig',
     bottomArea: 'bottom',

@@ -101,6 +101,7 @@ export const desk: Words<typeof english> = {
     tooLong: 'Eso es muy largo para un número.',
     notANumber: '«{{text}}» no es un número.',
     unknownUnit: 'La unidad de «{{text}}» no sirve aquí.',
+    whichTon: '«{{text}}»: ¿qué tonelada? Escriba t para 1000 kg, tn para la corta (907 kg).',
     notFinite: 'Ese número es tan grande que no dice nada.',
     range: 'Entre {{min}} y {{max}}.',
   },

@@ -84,6 +84,9 @@ export const tally: Words<typeof english> = {
     'inflow.high': 'Entrada de agua, alta',
   },
   input: {
+    room: 'espacio por lado',
+    slope: 'lados',
+    depth: 'profundidad',
     neat: 'neto',
     overdig: 'sobreexcavación',
     bottomArea: 'fondo',

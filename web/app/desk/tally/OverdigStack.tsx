@@ -1,0 +1,72 @@
+/** What is dug, from neat to all of it, as one bar: a piece a cause. */
+import { Box } from '@chakra-ui/react';
+import { CAUSES } from '@cimiento/core';
+import { scaleLinear } from 'd3-scale';
+import { stack } from 'd3-shape';
+import { coded } from '../../messages/keys.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
+import { useFormat } from '../../parts/format.tsx';
+import { ink } from '../hatches.tsx';
+import { useTakeoff } from '../takeoff.ts';
+
+const PIECES = ['neat', ...CAUSES] as const;
+type Piece = (typeof PIECES)[number];
+const [WIDTH, HEIGHT] = [640, 58];
+const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;
+/** Narrower than this a piece has no room for its figure, px. */
+const ROOM = 56;
+
+export function OverdigStack() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { overdig } = useTakeoff();
+  const all = PIECES.reduce((sum, piece) => sum + overdig[piece], 0);
+  if (all <= 0) return null;
+  const x = scaleLinear([0, all], [0, WIDTH]);
+  const layers = stack<Record<Piece, number>, Piece>().keys([...PIECES])([overdig]);
+  const name = (piece: Piece) => t(coded(piece === 'neat' ? 'work.neat' : `work.overdig.${piece}`));
+  return (
+    <Box mb={2}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-label={`${t('said.stack')}: ${PIECES.filter((piece) => overdig[piece] > 0.005)
+          .map((piece) => `${name(piece)} ${format.text(overdig[piece], 'volume')}`)
+          .join('; ')}`}
+        style={{ width: '100%', height: 'auto' }}
+        data-chart="overdig"
+      >
+        {layers.map((layer, i) => {
+          const [from, to] = layer[0]!;
+          const width = x(to) - x(from);
+          if (width < 0.5) return null;
+          const piece = layer.key;
+          return (
+            <g key={piece} data-piece={piece}>
+              <title>{`${name(piece)}: ${format.text(overdig[piece], 'volume')}`}</title>
+              <rect
+                x={x(from)}
+                y={4}
+                width={width}
+                height={30}
+                fill={ink('earth')}
+                opacity={piece === 'neat' ? 0.85 : 0.5 - 0.06 * i}
+                stroke={ink('ink')}
+              />
+              {width > ROOM && (
+                <>
+                  <text x={x(from) + width / 2} y={24} textAnchor="middle" fill={ink('ink')} style={figure}>
+                    {format.text(overdig[piece], 'volume')}
+                  </text>
+                  <text x={x(from) + 2} y={50} fill={ink('soft')} style={{ ...figure, fontSize: 12 }}>
+                    {name(piece).replace(/^.*: /, '')}
+                  </text>
+                </>
+              )}
+            </g>
+          );
+        })}
+      </svg>
+    </Box>
+  );
+}
