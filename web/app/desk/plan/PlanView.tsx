@@ -57,7 +57,7 @@ export function PlanView({ section }: { section: Section | null }) {
   const { system } = useFormat();
   const [frame, { width, height }] = useSize(808, 364);
   const svg = useRef<SVGSVGElement>(null);
-  const behaviour = useRef<Zoomer | null>(null);
+  const behaviour = useRef<Promise<Zoomer | null> | null>(null);
   const [zoom, setZoom] = useState<Zoom>(STILL);
   // While something is dragged the window must not move under it.
   const held = useRef<ReturnType<typeof extent> | null>(null);
@@ -95,18 +95,22 @@ export function PlanView({ section }: { section: Section | null }) {
       const was = settled.current;
       if (at.k !== was.k || at.x !== was.x || at.y !== was.y) setZoom(at);
     };
-    void import('./zoom.ts').then(({ zoomOn }) => {
-      if (!gone && pane.current) behaviour.current = zoomOn(pane.current, moving, rests);
-    });
+    behaviour.current = import('./zoom.ts').then(({ zoomOn }) =>
+      gone || !pane.current ? null : zoomOn(pane.current, moving, rests),
+    );
+    const own = behaviour.current;
     return () => {
       gone = true;
-      behaviour.current?.end();
+      void own.then((zoomer) => zoomer?.end());
     };
   }, []);
 
   const run = useCallback((how: 'in' | 'out' | 'fit') => {
-    if (how === 'fit') behaviour.current?.fit();
-    else behaviour.current?.by(how === 'in' ? 1.4 : 1 / 1.4);
+    // Pressed before it is there, it is done once it is.
+    void behaviour.current?.then((zoomer) => {
+      if (how === 'fit') zoomer?.fit();
+      else zoomer?.by(how === 'in' ? 1.4 : 1 / 1.4);
+    });
   }, []);
 
   const [armed, setArmed] = useState<string | null>(null);
