@@ -245,7 +245,8 @@ export function Staff({
               x={shape.flag.x + 2}
               y={drawn + 4.5}
               fill={movable ? ink('sheet') : flag.colour}
-              style={{ fontFamily: 'Barlow', fontWeight: 500, fontSize: 12 }}
+              // Feet, inches and fractions take more of the flag: its word makes room.
+              style={{ fontFamily: 'Barlow', fontWeight: 500, fontSize: metric ? 12 : 10 }}
             >
               {t(`staff.${flag.name}`)}
             </text>

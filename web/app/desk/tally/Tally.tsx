@@ -99,7 +99,9 @@ const FigureCell = memo(function FigureCell({
     >
       <span className="tally-name">
         {t(`tally.${id}.name`)}
-        {pencil && <Pencil size={11} aria-label={t('pencil.mark')} style={{ marginLeft: 4 }} />}
+        {pencil && (
+          <Pencil size={11} aria-label={t('pencil.mark')} style={{ display: 'inline', marginLeft: 4 }} />
+        )}
       </span>
       <span className="tally-value" data-value>
         {number} <span className="tally-unit">{unit}</span>

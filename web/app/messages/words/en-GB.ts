@@ -20,8 +20,6 @@ export const rules: readonly Rule[] = [
   { from: 'trucks', to: 'tippers', keys: TRUCKS },
   { from: 'truck', to: 'tipper', keys: TRUCKS },
   { from: 'haul away', to: 'muck away' },
-  { from: 'slabs', to: 'rafts', keys: /^kinds\..*\.raft/ },
-  { from: 'slab', to: 'raft', keys: /^kinds\..*\.raft/ },
   { from: 'wall', to: 'rising wall', keys: /^(dig\.stem|fields\.stem)/ },
   { from: 'lifts', to: 'layers', keys: LIFTS },
   { from: 'lift', to: 'layer', keys: LIFTS },

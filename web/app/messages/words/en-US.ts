@@ -27,8 +27,6 @@ export const rules: readonly Rule[] = [
   { from: 'haul away', to: 'haul off' },
   { from: 'pads', to: 'spread footings' },
   { from: 'pad', to: 'spread footing' },
-  { from: 'slabs', to: 'mats', keys: /^kinds\..*\.raft/ },
-  { from: 'slab', to: 'mat', keys: /^kinds\..*\.raft/ },
   { from: 'wall', to: 'stem wall', keys: /^(dig\.stem|fields\.stem)/ },
   { from: 'rammer', to: 'jumping jack' },
   { from: 'membrane', to: 'vapor barrier' },
