@@ -8,6 +8,7 @@ import {
   DRAWN_LAYERS,
   ELEMENT_KINDS,
   FIGURE_IDS,
+  HAZARD_KINDS,
   HOLD_CODES,
   KINDS,
   LANGS,
@@ -21,6 +22,7 @@ import {
   WRITTEN,
 } from '@cimiento/core';
 import { readPlan } from '@cimiento/formats';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { STAGES } from '../desk/stages.ts';
 import { makeFormat } from '../parts/format.tsx';
@@ -215,6 +217,102 @@ describe('what the core says', () => {
           expect(problemText(t, format, broken.problems[0]!)).not.toMatch(/\{\{|problem\./);
         }
     }
+  });
+});
+
+describe('whatever befalls a plan', () => {
+  const plans = DEMOS.map((name): Plan => {
+    const read = readPlan(readFileSync(join(import.meta.dirname, `../../../demo/${name}.json`), 'utf8'));
+    if (!read.ok) throw new Error(name);
+    return read.plan;
+  });
+  const metres = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  /** What makes a plan worse, or wrong: soils, water, frost, sides, hazards of every kind, levels far off. */
+  const harm = fc.record({
+    plan: fc.constantFrom(...plans),
+    frost: fc.option(metres(0.1, 2.5)),
+    water: fc.option(metres(-4, 1)),
+    soil: fc.constantFrom(...SOIL_KINDS),
+    slope: metres(0, 2),
+    support: fc.constantFrom(...SUPPORTS),
+    hazards: fc.array(fc.tuple(fc.constantFrom(...HAZARD_KINDS), metres(-6, 6), metres(-3, 1)), {
+      maxLength: 4,
+    }),
+    confined: fc.option(fc.tuple(metres(-6, -2), metres(-2, 1))),
+    knownTo: metres(0.1, 8),
+    string: metres(-3, 3),
+    word: fc.option(metres(-9, 2)),
+  });
+
+  it('is told in every language and both units: no key, no blank, no pointer', async () => {
+    const says = await Promise.all(
+      LANGS.map(async (lang) => ({ lang, t: wordsOf(makeI18n(lang, await loadMessages(lang))) })),
+    );
+    const raised = new Set<string>();
+    fc.assert(
+      fc.property(harm, (h) => {
+        const base = h.plan.levels.string;
+        const harmed: Plan = {
+          ...h.plan,
+          assumed: ['/ground/logs/0', '/levels/cover'],
+          ground: {
+            ...h.plan.ground,
+            soils: h.plan.ground.soils.map((soil, i) => (i === 0 ? soil : { ...soil, kind: h.soil })),
+            water: h.water === null ? null : base + h.water,
+            frost: { ...h.plan.ground.frost, local: h.frost, climate: null },
+            confined: h.confined && { top: base + h.confined[0], level: base + h.confined[1] },
+            knownTo: h.knownTo,
+            hazards: h.hazards.map(([kind, x, level], i) => ({
+              id: `h${i}`,
+              name: `H${i}`,
+              kind,
+              points: [
+                [x, -5],
+                [x, 9],
+              ],
+              keepOff: 3,
+              depth: kind === 'service' ? 0.8 : null,
+              level: base + level,
+              projection: 0.3,
+            })),
+          },
+          levels: {
+            ...h.plan.levels,
+            string: base + h.string,
+            instructions:
+              h.word === null
+                ? []
+                : [
+                    {
+                      id: 'w',
+                      level: base + h.word,
+                      width: 0.9,
+                      who: 'Eng. Sol',
+                      when: '',
+                      why: '',
+                      elements: [],
+                    },
+                  ],
+          },
+          dig: { ...h.plan.dig, slope: h.slope, support: h.support },
+        };
+        const { cautions, problems } = compute(harmed);
+        for (const { code } of [...cautions, ...problems]) raised.add(code);
+        for (const { t, lang } of says) {
+          const format = makeFormat(lang, lang === 'en-US' ? 'imperial' : 'metric');
+          for (const caution of cautions) {
+            const said = cautionText(t, format, caution);
+            expect(`${said.title} ${said.text}`).not.toMatch(/\{\{|caution\.|NaN|undefined/);
+          }
+          for (const problem of problems)
+            expect(problemText(t, format, problem)).not.toMatch(
+              /\{\{|problem\.|NaN|undefined|\/(elements|ground|levels|dig|water)\//,
+            );
+        }
+      }),
+      { numRuns: 60 },
+    );
+    expect(raised.size).toBeGreaterThan(30);
   });
 });
 
