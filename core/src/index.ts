@@ -152,6 +152,7 @@ export { checkPlan } from './door/index.ts';
 export { FIGURE_IDS, FIGURES, type FigureId } from './figures/index.ts';
 export type { Caution, Problem, ProblemCode, SubLine, Weight, Working } from './findings/index.ts';
 export {
+  area as polygonArea,
   type Box,
   boxOf,
   clipLine,

@@ -117,6 +117,25 @@ test('a thousand storms say how sure it is; a blank job asks for rain first, in 
   await expect(side(page).getByLabel('Lluvia en total')).not.toHaveValue('');
 });
 
+test('ground that drains in is drawn on the plan: its area runs in, and is undone', async ({ page }) => {
+  await night(page, 'wet');
+  await unfold(page, 'What runs in');
+  await side(page).getByRole('button', { name: 'Draw the ground that drains in' }).click();
+  const plan = (await page.locator('svg[data-plan]').boundingBox())!;
+  for (const [x, y] of [
+    [0.7, 0.2],
+    [0.9, 0.2],
+    [0.9, 0.5],
+  ])
+    await page.mouse.click(plan.x + x! * plan.width, plan.y + y! * plan.height);
+  await page.getByRole('button', { name: 'Done' }).first().click();
+  await expect(page.locator('[data-drawn]')).toHaveCount(1);
+  await expect(side(page).locator('[data-drains=typed]')).toBeVisible({ timeout: 60_000 });
+  await expect(side(page).getByLabel('Ground that drains in', { exact: true })).not.toHaveValue('');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('[data-drawn]')).toHaveCount(0);
+});
+
 test('a recharge test narrows the range, stays in the record and is taken back', async ({ page }) => {
   const range = () =>
     side(page)

@@ -86,7 +86,7 @@ export function withMeans(plan: Plan, ids: readonly string[], mean: Mean): Plan 
           ...water,
           drained: [
             ...water.drained.filter(({ element }) => !ids.includes(element)),
-            { element: ids[0]!, area: 0 },
+            { element: ids[0]!, area: 0, points: [] },
           ],
         },
       };

@@ -44,7 +44,7 @@ describe('a night of 40 mm over a pit of 12 m²', () => {
     expect(hole!.dryBy!.margin).toBeLessThanOrEqual(0.0401);
     const [more] = night((p) => {
       p.water.runoff = 0.4;
-      p.water.drained = [{ element: 'E1', area: 50 }];
+      p.water.drained = [{ element: 'E1', area: 50, points: [] }];
     }).holes;
     expect(more!.course.budget.runoff).toBeCloseTo(0.8, 6);
     expect(more!.drainsFrom).toBe('typed');
@@ -79,7 +79,7 @@ describe('a night of 40 mm over a pit of 12 m²', () => {
   it('is less under sheets and behind a cut-off, and never dry for sure where ground water is not known', () => {
     const { plan, takeoff } = job((p) => {
       p.water.runoff = 0.4;
-      p.water.drained = [{ element: 'E1', area: 50 }];
+      p.water.drained = [{ element: 'E1', area: 50, points: [] }];
       p.ground.water = null;
     });
     const means = Object.fromEntries(nightMeans(plan, takeoff, ['E1']).map((one) => [one.mean, one.peak]));

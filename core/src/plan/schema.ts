@@ -414,7 +414,15 @@ export const PlanSchema = object({
       maxItems: 20,
     }),
     /** Ground that drains into the hole of an element, typed: it beats what the surface says. */
-    drained: Type.Array(object({ element: id, area: num('/water/drained/*/area') }), { maxItems: 60 }),
+    drained: Type.Array(
+      object({
+        element: id,
+        area: num('/water/drained/*/area'),
+        /** Its outline where it was drawn: the area is that of it; empty: the area was typed. */
+        points: Type.Array(Point, { maxItems: 60 }),
+      }),
+      { maxItems: 60 },
+    ),
     pumps: Type.Array(SitePump, { maxItems: 20 }),
     /** Bags across a stream, and the pipe past them; null: none. */
     dam: orNull(

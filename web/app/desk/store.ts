@@ -52,7 +52,7 @@ type Place = readonly [number, number];
 /** What the next press on the plan puts there. */
 export type Placing =
   | { readonly what: 'log' | 'spot' | 'gate' | 'boundary' | 'surface' }
-  | { readonly what: 'hazard' | 'area' | 'path' | 'ditch' | 'sump'; readonly id: string }
+  | { readonly what: 'hazard' | 'area' | 'path' | 'ditch' | 'sump' | 'drained'; readonly id: string }
   | { readonly what: 'fence'; readonly from: Place | null };
 
 /** Where a person is looking, beside the element picked and the stage. */

@@ -260,6 +260,7 @@ export const desk = {
     spot: 'Press where the spot is; type its level after.',
     hazard: 'Press to add points to the line.',
     ditch: 'Press to add points to the ditch.',
+    drained: 'Press round the ground that drains in.',
     sump: 'Press in the hole where the sump is dug.',
     surface: 'Press on the plan where the water is let go.',
     fence: 'Press where the section starts.',

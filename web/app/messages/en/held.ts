@@ -21,6 +21,7 @@ export const held = {
     aroundHow: 'Steady, once it has spread; by the yield and permeability of the soil.',
     aroundNone: 'No neighbour’s footing and no well is drawn: put them in under Ground if there are any.',
     open: 'not settled',
+    drawDrained: 'Draw the ground that drains in',
     placeSump: 'Put the sump on the plan',
     curve: 'The maker’s curve',
     addPoint: 'A point of its curve',

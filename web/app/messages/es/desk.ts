@@ -264,6 +264,7 @@ export const desk: Words<typeof english> = {
     spot: 'Pulse donde está el punto; luego escriba su cota.',
     hazard: 'Pulse para añadir puntos a la línea.',
     ditch: 'Pulse para añadir puntos a la zanja.',
+    drained: 'Toque alrededor del terreno que escurre.',
     sump: 'Toque en el hoyo donde se abre el pozo de bombeo.',
     surface: 'Toque el plano donde se suelta el agua.',
     fence: 'Pulse donde empieza el perfil.',

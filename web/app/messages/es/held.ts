@@ -24,6 +24,7 @@ export const held: Words<typeof english> = {
     aroundHow: 'Estable, cuando ya se extendió; por lo que el suelo suelta y deja pasar.',
     aroundNone: 'No hay dibujada zapata de vecino ni pozo de agua: póngalos en Terreno si los hay.',
     open: 'sin decidir',
+    drawDrained: 'Dibujar el terreno que escurre',
     placeSump: 'Poner el pozo de bombeo en el plano',
     curve: 'La curva del fabricante',
     addPoint: 'Un punto de su curva',

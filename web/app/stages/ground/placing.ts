@@ -1,5 +1,5 @@
 /** What a press on the plan does while something is being placed there. */
-import { nextName, startOf } from '@cimiento/core';
+import { nextName, polygonArea, startOf } from '@cimiento/core';
 import type { DeskStore } from '../../desk/store.ts';
 import { addLog } from './logs.ts';
 
@@ -68,6 +68,16 @@ export function placeAt(store: DeskStore, at: Place, levelAt: (x: number, y: num
       edit((d) => {
         d.water.ditches.find((ditch) => ditch.id === placing.id)?.points.push(point);
       }, `ditch-draw:${placing.id}`);
+      return;
+    case 'drained':
+      // An outline grows by a corner a press; its area is what drains in.
+      edit((d) => {
+        const known = d.water.drained.find(({ element }) => element === placing.id);
+        const points = [...(known?.points ?? []), [point[0], point[1]] as [number, number]];
+        const drawn = points.length > 2 ? Math.abs(polygonArea(points.flat())) : 0;
+        if (known) Object.assign(known, { points, area: drawn });
+        else d.water.drained.push({ element: placing.id, area: drawn, points });
+      }, `drained-draw:${placing.id}`);
       return;
     case 'sump':
       edit((d) => {

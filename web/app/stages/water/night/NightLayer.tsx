@@ -13,6 +13,7 @@ export function NightLayer({ view, here }: { view: View; here: boolean }) {
   return (
     <g pointerEvents="none">
       {here && <Ground view={view} />}
+      <Drawn view={view} />
       <Surface view={view} />
       <Sumps view={view} />
       {ditches.map(({ id, name, points }) => (
@@ -38,6 +39,24 @@ export function NightLayer({ view, here }: { view: View; here: boolean }) {
         </g>
       ))}
     </g>
+  );
+}
+
+/** Ground drawn by hand that drains into a hole. */
+function Drawn({ view }: { view: View }) {
+  const drained = useDesk((desk) => desk.plan.water.drained);
+  return drained.map(({ element, points }) =>
+    points.length === 0 ? null : (
+      <path
+        key={element}
+        d={`${points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${view.x(x)} ${view.y(y)}`).join('')}${points.length > 2 ? 'Z' : ''}`}
+        fill={ink('water')}
+        fillOpacity={0.14}
+        stroke={ink('water')}
+        strokeDasharray="4 3"
+        data-drawn={element}
+      />
+    ),
   );
 }
 

@@ -20,7 +20,8 @@ const FROM = {
 export function RoundPanel({ element }: { element: string }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const { edit } = useDeskStore().getState();
+  const { edit, look } = useDeskStore().getState();
+  const drawing = useDesk((desk) => desk.view.placing?.what === 'drained');
   const water = useDesk((desk) => desk.plan.water);
   const { hole } = useHole();
   const at = water.drained.findIndex(
@@ -42,10 +43,17 @@ export function RoundPanel({ element }: { element: string }) {
         onCommit={(area) =>
           edit((d) => {
             if (at >= 0) d.water.drained.splice(at, 1);
-            if (area !== null) d.water.drained.push({ element, area });
+            if (area !== null) d.water.drained.push({ element, area, points: [] });
           })
         }
       />
+      <Button
+        size="sm"
+        aria-pressed={drawing}
+        onClick={() => look({ placing: drawing ? null : { what: 'drained', id: element } })}
+      >
+        {t(drawing ? 'placing.drained' : 'held.drawDrained')}
+      </Button>
       <PlanField
         optional
         hint={hole ? t('rain.runoffHint', { share: format.text(hole.share, 'percent') }) : ''}
