@@ -85,7 +85,7 @@ for (const [lang, words] of [
     await side.locator('select').nth(1).selectOption('trenchFill');
     await side.locator('select').nth(2).selectOption('0.9');
     await page.locator('[data-figure=dig]').click();
-    const row = page.getByRole('dialog').getByText(words.bucket);
+    const row = page.getByRole('dialog').getByText(words.bucket, { exact: true });
     await expect(row).toBeVisible();
     await page.keyboard.press('Escape');
     await saved(page);
