@@ -95,4 +95,11 @@ export async function dragBy(page: Page, selector: string, dx: number, dy: numbe
 
 /** Opens a folded panel by its heading. */
 export const unfold = (page: Page, title: string) =>
-  page.locator('[data-side] summary').filter({ hasText: title }).first().click();
+  // A panel that is put anew while the desk settles is folded again: it is opened until it stays so.
+  expect(async () => {
+    const summary = page.locator('[data-side] summary').filter({ hasText: title }).first();
+    const fold = summary.locator('xpath=..');
+    if ((await fold.getAttribute('open')) === null) await summary.click();
+    await page.waitForTimeout(150);
+    await expect(fold).toHaveAttribute('open', '', { timeout: 500 });
+  }).toPass({ timeout: 30_000 });

@@ -297,6 +297,7 @@ export function readied(ground: Ground, at: number): Readied {
       seepage: seepageOf(dug, 1),
       outlet: outletOf(dug),
       pumps,
+      bottom: floor,
     },
     hole: {
       elements: ids,

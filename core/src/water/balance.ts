@@ -27,6 +27,8 @@ export interface Basin {
   /** m³/s a drain lets go at a level. */
   readonly outlet: (level: number) => number;
   readonly pumps: readonly PumpAt[];
+  /** Lowest bottom, m: under it water moves in a sump alone, and is followed less closely. */
+  readonly bottom?: number;
 }
 
 /** m³ over the whole night. */
@@ -65,6 +67,8 @@ export interface Course {
 const LONGEST = 300;
 const SHORTEST = 1;
 const MOVE = 0.02;
+/** In a sump between its floats, which are met to the second all the same. */
+const MOVE_IN_SUMP = 0.1;
 
 export interface Through {
   /** m of rain fallen since the beginning, at so many hours. */
@@ -122,7 +126,7 @@ function tablesOf(basin: Basin): Tables {
 }
 
 export function courseOf(basin: Basin, through: Through): Course {
-  const { storage, open, runoff, pumps } = basin;
+  const { storage, open, runoff, pumps, bottom: lowest = -Infinity } = basin;
   const { rain, hours, before = 0, every = 1 / 6, longest = LONGEST } = through;
   const { levels } = storage;
   const { seeps, outlets, flows } = tablesOf(basin);
@@ -160,7 +164,7 @@ export function courseOf(basin: Basin, through: Through): Course {
     const net = (seep - drained - pumped) * step + (upTo - fell) * (open + runoff);
     // m³ for a metre of level here.
     const area = stage.slopeOver(levels);
-    const room = MOVE * area;
+    const room = (level < lowest - MOVE_IN_SUMP ? MOVE_IN_SUMP : MOVE) * area;
     if (room > 0) {
       // No farther than a hand's breadth, and no farther than the next float.
       const rise = net / area;
