@@ -10,19 +10,18 @@ import type { Plan } from '../plan/schema.ts';
 import { fallOf } from '../setout/index.ts';
 import { type DrawnAround, drawnAround } from '../takeoff/index.ts';
 import {
+  flowFrom,
   type Hole,
   hoursToDraw,
-  pumpFlow,
+  OVER_GROUND,
   settlingArea,
-  suctionLimit,
   type Wellpoints,
   wellpoints,
   yieldOf,
 } from '../water/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
-/** A hose lets go so far over the ground, m, and is so long, m: typical. */
-const OVER_GROUND = 0.5;
+/** A hose is so long, m: typical. */
 const HOSE = 20;
 /** A drain round the foot of a hole: its fall, and the stone about its pipe, m wide and high: typical. */
 const RING = { fall: 1 / 200, width: 0.3, height: 0.3 } as const;
@@ -67,11 +66,10 @@ function yieldBetween(column: readonly Layer[], from: number, to: number): numbe
 
 function pumpWays({ inflow, holdLevel }: Hole, top: number, altitude: number): PumpWay[] {
   return (Object.keys(PUMPS) as PumpId[]).map((kind): PumpWay => {
-    const { curve, sucks, hose } = PUMPS[kind];
-    const tooHigh = sucks && top - holdLevel > suctionLimit(altitude);
-    const flow = tooHigh
-      ? 0
-      : pumpFlow(curve, top + OVER_GROUND - holdLevel, { diameter: hose, length: hose > 0 ? HOSE : 0 });
+    const diameter = PUMPS[kind].hose;
+    const hose = { diameter, length: diameter > 0 ? HOSE : 0 };
+    const set = { kind, curve: [], hose, edge: top, outlet: top + OVER_GROUND, altitude };
+    const flow = flowFrom(set, holdLevel);
     return { kind, flow, count: flow > 0 ? Math.max(1, Math.ceil(inflow[2] / flow - 1e-9)) : null };
   });
 }
@@ -86,10 +84,10 @@ function placedPumps(
   const here = water.pumps.filter(
     ({ element, kind }) => kind !== 'bucket' && own.some(({ id }) => id === element),
   );
+  const altitude = water.altitude ?? 0;
   const flow = here.reduce((sum, { kind, curve, count, outlet, hose }) => {
-    const lifts = (outlet ?? top + OVER_GROUND) - holdLevel;
-    const tooHigh = PUMPS[kind].sucks && top - holdLevel > suctionLimit(water.altitude ?? 0);
-    return sum + (tooHigh ? 0 : count * pumpFlow(curve.length > 1 ? curve : PUMPS[kind].curve, lifts, hose));
+    const set = { kind, curve, hose, edge: top, outlet: outlet ?? top + OVER_GROUND, altitude };
+    return sum + count * flowFrom(set, holdLevel);
   }, 0);
   return here[0] && flow > 0 ? { kind: here[0].kind, flow } : null;
 }

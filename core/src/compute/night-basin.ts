@@ -14,13 +14,15 @@ import { surfaceRuns } from '../takeoff/index.ts';
 import {
   type Basin,
   byHead,
+  curveOf,
   drainingInto,
   FLAT,
+  flowFrom,
   fullBore,
   hoursBetween,
   inflowAt,
+  OVER_GROUND,
   type PumpAt,
-  pumpFlow,
   type Reach,
   reachesOf,
   runoffShare,
@@ -33,8 +35,6 @@ import type { Takeoff } from './takeoff.ts';
 
 /** Share of clean stone that holds water: 0.35–0.40, typical. */
 const PORES = 0.38;
-/** A hose lets go so far over the ground, m: typical. */
-const OVER_GROUND = 0.5;
 export interface NightPump {
   readonly id: string;
   /** m it must lift from the bottom, and the most it can; less than it needs: it moves nothing. */
@@ -221,13 +221,12 @@ function pumpAt(
   { elements, floor, rim }: Dug,
   pump: SitePump,
 ): PumpAt & { said: NightPump } {
-  const { curve: typical, sucks } = PUMPS[pump.kind];
-  const curve = pump.curve.length > 1 ? pump.curve : typical;
   const over = elements.find((e) => e.id === pump.element);
   const outlet = pump.outlet ?? (over?.groundHigh ?? rim) + OVER_GROUND;
-  const limit = sucks ? suctionLimit(water.altitude ?? 0) : Infinity;
-  const flow = (level: number) =>
-    rim - level > limit ? 0 : pump.count * pumpFlow(curve, outlet - level, pump.hose);
+  const altitude = water.altitude ?? 0;
+  const set = { kind: pump.kind, curve: pump.curve, hose: pump.hose, edge: rim, outlet, altitude };
+  const limit = PUMPS[pump.kind].sucks ? suctionLimit(altitude) : Infinity;
+  const flow = (level: number) => pump.count * flowFrom(set, level);
   const start = water.storm?.start ?? '';
   const hour = (local: string | null, none: number) =>
     local === null ? none : (hoursBetween(start, local, water.zone) ?? none);
@@ -240,7 +239,7 @@ function pumpAt(
     said: {
       id: pump.id,
       lift: outlet - floor,
-      most: Math.min(curve[0]!.head, limit + outlet - rim),
+      most: Math.min(curveOf(set)[0]!.head, limit + outlet - rim),
       flow: flow(floor),
     },
   };

@@ -2,13 +2,16 @@
  * What a pump moves: where its curve meets the head it works against, static lift and loss in the hose
  * (Hazen–Williams, C 140 for smooth hose, a tenth more for fittings, typical).
  */
-import type { CurvePoint } from '../catalogue/pumps.ts';
+import { type CurvePoint, PUMPS, type PumpId } from '../catalogue/pumps.ts';
 
 export interface Hose {
   /** m across and m long. */
   readonly diameter: number;
   readonly length: number;
 }
+
+/** A hose lets go so far over the ground, m: typical. */
+export const OVER_GROUND = 0.5;
 
 const SMOOTH = 140;
 const FITTINGS = 1.1;
@@ -54,6 +57,30 @@ export function pumpFlow(curve: readonly CurvePoint[], lift: number, hose: Hose)
 
 /** Highest a pump at the edge sucks, m, at so many m over the sea. */
 export const suctionLimit = (altitude: number): number => Math.max(0, SUCTION - SUCTION_LOST * altitude);
+
+/** Where a pump stands and lets go. */
+export interface PumpSet {
+  readonly kind: PumpId;
+  /** The maker's; of fewer than two points: typical of its kind. */
+  readonly curve: readonly CurvePoint[];
+  readonly hose: Hose;
+  /** Levels, m: its edge, and where its hose lets go. */
+  readonly edge: number;
+  readonly outlet: number;
+  /** m over the sea. */
+  readonly altitude: number;
+}
+
+/** The curve a pump goes by: the maker's, or what is typical of its kind. */
+export const curveOf = ({ kind, curve }: Pick<PumpSet, 'kind' | 'curve'>): readonly CurvePoint[] =>
+  curve.length > 1 ? curve : PUMPS[kind].curve;
+
+/** m³/s one pump takes from a level; none from deeper than the air lets it suck. */
+export function flowFrom(set: PumpSet, level: number): number {
+  const { kind, hose, edge, outlet, altitude } = set;
+  if (PUMPS[kind].sucks && edge - level > suctionLimit(altitude)) return 0;
+  return pumpFlow(curveOf(set), outlet - level, hose);
+}
 
 /** A curve that rises, or whose flows do not: where; null when it is one. */
 export function curveFault(curve: readonly CurvePoint[]): number | null {

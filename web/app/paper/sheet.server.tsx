@@ -316,18 +316,21 @@ function orderLines(takeoff: Takeoff, t: Say, format: Format): string[] {
   ];
 }
 
+/** What nobody has said, named. */
+const pencilLines = (plan: Plan, t: Say, format: Format): string[] =>
+  plan.assumed.length === 0
+    ? []
+    : [
+        t('sheet.pencil', {
+          count: plan.assumed.length,
+          what: plan.assumed.map((pointer) => unsaidText(t, format, plan, pointer)).join(' · '),
+        }),
+      ];
+
 /** What the night that is expected does, how the water is held and where it goes. */
 function nightLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
   const { holding, discharge, storm, dryBy } = plan.water;
   const out: string[] = [];
-  const { assumed } = plan;
-  if (assumed.length > 0)
-    out.push(
-      t('sheet.pencil', {
-        count: assumed.length,
-        what: assumed.map((pointer) => unsaidText(t, format, plan, pointer)).join(' · '),
-      }),
-    );
   if (holding)
     out.push(t('sheet.holding', { by: t(`night.holdings.${holding.by}`), reason: holding.reason }));
   if (discharge)
@@ -481,7 +484,11 @@ function Sheet(input: SheetInput) {
   const kinds = kindLines(plan, takeoff, t, format);
   const layers = layerLines(plan, takeoff, t, format);
   const loads = loadLines(plan, takeoff, t, format);
-  const orders = [...orderLines(takeoff, t, format), ...nightLines(plan, takeoff, t, format)];
+  const orders = [
+    ...orderLines(takeoff, t, format),
+    ...pencilLines(plan, t, format),
+    ...nightLines(plan, takeoff, t, format),
+  ];
   // The longer of the two columns of lines, its headings counted as lines.
   const tall = Math.max(
     1 + layers.length + height(kinds.slice(0, 2)),

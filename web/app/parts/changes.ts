@@ -21,6 +21,15 @@ export interface ChangeWords {
 const wordingOf = (pattern: string): Wording | null =>
   Object.hasOwn(WORDINGS, pattern) ? WORDINGS[pattern as keyof typeof WORDINGS] : null;
 
+/** The name of a pattern, or of the nearest that holds it and has one; null when none does. */
+function labelOf(t: Say, pattern: string): string | null {
+  for (let up = pattern; up !== ''; up = up.slice(0, up.lastIndexOf('/'))) {
+    const wording: Wording | null = isField(up) ? FIELDS[up] : wordingOf(up);
+    if (wording) return t(coded(wording.label));
+  }
+  return null;
+}
+
 /** Every pattern of the tables and what holds it: tells a list's id from a key. */
 const KNOWN = new Set(
   [...Object.keys(FIELDS), ...Object.keys(WORDINGS)].flatMap((pattern) =>
@@ -60,10 +69,7 @@ const LONGEST = 40;
 export function changeText(t: Say, format: Format, plan: Plan, change: PlanChange): ChangeWords {
   const { names, pattern } = placeOf(plan, change);
   const field = isField(pattern) ? FIELDS[pattern] : null;
-  let wording: Wording | null = field;
-  for (let up = pattern; wording === null && up !== ''; up = up.slice(0, up.lastIndexOf('/')))
-    wording = isField(up) ? FIELDS[up] : wordingOf(up);
-  const label = wording ? t(coded(wording.label)) : t('fields.unknown');
+  const label = labelOf(t, pattern) ?? t('fields.unknown');
   const what = names.length > 0 ? t('fields.named', { names: names.join(' · '), what: label }) : label;
   const listOf = {
     soils: plan.ground.soils,
@@ -102,9 +108,6 @@ export function placeText(t: Say, path: string): string {
       which.push(/^\d+$/.test(key) ? String(Number(key) + 1) : key);
     } else break;
   }
-  let wording: Wording | null = null;
-  for (let up = pattern; wording === null && up !== ''; up = up.slice(0, up.lastIndexOf('/')))
-    wording = isField(up) ? FIELDS[up] : wordingOf(up);
-  const label = wording ? t(coded(wording.label)) : wholeText(path.split('/').at(-1) ?? '', LONGEST);
+  const label = labelOf(t, pattern) ?? wholeText(path.split('/').at(-1) ?? '', LONGEST);
   return which.length > 0 ? `${label} ${which.join(' · ')}` : label;
 }
