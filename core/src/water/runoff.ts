@@ -78,13 +78,10 @@ const slopeBy = (level: (x: number, y: number) => number, step: number): Downhil
   };
 };
 
-interface Followed {
-  /** The hole it comes to; −1: it stands, is taken away, or leaves the ground looked at. */
-  readonly hole: number;
-  readonly at: Point;
-}
-
-/** Follows water downhill from a place, half a step at a time, until something stops it. */
+/**
+ * Follows water downhill from a place, half a step at a time, until something stops it.
+ * @returns the hole it comes to; −1: it stands, is taken away, or leaves the ground looked at
+ */
 function followed(
   from: Point,
   step: number,
@@ -93,7 +90,7 @@ function followed(
   within: (x: number, y: number) => boolean,
   ditches: readonly (readonly [Point, Point])[],
   onTheWay?: (at: Point) => void,
-): Followed {
+): number {
   let here = from;
   for (let k = 0; k < LONGEST; k++) {
     const [ux, uy, steep] = downhill(here[0], here[1]);
@@ -104,9 +101,9 @@ function followed(
     onTheWay?.(here);
     if (!within(here[0], here[1])) break;
     const hole = holeAt(here[0], here[1]);
-    if (hole >= 0) return { hole, at: here };
+    if (hole >= 0) return hole;
   }
-  return { hole: -1, at: here };
+  return -1;
 }
 
 const stretches = (lines: readonly (readonly Point[])[]) =>
@@ -151,7 +148,7 @@ export function drainingInto(
     for (let j = 0; j < ny; j++) {
       const from = centre(i, j);
       if (!contains(plot, from[0], from[1]) || holeAt(from[0], from[1]) >= 0) continue;
-      const { hole } = followed(from, step, downhill, holeAt, within, runs);
+      const hole = followed(from, step, downhill, holeAt, within, runs);
       if (hole < 0) continue;
       areas[hole]! += step * step;
       slopes[hole]! += downhill(...from)[2];
@@ -177,7 +174,7 @@ export function runsTo(
   const way: Point[] = [from];
   const first = holeAt(from[0], from[1]);
   if (first >= 0) return { hole: first, way };
-  const { hole } = followed(
+  const hole = followed(
     from,
     PACE,
     slopeBy(level, PACE),

@@ -6,7 +6,7 @@ import { useFormat } from '../parts/format.tsx';
 import { Modal } from '../parts/Modal.tsx';
 import { unsaidText } from '../parts/unsaid.ts';
 import { STAGES, type Stage } from './stages.ts';
-import { useDesk, useDeskStore } from './store.ts';
+import { settle, useDesk, useDeskStore } from './store.ts';
 
 /** The stage where it is typed: the first part of its pointer, mostly. */
 function stageOf(pointer: string): Stage {
@@ -39,14 +39,7 @@ export function UnsaidList({ onClose }: { onClose: () => void }) {
           >
             <span>{unsaidText(t, format, plan, pointer)}</span>
             <Flex gap={1.5}>
-              <Button
-                size="sm"
-                onClick={() =>
-                  edit((d) => {
-                    d.assumed = d.assumed.filter((one) => one !== pointer);
-                  })
-                }
-              >
+              <Button size="sm" onClick={() => edit((d) => settle(d, pointer))}>
                 {t('pencil.settle')}
               </Button>
               <Button

@@ -115,6 +115,11 @@ export interface Desk {
 
 /** The plan with its readonly marks off, for recipes. */
 export type Draft = { -readonly [K in keyof Plan]: Plan[K] };
+
+/** Somebody says that an assumption is so. */
+export const settle = (draft: Draft, pointer: string): void => {
+  draft.assumed = draft.assumed.filter((one) => one !== pointer);
+};
 export type DeskStore = StoreApi<Desk>;
 
 const MOST_STEPS = 300;

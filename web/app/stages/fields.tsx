@@ -3,7 +3,7 @@ import { Box, chakra, Flex, Stack } from '@chakra-ui/react';
 import { assumedAt, FIELDS, fieldOf, readNumber, writeNumber } from '@cimiento/core';
 import { ChevronRight } from 'lucide-react';
 import { memo, useState } from 'react';
-import { type Draft, useDesk, useDeskStore } from '../desk/store.ts';
+import { type Draft, settle, useDesk, useDeskStore } from '../desk/store.ts';
 import { useTakeoff } from '../desk/takeoff.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Heading } from '../parts/controls.tsx';
@@ -60,14 +60,7 @@ function Pencil({ pointer, children }: { pointer: string; children: React.ReactN
   return (
     <div className="pencil" data-pencil={pointer}>
       {children}
-      <button
-        type="button"
-        onClick={() =>
-          edit((d) => {
-            d.assumed = d.assumed.filter((one) => one !== pointer);
-          })
-        }
-      >
+      <button type="button" onClick={() => edit((d) => settle(d, pointer))}>
         {t('pencil.settle')}
       </button>
     </div>
