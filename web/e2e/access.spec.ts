@@ -55,11 +55,23 @@ test.describe('on a phone', () => {
     await page.reload();
     await ready(page);
     expect(await page.evaluate('document.documentElement.scrollWidth')).toBeLessThanOrEqual(390);
+    // One row of head, then what one asks in the hole, then the drawings: all on the first screen.
+    const head = (await page.locator('header').first().boundingBox())!;
+    expect(head.height).toBeLessThan(64);
+    const answers = page.locator('[data-answer]');
+    await expect(answers).toHaveCount(4);
+    await expect(page.locator('[data-answer=depth]')).toContainText('2.198 m');
+    await expect(page.locator('[data-answer=width]')).toContainText('1200 mm');
+    await expect(page.locator('[data-answer=sides]')).toContainText('1H:1V');
+    await expect(page.locator('[data-answer=next]')).toContainText(/Next: /);
+    const section = (await page.getByRole('region', { name: 'Section', exact: true }).boundingBox())!;
+    for (const box of await Promise.all((await answers.all()).map((one) => one.boundingBox()))) {
+      expect(box!.y).toBeGreaterThanOrEqual(head.y + head.height - 1);
+      expect(box!.y + box!.height).toBeLessThanOrEqual(section.y + 1);
+    }
+    expect(section.y + section.height).toBeLessThan(844);
     const tally = (await page.locator('[data-figure=dig]').boundingBox())!;
-    const section = (await page.getByRole('region', { name: 'Section' }).boundingBox())!;
-    const plan = (await page.getByRole('region', { name: 'Plan' }).boundingBox())!;
-    expect(tally.y).toBeLessThan(section.y);
-    expect(section.y).toBeLessThan(plan.y);
+    expect(tally.y).toBeGreaterThan(section.y);
     await page.getByRole('button', { name: /Stages/ }).tap();
     await page.locator('[data-stage=ground]:visible').tap();
     await expect(page.getByRole('heading', { name: 'Ground surface' })).toBeVisible();
@@ -69,6 +81,38 @@ test.describe('on a phone', () => {
       .map((e) => e.outerHTML.slice(0, 80))`);
     expect(small).toEqual([]);
     expect(await serious(page)).toEqual([]);
+  });
+  test('plan and section change places under the thumb, and a finger passing over moves no trench', async ({
+    page,
+  }) => {
+    await signIn(page);
+    await newJob(page, 'honey-house');
+    const row = page.locator('[data-swiped]');
+    const box = (await row.boundingBox())!;
+    const touch = await page.context().newCDPSession(page);
+    const swipe = (by: number) =>
+      touch.send('Input.synthesizeScrollGesture', {
+        x: Math.round(box.x + box.width / 2),
+        y: Math.round(box.y + box.height / 2),
+        xDistance: by,
+        yDistance: 0,
+        gestureSourceType: 'touch',
+        speed: 900,
+      });
+    await expect(row).toHaveAttribute('data-swiped', '0');
+    await swipe(-260);
+    await expect(row).toHaveAttribute('data-swiped', '1');
+    await expect(page.getByRole('region', { name: 'Plan', exact: true })).toBeInViewport({ ratio: 0.9 });
+    await swipe(260);
+    await expect(row).toHaveAttribute('data-swiped', '0');
+    await page.getByRole('button', { name: 'Plan', exact: true }).tap();
+    await expect(row).toHaveAttribute('data-swiped', '1');
+    // What is touched is picked, and the answers are of it.
+    await page.locator('[data-name-of=P1]').tap();
+    await expect(page.locator('[data-in-hole=P1]')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+    await page.getByLabel('Standing in').selectOption({ label: 'Trench T2' });
+    await expect(page.locator('[data-in-hole=T2]')).toBeVisible();
   });
 });
 

@@ -20,7 +20,7 @@ test.beforeEach(async ({ page }) => {
 });
 
 const formation = async (page: Page) => (await flag(page, 'formation').textContent()) ?? '';
-const pick = (page: Page, id: string) => page.locator(`[data-element=${id}] rect`).first().click();
+const pick = (page: Page, id: string) => page.locator(`[data-name-of=${id}]`).click();
 
 test('a pad is given a bed of its own: its formation, the tonnes and the sheet follow; undone, kept', async ({
   page,

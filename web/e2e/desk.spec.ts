@@ -284,11 +284,11 @@ test('soils, floor layers, trucks, buckets: added, changed and removed', async (
 
 test('the plan zooms and fits, and the section can be stretched and says so', async ({ page }) => {
   await newJob(page, 'honey-house');
-  const label = page.locator('[data-element=T3] rect').first();
+  const label = page.locator('[data-name-of=T3]');
   const before = (await label.boundingBox())!;
   await page.getByRole('button', { name: 'Zoom in' }).click();
   await expect.poll(async () => (await label.boundingBox())!.x).not.toBe(before.x);
-  await page.getByRole('button', { name: 'Fit' }).click();
+  await page.getByRole('button', { name: 'Fit to the dig' }).click();
   await expect.poll(async () => Math.round((await label.boundingBox())!.x)).toBe(Math.round(before.x));
   await page.getByRole('button', { name: 'true scale' }).click();
   await expect(page.getByRole('button', { name: 'heights × 2' })).toHaveAttribute('aria-pressed', 'true');

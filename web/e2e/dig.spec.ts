@@ -30,6 +30,7 @@ for (const [lang, words] of [
     await prefer(page, { lang });
     await newJob(page, 'honey-house');
     await stage(page, 'dig');
+    await page.locator('[data-fit=plot]').click();
     const east = page.locator('[data-area="East field"]');
     await expect(east.locator('[data-rehandled]')).toHaveCount(0);
     await dragBy(page, '[data-lay-down=east]', -110, 0);

@@ -20,7 +20,7 @@ test.beforeEach(async ({ page }) => {
   await prefer(page, {});
 });
 
-const pick = (page: Page, id: string) => page.locator(`[data-element=${id}] rect`).first().click();
+const pick = (page: Page, id: string) => page.locator(`[data-name-of=${id}]`).click();
 const side = (page: Page) => page.locator('[data-side]');
 
 test('a slab turned from a drained bed to below frost digs for frost, and back; undone, in feet and Spanish', async ({

@@ -29,7 +29,7 @@ for (const [lang, words] of [
     await prefer(page, { lang });
     await newJob(page, 'drying-barn');
     await stage(page, 'levels');
-    await page.locator('[data-element=T2]').click();
+    await page.locator('[data-name-of=T2]').click();
     await lower(page, 'long');
     const drawing = page.locator('[data-long]');
     await expect(drawing).toHaveAttribute('data-long', '3');
@@ -51,7 +51,7 @@ for (const [lang, words] of [
     await page.reload();
     await ready(page);
     await stage(page, 'levels');
-    await page.locator('[data-element=T2]').click();
+    await page.locator('[data-name-of=T2]').click();
     await lower(page, 'long');
     await expect(drawing).toHaveAttribute('data-long', '2');
   });

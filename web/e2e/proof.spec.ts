@@ -7,7 +7,7 @@ test.beforeEach(async ({ page }) => {
   await prefer(page, {});
   await newJob(page, 'honey-house');
   await stage(page, 'base');
-  await page.locator('[data-element=T1] rect').first().click();
+  await page.locator('[data-name-of=T1]').click();
 });
 
 const side = (page: Page) => page.locator('[data-side]');
@@ -90,7 +90,7 @@ test('three sand cones: one fails, is reworked, retested and released by name; k
   await page.reload();
   await ready(page);
   await stage(page, 'base');
-  await page.locator('[data-element=T1] rect').first().click();
+  await page.locator('[data-name-of=T1]').click();
   await unfold(page, 'Lifts of T1');
   await expect(lift(page, 1)).toHaveAttribute('data-state', 'released');
   await stage(page, 'log');
@@ -141,7 +141,7 @@ test('a trial of 280 mm is logged and taken: the lifts become fewer; undone; tol
   await page.reload();
   await ready(page);
   await stage(page, 'base');
-  await page.locator('[data-element=T1] rect').first().click();
+  await page.locator('[data-name-of=T1]').click();
   await unfold(page, 'Capas de T1');
   await expect(side(page).getByText('por poner').first()).toBeVisible();
 });

@@ -31,7 +31,7 @@ export const csv = ({ plan, records }: Job) => takeoffCsv(plan, compute(plan, re
 export async function paper({ sheet, ...rest }: PaperTask): Promise<Uint8Array> {
   const t = wordsOf(makeI18n(rest.lang, await loadMessages(rest.lang)));
   // Loaded when the first sheet is asked for: a worker that only adds up needs no typesetter.
-  const { digSheet } = await import('../app/paper/sheet.server.tsx');
+  const { digSheet } = await import('../app/paper/dig/dig-sheet.server.tsx');
   const { setoutPdf } = await import('../app/paper/setout-sheet.server.tsx');
   const { basePdf } = await import('../app/paper/base-sheet.server.tsx');
   const { recordPdf } = await import('../app/paper/record-sheet.server.tsx');

@@ -4,6 +4,7 @@ export * from './cards.ts';
 export * from './compactors.ts';
 export * from './density.ts';
 export * from './lifts.ts';
+export * from './next.ts';
 export * from './pace.ts';
 export * from './penetrometer.ts';
 export * from './places.ts';

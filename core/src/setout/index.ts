@@ -9,5 +9,6 @@ export { outlineSizes, shapeOf } from './kinds.ts';
 export * from './places.ts';
 export * from './points.ts';
 export * from './room.ts';
+export * from './running.ts';
 export * from './runs.ts';
 export * from './share.ts';

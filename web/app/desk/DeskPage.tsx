@@ -16,6 +16,7 @@ import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
 import { useAutosave } from './autosave.ts';
 import { GroundColumn } from './column/GroundColumn.tsx';
 import { DeskShell } from './DeskShell.tsx';
+import { InHole } from './InHole.tsx';
 import { JobIdProvider } from './jobId.ts';
 import { Keys } from './Keys.tsx';
 import { forgetKept, keptEdit } from './kept.ts';
@@ -23,6 +24,7 @@ import { LowerView, useLowerHeight } from './LowerView.tsx';
 import { PlanView } from './plan/PlanView.tsx';
 import { useRecords } from './records.ts';
 import { Side } from './Side.tsx';
+import { Swiped } from './Swiped.tsx';
 import { DeskProvider, makeDesk, useDesk } from './store.ts';
 import { TopBar } from './TopBar.tsx';
 import {
@@ -34,6 +36,7 @@ import {
   useTakeoffOf,
 } from './takeoff.ts';
 import { Tally } from './tally/Tally.tsx';
+import { useNarrow } from './useNarrow.ts';
 
 /** After the desk is up nothing else is fetched for so long, ms. */
 const QUIET_FIRST = 1000;
@@ -110,6 +113,7 @@ const Worktop = memo(function Worktop({
 }) {
   const { t } = useTranslation();
   const [sheet, setSheet] = useState(false);
+  const narrow = useNarrow();
   const order = useOrderOf(plan);
   const newest = useMemo(() => ({ plan, takeoff }), [plan, takeoff]);
   const drawn = useDrawn(newest);
@@ -143,8 +147,14 @@ const Worktop = memo(function Worktop({
           >
             <GroundColumn />
           </Box>
+          {/* On a phone what one asks in the hole stands before all else. */}
+          {narrow && (
+            <Box order={1}>
+              <InHole />
+            </Box>
+          )}
           <Answers of={drawn}>
-            <Drawings plan={drawn.plan} takeoff={drawn.takeoff} />
+            <Drawings narrow={narrow} plan={drawn.plan} takeoff={drawn.takeoff} />
           </Answers>
           <Box
             gridColumn={{ lg: '3' }}
@@ -157,7 +167,7 @@ const Worktop = memo(function Worktop({
           >
             <Side />
           </Box>
-          <Box gridColumn={{ lg: '2 / 4' }} order={{ base: 1, lg: 0 }}>
+          <Box gridColumn={{ lg: '2 / 4' }} order={{ base: 2, lg: 0 }}>
             <Tally />
           </Box>
           <Box
@@ -212,7 +222,8 @@ function Answers({ of: { plan, takeoff }, children }: { of: Answered; children: 
 }
 
 /** Plan and what stands under it: drawn anew only when there is something new to draw. */
-const Drawings = memo(function Drawings({ plan, takeoff }: Answered) {
+const Drawings = memo(function Drawings({ plan, takeoff, narrow }: Answered & { narrow: boolean }) {
+  const { t } = useTranslation();
   const picked = useDesk((desk) => desk.picked);
   const lowerHeight = useLowerHeight();
   // With nothing picked the plan still shows no cut, and the section shows the ground.
@@ -223,24 +234,29 @@ const Drawings = memo(function Drawings({ plan, takeoff }: Answered) {
     () => (matched >= 0 ? sectionThrough(plan, takeoff, matched, 0, groundModel(plan)) : null),
     [plan, takeoff, matched],
   );
-  return (
-    <Flex as="main" direction="column" minH={0} gridColumn={{ lg: '2' }} order={{ base: 2, lg: 0 }}>
-      <Box flex={{ lg: '1.16' }} minH={0} h={{ base: '330px', lg: 'auto' }} order={{ base: 2, lg: 0 }}>
-        <PlanView section={section} />
-      </Box>
-      <Box
-        flex={{ lg: '1' }}
-        minH={0}
-        h={{ base: lowerHeight, lg: 'auto' }}
-        borderTopWidth={{ lg: '1px' }}
-        borderStyle="solid"
-        borderColor="edge"
-      >
-        <LowerView
-          element={matched >= 0 ? plan.elements[matched] : undefined}
-          index={matched}
-          near={section}
+  const drawn = <PlanView section={section} />;
+  const cut = (
+    <LowerView element={matched >= 0 ? plan.elements[matched] : undefined} index={matched} near={section} />
+  );
+  if (narrow)
+    return (
+      <Box as="main" order={1} minW={0}>
+        <Swiped
+          label={t('hole.drawings')}
+          panes={[
+            { name: t('hole.section'), height: lowerHeight, content: cut },
+            { name: t('hole.plan'), height: '340px', content: drawn },
+          ]}
         />
+      </Box>
+    );
+  return (
+    <Flex as="main" direction="column" minH={0} gridColumn="2">
+      <Box flex="1.16" minH={0}>
+        {drawn}
+      </Box>
+      <Box flex="1" minH={0} borderTopWidth="1px" borderStyle="solid" borderColor="edge">
+        {cut}
       </Box>
     </Flex>
   );

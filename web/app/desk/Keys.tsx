@@ -65,7 +65,7 @@ export const Keys = memo(function Keys() {
 
 function KeyList() {
   const { t } = useTranslation();
-  const keys = ['1–9', '/', '?', 'Ctrl Z', 'Ctrl Y', '↑ ↓', 'Enter', '← → ↑ ↓', 'Delete', '+ − F'];
+  const keys = ['1–9', '/', '?', 'Ctrl Z', 'Ctrl Y', '↑ ↓', 'Enter', '← → ↑ ↓', 'Delete', '+ − F P'];
   const names = [
     'stages',
     'find',

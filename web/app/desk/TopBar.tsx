@@ -1,6 +1,6 @@
 /** The head of the desk: job, holds, undo, files, and how a person likes to read. */
 import { Box, Flex } from '@chakra-ui/react';
-import { Redo2, Undo2 } from 'lucide-react';
+import { Check, ChevronLeft, CloudUpload, Redo2, Undo2 } from 'lucide-react';
 import { memo, Suspense, useState } from 'react';
 import { Link, useRouteLoaderData } from 'react-router';
 import { useTranslation } from '../messages/useTranslation.ts';
@@ -11,8 +11,9 @@ import { SheetLink } from '../parts/SheetLink.tsx';
 import type { loader as rootLoader } from '../root.tsx';
 import { useJobId } from './jobId.ts';
 import { SaveState } from './SaveState.tsx';
-import { useDesk, useDeskStore } from './store.ts';
+import { type Saving, useDesk, useDeskStore } from './store.ts';
 import { useTakeoff } from './takeoff.ts';
+import { useNarrow } from './useNarrow.ts';
 
 const UnsaidList = later(() => import('./UnsaidList.tsx'), 'UnsaidList');
 
@@ -26,23 +27,36 @@ export const TopBar = memo(function TopBar() {
   const canRedo = useDesk((desk) => desk.future.length > 0);
   const root = useRouteLoaderData<typeof rootLoader>('root');
   const edit = store.getState().edit;
-  return (
+  const narrow = useNarrow();
+  const sheet = <SheetLink href={`/jobs/${jobId}/dig-sheet.pdf`}>{t('bar.digSheet')}</SheetLink>;
+  const redo = (
+    <Button size="sm" disabled={!canRedo} onClick={() => store.getState().redo()}>
+      <Redo2 size={15} aria-hidden /> {t('bar.redo')}
+    </Button>
+  );
+  const bar = (
     <Flex
       as="header"
       align="center"
       gap={{ base: 2, lg: 3 }}
       px={{ base: 2, lg: 3 }}
       py={1.5}
-      wrap="wrap"
+      wrap="nowrap"
       borderBottomWidth="2px"
       borderStyle="solid"
       borderColor="ink"
       bg="sheet"
     >
       <Link to="/jobs" aria-label={t('bar.jobs')} style={{ textDecoration: 'none', color: 'inherit' }}>
-        <Heading as="span" fontSize="xl" letterSpacing="0.04em">
-          CIMIENTO
-        </Heading>
+        {narrow ? (
+          <Flex minW="32px" minH="44px" align="center">
+            <ChevronLeft size={24} aria-hidden />
+          </Flex>
+        ) : (
+          <Heading as="span" fontSize="xl" letterSpacing="0.04em">
+            CIMIENTO
+          </Heading>
+        )}
       </Link>
       <Box minW={0} flex={{ base: '1 1 0', lg: '0 1 15rem' }}>
         <Bare
@@ -78,24 +92,38 @@ export const TopBar = memo(function TopBar() {
           }}
         />
       </Box>
-      {/* On a phone this is a row of its own, under the job's name. */}
-      <Flex order={{ base: 1, lg: 0 }} flex={{ base: '1 1 100%', lg: '1' }} align="center" gap={2}>
-        <SaveState />
-        <Box flex="1" />
-        <Unsaid />
-        <Holds />
-        <Flex gap={1}>
-          <Button size="sm" disabled={!canUndo} onClick={() => store.getState().undo()}>
-            <Undo2 size={15} aria-hidden /> {t('bar.undo')}
+      {narrow ? (
+        <>
+          <SavedMark />
+          <Holds />
+          <Button
+            size="sm"
+            aria-label={t('bar.undo')}
+            disabled={!canUndo}
+            onClick={() => store.getState().undo()}
+          >
+            <Undo2 size={20} aria-hidden />
           </Button>
-          <Button size="sm" disabled={!canRedo} onClick={() => store.getState().redo()}>
-            <Redo2 size={15} aria-hidden /> {t('bar.redo')}
+        </>
+      ) : (
+        <>
+          <Flex flex="1" align="center" gap={2}>
+            <SaveState />
+            <Box flex="1" />
+            <Unsaid />
+            <Holds />
+            <Flex gap={1}>
+              <Button size="sm" disabled={!canUndo} onClick={() => store.getState().undo()}>
+                <Undo2 size={15} aria-hidden /> {t('bar.undo')}
+              </Button>
+              {redo}
+            </Flex>
+          </Flex>
+          <Button asChild size="sm" look="main">
+            {sheet}
           </Button>
-        </Flex>
-      </Flex>
-      <Button asChild size="sm" look="main">
-        <SheetLink href={`/jobs/${jobId}/dig-sheet.pdf`}>{t('bar.digSheet')}</SheetLink>
-      </Button>
+        </>
+      )}
       <Box as="details" position="relative" fontSize="sm">
         <Box
           as="summary"
@@ -107,7 +135,7 @@ export const TopBar = memo(function TopBar() {
           borderColor="edge"
           borderRadius="sm"
         >
-          {t('bar.more')}
+          {t(narrow ? 'hole.menu' : 'bar.more')}
         </Box>
         <Flex
           direction="column"
@@ -123,6 +151,15 @@ export const TopBar = memo(function TopBar() {
           p={3}
           w="17rem"
         >
+          {narrow && (
+            <>
+              <Button asChild look="main">
+                {sheet}
+              </Button>
+              {redo}
+              <Unsaid />
+            </>
+          )}
           <a href={`/jobs/${jobId}/plan.json`}>{t('bar.planFile')}</a>
           <a href={`/jobs/${jobId}/takeoff.csv`}>{t('bar.csv')}</a>
           <a href={`/jobs/${jobId}/takeoff.json`}>{t('bar.json')}</a>
@@ -131,7 +168,40 @@ export const TopBar = memo(function TopBar() {
       </Box>
     </Flex>
   );
+  return narrow ? (
+    <>
+      {bar}
+      <Trouble />
+    </>
+  ) : (
+    bar
+  );
 });
+
+const QUIET: ReadonlySet<Saving['state']> = new Set(['saved', 'unsaved', 'saving']);
+
+/** On a phone that all is saved is a tick; what went wrong takes a row of its own. */
+function SavedMark() {
+  const { t } = useTranslation();
+  const state = useDesk((desk) => desk.saving.state);
+  const n = useDesk((desk) => desk.base.revision);
+  if (!QUIET.has(state)) return null;
+  const Icon = state === 'saved' ? Check : CloudUpload;
+  return (
+    <Box as="span" color="soft" flexShrink={0} data-saving={state}>
+      <Icon size={18} role="img" aria-label={t(`saving.${state as 'saved' | 'unsaved' | 'saving'}`, { n })} />
+    </Box>
+  );
+}
+
+function Trouble() {
+  const quiet = useDesk((desk) => QUIET.has(desk.saving.state) && desk.kept);
+  return quiet ? null : (
+    <Box px={3} py={1.5} bg="heldWash">
+      <SaveState />
+    </Box>
+  );
+}
 
 /** How much nobody has said yet; opens to each, one press from being settled. */
 function Unsaid() {

@@ -6,6 +6,7 @@ import { type Plan, type Problem, type SiteRecord, settled, wholeValue } from '@
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createContext, useContext } from 'react';
 import { createStore, type StoreApi, useStore } from 'zustand';
+import type { FitTo } from '../drawing/view.ts';
 import type { Sent } from './kept.ts';
 import type { Stage } from './stages.ts';
 
@@ -61,6 +62,8 @@ export interface Looking {
   readonly hazard: string | null;
   /** Lay-down area, way or soft spot picked. */
   readonly area: string | null;
+  /** What the plan is fitted to. */
+  readonly fitTo: FitTo;
   /** The plan shows how deep it is everywhere. */
   readonly depths: boolean;
   /** How far the order of digging is played: so many steps done. */
@@ -152,6 +155,7 @@ export function makeDesk(plan: Plan, revision: number, records: readonly SiteRec
       log: plan.ground.logs[0]?.id ?? null,
       hazard: null,
       area: null,
+      fitTo: 'dig',
       depths: false,
       played: 0,
       hour: 0,

@@ -27,12 +27,23 @@ export interface Zoom {
   readonly y: number;
 }
 
+/** What a drawing is fitted to: the dig, or all of the plot with what lies about. */
+export type FitTo = 'dig' | 'plot';
+
+/** What lies this many times the dig's size away would shrink everything to a dot. */
+const REACH = { dig: 0.5, plot: 2.5 } as const;
+
+/** As wide as it fits, or smaller. */
+export const isFitted = (k: number): boolean => k <= 1.001;
+
 /**
- * What there is to see: openings, footings and axes; a 12 m square when there is nothing.
- * @param stage where a person looks: the ground shows logs and hazards too, set-out and dig the
- *   room round the dig
+ * What there is to see; a 12 m square when there is nothing.
+ * @param stage where a person looks: the ground shows the logs and hazards near the dig, set-out the
+ *   room its boards take
+ * @param fit the dig fills the window, however wide the plot; or the plot, its areas, ways and gates
+ *   are seen too
  */
-export function extent(plan: Plan, takeoff: Takeoff, stage: string | null = null): Box {
+export function extent(plan: Plan, takeoff: Takeoff, stage: string | null = null, fit: FitTo = 'dig'): Box {
   const points = plan.elements.flatMap((e) => pointsOf(e).flat());
   const polygons = [
     ...takeoff.elements.flatMap((e) => [...e.openings, ...e.bottoms]),
@@ -42,24 +53,25 @@ export function extent(plan: Plan, takeoff: Takeoff, stage: string | null = null
     polygons.length === 0
       ? { x0: -2, y0: -2, x1: 10, y1: 10 }
       : unionBox(polygons.map((polygon) => boxOf(polygon)));
-  if (stage !== 'ground' && stage !== 'dig' && stage !== 'setout') return whole(job);
-  // Hazards and logs far off would shrink the job to a dot.
-  const reach = Math.max(6, job.x1 - job.x0, job.y1 - job.y0) * (stage === 'ground' ? 0.5 : 1.5);
+  const reach = Math.max(6, job.x1 - job.x0, job.y1 - job.y0) * REACH[fit];
   const near = ([x, y]: readonly [number, number]) =>
     x > job.x0 - reach && x < job.x1 + reach && y > job.y0 - reach && y < job.y1 + reach;
-  const { site } = plan;
-  const about =
-    stage === 'ground'
-      ? [...plan.ground.logs.map((log) => log.at), ...plan.ground.hazards.flatMap((hazard) => hazard.points)]
-      : stage === 'setout'
-        ? reachOfBoards(job, plan.setout.offset)
-        : [
-            ...site.areas.flatMap((area) => area.points),
-            ...site.gates.map((gate) => gate.at),
-            ...site.boundary,
-          ];
-  const places = about.filter(near);
-  return whole(unionBox([job, ...places.map(([x, y]) => ({ x0: x, y0: y, x1: x, y1: y }))]));
+  const { site, ground } = plan;
+  const about = [
+    ...(stage === 'ground' || fit === 'plot'
+      ? [...ground.logs.map((log) => log.at), ...ground.hazards.flatMap((hazard) => hazard.points)]
+      : []),
+    ...(stage === 'setout' ? reachOfBoards(job, plan.setout.offset) : []),
+    ...(fit === 'plot'
+      ? [
+          ...site.areas.flatMap((area) => area.points),
+          ...site.paths.flatMap((path) => path.points),
+          ...site.gates.map((gate) => gate.at),
+          ...site.boundary,
+        ]
+      : []),
+  ];
+  return whole(unionBox([job, ...about.filter(near).map(([x, y]) => ({ x0: x, y0: y, x1: x, y1: y }))]));
 }
 
 /** A window moves in steps: a dig a hand wider does not draw everything anew. */

@@ -32,18 +32,21 @@ export function SheetFrame({
   title,
   problems,
   format,
+  foot,
   pages,
 }: SheetInput & {
   title: string;
   problems: readonly Problem[];
   format: Format;
+  /** At the foot of every page. */
+  foot?: React.ReactNode;
   /** What stands on each page. One that is too long runs on, but is laid out again for every page it takes. */
   pages: readonly React.ReactNode[];
 }) {
   const size = system === 'metric' ? 'A4' : 'LETTER';
   const sheetPages = pages.map((content, i) => (
     // biome-ignore lint/suspicious/noArrayIndexKey: pages are made once, in order
-    <Page key={i} size={size} style={s.page}>
+    <Page key={i} size={size} style={foot ? [s.page, s.footed] : s.page}>
       <View style={s.head} fixed>
         <View>
           <Text style={s.title}>{plan.name}</Text>
@@ -65,6 +68,11 @@ export function SheetFrame({
           </Text>
         ))}
       {content}
+      {foot && (
+        <View fixed style={{ position: 'absolute', bottom: 10, left: 26, right: 90 }}>
+          {foot}
+        </View>
+      )}
       <Text
         fixed
         style={{ position: 'absolute', bottom: 10, right: 26, fontSize: 7 }}

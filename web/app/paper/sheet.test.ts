@@ -1,38 +1,76 @@
 import { createRequire } from 'node:module';
 import { pathToFileURL } from 'node:url';
-import { blankPlan, type Lang, type Plan, type SiteRecord, type System } from '@cimiento/core';
+import {
+  blankPlan,
+  compute,
+  firstPlan,
+  type Lang,
+  type Plan,
+  pencilledOf,
+  type SiteRecord,
+  type System,
+} from '@cimiento/core';
 import { simulatedJob } from '@cimiento/simulators';
 import { describe, expect, it } from 'vitest';
 import { en } from '../messages/en.ts';
 import { es } from '../messages/es.ts';
 import { makeI18n } from '../messages/i18n.ts';
 import { wordsOf as wording } from '../messages/useTranslation.ts';
+import { makeFormat } from '../parts/format.tsx';
 import { demoJob } from '../server/jobs.server.ts';
 import { basePdf } from './base-sheet.server.tsx';
+import { digSheet } from './dig/dig-sheet.server.tsx';
+import { rowsOf } from './dig/rows.ts';
 import type { SheetInput } from './frame.tsx';
 import { recordPdf } from './record-sheet.server.tsx';
-import { digSheet } from './sheet.server.tsx';
 
 const require = createRequire(import.meta.url);
 
-/** The words of every page, as a reader of the PDF finds them. */
-async function wordsOf(pdf: Uint8Array): Promise<string[]> {
+interface Letters {
+  readonly text: string;
+  /** Left and foot of its letters on the page, their length and height, pt. */
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What stands on every page, as a reader of the PDF finds it. */
+async function lettersOf(pdf: Uint8Array): Promise<Letters[][]> {
   const { getDocument } = (await import(
     pathToFileURL(require.resolve('pdfjs-dist/legacy/build/pdf.mjs')).href
   )) as typeof import('pdfjs-dist');
   const read = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise;
-  const pages: string[] = [];
+  const pages: Letters[][] = [];
   for (let n = 1; n <= read.numPages; n++) {
     const { items } = await (await read.getPage(n)).getTextContent();
     pages.push(
-      items
-        .map((item) => ('str' in item ? item.str : ''))
-        .join(' ')
-        .replace(/\s+/g, ' '),
+      items.flatMap((item) =>
+        'str' in item
+          ? [
+              {
+                text: item.str,
+                x: Number(item.transform[4]),
+                y: Number(item.transform[5]),
+                width: item.width,
+                height: item.height,
+              },
+            ]
+          : [],
+      ),
     );
   }
   return pages;
 }
+
+/** The words of every page. */
+const wordsOf = async (pdf: Uint8Array): Promise<string[]> =>
+  (await lettersOf(pdf)).map((items) =>
+    items
+      .map(({ text }) => text)
+      .join(' ')
+      .replace(/\s+/g, ' '),
+  );
 
 interface Wanted {
   readonly records?: readonly SiteRecord[];
@@ -56,23 +94,101 @@ const sheet = async (plan: Plan, wanted: Wanted = {}) => digSheet(inputOf(plan, 
 
 describe('the dig sheet', () => {
   it.each([
-    ['honey-house', 'en', 'metric', '595.28', 2],
-    ['honey-house', 'es', 'imperial', '612', 2],
-    ['bell-frame', 'es', 'metric', '595.28', 1],
-    ['bell-frame', 'en', 'imperial', '612', 1],
+    ['honey-house', 'en', 'metric', '595.28'],
+    ['honey-house', 'es', 'imperial', '612'],
+    ['bell-frame', 'es', 'metric', '595.28'],
+    ['drying-barn', 'en', 'imperial', '612'],
+    ['footbridge', 'en', 'metric', '595.28'],
+    ['cheese-vault', 'es', 'imperial', '612'],
   ] as const)(
-    'of %s in %s, %s, is on its paper, %s wide, %i pages',
-    async (demo, lang, system, width, count) => {
-      const pdf = await sheet((await demoJob(demo)).plan, { lang, system });
+    'of %s in %s, %s, is on its paper, %s wide, each page of use alone',
+    async (demo, lang, system, width) => {
+      const { plan, records } = await demoJob(demo);
+      const pdf = await sheet(plan, { records, lang, system });
       const bytes = Buffer.from(pdf).toString('latin1');
       expect(bytes.startsWith('%PDF-')).toBe(true);
       expect(bytes).toContain(`/MediaBox [0 0 ${width}`);
       expect(bytes).toContain(lang === 'es' ? '/Lang (es)' : '/Lang (en)');
+      const words = lang === 'es' ? es : en;
+      const takeoff = compute(plan, records);
+      const stops = takeoff.cautions.filter(({ weight }) => weight === 'stop');
       const pages = await wordsOf(pdf);
-      expect(pages).toHaveLength(count);
-      expect(pages.join(' ')).toContain((lang === 'es' ? es : en).caution.defer.title);
+      for (const page of pages) {
+        expect(page).toContain(plan.name);
+        expect(page).toContain(words.caution.defer.title);
+        if (stops.length > 0) expect(page).toMatch(new RegExp(`${stops.length} (hold|ALTO)`, 'i'));
+      }
+      // Stops come before the plan that could be dug by.
+      if (stops.length > 0)
+        expect(pages[0]!.indexOf(`${words.caution.stop} ·`)).toBeLessThan(pages[0]!.indexOf(words.sheet.key));
+      // A card for each thing dug otherwise, under its own string.
+      const rows = rowsOf(plan, takeoff, makeFormat(lang, system));
+      const cards = pages.filter((page) => page.includes(words.sheet.tops));
+      expect(cards).toHaveLength(Math.ceil(rows.length / 3));
     },
   );
+  it.each([
+    ['honey-house', 'metric'],
+    ['honey-house', 'imperial'],
+    ['drying-barn', 'metric'],
+    ['cheese-vault', 'imperial'],
+    ['reading-room', 'metric'],
+    ['footbridge', 'imperial'],
+  ] as const)(
+    'of %s, %s: no letters lie over others, and depths are read at arm’s length',
+    async (demo, system) => {
+      const { plan, records } = await demoJob(demo);
+      const pages = await lettersOf(await sheet(plan, { records, system }));
+      const takeoff = compute(plan, records);
+      const format = makeFormat('en', system);
+      for (const { dug, info } of rowsOf(plan, takeoff, format)) {
+        const depth = format.parts(
+          info.string.level - dug,
+          'length',
+          system === 'metric' ? { decimals: 3 } : {},
+        ).number;
+        const large = pages.flat().filter(({ text, height }) => text.startsWith(depth) && height >= 20);
+        expect(large.length, depth).toBeGreaterThanOrEqual(2);
+      }
+      for (const page of pages) {
+        const said = page.filter(({ text }) => text.trim() !== '');
+        for (const [i, p] of said.entries())
+          for (const q of said.slice(i + 1)) {
+            // Letters reach from a little under their line to about three quarters of their size over it.
+            const over =
+              p.x < q.x + q.width - 1 &&
+              q.x < p.x + p.width - 1 &&
+              p.y < q.y + 0.66 * q.height &&
+              q.y < p.y + 0.66 * p.height;
+            expect(over, `“${p.text}” over “${q.text}”`).toBe(false);
+          }
+      }
+    },
+  );
+  it('of a job that stands on assumptions writes them in pencil; once they are settled in ink', async () => {
+    const said = {
+      kind: 'pads',
+      length: 8,
+      width: 4,
+      cross: 0,
+      along: 3,
+      across: 2,
+      frost: 0.95,
+      soil: null,
+      water: 1.2,
+    } as const;
+    const plan = firstPlan('Pencil', 'metric', said);
+    const grey = async (of: Plan) => (await wordsOf(await sheet(of))).join(' ');
+    expect(await grey(plan)).toContain(en.sheet.pencilMark);
+    expect(await grey({ ...plan, assumed: [] })).not.toContain(en.sheet.pencilMark);
+    const [info] = compute(plan, []).elements;
+    expect(pencilledOf(plan, info!)).toEqual({ depth: true, width: true, sides: true });
+    expect(pencilledOf({ ...plan, assumed: [] }, info!)).toEqual({
+      depth: false,
+      width: false,
+      sides: false,
+    });
+  });
   it('of an empty job still says who decides', async () => {
     const pages = await wordsOf(await sheet(blankPlan('Empty', 'metric')));
     expect(pages).toHaveLength(1);

@@ -28,6 +28,7 @@ export const s = StyleSheet.create({
     fontSize: 9.4,
     color: '#162329',
   },
+  footed: { paddingBottom: 46 },
   head: {
     flexDirection: 'row',
     justifyContent: 'space-between',

@@ -6,6 +6,7 @@ import {
   type CompactorId,
   ELEMENT_KINDS,
   type Element,
+  type ElementTakeoff,
   isAssumed,
   type Plan,
   type Problem,
@@ -32,6 +33,19 @@ export function problemText(t: Say, format: Format, problem: Problem): string {
 export function soilName(t: Say, plan: Plan, soil: SoilEntry): string {
   const name = soil.name || t(`soil.${soil.kind}`);
   return isAssumed(plan, '/ground/logs/0') ? t('ground.assumedSoil', { name }) : name;
+}
+
+/** Bottom width of a trench; both sizes of a pad. */
+export const bottomText = (info: ElementTakeoff, format: Format): string =>
+  info.bottomLength === null
+    ? format.text(info.width.dug, 'size')
+    : `${format.parts(info.width.dug, 'size').number} × ${format.text(info.bottomLength, 'size')}`;
+
+/** How the sides stand: as they are held, never a slope they do not have. */
+export function sidesText(info: ElementTakeoff, t: Say, format: Format): string {
+  if (info.bays) return t('sheet.side.bays');
+  if (info.support !== 'slope') return t(`sheet.side.${info.support}`);
+  return info.slope > 0 ? format.text(info.slope, 'slope') : t('sheet.side.vertical');
 }
 
 /** What there is to dig, kind by kind. */

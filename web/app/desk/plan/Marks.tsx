@@ -1,9 +1,11 @@
 /** What is drawn round the dig on the plan: grid, dimensions of what is picked, the cut, north, scale. */
-import { type Element, isOutlined, isRun, type Section, segmentsOf, tidy } from '@cimiento/core';
-import { memo } from 'react';
+import { type Element, isOutlined, isRun, pointsOf, type Section, segmentsOf, tidy } from '@cimiento/core';
+import { memo, useMemo } from 'react';
+import { type Patch, slanted } from '../../drawing/names.ts';
 import { niceLength, type View } from '../../drawing/view.ts';
-import { useFormat } from '../../parts/format.tsx';
+import { type Format, useFormat } from '../../parts/format.tsx';
 import { ink } from '../hatches.tsx';
+import { textWidth, useLabels } from './labels.tsx';
 
 export const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;
 
@@ -21,10 +23,23 @@ export const Grid = memo(function Grid({ view }: { view: View }) {
   return <path d={lines.join('')} stroke={ink('rule')} strokeWidth={1} fill="none" pointerEvents="none" />;
 });
 
-/** Length of each run of the picked strip; both sizes of a picked pad. */
-export function PickedDimensions({ view, element }: { view: View; element: Element | undefined }) {
-  const format = useFormat();
-  if (!element) return null;
+interface Dimension {
+  /** What it measures, on the drawing, px. */
+  readonly from: readonly [number, number];
+  readonly to: readonly [number, number];
+  /** Away from what it measures. */
+  readonly normal: readonly [number, number];
+  readonly off: number;
+  readonly text: string;
+  readonly at: readonly [number, number];
+  /** Degrees; read from below or from the right. */
+  readonly angle: number;
+}
+
+/** Under this a dimension is not drawn, px. */
+const LEAST = 46;
+
+function dimensionsOf(element: Element, view: View, format: Format): Dimension[] {
   const outlined = isOutlined(element);
   const runs = isRun(element)
     ? segmentsOf(element).map((run) => ({ from: run.from, to: run.to, length: run.length }))
@@ -36,52 +51,87 @@ export function PickedDimensions({ view, element }: { view: View; element: Eleme
             const to = corners[(i + 1) % corners.length]!;
             return { from, to, length: Math.hypot(to[0] - from[0], to[1] - from[1]) };
           });
+  const half = (isRun(element) || element.kind === 'pad' ? element.width / 2 : 0) * view.scale;
+  return runs
+    .filter((run) => run.length * view.scale > LEAST)
+    .map((run) => {
+      const from = [view.x(run.from[0]), view.y(run.from[1])] as const;
+      const to = [view.x(run.to[0]), view.y(run.to[1])] as const;
+      const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+      let nx = (to[1] - from[1]) / length;
+      let ny = -(to[0] - from[0]) / length;
+      // An outline is measured on its outside; a lone run above, or to the right.
+      if (outlined) [nx, ny] = [-nx, -ny];
+      else if (ny > 0.01 || (Math.abs(ny) <= 0.01 && nx < 0)) [nx, ny] = [-nx, -ny];
+      const off = Math.max(26, half + 20);
+      const angle = (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;
+      return {
+        from,
+        to,
+        normal: [nx, ny] as const,
+        off,
+        text: format.text(run.length, 'length'),
+        at: [(from[0] + to[0]) / 2 + nx * off, (from[1] + to[1]) / 2 + ny * off] as const,
+        angle: angle > 90.5 || angle <= -89.5 ? angle + 180 : angle,
+      };
+    });
+}
+
+/** Round a dimension's text, px. */
+const DIMENSION = { side: 3, height: 18 } as const;
+
+/** Length of each run of the picked strip; both sizes of a picked pad. */
+export function PickedDimensions({ view, element }: { view: View; element: Element | undefined }) {
+  const format = useFormat();
+  const dimensions = useMemo(
+    () => (element ? dimensionsOf(element, view, format) : []),
+    [element, view, format],
+  );
+  // Names keep off its texts and off the ends it is dragged by.
+  const marks = useMemo(
+    (): Patch[] => [
+      ...dimensions.flatMap(({ at, text, angle }) =>
+        slanted(
+          at[0],
+          at[1],
+          textWidth(text, 14) + 2 * DIMENSION.side,
+          DIMENSION.height,
+          (angle * Math.PI) / 180,
+        ),
+      ),
+      ...(element && (isRun(element) || isOutlined(element))
+        ? pointsOf(element).map(([x, y]) => ({ x: view.x(x), y: view.y(y), width: 16, height: 16 }))
+        : []),
+    ],
+    [dimensions, element, view],
+  );
+  useLabels('dimensions', undefined, marks);
   return (
     <g pointerEvents="none">
-      {runs
-        .filter((run) => run.length * view.scale > 46)
-        .map((run) => {
-          const x0 = view.x(run.from[0]);
-          const y0 = view.y(run.from[1]);
-          const x1 = view.x(run.to[0]);
-          const y1 = view.y(run.to[1]);
-          const length = Math.hypot(x1 - x0, y1 - y0);
-          let nx = (y1 - y0) / length;
-          let ny = -(x1 - x0) / length;
-          // An outline is measured on its outside; a lone run above, or to the right.
-          if (outlined) [nx, ny] = [-nx, -ny];
-          else if (ny > 0.01 || (Math.abs(ny) <= 0.01 && nx < 0)) [nx, ny] = [-nx, -ny];
-          const off = Math.max(
-            26,
-            (isRun(element) || element.kind === 'pad' ? element.width / 2 : 0) * view.scale + 20,
-          );
-          const mx = (x0 + x1) / 2 + nx * off;
-          const my = (y0 + y1) / 2 + ny * off;
-          const text = format.text(run.length, 'length');
-          const angle = (Math.atan2(y1 - y0, x1 - x0) * 180) / Math.PI;
-          const upright = angle > 90.5 || angle <= -89.5 ? angle + 180 : angle;
-          return (
-            <g key={`${x0},${y0},${x1},${y1}`}>
-              <path
-                d={`M${x0 + nx * off} ${y0 + ny * off}L${x1 + nx * off} ${y1 + ny * off}M${x0 + nx * 10} ${y0 + ny * 10}L${x0 + nx * (off + 5)} ${y0 + ny * (off + 5)}M${x1 + nx * 10} ${y1 + ny * 10}L${x1 + nx * (off + 5)} ${y1 + ny * (off + 5)}`}
-                stroke={ink('ink')}
-                strokeWidth={0.8}
+      {dimensions.map(({ from: [x0, y0], to: [x1, y1], normal: [nx, ny], off, text, at, angle }) => {
+        const width = textWidth(text, 14) + 2 * DIMENSION.side;
+        return (
+          <g key={`${x0},${y0},${x1},${y1}`}>
+            <path
+              d={`M${x0 + nx * off} ${y0 + ny * off}L${x1 + nx * off} ${y1 + ny * off}M${x0 + nx * 10} ${y0 + ny * 10}L${x0 + nx * (off + 5)} ${y0 + ny * (off + 5)}M${x1 + nx * 10} ${y1 + ny * 10}L${x1 + nx * (off + 5)} ${y1 + ny * (off + 5)}`}
+              stroke={ink('ink')}
+              strokeWidth={0.8}
+            />
+            <g transform={`translate(${at[0]} ${at[1]}) rotate(${angle})`}>
+              <rect
+                x={-width / 2}
+                y={-DIMENSION.height / 2}
+                width={width}
+                height={DIMENSION.height}
+                fill={ink('paper')}
               />
-              <g transform={`translate(${mx} ${my}) rotate(${upright})`}>
-                <rect
-                  x={-text.length * 3.6 - 3}
-                  y={-9}
-                  width={text.length * 7.2 + 6}
-                  height={18}
-                  fill={ink('paper')}
-                />
-                <text textAnchor="middle" y={5} fill={ink('ink')} style={label}>
-                  {text}
-                </text>
-              </g>
+              <text textAnchor="middle" y={5} fill={ink('ink')} style={label}>
+                {text}
+              </text>
             </g>
-          );
-        })}
+          </g>
+        );
+      })}
     </g>
   );
 }
@@ -100,29 +150,29 @@ function padSides(pad: Extract<Element, { kind: 'pad' }>) {
 }
 
 export function CutMark({ view, section }: { view: View; section: Section }) {
-  const ends = [-1, 1].map(
-    (side) =>
-      [
-        view.x(section.x + side * section.half * section.dx),
-        view.y(section.y + side * section.half * section.dy),
-      ] as const,
-  );
-  const [a, b] = ends as [readonly [number, number], readonly [number, number]];
+  const [a, b] = useMemo(() => {
+    const end = (side: -1 | 1) => {
+      const x = view.x(section.x + side * section.half * section.dx);
+      const y = view.y(section.y + side * section.half * section.dy);
+      return { x, y, letter: [x + side * 9 * section.dx, y - side * 9 * section.dy] as const };
+    };
+    return [end(-1), end(1)];
+  }, [view, section]);
+  const marks = useMemo(() => [a, b].map(({ letter: [x, y] }) => ({ x, y, width: 12, height: 14 })), [a, b]);
+  useLabels('cut', undefined, marks);
   return (
     <g pointerEvents="none">
-      <path
-        d={`M${a[0]} ${a[1]}L${b[0]} ${b[1]}`}
-        stroke={ink('ink')}
-        strokeWidth={1.8}
-        strokeDasharray="14 5"
-      />
-      {ends.map(([x, y], i) => (
+      <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={ink('ink')} strokeWidth={1.8} strokeDasharray="14 5" />
+      {[a, b].map(({ letter: [x, y] }, i) => (
         <text
           key={i === 0 ? 'a' : 'b'}
-          x={x + (i === 0 ? -1 : 1) * 9 * section.dx}
-          y={y - (i === 0 ? -1 : 1) * 9 * section.dy + 5}
+          x={x}
+          y={y + 5}
           textAnchor="middle"
           fill={ink('ink')}
+          stroke={ink('paper')}
+          strokeWidth={3}
+          paintOrder="stroke"
           style={label}
         >
           A

@@ -1,12 +1,14 @@
 /** An outline on the plan that is picked, dragged by its corners or as a whole, and moved with the arrows. */
+import { useMemo } from 'react';
 import { ink } from '../../desk/hatches.tsx';
+import { beside, ledTo, type Spot } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { useFormat } from '../../parts/format.tsx';
 import { useDeskStore } from '../store.ts';
+import { type Name, nameSize, useLabels } from './labels.tsx';
 
 type Place = readonly [number, number];
-const words = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;
 const round2 = (value: number) => Math.round(value * 100) / 100;
 
 /** Under this it is small, px. */
@@ -24,23 +26,54 @@ interface Props {
   readonly label: string;
   readonly text: string;
   readonly fill: string;
-  readonly stroke: string;
+  /** A name of the theme's colours. */
+  readonly colour: string;
   readonly pick: () => void;
   readonly put: (points: readonly Place[], key: string) => void;
   readonly remove: () => void;
 }
 
 export function OutlineOnPlan(props: Props) {
-  const { id, points, view, hold, movable, picked, label, text, fill, stroke, pick, put, remove } = props;
+  const { id, points, view, hold, movable, picked, label, text, fill, colour, pick, put, remove } = props;
   const format = useFormat();
   const store = useDeskStore();
   const xs = points.map((p) => view.x(p[0]));
   const ys = points.map((p) => view.y(p[1]));
   // In a small one the words would lie under its corners: they stand beside it.
   const small = Math.max(...xs) - Math.min(...xs) < SMALL || Math.max(...ys) - Math.min(...ys) < SMALL / 2;
-  const [mx, my] = points
-    .reduce<[number, number]>(([x, y], p) => [x + p[0], y + p[1]], [0, 0])
-    .map((sum) => sum / points.length) as [number, number];
+  const names = useMemo((): readonly Name[] => {
+    const size = nameSize(text, 13);
+    const px = points.map((p) => view.x(p[0]));
+    const py = points.map((p) => view.y(p[1]));
+    const [west, east, top, foot] = [Math.min(...px), Math.max(...px), Math.min(...py), Math.max(...py)];
+    const box = { x: (west + east) / 2, y: (top + foot) / 2, width: east - west, height: foot - top };
+    const mean = (of: readonly number[]) => of.reduce((sum, v) => sum + v, 0) / of.length;
+    const middle = { x: mean(px), y: mean(py) };
+    const inside: Spot[] =
+      box.width < size.width + 8 || box.width < SMALL || box.height < SMALL / 2
+        ? []
+        : [0, -1, 1, -2, 2].map((k) => ({ x: middle.x, y: middle.y + k * (size.height + 4) }));
+    return [
+      {
+        id: `outline:${id}`,
+        text,
+        colour,
+        size: 13,
+        ...size,
+        spots: [...inside, ...beside(box, size.width, size.height), ...ledTo(box, size.width, size.height)],
+        rank: picked ? -1 : 1.5,
+      },
+    ];
+  }, [id, text, colour, points, view, picked]);
+  // Names keep off the corners it is dragged by.
+  const marks = useMemo(
+    () =>
+      picked && movable
+        ? points.map((p) => ({ x: view.x(p[0]), y: view.y(p[1]), width: 16, height: 16 }))
+        : undefined,
+    [picked, movable, points, view],
+  );
+  useLabels(`outline:${id}`, names, marks);
   const moved = (to: readonly Place[], key: string) =>
     put(
       to.map(([x, y]) => [round2(x), round2(y)] as const),
@@ -107,22 +140,10 @@ export function OutlineOnPlan(props: Props) {
         d={polygonPath(view, points.flat())}
         fill={fill}
         fillOpacity={0.75}
-        stroke={picked && !small ? ink('chalk') : stroke}
+        stroke={picked && !small ? ink('chalk') : ink(colour)}
         strokeWidth={picked ? 2.6 : 1.6}
         strokeDasharray="6 4"
       />
-      <text
-        x={small ? Math.max(...xs) + 9 : view.x(mx)}
-        y={small ? (Math.min(...ys) + Math.max(...ys)) / 2 + 4 : view.y(my) + 4}
-        textAnchor={small ? 'start' : 'middle'}
-        fill={stroke}
-        stroke={ink('paper')}
-        strokeWidth={3}
-        paintOrder="stroke"
-        style={words}
-      >
-        {text}
-      </text>
       {picked &&
         movable &&
         points.map((p, i) => (

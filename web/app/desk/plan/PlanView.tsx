@@ -10,13 +10,19 @@ import {
   labelPlace,
   pointsOf,
   type Section,
-  sizesOf,
   withPoints,
 } from '@cimiento/core';
 import { memo, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { namesShown } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
-import { extent, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
+import {
+  extent,
+  type FitTo,
+  isFitted,
+  polygonPath,
+  type View,
+  viewOf,
+  type Zoom,
+} from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Heading } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
@@ -29,8 +35,10 @@ import { Hatches, ink } from '../hatches.tsx';
 import { useDesk, useDeskStore } from '../store.ts';
 import { useGround, useShownPlan, useTakeoff } from '../takeoff.ts';
 import { useSize } from '../useSize.ts';
+import { elementNames } from './elementNames.ts';
 import { Bays, Outlet } from './KindMarks.tsx';
-import { Compass, CutMark, Grid, label, PickedDimensions, ScaleBar } from './Marks.tsx';
+import { Labels, LabelsOf, makeLabelBoard, useLabels } from './labels.tsx';
+import { Compass, CutMark, Grid, PickedDimensions, ScaleBar } from './Marks.tsx';
 import { snapPoint } from './snap.ts';
 import type { Zoomer } from './zoom.ts';
 
@@ -68,7 +76,8 @@ export function PlanView({ section }: { section: Section | null }) {
   const depths = useDesk((desk) => desk.view.depths && desk.stage === 'dig');
   const [over, setOver] = useState<readonly [number, number] | null>(null);
   const model = useGround();
-  const box = held.current ?? extent(plan, takeoff, stage);
+  const fitTo = useDesk((desk) => desk.view.fitTo);
+  const box = held.current ?? extent(plan, takeoff, stage, fitTo);
   const { x0, y0, x1, y1 } = box;
   // The same window while nothing of it moves: what did not change is not drawn again.
   const view = useMemo(
@@ -105,17 +114,23 @@ export function PlanView({ section }: { section: Section | null }) {
     };
   }, []);
 
-  const run = useCallback((how: 'in' | 'out' | 'fit') => {
-    // Pressed before it is there, it is done once it is.
-    void behaviour.current?.then((zoomer) => {
-      if (how === 'fit') zoomer?.fit();
-      else zoomer?.by(how === 'in' ? 1.4 : 1 / 1.4);
-    });
-  }, []);
+  const run = useCallback(
+    (how: 'in' | 'out' | FitTo) => {
+      if (how === 'dig' || how === 'plot') store.getState().look({ fitTo: how });
+      // Pressed before it is there, it is done once it is.
+      void behaviour.current?.then((zoomer) => {
+        if (how === 'in' || how === 'out') zoomer?.by(how === 'in' ? 1.4 : 1 / 1.4);
+        else zoomer?.fit();
+      });
+    },
+    [store],
+  );
 
   const [armed, setArmed] = useState<string | null>(null);
   const startDrag = (event: React.PointerEvent<SVGElement>, element: Element, point: number | null) => {
     if (event.button !== 0) return;
+    // A finger that only passes over moves nothing: what it is on is picked first, then dragged.
+    if (event.pointerType === 'touch' && store.getState().picked !== element.id) return;
     event.stopPropagation();
     store.getState().pick(element.id);
     held.current = box;
@@ -159,7 +174,7 @@ export function PlanView({ section }: { section: Section | null }) {
   newest.current = startDrag;
   const onDown = useCallback<typeof startDrag>((...args) => newest.current(...args), []);
   const drawing = useMemo(() => drawnOrder(plan.elements), [plan.elements]);
-  const names = useMemo(() => namesOf(plan.elements, view, picked), [plan.elements, view, picked]);
+  const [board] = useState(makeLabelBoard);
 
   const hold = (still: boolean) => {
     held.current = still ? box : null;
@@ -171,7 +186,8 @@ export function PlanView({ section }: { section: Section | null }) {
     const move = arrowMove(event.key, step);
     if (event.key === '+' || event.key === '=') return run('in');
     if (event.key === '-') return run('out');
-    if (event.key === 'f' || event.key === '0') return run('fit');
+    if (event.key === 'f' || event.key === '0') return run('dig');
+    if (event.key === 'p') return run('plot');
     if (!move || picked === null) return;
     event.preventDefault();
     const [dx, dy] = event.shiftKey ? [move[0] * 10, move[1] * 10] : move;
@@ -189,129 +205,134 @@ export function PlanView({ section }: { section: Section | null }) {
   };
 
   return (
-    <Box position="relative" h="full" minH={0}>
-      <Flex direction="column" h="full" minH={0} as="section" aria-label={t('plan.title')}>
-        <PlanHead counted={countText(t, plan.elements)} depths={depths} offered={stage === 'dig'} run={run} />
-        <Box ref={frame} flex="1" minH={0} position="relative" overflow="hidden">
-          <div ref={pane} className="plan-pane">
-            <svg
-              data-plan
-              ref={svg}
-              viewBox={`0 0 ${width} ${height}`}
-              role="application"
-              aria-label={t('plan.help')}
-              // biome-ignore lint/a11y/noNoninteractiveTabindex: the drawing takes the keyboard: arrows move what is picked
-              tabIndex={0}
-              style={{
-                width: '100%',
-                height: '100%',
-                position: 'absolute',
-                inset: 0,
-                touchAction: 'none',
-                transformOrigin: '0 0',
-                willChange: 'transform',
-                cursor: placing ? 'crosshair' : armed !== null ? 'grabbing' : 'default',
-              }}
-              onKeyDown={nudge}
-              onPointerMove={(event) => depths && svg.current && setOver(worldAt(svg.current, view, event))}
-              onPointerLeave={() => setOver(null)}
-              onClick={(event) => {
-                if (placing && svg.current) placeAt(store, worldAt(svg.current, view, event), model.level);
-                else if (event.target === svg.current) store.getState().pick(null);
-              }}
-            >
-              <Hatches prefix="plan" soils={[]} />
-              <Grid view={view} />
-              <SurfaceLayer view={view} />
-              {depths ? (
-                <Suspense fallback={<Dug view={view} />}>
-                  <DepthLayer view={view} />
-                </Suspense>
-              ) : (
-                <Dug view={view} />
-              )}
-              {!site && <SiteLayer view={view} hold={hold} />}
-              {!site && <SiteWorkLayer view={view} hold={hold} />}
-              {section && <CutMark view={view} section={section} />}
-              {drawing.map(({ element, i }) => (
-                <Drawn
-                  key={element.id}
-                  element={element}
-                  view={view}
-                  picked={element.id === picked}
-                  named={names.has(element.id)}
-                  info={takeoff.elements[i]}
-                  onDown={onDown}
-                />
-              ))}
-              {drawing.map(
-                ({ element }) =>
-                  names.has(element.id) && (
-                    <Name key={element.id} element={element} view={view} picked={element.id === picked} />
-                  ),
-              )}
-              {takeoff.elements.map((info) => info.bays && <Bays key={info.id} view={view} info={info} />)}
-              {plan.elements.filter(isDrain).map((element) => (
-                <Outlet key={element.id} view={view} element={element} />
-              ))}
-              {site && <SiteLayer view={view} hold={hold} />}
-              <Suspense fallback={null}>
-                {stage === 'setout' && <SetoutLayer view={view} />}
-                {(stage === 'water' || plan.water.ditches.length > 0) && (
-                  <NightLayer view={view} here={stage === 'water'} />
-                )}
-                {(stage === 'base' || plan.ground.softSpots.length > 0) && (
-                  <SoftSpotLayer view={view} hold={hold} movable={stage === 'base'} />
-                )}
-                {stage === 'base' && <TestPlaces view={view} />}
-                {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
-              </Suspense>
-              <PickedDimensions view={view} element={pickedElement} />
-            </svg>
-          </div>
-          {depths && (
-            <Suspense fallback={null}>
-              <DepthLegend at={over ?? (pickedElement ? labelPlace(pickedElement) : null)} />
-            </Suspense>
-          )}
-          {placing && <PlacingBar />}
-          {plan.elements.length === 0 && !site && (
-            <Flex position="absolute" inset={0} align="center" justify="center" pointerEvents="none">
-              <Box
-                bg="sheet"
-                borderWidth="1px"
-                borderStyle="dashed"
-                borderColor="edge"
-                p={4}
-                maxW="24rem"
-                textAlign="center"
+    <LabelsOf value={board}>
+      <Box position="relative" h="full" minH={0}>
+        <Flex direction="column" h="full" minH={0} as="section" aria-label={t('plan.title')}>
+          <PlanHead
+            fitTo={fitTo}
+            counted={countText(t, plan.elements)}
+            depths={depths}
+            offered={stage === 'dig'}
+            run={run}
+          />
+          <Box ref={frame} flex="1" minH={0} position="relative" overflow="hidden">
+            <div ref={pane} className="plan-pane">
+              <svg
+                data-plan
+                ref={svg}
+                viewBox={`0 0 ${width} ${height}`}
+                role="application"
+                aria-label={t('plan.help')}
+                // biome-ignore lint/a11y/noNoninteractiveTabindex: the drawing takes the keyboard: arrows move what is picked
+                tabIndex={0}
+                style={{
+                  width: '100%',
+                  height: '100%',
+                  position: 'absolute',
+                  inset: 0,
+                  touchAction: isFitted(zoom.k) ? 'pan-x pan-y' : 'none',
+                  transformOrigin: '0 0',
+                  willChange: 'transform',
+                  cursor: placing ? 'crosshair' : armed !== null ? 'grabbing' : 'default',
+                }}
+                onKeyDown={nudge}
+                onPointerMove={(event) => depths && svg.current && setOver(worldAt(svg.current, view, event))}
+                onPointerLeave={() => setOver(null)}
+                onClick={(event) => {
+                  if (placing && svg.current) placeAt(store, worldAt(svg.current, view, event), model.level);
+                  else if (event.target === svg.current) store.getState().pick(null);
+                }}
               >
-                {t('plan.empty')}
-              </Box>
-            </Flex>
-          )}
-        </Box>
-      </Flex>
-      <svg width={width} height={height} className="plan-still" aria-hidden>
-        <Compass width={width} />
-        <ScaleBar view={view} />
-      </svg>
-    </Box>
+                <Hatches prefix="plan" soils={[]} />
+                <Grid view={view} />
+                <SurfaceLayer view={view} />
+                {depths ? (
+                  <Suspense fallback={<Dug view={view} />}>
+                    <DepthLayer view={view} />
+                  </Suspense>
+                ) : (
+                  <Dug view={view} />
+                )}
+                {!site && <SiteLayer view={view} hold={hold} />}
+                {!site && <SiteWorkLayer view={view} hold={hold} />}
+                {section && <CutMark view={view} section={section} />}
+                {drawing.map(({ element, i }) => (
+                  <Drawn
+                    key={element.id}
+                    element={element}
+                    view={view}
+                    picked={element.id === picked}
+                    info={takeoff.elements[i]}
+                    onDown={onDown}
+                  />
+                ))}
+                {takeoff.elements.map((info) => info.bays && <Bays key={info.id} view={view} info={info} />)}
+                {plan.elements.filter(isDrain).map((element) => (
+                  <Outlet key={element.id} view={view} element={element} />
+                ))}
+                {site && <SiteLayer view={view} hold={hold} />}
+                <Suspense fallback={null}>
+                  {stage === 'setout' && <SetoutLayer view={view} />}
+                  {(stage === 'water' || plan.water.ditches.length > 0) && (
+                    <NightLayer view={view} here={stage === 'water'} />
+                  )}
+                  {(stage === 'base' || plan.ground.softSpots.length > 0) && (
+                    <SoftSpotLayer view={view} hold={hold} movable={stage === 'base'} />
+                  )}
+                  {stage === 'base' && <TestPlaces view={view} />}
+                  {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
+                </Suspense>
+                <PickedDimensions view={view} element={pickedElement} />
+                <ElementNames view={view} elements={plan.elements} picked={picked} onDown={onDown} />
+                <Labels view={view} first={picked} />
+              </svg>
+            </div>
+            {depths && (
+              <Suspense fallback={null}>
+                <DepthLegend at={over ?? (pickedElement ? labelPlace(pickedElement) : null)} />
+              </Suspense>
+            )}
+            {placing && <PlacingBar />}
+            {plan.elements.length === 0 && !site && (
+              <Flex position="absolute" inset={0} align="center" justify="center" pointerEvents="none">
+                <Box
+                  bg="sheet"
+                  borderWidth="1px"
+                  borderStyle="dashed"
+                  borderColor="edge"
+                  p={4}
+                  maxW="24rem"
+                  textAlign="center"
+                >
+                  {t('plan.empty')}
+                </Box>
+              </Flex>
+            )}
+          </Box>
+        </Flex>
+        <svg width={width} height={height} className="plan-still" aria-hidden>
+          <Compass width={width} />
+          <ScaleBar view={view} />
+        </svg>
+      </Box>
+    </LabelsOf>
   );
 }
 
 /** Title and buttons of the plan: drawn again only when they change. */
 const PlanHead = memo(function PlanHead({
   counted,
+  fitTo,
   depths,
   offered,
   run,
 }: {
   counted: string;
+  fitTo: FitTo;
   depths: boolean;
   /** The map of depths is offered. */
   offered: boolean;
-  run: (how: 'in' | 'out' | 'fit') => void;
+  run: (how: 'in' | 'out' | FitTo) => void;
 }) {
   const { t } = useTranslation();
   const store = useDeskStore();
@@ -334,12 +355,21 @@ const PlanHead = memo(function PlanHead({
         <Button size="sm" onClick={() => run('out')} aria-label={t('plan.zoomOut')}>
           −
         </Button>
-        <Button size="sm" onClick={() => run('in')} aria-label={t('plan.zoomIn')}>
+        <Button size="sm" data-zoom="in" onClick={() => run('in')} aria-label={t('plan.zoomIn')}>
           +
         </Button>
-        <Button size="sm" onClick={() => run('fit')}>
-          {t('plan.fit')}
-        </Button>
+        {(['dig', 'plot'] as const).map((to) => (
+          <Button
+            key={to}
+            size="sm"
+            data-fit={to}
+            aria-pressed={fitTo === to}
+            onClick={() => run(to)}
+            aria-label={t(`plan.fit.${to}`)}
+          >
+            {t(`plan.fitShort.${to}`)}
+          </Button>
+        ))}
       </Flex>
     </Flex>
   );
@@ -407,75 +437,44 @@ const drawnOrder = (elements: readonly Element[]) => {
   ];
 };
 
-/** Names that cover no other at this scale. */
-function namesOf(elements: readonly Element[], view: View, picked: string | null): ReadonlySet<string> {
-  return namesShown(
-    elements.map((element) => {
-      const [east, north] = labelPlace(element);
-      return {
-        id: element.id,
-        x: view.x(east),
-        y: view.y(north),
-        width: tagWidth(element),
-        height: 20,
-        length: Math.max(sizesOf(element).along, sizesOf(element).across) * view.scale,
-      };
-    }),
-    picked,
-  );
-}
-
-const tagWidth = (element: Element) => element.name.length * 7 + 14;
-
-/** An element's name, over all that is drawn; its own shape takes the press. */
-const Name = memo(function Name({
-  element,
+/** Names of elements hung up to be placed; a press on a name is one on its element. */
+const ElementNames = memo(function ElementNames({
   view,
+  elements,
   picked,
+  onDown,
 }: {
-  element: Element;
   view: View;
-  picked: boolean;
+  elements: readonly Element[];
+  picked: string | null;
+  onDown: (event: React.PointerEvent<SVGElement>, element: Element, point: number | null) => void;
 }) {
-  const [east, north] = labelPlace(element);
-  const width = tagWidth(element);
-  return (
-    <g
-      transform={`translate(${view.x(east)} ${view.y(north)})`}
-      pointerEvents="none"
-      aria-hidden
-      data-name={element.name}
-    >
-      <rect
-        x={-width / 2}
-        y={-10}
-        width={width}
-        height={20}
-        rx={3}
-        fill={picked ? ink('chalk') : ink('sheet')}
-        stroke={ink('ink')}
-        strokeWidth={0.8}
-      />
-      <text textAnchor="middle" y={5} fill={picked ? ink('on-chalk') : ink('ink')} style={label}>
-        {element.name}
-      </text>
-    </g>
+  const store = useDeskStore();
+  const names = useMemo(
+    () =>
+      elementNames(
+        elements,
+        view,
+        picked,
+        (event, element) => onDown(event, element, null),
+        (id) => store.getState().pick(id),
+      ),
+    [elements, view, picked, onDown, store],
   );
+  useLabels('elements', names);
+  return null;
 });
 
 const Drawn = memo(function Drawn({
   element,
   view,
   picked,
-  named,
   info,
   onDown,
 }: {
   element: Element;
   view: View;
   picked: boolean;
-  /** Its name is shown. */
-  named: boolean;
   /** Absent while a worker catches up. */
   info: ElementTakeoff | undefined;
   onDown: (event: React.PointerEvent<SVGElement>, element: Element, point: number | null) => void;
@@ -490,19 +489,17 @@ const Drawn = memo(function Drawn({
     : isOutlined(element)
       ? polygonPath(view, element.outline.flat())
       : `M${view.x(element.at[0]) - 8} ${view.y(element.at[1])}h16M${view.x(element.at[0])} ${view.y(element.at[1]) - 8}v16`;
-  const [east, north] = labelPlace(element);
-  const [lx, ly] = [view.x(east), view.y(north)];
-  const width = tagWidth(element);
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawn shape cannot be a button element
     <g
       data-drag
       data-element={element.id}
-      style={{ cursor: 'grab' }}
+      style={{ cursor: 'grab', touchAction: picked ? 'none' : undefined }}
       role="button"
       tabIndex={0}
       aria-pressed={picked}
       aria-label={t('plan.pick', { name: element.name })}
+      onClick={() => store.getState().pick(element.id)}
       onPointerDown={(event) => onDown(event, element, null)}
       onKeyDown={(event) => {
         if (event.key === 'Enter' || event.key === ' ') {
@@ -520,9 +517,6 @@ const Drawn = memo(function Drawn({
       />
       <path d={concrete} fill="url(#plan-concrete)" />
       <path d={axis} fill="none" stroke={ink('chalk')} strokeWidth={1.2} strokeDasharray="12 4 2 4" />
-      {named && (
-        <rect x={lx - width / 2} y={ly - 10} width={width} height={20} fill="transparent" stroke="none" />
-      )}
       {picked &&
         (isRun(element) || isOutlined(element)) &&
         pointsOf(element).map(([x, y], i) => (

@@ -1,7 +1,7 @@
 /** Pan and zoom of the plan under hand, wheel and fingers: fetched once the plan stands. */
 import { select } from 'd3-selection';
-import { zoom as d3Zoom, zoomIdentity } from 'd3-zoom';
-import type { Zoom } from '../../drawing/view.ts';
+import { zoom as d3Zoom, zoomIdentity, zoomTransform } from 'd3-zoom';
+import { isFitted, type Zoom } from '../../drawing/view.ts';
 
 export interface Zoomer {
   readonly fit: () => void;
@@ -10,16 +10,21 @@ export interface Zoomer {
 }
 
 /**
- * Lets a pane be panned and zoomed.
+ * Lets a pane be panned and zoomed. While it is fitted one finger is the page's: it scrolls, and
+ * pushes the drawings along; two zoom.
  * @param moving told while it moves under the hand, @param rests where it comes to rest
  */
 export function zoomOn(pane: HTMLDivElement, moving: (to: Zoom) => void, rests: (at: Zoom) => void): Zoomer {
+  const node = select(pane);
   const made = d3Zoom<HTMLDivElement, unknown>()
     .scaleExtent([0.2, 40])
-    .filter((event: Event) => !(event.target instanceof Element && event.target.closest('[data-drag]')))
+    .filter((event: Event) => {
+      const held = event.target instanceof Element && event.target.closest('[data-drag]');
+      const one = 'touches' in event && (event as TouchEvent).touches.length < 2;
+      return !held && !(one && isFitted(zoomTransform(node.node()!).k));
+    })
     .on('zoom', ({ transform: { k, x, y } }: { transform: Zoom }) => moving({ k, x, y }))
     .on('end', ({ transform: { k, x, y } }: { transform: Zoom }) => rests({ k, x, y }));
-  const node = select(pane);
   node.call(made).on('dblclick.zoom', null);
   return {
     fit: () => made.transform(node, zoomIdentity),

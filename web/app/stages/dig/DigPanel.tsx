@@ -9,6 +9,7 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
+import { bottomText } from '../../parts/words.ts';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 import { HandField } from './HandField.tsx';
 import { KindFields } from './kindFields.tsx';
@@ -103,11 +104,7 @@ function Width({ element, index, inBays }: Own<Element> & { inBays: boolean }) {
         <Fact
           label={t('dig.bottomWidth')}
           note={narrow && passes ? passes : ''}
-          value={
-            info.bottomLength === null
-              ? format.text(info.width.dug, 'size')
-              : `${format.parts(info.width.dug, 'size').number} × ${format.text(info.bottomLength, 'size')}`
-          }
+          value={bottomText(info, format)}
         />
       )}
     </>

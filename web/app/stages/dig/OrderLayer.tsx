@@ -1,6 +1,8 @@
 /** The order on the plan: numbers on the trenches, the machine's stands, what is open by now. */
-import { labelPlace, machineOf, unionOutlines } from '@cimiento/core';
+import { type DigOrder, labelPlace, machineOf, unionOutlines } from '@cimiento/core';
+import { useMemo } from 'react';
 import { ink } from '../../desk/hatches.tsx';
+import { useLabels } from '../../desk/plan/labels.tsx';
 import { useDesk } from '../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
@@ -8,13 +10,26 @@ import { useOrder } from './useOrder.ts';
 
 const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;
 
+const NONE: Extract<DigOrder, { ok: true }>['steps'] = [];
+
 export function OrderLayer({ view }: { view: View }) {
   const plan = useShownPlan();
   const played = useDesk((desk) => desk.view.played);
   const { elements } = useTakeoff();
   const order = useOrder();
+  const steps = order?.ok ? order.steps : NONE;
+  const numbers = useMemo(
+    () =>
+      steps.flatMap((step) => {
+        const element = plan.elements.find((e) => e.id === step.id);
+        if (!element) return [];
+        const [cx, cy] = labelPlace(element);
+        return [{ id: step.id, x: view.x(cx) + 20, y: view.y(cy) - 16, width: 24, height: 24 }];
+      }),
+    [steps, plan.elements, view],
+  );
+  useLabels('order', undefined, numbers);
   if (!order?.ok) return null;
-  const { steps } = order;
   const width = machineOf(plan).width * view.scale;
   const now = played > 0 ? steps[Math.min(played, steps.length) - 1] : undefined;
   const still = played > 0 ? steps.slice(played) : [];
@@ -57,13 +72,10 @@ export function OrderLayer({ view }: { view: View }) {
           />
         </g>
       )}
-      {steps.map((step, i) => {
-        const element = plan.elements.find((e) => e.id === step.id);
-        if (!element) return null;
-        const [cx, cy] = labelPlace(element);
+      {numbers.map(({ id, x, y }, i) => {
         const here = i === played - 1;
         return (
-          <g key={step.id} transform={`translate(${view.x(cx) + 20} ${view.y(cy) - 16})`}>
+          <g key={id} transform={`translate(${x} ${y})`}>
             <circle r={11} fill={here ? ink('placed') : ink('sheet')} stroke={ink('ink')} strokeWidth={1.2} />
             <text textAnchor="middle" y={5} fill={here ? ink('paper') : ink('ink')} style={label}>
               {i + 1}

@@ -1,14 +1,15 @@
 /** The room round the dig on the plan: the plot, lay-down areas, ways and gates; areas are dragged. */
 import type { SiteArea } from '@cimiento/core';
+import { useMemo } from 'react';
 import { ink } from '../../desk/hatches.tsx';
+import { type Name, nameSize, useLabels } from '../../desk/plan/labels.tsx';
 import { OutlineOnPlan } from '../../desk/plan/OutlineOnPlan.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
+import { along, beside, ledTo } from '../../drawing/names.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useFormat } from '../../parts/format.tsx';
-
-const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;
 
 interface Props {
   readonly view: View;
@@ -19,6 +20,45 @@ export function SiteWorkLayer({ view, hold }: Props) {
   const site = useDesk((desk) => desk.plan.site);
   const stage = useDesk((desk) => desk.stage);
   const movable = stage === 'dig' || stage === 'setout';
+  const names = useMemo(
+    (): Name[] => [
+      ...site.paths.map((path) => {
+        const size = nameSize(path.name, 13);
+        const points = path.points.map(([x, y]) => [view.x(x), view.y(y)] as const);
+        return {
+          id: `path:${path.id}`,
+          text: path.name,
+          colour: 'soft',
+          size: 13,
+          ...size,
+          spots: points.length > 1 ? along(points) : [{ x: points[0]![0] + 20, y: points[0]![1] }],
+          rank: 2,
+        };
+      }),
+      ...site.gates.map((gate) => {
+        const size = nameSize(gate.name, 13);
+        const mark = {
+          x: view.x(gate.at[0]),
+          y: view.y(gate.at[1]),
+          width: gate.width * view.scale + 4,
+          height: 14,
+        };
+        const [right, left, over, under, ...corners] = beside(mark, size.width, size.height, 1);
+        return {
+          id: `gate:${gate.id}`,
+          text: gate.name,
+          colour: 'ink',
+          size: 13,
+          ...size,
+          spots: [over!, under!, right!, left!, ...corners, ...ledTo(mark, size.width, size.height)],
+          rank: 1,
+          marks: [mark],
+        };
+      }),
+    ],
+    [site.paths, site.gates, view],
+  );
+  useLabels('site', names);
   return (
     <g pointerEvents={movable ? undefined : 'none'}>
       {site.boundary.length > 1 && (
@@ -42,14 +82,6 @@ export function SiteWorkLayer({ view, hold }: Props) {
             strokeLinejoin="round"
             opacity={0.16}
           />
-          <text
-            x={view.x(path.points[0]![0]) + 6}
-            y={view.y(path.points[0]![1]) + 4}
-            fill={ink('soft')}
-            style={label}
-          >
-            {path.name}
-          </text>
         </g>
       ))}
       {site.areas.map((area) => (
@@ -67,15 +99,6 @@ export function SiteWorkLayer({ view, hold }: Props) {
             stroke={ink('ink')}
             strokeWidth={2.4}
           />
-          <text
-            x={view.x(gate.at[0])}
-            y={view.y(gate.at[1]) - 8}
-            textAnchor="middle"
-            fill={ink('ink')}
-            style={label}
-          >
-            {gate.name}
-          </text>
         </g>
       ))}
     </g>
@@ -102,7 +125,7 @@ function Area({ area, view, hold, movable }: Props & { area: SiteArea; movable: 
         label={t('site.area', { name: area.name })}
         text={`${area.name} · ${format.text(laid?.holds ?? 0, 'volume')}`}
         fill={ink('earth-wash')}
-        stroke={wrong ? ink('held') : ink('earth')}
+        colour={wrong ? 'held' : 'earth'}
         pick={() => look({ area: area.id })}
         put={(points, key) =>
           edit((d) => {

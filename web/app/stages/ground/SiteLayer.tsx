@@ -2,8 +2,10 @@
 import { contours, type Hazard, type SurfaceSpec } from '@cimiento/core';
 import { memo, useMemo } from 'react';
 import { ink } from '../../desk/hatches.tsx';
+import { type Name, nameSize, useLabels } from '../../desk/plan/labels.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround } from '../../desk/takeoff.ts';
+import { along, beside, ledTo, type Spot } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { niceStep, type View } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -68,35 +70,44 @@ const Contours = memo(function Contours({ view, faint }: { view: View; faint: bo
         return (
           <g key={level}>
             <path d={d} fill="none" stroke={ink('note')} strokeWidth={whole ? 1.3 : 0.7} opacity={0.75} />
-            {!faint && <ContourLabel view={view} pieces={pieces} text={roundLevel(format, level, 2)} />}
           </g>
         );
       })}
+      {!faint && <ContourNames view={view} lines={lines} />}
     </g>
   );
 });
 
-/** One number a contour, on its first piece inside the window. */
-function ContourLabel({ view, pieces, text }: { view: View; pieces: readonly number[]; text: string }) {
-  for (let i = 0; i + 3 < pieces.length; i += 4) {
-    const x = (view.x(pieces[i]!) + view.x(pieces[i + 2]!)) / 2;
-    const y = (view.y(pieces[i + 1]!) + view.y(pieces[i + 3]!)) / 2;
-    if (x < 20 || y < 12 || x > view.width - 40 || y > view.height - 24) continue;
-    return (
-      <text
-        x={x}
-        y={y + 4}
-        textAnchor="middle"
-        fill={ink('note')}
-        stroke={ink('paper')}
-        strokeWidth={3}
-        paintOrder="stroke"
-        style={{ ...label, fontSize: 11 }}
-      >
-        {text}
-      </text>
-    );
-  }
+/** Pieces of a contour its number is tried on. */
+const TRIED = 12;
+
+/** Numbers on contours, each where there is room along its line. */
+function ContourNames({ view, lines }: { view: View; lines: ReturnType<typeof contours> }) {
+  const format = useFormat();
+  const names = useMemo(
+    () =>
+      lines.map(({ level, pieces }): Name => {
+        const text = roundLevel(format, level, 2);
+        const spots: Spot[] = [];
+        const every = 4 * Math.max(1, Math.floor(pieces.length / 4 / TRIED));
+        for (let i = 0; i + 3 < pieces.length; i += every)
+          spots.push({
+            x: (view.x(pieces[i]!) + view.x(pieces[i + 2]!)) / 2,
+            y: (view.y(pieces[i + 1]!) + view.y(pieces[i + 3]!)) / 2,
+          });
+        return {
+          id: `contour:${level}`,
+          text,
+          colour: 'note',
+          size: 11,
+          ...nameSize(text, 11),
+          spots,
+          rank: 9,
+        };
+      }),
+    [lines, view, format],
+  );
+  useLabels('contours', names);
   return null;
 }
 
@@ -180,11 +191,29 @@ function Logs({ view, hold, movable }: Held & { movable: boolean }) {
     const { look, view: now } = store.getState();
     look({ log: id, lower: { ...now.lower, ground: 'pit' } });
   };
+  const names = useMemo(
+    () =>
+      logs.map((log): Name => {
+        const mark = { x: view.x(log.at[0]), y: view.y(log.at[1]), width: 18, height: 18 };
+        const size = nameSize(log.name, 13);
+        return {
+          id: `log:${log.id}`,
+          text: log.name,
+          colour: 'ink',
+          size: 13,
+          ...size,
+          spots: [...beside(mark, size.width, size.height), ...ledTo(mark, size.width, size.height)],
+          rank: 0,
+          marks: [mark],
+        };
+      }),
+    [logs, view],
+  );
+  useLabels('logs', names);
   return logs.map((log) => {
     const x = view.x(log.at[0]);
     const y = view.y(log.at[1]);
     const here = movable && log.id === picked;
-    const width = log.name.length * 7 + 12;
     return (
       <g
         key={log.id}
@@ -233,10 +262,6 @@ function Logs({ view, hold, movable }: Held & { movable: boolean }) {
           strokeWidth={here ? 2.4 : 1.4}
         />
         <path d={`M${x - 8} ${y + 8}V${y}H${x + 8}V${y + 8}Z`} fill={here ? ink('chalk') : ink('ink')} />
-        <rect x={x + 11} y={y - 9} width={width} height={18} rx={3} fill={ink('sheet')} opacity={0.88} />
-        <text x={x + 17} y={y + 5} fill={ink('ink')} style={label}>
-          {log.name}
-        </text>
       </g>
     );
   });
@@ -269,6 +294,31 @@ function Hazards({ view, hold, movable }: Held & { movable: boolean }) {
       const hazard = d.ground.hazards.find((entry) => entry.id === id);
       if (hazard) hazard.points = hazard.points.map((p, i) => (i === point ? to : p));
     }, `hazard-at:${id}:${point}`);
+  const named = movable || view.scale > ROOMY;
+  const names = useMemo(
+    () =>
+      (named ? hazards : []).map((hazard): Name => {
+        const size = nameSize(hazard.name, 13);
+        const points = hazard.points.map(([x, y]) => [view.x(x), view.y(y)] as const);
+        const mark = { x: points[0]![0], y: points[0]![1], width: 14, height: 14 };
+        return {
+          id: `hazard:${hazard.id}`,
+          text: hazard.name,
+          colour: STROKES[hazard.kind].colour,
+          size: 13,
+          ...size,
+          // The name of a line stays in the picture while the line may be.
+          spots:
+            points.length > 1
+              ? along(points, size)
+              : [...beside(mark, size.width, size.height), ...ledTo(mark, size.width, size.height)],
+          rank: 0.5,
+          marks: points.length > 1 ? [] : [mark],
+        };
+      }),
+    [hazards, view, named],
+  );
+  useLabels('hazards', names);
   return hazards.map((hazard) => {
     const { colour, dash, width } = STROKES[hazard.kind];
     const here = movable && hazard.id === picked;
@@ -276,13 +326,6 @@ function Hazards({ view, hold, movable }: Held & { movable: boolean }) {
       hazard.points.length === 1
         ? `M${view.x(hazard.points[0]![0])} ${view.y(hazard.points[0]![1])}h0.01`
         : hazard.points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${view.x(x)} ${view.y(y)}`).join('');
-    const [at] = hazard.points;
-    const text = hazard.name;
-    const named = movable || view.scale > ROOMY;
-    const lx = view.x(at![0]) + 10;
-    const ly = view.y(at![1]) - (hazard.points.length === 1 ? 10 : 8);
-    // The name of a line stays in the picture while the line may be; of a point only where the point is.
-    const shown = hazard.points.length > 1 || (lx > 0 && lx < view.width && ly > -10 && ly < view.height);
     const body = (hazard.projection ?? 0) * 2 * view.scale;
     return (
       <g
@@ -335,19 +378,6 @@ function Hazards({ view, hold, movable }: Held & { movable: boolean }) {
           strokeLinecap={hazard.points.length === 1 ? 'round' : 'butt'}
           strokeDasharray={dash}
         />
-        {named && shown && (
-          <text
-            x={Math.min(view.width - text.length * 6.6 - 8, Math.max(6, lx))}
-            y={Math.min(view.height - 16, Math.max(14, ly))}
-            fill={ink(colour)}
-            stroke={ink('paper')}
-            strokeWidth={3.5}
-            paintOrder="stroke"
-            style={label}
-          >
-            {text}
-          </text>
-        )}
         {here &&
           hazard.points.map((point, i) => (
             // biome-ignore lint/a11y/useSemanticElements: a drawn shape cannot be a button element

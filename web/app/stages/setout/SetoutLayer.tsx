@@ -1,18 +1,53 @@
 /** Pins, boards and strings on the plan. */
-
+import { useMemo } from 'react';
 import { ink } from '../../desk/hatches.tsx';
+import { type Name, nameSize, useLabels } from '../../desk/plan/labels.tsx';
+import { beside, ledTo } from '../../drawing/names.ts';
 import type { View } from '../../drawing/view.ts';
-import { useTranslation } from '../../messages/useTranslation.ts';
 import { useSetout } from './useSetout.ts';
 
-const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;
-
 export function SetoutLayer({ view }: { view: View }) {
-  const { t } = useTranslation();
   const { points, boards, adjustment } = useSetout();
   const culprit = adjustment.ok ? null : adjustment.culprit?.corner;
+  const names = useMemo((): Name[] => {
+    const near = (
+      id: string,
+      text: string,
+      [x, y]: readonly [number, number],
+      colour: string,
+      large: boolean,
+    ) => {
+      const size = large ? 13 : 11;
+      const mark = { x: view.x(x), y: view.y(y), width: 12, height: 12 };
+      const tag = nameSize(text, size);
+      return {
+        id,
+        text,
+        colour,
+        size,
+        ...tag,
+        spots: [
+          ...beside(mark, tag.width, tag.height, 1).reverse(),
+          ...(large ? ledTo(mark, tag.width, tag.height) : []),
+        ],
+        rank: large ? 0 : 3,
+        marks: [mark],
+      };
+    };
+    return [
+      ...boards.lines.flatMap((line) =>
+        [...line.boards, ...line.steps].map((board) =>
+          near(`board:${line.name}:${board.name}`, board.name, board.from, 'ink', false),
+        ),
+      ),
+      ...points
+        .filter((point) => point.kind === 'corner')
+        .map((point) => near(`pin:${point.name}`, point.name, point.at, 'held', true)),
+    ];
+  }, [boards, points, view]);
+  useLabels('setout', names);
   return (
-    <g pointerEvents="none" aria-label={t('boards.title')}>
+    <g pointerEvents="none" aria-hidden>
       {boards.lines.map((line) => {
         const [a, b] = line.boards;
         return (
@@ -29,17 +64,6 @@ export function SetoutLayer({ view }: { view: View }) {
                   stroke={'blocked' in board && board.blocked ? ink('held') : ink('ink')}
                   strokeWidth={4}
                 />
-                <text
-                  x={view.x(board.from[0]) + 5}
-                  y={view.y(board.from[1]) - 5}
-                  fill={ink('ink')}
-                  stroke={ink('paper')}
-                  strokeWidth={3}
-                  paintOrder="stroke"
-                  style={{ ...label, fontSize: 11 }}
-                >
-                  {board.name}
-                </text>
               </g>
             ))}
           </g>
@@ -57,19 +81,6 @@ export function SetoutLayer({ view }: { view: View }) {
               stroke={ink('held')}
               strokeWidth={1.6}
             />
-            {point.kind === 'corner' && (
-              <text
-                x={view.x(point.at[0]) - 12}
-                y={view.y(point.at[1]) + 16}
-                fill={ink('held')}
-                stroke={ink('paper')}
-                strokeWidth={3.5}
-                paintOrder="stroke"
-                style={label}
-              >
-                {point.name}
-              </text>
-            )}
           </g>
         ))}
     </g>

@@ -33,7 +33,7 @@ export function SoftSpotLayer({ view, hold, movable }: Props) {
           label={t('softSpot.mark', { name })}
           text={t('softSpot.onPlan', { name, depth: format.text(depth, 'size') })}
           fill={ink('water-wash')}
-          stroke={ink('held')}
+          colour="held"
           pick={() => look({ area: id })}
           put={(to, key) =>
             edit((d) => {

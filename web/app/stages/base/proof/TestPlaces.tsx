@@ -1,6 +1,8 @@
 /** On the plan: where to test the lowest lift of what is picked that is laid and not let go yet. */
 import { mayCover, testPlaces } from '@cimiento/core';
+import { useMemo } from 'react';
 import { ink } from '../../../desk/hatches.tsx';
+import { useLabels } from '../../../desk/plan/labels.tsx';
 import { useDesk } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import type { View } from '../../../drawing/view.ts';
@@ -13,10 +15,19 @@ export function TestPlaces({ view }: { view: View }) {
   const picked = useDesk((desk) => desk.picked);
   const info = useTakeoff().elements.find((e) => e.id === picked);
   const card = info?.cards.find((one) => !mayCover(one.state) && one.wanted > 0);
-  if (!info || !card) return null;
+  const places = useMemo(
+    () => (info && card ? testPlaces(info.bottoms, card.wanted, card.lift) : []),
+    [info, card],
+  );
+  const marks = useMemo(
+    () => places.map(([x, y]) => ({ x: view.x(x), y: view.y(y) - 1, width: 18, height: 18 })),
+    [places, view],
+  );
+  useLabels('tests', undefined, marks);
+  if (!card) return null;
   return (
     <g pointerEvents="none" aria-label={t('proof.places', { lift: card.lift })} data-test-places={card.lift}>
-      {testPlaces(info.bottoms, card.wanted, card.lift).map(([x, y], i) => (
+      {places.map(([x, y], i) => (
         <g key={`${x},${y}`} transform={`translate(${view.x(x)} ${view.y(y)})`}>
           <path d="M0 -8L8 6H-8Z" fill={ink('sheet')} stroke={ink('held')} strokeWidth={1.6} />
           <text textAnchor="middle" y={4} fill={ink('held')} style={words}>

@@ -1,22 +1,57 @@
 /** On the plan: the ground that drains into the hole of what is picked, what cuts it off, and water let go beside it. */
 import { surfaceRuns } from '@cimiento/core';
+import { useMemo } from 'react';
 import { ink } from '../../../desk/hatches.tsx';
+import { type Name, nameSize, useLabels } from '../../../desk/plan/labels.tsx';
 import { useDesk } from '../../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../../desk/takeoff.ts';
+import { along, beside, ledTo } from '../../../drawing/names.ts';
 import type { View } from '../../../drawing/view.ts';
 import { useHole } from './use.ts';
 
-const words = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 12 } as const;
+/** A name beside a mark of a size, px. */
+function beMark(id: string, text: string, x: number, y: number, side: number, colour: string): Name {
+  const mark = { x, y, width: side, height: side };
+  const size = nameSize(text, 12);
+  return {
+    id,
+    text,
+    colour,
+    size: 12,
+    ...size,
+    spots: [...beside(mark, size.width, size.height), ...ledTo(mark, size.width, size.height)],
+    rank: 0.5,
+    marks: [mark],
+  };
+}
 
 export function NightLayer({ view, here }: { view: View; here: boolean }) {
   const ditches = useDesk((desk) => desk.plan.water.ditches);
+  const names = useMemo(
+    () =>
+      ditches.map(({ id, name, points }): Name => {
+        const size = nameSize(name, 12);
+        const line = points.map(([x, y]) => [view.x(x), view.y(y)] as const);
+        return {
+          id: `ditch:${id}`,
+          text: name,
+          colour: 'water',
+          size: 12,
+          ...size,
+          spots: along(line, size),
+          rank: 0.5,
+        };
+      }),
+    [ditches, view],
+  );
+  useLabels('ditches', names);
   return (
     <g pointerEvents="none">
       {here && <Ground view={view} />}
       <Drawn view={view} />
       <Surface view={view} />
       <Sumps view={view} />
-      {ditches.map(({ id, name, points }) => (
+      {ditches.map(({ id, points }) => (
         <g key={id} data-cut-off={id}>
           <path
             d={points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${view.x(x)} ${view.y(y)}`).join('')}
@@ -25,17 +60,6 @@ export function NightLayer({ view, here }: { view: View; here: boolean }) {
             strokeWidth={3}
             strokeDasharray="9 4"
           />
-          <text
-            x={view.x(points[0]![0]) + 5}
-            y={view.y(points[0]![1]) - 5}
-            fill={ink('water')}
-            stroke={ink('paper')}
-            strokeWidth={3}
-            paintOrder="stroke"
-            style={words}
-          >
-            {name}
-          </text>
         </g>
       ))}
     </g>
@@ -60,12 +84,22 @@ function Drawn({ view }: { view: View }) {
   );
 }
 
+const sumpSide = (area: number, view: View) => Math.max(10, Math.sqrt(area) * view.scale);
+
 /** Sumps that have a place, as large as they are. */
 function Sumps({ view }: { view: View }) {
   const pumps = useDesk((desk) => desk.plan.water.pumps);
-  return pumps.map(({ id, name, sump }) => {
+  const names = useMemo(
+    () =>
+      pumps.flatMap(({ id, name, sump: { at, area } }) =>
+        at ? [beMark(`sump:${id}`, name, view.x(at[0]), view.y(at[1]), sumpSide(area, view), 'water')] : [],
+      ),
+    [pumps, view],
+  );
+  useLabels('sumps', names);
+  return pumps.map(({ id, sump }) => {
     if (!sump.at) return null;
-    const side = Math.max(10, Math.sqrt(sump.area) * view.scale);
+    const side = sumpSide(sump.area, view);
     const [x, y] = [view.x(sump.at[0]), view.y(sump.at[1])];
     return (
       <g key={id} data-sump={id}>
@@ -78,17 +112,6 @@ function Sumps({ view }: { view: View }) {
           opacity={0.7}
           stroke={ink('ink')}
         />
-        <text
-          x={x + side / 2 + 3}
-          y={y + 4}
-          fill={ink('water')}
-          stroke={ink('paper')}
-          strokeWidth={3}
-          paintOrder="stroke"
-          style={words}
-        >
-          {name}
-        </text>
       </g>
     );
   });
@@ -98,11 +121,25 @@ function Sumps({ view }: { view: View }) {
 function Surface({ view }: { view: View }) {
   const plan = useShownPlan();
   const { elements } = useTakeoff();
-  const { surface } = plan.water;
-  if (surface.length === 0) return null;
-  return surfaceRuns(plan, elements).map(({ id, element, way }) => {
-    const one = surface.find((own) => own.id === id)!;
-    const colour = ink(element === null ? 'water' : 'held');
+  const runs = useMemo(() => {
+    const { surface } = plan.water;
+    return surface.length === 0
+      ? []
+      : surfaceRuns(plan, elements).map((run) => ({
+          ...run,
+          one: surface.find((own) => own.id === run.id)!,
+          colour: run.element === null ? 'water' : 'held',
+        }));
+  }, [plan, elements]);
+  const names = useMemo(
+    () =>
+      runs.map(({ id, one, colour }) =>
+        beMark(`surface:${id}`, one.name, view.x(one.at[0]), view.y(one.at[1]), 18, colour),
+      ),
+    [runs, view],
+  );
+  useLabels('surface', names);
+  return runs.map(({ id, one, colour, way }) => {
     const [x, y] = [view.x(one.at[0]), view.y(one.at[1])];
     return (
       <g key={id} data-surface-mark={id}>
@@ -111,22 +148,11 @@ function Surface({ view }: { view: View }) {
             .map((at, i) => `${i === 0 ? 'M' : 'L'}${view.x(at[0]).toFixed(1)} ${view.y(at[1]).toFixed(1)}`)
             .join('')}
           fill="none"
-          stroke={colour}
+          stroke={ink(colour)}
           strokeWidth={2}
           strokeDasharray="2 4"
         />
-        <path d={`M${x} ${y - 8}L${x + 6} ${y + 3}A6 6 0 1 1 ${x - 6} ${y + 3}Z`} fill={colour} />
-        <text
-          x={x + 9}
-          y={y + 4}
-          fill={colour}
-          stroke={ink('paper')}
-          strokeWidth={3}
-          paintOrder="stroke"
-          style={words}
-        >
-          {one.name}
-        </text>
+        <path d={`M${x} ${y - 8}L${x + 6} ${y + 3}A6 6 0 1 1 ${x - 6} ${y + 3}Z`} fill={ink(colour)} />
       </g>
     );
   });

@@ -1,25 +1,20 @@
-/** The two drawings of the dig sheet, as PDF shapes: the key plan and the section. */
+/** The section of the dig sheet, as PDF shapes. */
 import {
   type BedMaterialId,
   dugAtCut,
-  flatsOf,
-  isRun,
-  labelPlace,
   layerIn,
   layersOver,
   type Plan,
   postAt,
   sectionThrough,
-  segmentsOf,
   type Takeoff,
 } from '@cimiento/core';
 import { G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
-import { spread } from '../drawing/spread.ts';
-import { closedPath, groundBetween, groundPath, soilPaths } from '../drawing/strata.ts';
-import { extent, polygonPath, viewOf } from '../drawing/view.ts';
-import type { Format } from '../parts/format.tsx';
+import { spread } from '../../drawing/spread.ts';
+import { closedPath, groundBetween, groundPath, soilPaths } from '../../drawing/strata.ts';
+import type { Format } from '../../parts/format.tsx';
+import { CHALK, EARTH, INK, WATER } from './marks.tsx';
 
-const INK = '#162329';
 /** Layers of a bed, told apart by shade. */
 const LAYERS: Record<BedMaterialId, string> = {
   crushed: '#dcd9d0',
@@ -32,84 +27,8 @@ const LAYERS: Record<BedMaterialId, string> = {
   lean: '#cfdad6',
   own: '#e0dcd5',
 };
-const EARTH = '#a9541f';
-const CHALK = '#1b4fa0';
-const WATER = '#1d6c9c';
 /** Soils from the top down, told apart by shade; the sheet is often copied in grey. */
 const EARTHS = ['#dfe6d0', '#efe6d6', '#e4d6bf', '#f3ecdf'];
-
-export function KeyPlan({
-  plan,
-  takeoff,
-  width,
-  height,
-}: {
-  plan: Plan;
-  takeoff: Takeoff;
-  width: number;
-  height: number;
-}) {
-  const view = viewOf(extent(plan, takeoff), width, height, { k: 1, x: 0, y: 0 }, 14);
-  const join = (polygons: readonly (readonly number[])[]) =>
-    polygons.map((polygon) => polygonPath(view, polygon)).join('');
-  const { solid } = takeoff;
-  const openings = takeoff.elements.flatMap((e) => e.openings);
-  const footings = takeoff.elements.flatMap((e) => e.footings.map((piece) => piece.plan));
-  return (
-    <Svg width={width} height={height}>
-      <Path d={join(openings)} fill="#f6e3d4" stroke={EARTH} strokeWidth={0.8} />
-      <Path d={join(openings)} fill="#f6e3d4" stroke="none" />
-      <Path d={join(flatsOf(solid))} fill="#e9c4a4" stroke="#e9c4a4" strokeWidth={0.4} />
-      <Path d={join(footings)} fill="#cfdad6" stroke={INK} strokeWidth={0.3} />
-      {plan.elements.map((element) => {
-        const runs = isRun(element) ? segmentsOf(element) : [];
-        const [x, y] = labelPlace(element);
-        return (
-          <G key={element.id}>
-            {runs.map((run) => (
-              <Line
-                key={`${run.from}${run.to}`}
-                x1={view.x(run.from[0])}
-                y1={view.y(run.from[1])}
-                x2={view.x(run.to[0])}
-                y2={view.y(run.to[1])}
-                stroke={CHALK}
-                strokeWidth={0.5}
-                strokeDasharray="6 2 1 2"
-              />
-            ))}
-            <Rect
-              x={view.x(x) - element.name.length * 2.2 - 2}
-              y={view.y(y) - 5}
-              width={element.name.length * 4.4 + 4}
-              height={10}
-              fill="#ffffff"
-            />
-            <Text
-              x={view.x(x)}
-              y={view.y(y) + 3}
-              textAnchor="middle"
-              style={{ fontSize: 8, fontFamily: 'Figures' }}
-              fill={INK}
-            >
-              {element.name}
-            </Text>
-          </G>
-        );
-      })}
-      <Path d={`M${width - 10} 8L${width - 6} 22L${width - 10} 19L${width - 14} 22Z`} fill={INK} />
-      <Text
-        x={width - 10}
-        y={7}
-        textAnchor="middle"
-        style={{ fontSize: 7, fontFamily: 'Figures' }}
-        fill={INK}
-      >
-        N
-      </Text>
-    </Svg>
-  );
-}
 
 export function SectionDrawing({
   plan,
@@ -147,6 +66,7 @@ export function SectionDrawing({
   const scaled = { x, y };
   const ground = (s: number) => postAt(section.posts, s)?.ground ?? 0;
   const path = (points: readonly number[]) => closedPath(points, scaled);
+  const depth = format.text(string - dug, 'length', format.system === 'metric' ? { decimals: 3 } : {});
   const marks: { item: string; at: number; level: number; colour: string }[] = [
     { item: 'string', level: string, colour: CHALK },
     { item: 'ground', level: ground(0), colour: INK },
@@ -252,13 +172,21 @@ export function SectionDrawing({
         stroke={EARTH}
         strokeWidth={0.8}
       />
+      {/* No line runs under its letters. */}
+      <Rect
+        x={x(info.width.dug / 2) - 1}
+        y={(y(string) * 3 + y(dug)) / 4 - 6.5}
+        width={depth.length * 13 * 0.46 + 3}
+        height={12.5}
+        fill="#ffffff"
+      />
       <Text
         x={x(info.width.dug / 2)}
         y={(y(string) * 3 + y(dug)) / 4 + 4}
         style={{ fontSize: 13, fontFamily: 'Figures' }}
         fill={EARTH}
       >
-        {format.text(string - dug, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
+        {depth}
       </Text>
       {spread(
         marks.map((mark) => ({ item: mark, at: mark.at })),

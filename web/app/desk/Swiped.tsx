@@ -1,0 +1,62 @@
+/** Two drawings side by side under the thumb: pushed from one to the other. */
+import { Box, Flex } from '@chakra-ui/react';
+import { useRef, useState } from 'react';
+import { Button } from '../parts/controls.tsx';
+
+interface Pane {
+  readonly name: string;
+  readonly height: string;
+  readonly content: React.ReactNode;
+}
+
+export function Swiped({ label, panes }: { label: string; panes: readonly Pane[] }) {
+  const row = useRef<HTMLDivElement>(null);
+  const [at, setAt] = useState(0);
+  const turn = (to: number) => {
+    const { current } = row;
+    current?.scrollTo({ left: to * current.clientWidth, behavior: 'smooth' });
+  };
+  return (
+    <Box as="section" aria-label={label}>
+      <Box
+        ref={row}
+        data-swiped={at}
+        display="flex"
+        overflowX="auto"
+        overflowY="hidden"
+        scrollSnapType="x mandatory"
+        css={{ scrollbarWidth: 'none' }}
+        // As high as what is looked at: the other is not waited for under it.
+        h={panes[at]?.height}
+        onScroll={(event) => {
+          const { scrollLeft, clientWidth } = event.currentTarget;
+          setAt(Math.round(scrollLeft / Math.max(1, clientWidth)));
+        }}
+      >
+        {panes.map(({ name, height, content }) => (
+          <Box key={name} flex="0 0 100%" minW={0} h={height} scrollSnapAlign="start">
+            {content}
+          </Box>
+        ))}
+      </Box>
+      <Flex justify="center" gap={1} className="no-print">
+        {panes.map(({ name }, i) => (
+          <Button
+            key={name}
+            size="sm"
+            look="quiet"
+            aria-pressed={i === at}
+            color={i === at ? 'chalk' : 'soft'}
+            fontWeight={i === at ? 600 : 400}
+            borderBottomColor={i === at ? 'chalk' : 'transparent'}
+            borderBottomWidth="3px"
+            borderRadius={0}
+            onClick={() => turn(i)}
+          >
+            {name}
+          </Button>
+        ))}
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,104 @@
+/** Names of elements on the plan: where each may stand at this scale. */
+import { type Element, isOutlined, isRun, labelPlace, pointsOf, sizesOf } from '@cimiento/core';
+import { along, beside, ledTo, type Patch, type Spot } from '../../drawing/names.ts';
+import type { View } from '../../drawing/view.ts';
+import { type Name, nameSize } from './labels.tsx';
+
+/** A name may be this much longer than what it stands on, px: a pad's name stands over the pad. */
+const LARGER = 26;
+/** With more elements than this no lines lead to names: they would hide the plan. */
+const MOST_LED = 40;
+/** A pad larger than this, px, has room for others' names over it. */
+const LARGE_MARK = 90;
+
+/** What an element takes up on the drawing, where it is small. */
+function markOf(element: Element, view: View): Patch | null {
+  if (isRun(element) || isOutlined(element)) return null;
+  const { along: l, across: w } = sizesOf(element);
+  const turn = 'angle' in element ? (element.angle * Math.PI) / 180 : 0;
+  const [c, s] = [Math.abs(Math.cos(turn)), Math.abs(Math.sin(turn))];
+  const [x, y] = labelPlace(element);
+  return {
+    x: view.x(x),
+    y: view.y(y),
+    width: (l * c + w * s) * view.scale,
+    height: (l * s + w * c) * view.scale,
+  };
+}
+
+function spotsOf(
+  element: Element,
+  view: View,
+  size: { width: number; height: number },
+  led: boolean,
+): Spot[] {
+  const [east, north] = labelPlace(element);
+  const middle = { x: view.x(east), y: view.y(north) };
+  const length = Math.max(sizesOf(element).along, sizesOf(element).across) * view.scale;
+  const mark = markOf(element, view) ?? { ...middle, width: 6, height: 6 };
+  const off = [
+    ...beside(mark, size.width, size.height),
+    ...(led ? ledTo(mark, size.width, size.height) : []),
+  ];
+  if (size.width > length + LARGER) return led ? off : [];
+  if (isRun(element)) {
+    const points = pointsOf(element).map(([x, y]) => [view.x(x), view.y(y)] as const);
+    return [middle, ...along(points), ...(led ? off : [])];
+  }
+  return [middle, ...(isOutlined(element) ? within(element, view) : []), ...off];
+}
+
+/** Places about the middle of an outline, a quarter of its size apart, nearest first. */
+function within(element: Element, view: View): Spot[] {
+  const points = pointsOf(element);
+  const xs = points.map((p) => view.x(p[0]));
+  const ys = points.map((p) => view.y(p[1]));
+  const [w, h] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
+  const [x, y] = labelPlace(element);
+  return QUARTERS.map(([i, j]) => ({ x: view.x(x) + (i * w) / 4, y: view.y(y) + (j * h) / 4 }));
+}
+const QUARTERS = [
+  [0, 1],
+  [0, -1],
+  [1, 0],
+  [-1, 0],
+  [1, 1],
+  [-1, 1],
+  [1, -1],
+  [-1, -1],
+] as const;
+
+/**
+ * @param press what a press on an element's name does, @param tap a press and release
+ * @returns a name an element, the longest drawn first
+ */
+export function elementNames(
+  elements: readonly Element[],
+  view: View,
+  picked: string | null,
+  press: (event: React.PointerEvent<SVGElement>, element: Element) => void,
+  tap: (id: string) => void,
+): readonly Name[] {
+  const led = elements.length <= MOST_LED;
+  return elements.map((element) => {
+    const size = nameSize(element.name, 14, true);
+    const here = element.id === picked;
+    const mark = markOf(element, view);
+    const { along: l, across: w } = sizesOf(element);
+    return {
+      id: element.id,
+      text: element.name,
+      colour: 'ink',
+      size: 14,
+      framed: true,
+      picked: here,
+      ...size,
+      spots: spotsOf(element, view, size, led || here),
+      // What is drawn longest is named first: a house's walls before the pads beside it.
+      rank: 1 / (1 + Math.max(l, w)),
+      marks: mark && Math.max(mark.width, mark.height) < LARGE_MARK ? [mark] : [],
+      press: (event) => press(event, element),
+      tap: () => tap(element.id),
+    };
+  });
+}

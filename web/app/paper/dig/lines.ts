@@ -1,0 +1,232 @@
+/** What the dig sheet says in words: layers, loads, orders, the night, bays, drains, hand work, pours. */
+import { fallOf, nightOf, type Plan, stoneFootingLifts, type Takeoff } from '@cimiento/core';
+import type { Say } from '../../messages/keys.ts';
+import type { Format } from '../../parts/format.tsx';
+import { unsaidText } from '../../parts/unsaid.ts';
+import { bayList, compactorText, layerName } from '../../parts/words.ts';
+
+type LayerTakeoff = Takeoff['beds'][number]['layers'][number];
+
+/** One layer of a bed: where its top comes over the formation, how it is laid. */
+function layerLine(laid: LayerTakeoff, top: number, t: Say, format: Format): string {
+  const size = (v: number) => format.text(v, 'size');
+  const { layer, lifts } = laid;
+  const words = { name: layerName(t, layer), thickness: size(layer.thickness), top: size(top) };
+  if (lifts)
+    return t('sheet.stoneLine', {
+      ...words,
+      count: lifts.count,
+      lift: size(lifts.thickness),
+      loose: size(lifts.loose),
+      passes: lifts.passes.join(' – '),
+      compactor: layer.compactor ? compactorText(t, layer.compactor) : '',
+    });
+  return layer.projection === null
+    ? t('sheet.laidLine', words)
+    : t('sheet.leanLine', { ...words, projection: size(layer.projection) });
+}
+
+/** Every bed somebody stands on, from formation up; who stands on none. */
+function bedLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
+  const named = (ids: readonly string[]) =>
+    plan.elements.flatMap((e) => (ids.includes(e.id) ? [e.name] : [])).join(', ');
+  const own = takeoff.elements.flatMap(({ element, live }) => {
+    if (!live || element.kind !== 'strip' || element.use !== 'stone') return [];
+    const lifts = stoneFootingLifts(element.thickness);
+    const size = (v: number) => format.text(v, 'size');
+    return [
+      t('sheet.stoneFooting', {
+        name: element.name,
+        count: lifts.count,
+        lift: size(lifts.thickness),
+        loose: size(lifts.loose),
+        passes: lifts.passes.join('–'),
+      }),
+    ];
+  });
+  const bare = takeoff.elements.filter((e) => e.live && e.bed === null && e.decision !== null);
+  return [
+    ...own,
+    ...takeoff.beds.flatMap(({ bed, elements, layers, cloth }) => {
+      if (elements.length === 0) return [];
+      let top = 0;
+      return [
+        t(bed.onOldBase ? 'sheet.bedOldBase' : 'sheet.bedLine', { bed: bed.name, names: named(elements) }),
+        ...(cloth > 0 ? [t('sheet.clothLine', { area: format.text(cloth, 'area') })] : []),
+        ...layers.map((laid) => {
+          top += laid.layer.thickness;
+          return `· ${layerLine(laid, top, t, format)}`;
+        }),
+      ];
+    }),
+    ...(bare.length > 0 ? [t('sheet.noBed', { names: named(bare.map((e) => e.id)) })] : []),
+  ];
+}
+
+export const layerLines = (plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] => [
+  t('sheet.trimLine', { trim: format.text(takeoff.handTrim.thickness, 'size') }),
+  ...bedLines(plan, takeoff, t, format),
+  t('sheet.footingLine'),
+];
+
+export function loadLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
+  const volume = (v: number) => format.text(v, 'volume');
+  const { spoil } = takeoff;
+  const hauls = takeoff.loads
+    .filter((l) => l.loads > 0)
+    .map((l, i) =>
+      t(i === 0 ? 'sheet.haulLine' : 'sheet.orHaulLine', { loads: l.loads, truck: l.truck.name }),
+    );
+  const mixed = takeoff.mixed
+    .map((m) => `${m.loads} × ${plan.spoil.trucks.find((truck) => truck.id === m.truck)?.name}`)
+    .join(' + ');
+  return [
+    t('sheet.digLine', { dig: volume(takeoff.figures.dig.value), loose: volume(spoil.loose) }),
+    t('sheet.keepLine', { keep: volume(spoil.keptBank), topsoil: volume(spoil.keptTopsoil) }),
+    ...(hauls.length > 0 ? hauls : [t('sheet.noHaul')]),
+    ...(takeoff.mixed.length > 1 ? [t('sheet.mixedLine', { loads: mixed })] : []),
+  ];
+}
+
+export function orderLines(takeoff: Takeoff, t: Say, format: Format): string[] {
+  const flow = (v: number) => format.text(v, 'flow');
+  return [
+    t('sheet.concreteLine', {
+      order: format.text(takeoff.concrete.ordered, 'volume'),
+      count: takeoff.concrete.loads,
+    }),
+    ...(takeoff.lean.ordered > 0
+      ? [t('sheet.leanOrder', { order: format.text(takeoff.lean.ordered, 'volume') })]
+      : []),
+    ...(takeoff.stone.mass > 0
+      ? [t('sheet.stoneOrder', { mass: format.text(takeoff.stone.mass, 'mass') })]
+      : []),
+    takeoff.holes.length > 0
+      ? t('sheet.waterLine', {
+          low: flow(takeoff.inflow[0]),
+          likely: flow(takeoff.inflow[1]),
+          high: flow(takeoff.inflow[2]),
+          level: format.text(Math.min(...takeoff.holes.map((pit) => pit.holdLevel)), 'level'),
+        })
+      : t(takeoff.water.from === null ? 'sheet.waterUnknown' : 'sheet.dry'),
+  ];
+}
+
+/** What nobody has said, named. */
+export const pencilLines = (plan: Plan, t: Say, format: Format): string[] =>
+  plan.assumed.length === 0
+    ? []
+    : [
+        t('sheet.pencil', {
+          count: plan.assumed.length,
+          what: plan.assumed.map((pointer) => unsaidText(t, format, plan, pointer)).join(' · '),
+        }),
+      ];
+
+/** What the night that is expected does, how the water is held and where it goes. */
+export function nightLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
+  const { holding, discharge, storm, dryBy } = plan.water;
+  const out: string[] = [];
+  if (holding)
+    out.push(t('sheet.holding', { by: t(`night.holdings.${holding.by}`), reason: holding.reason }));
+  if (discharge)
+    out.push(
+      discharge.allowedBy === ''
+        ? t('sheet.dischargeOpen', { to: t(`night.discharges.${discharge.to}`) })
+        : t('sheet.discharge', { to: t(`night.discharges.${discharge.to}`), who: discharge.allowedBy }),
+    );
+  const answer = storm && dryBy !== null ? nightOf(plan, takeoff) : null;
+  if (!answer?.ok || dryBy === null) return out;
+  const wet = answer.night.holes.filter((hole) => hole.dryBy?.dry === false);
+  const time = dryBy.replace('T', ' ');
+  if (wet.length === 0) return [...out, t('sheet.nightDry', { time })];
+  return [
+    ...out,
+    ...wet.map((hole) =>
+      t('sheet.nightWet', {
+        time,
+        names: hole.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id).join(', '),
+        depth: format.text(hole.dryBy!.margin, 'size'),
+      }),
+    ),
+  ];
+}
+
+/** Bays by pass: what is dug under the wall and in the pits, cast, packed. */
+function bayLines(takeoff: Takeoff, t: Say, format: Format): string[] {
+  const volume = (v: number) => format.text(v, 'volume', { decimals: 2 });
+  return takeoff.elements.flatMap(({ element, bays }) =>
+    bays
+      ? bays.passes.map((pass, i) =>
+          t('sheet.bayLine', {
+            name: element.name,
+            n: i + 1,
+            bays: bayList(pass),
+            length: format.text(bays.length, 'length'),
+            soil: volume((bays.each.soil + bays.each.access) * pass.length),
+            concrete: volume(bays.each.concrete * pass.length),
+            pack: volume(bays.each.pack * pass.length),
+          }),
+        )
+      : [],
+  );
+}
+
+/** Drains: where they let go, how they fall. */
+const drainLines = (takeoff: Takeoff, t: Say, format: Format): string[] =>
+  takeoff.elements.flatMap(({ element, live, stone }) =>
+    live && element.kind === 'strip' && element.outfall
+      ? [
+          t('sheet.drainLine', {
+            name: element.name,
+            where: t(`drain.outlets.${element.outfall.where}`),
+            level: format.text(element.outfall.level, 'level'),
+            fall: format.text(Math.abs(fallOf(element)), 'gradient'),
+            stone: format.text(stone, 'volume'),
+          }),
+        ]
+      : [],
+  );
+
+/** What is dug, broken and cast otherwise than by the machine in one go. */
+export function kindLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): [string, string[]][] {
+  const volume = (v: number) => format.text(v, 'volume');
+  const hours = (v: number) => format.text(v, 'hours');
+  const names = (ids: readonly string[]) =>
+    plan.elements.flatMap((e) => (ids.includes(e.id) ? [e.name] : [])).join(', ');
+  return [
+    [t('sheet.bays'), bayLines(takeoff, t, format)],
+    [t('sheet.drains'), drainLines(takeoff, t, format)],
+    [
+      t('sheet.hand'),
+      takeoff.work.hand.elements.map((one) =>
+        t('sheet.handLine', { name: names([one.id]), loose: volume(one.loose), hours: hours(one.hours) }),
+      ),
+    ],
+    [
+      t('sheet.broken'),
+      takeoff.broken.items.map((one) =>
+        t('sheet.brokenLine', {
+          name: one.obstruction.name,
+          volume: volume(one.volume),
+          loose: volume(one.loose),
+          mass: format.text(one.mass, 'mass'),
+          hours: hours(one.hours),
+        }),
+      ),
+    ],
+    [
+      t('sheet.pours'),
+      takeoff.pours.length > 1
+        ? takeoff.pours.map((pour) =>
+            t('sheet.pourLine', {
+              name: pour.name ?? t(`pours.kind.${pour.kind ?? 'footings'}`),
+              names: names(pour.elements),
+              order: volume(pour.ordered),
+              count: pour.loads,
+            }),
+          )
+        : [],
+    ],
+  ];
+}

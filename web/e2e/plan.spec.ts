@@ -1,0 +1,74 @@
+import { expect, type Page, test } from '@playwright/test';
+import { newJob, signIn, stage } from './helpers.ts';
+
+test.beforeEach(async ({ page }) => signIn(page));
+
+interface Seen {
+  readonly of: string;
+  readonly x0: number;
+  readonly y0: number;
+  readonly x1: number;
+  readonly y1: number;
+}
+
+/** Names as they stand on the screen, and the marks they must keep off. */
+const seen = (page: Page): Promise<{ names: Seen[]; marks: Seen[] }> =>
+  page.evaluate(() => {
+    const boxOf = (node: Element, of: string) => {
+      const { left, top, right, bottom } = node.getBoundingClientRect();
+      return { of, x0: left, y0: top, x1: right, y1: bottom };
+    };
+    const all = (selector: string) => [...document.querySelectorAll(`[data-plan] ${selector}`)];
+    return {
+      names: all('[data-name-of] text').map((text) =>
+        boxOf(text, text.parentElement?.getAttribute('data-name-of') ?? ''),
+      ),
+      marks: [
+        ...all('[data-log] > rect').map((mark) => boxOf(mark, `log:${mark.parentElement?.dataset.log}`)),
+        ...all('[data-pin] circle').map((mark) => boxOf(mark, `pin:${mark.parentElement?.dataset.pin}`)),
+        ...all('[data-handle]').map((mark) => boxOf(mark, 'handle')),
+      ],
+    };
+  });
+
+/** Letters reach less far than the box the browser says they have, px. */
+const SPARE = 4;
+const overlap = (p: Seen, q: Seen) =>
+  p.x0 < q.x1 - SPARE && q.x0 < p.x1 - SPARE && p.y0 < q.y1 - SPARE && q.y0 < p.y1 - SPARE;
+
+for (const demo of ['honey-house', 'cheese-vault', 'drying-barn', 'reading-room'] as const)
+  test(`no name on the plan of ${demo} covers another or a mark, at any stage and size`, async ({ page }) => {
+    await newJob(page, demo);
+    for (const at of ['ground', 'setout', 'dig', 'water', 'base']) {
+      await stage(page, at);
+      for (const press of ['[data-fit=plot]', '[data-fit=dig]', '[data-zoom=in]']) {
+        await page.locator(press).click();
+        await page.waitForTimeout(80);
+        const { names, marks } = await seen(page);
+        expect(names.length).toBeGreaterThan(0);
+        for (const [i, name] of names.entries()) {
+          for (const other of names.slice(i + 1))
+            expect(overlap(name, other), `${at} ${press}: ${name.of} over ${other.of}`).toBe(false);
+          for (const mark of marks)
+            if (mark.of !== name.of)
+              expect(overlap(name, mark), `${at} ${press}: ${name.of} over ${mark.of}`).toBe(false);
+        }
+      }
+    }
+  });
+
+test('the picked thing is named whatever is round it, and a wide plot leaves the dig its size', async ({
+  page,
+}) => {
+  await newJob(page, 'honey-house');
+  const width = async () => (await page.locator('[data-element=T1]').boundingBox())!.width;
+  const fitted = await width();
+  await page.locator('[data-fit=plot]').click();
+  await expect.poll(width).toBeLessThan(0.9 * fitted);
+  for (const id of ['P3', 'W1', 'T1']) {
+    await page.locator(`[data-element=${id}]`).press('Enter');
+    await expect(page.locator(`[data-name-of=${id}]`)).toBeVisible();
+  }
+  await page.locator('[data-plan]').press('f');
+  await expect.poll(async () => Math.round(await width())).toBe(Math.round(fitted));
+});
