@@ -112,6 +112,7 @@ export {
   neighboursAlong,
   nightOf,
   nightRest,
+  overdigShape,
   type RuleCost,
   retrimmed,
   ruleCosts,
@@ -132,6 +133,9 @@ export {
 } from './compute/index.ts';
 export {
   CAUSES,
+  type Cause,
+  type CauseCut,
+  type CutCause,
   clockAfter,
   cycleOf,
   type DepthBand,

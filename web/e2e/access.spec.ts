@@ -90,15 +90,15 @@ test.describe('on a phone', () => {
     const row = page.locator('[data-swiped]');
     const box = (await row.boundingBox())!;
     const touch = await page.context().newCDPSession(page);
-    const swipe = (by: number) =>
-      touch.send('Input.synthesizeScrollGesture', {
-        x: Math.round(box.x + box.width / 2),
-        y: Math.round(box.y + box.height / 2),
-        xDistance: by,
-        yDistance: 0,
-        gestureSourceType: 'touch',
-        speed: 900,
-      });
+    /** A finger that pushes over the middle of the drawing, in a dozen moves. */
+    const swipe = async (by: number) => {
+      const [x, y] = [box.x + box.width / 2 - by / 2, box.y + 0.8 * box.height];
+      const put = (type: 'touchStart' | 'touchMove' | 'touchEnd', dx: number | null) =>
+        touch.send('Input.dispatchTouchEvent', { type, touchPoints: dx === null ? [] : [{ x: x + dx, y }] });
+      await put('touchStart', 0);
+      for (let i = 1; i <= 12; i++) await put('touchMove', (by * i) / 12);
+      await put('touchEnd', null);
+    };
     await expect(row).toHaveAttribute('data-swiped', '0');
     await swipe(-260);
     await expect(row).toHaveAttribute('data-swiped', '1');

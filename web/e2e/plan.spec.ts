@@ -72,3 +72,19 @@ test('the picked thing is named whatever is round it, and a wide plot leaves the
   await page.locator('[data-plan]').press('f');
   await expect.poll(async () => Math.round(await width())).toBe(Math.round(fitted));
 });
+
+test('a piece of what is dug is hatched where it lies, on plan and section, until one is done with it', async ({
+  page,
+}) => {
+  await newJob(page, 'honey-house');
+  await page.locator('[data-figure=dig]').click();
+  await page.getByRole('button', { name: /side slopes: 171\.5/ }).press('Enter');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.locator('[data-hatched=sides]')).toHaveCount(2);
+  await expect(page.getByRole('status').filter({ hasText: 'Hatched' })).toContainText(/side slopes, 171\.5/);
+  // Another element is cut: its sides are hatched there.
+  await page.locator('[data-name-of=P1]').click();
+  await expect(page.locator('[data-hatched=sides]')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.locator('[data-hatched]')).toHaveCount(0);
+});

@@ -12,6 +12,7 @@ export * from './mends.ts';
 export * from './night.ts';
 export * from './night-means.ts';
 export * from './order-of.ts';
+export * from './overdig-shape.ts';
 export * from './section.ts';
 export * from './setout-sheet.ts';
 export type { Takeoff } from './takeoff.ts';

@@ -156,26 +156,55 @@ function tallyFor(plan: Plan, model: GroundModel) {
   };
 }
 
+/** How the dig is cut up to and with each cause, in their order: every cause adds to the one before. */
+const CUTTINGS: Record<'neat' | Exclude<Cause, 'soft'>, Cutting> = {
+  neat: { purpose: 'neat', floors: 'formations', sides: false, access: false },
+  room: { purpose: 'needed', floors: 'formations', sides: false, access: false },
+  bucket: { purpose: 'dug', floors: 'formations', sides: false, access: false },
+  sides: { purpose: 'dug', floors: 'formations', sides: true, access: false },
+  low: { purpose: 'dug', floors: 'dug', sides: true, access: false },
+  access: { purpose: 'dug', floors: 'dug', sides: true, access: true },
+};
+const IN_ORDER = ['neat', 'room', 'bucket', 'sides', 'low', 'access'] as const;
+export type CutCause = (typeof IN_ORDER)[number];
+
+/** The dig with a cause, and without it: what lies between is what the cause adds. */
+export interface CauseCut {
+  readonly after: Solid;
+  /** Null of what is dug neat: nothing is dug without it. */
+  readonly before: Solid | null;
+}
+
+/** @param founded of the same plan; what soft ground adds lies under the bottoms and is told by its spots */
+export function causeCut(
+  plan: Plan,
+  { surface }: GroundModel,
+  founded: readonly Founded[],
+  cause: CutCause,
+): CauseCut {
+  const solid = (of: CutCause) =>
+    solveSolid(partsOf(plan, founded, CUTTINGS[of]).parts, surface, plan.dig.corners);
+  const before = IN_ORDER[IN_ORDER.indexOf(cause) - 1];
+  return { after: solid(cause), before: before === undefined ? null : solid(before) };
+}
+
 /** Digs the job. What cannot be dug is skipped: its problem is named elsewhere. */
 export function excavate(plan: Plan, model: GroundModel, founded: readonly Founded[]): Excavation {
   const { corners } = plan.dig;
   const { surface } = model;
-  const cut = (cutting: Cutting) => partsOf(plan, founded, cutting);
-  const whole: Cutting = { purpose: 'dug', floors: 'dug', sides: true, access: true };
-  const { parts, bottoms } = cut(whole);
+  const { parts, bottoms } = partsOf(plan, founded, CUTTINGS.access);
   const solid = solveSolid(parts, surface, corners);
   const open = volumeOf(solid);
-  const volume = (cutting: Partial<Cutting>) =>
-    volumeDug(cut({ ...whole, floors: 'formations', access: false, ...cutting }).parts, surface, corners);
-  const upright = { sides: false } as const;
-  const neat = volume({ ...upright, purpose: 'neat' });
-  const withRoom = volume({ ...upright, purpose: 'needed' });
-  const withBucket = volume(upright);
+  const volume = (cause: CutCause) =>
+    volumeDug(partsOf(plan, founded, CUTTINGS[cause]).parts, surface, corners);
+  const neat = volume('neat');
+  const withRoom = volume('room');
+  const withBucket = volume('bucket');
   // Only what there is costs another solid.
   const anyRamp = founded.some(({ element, live }) => live && !shapeOf(element).founded);
   const anyLow = plan.elements.some((e) => e.low > 0);
-  const withLow = anyRamp ? volume({ floors: 'dug' }) : open;
-  const withSides = anyLow ? volume({}) : withLow;
+  const withLow = anyRamp ? volume('low') : open;
+  const withSides = anyLow ? volume('sides') : withLow;
   const tally = tallyFor(plan, model);
   let bottomArea = 0;
   let openArea = 0;

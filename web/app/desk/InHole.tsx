@@ -1,13 +1,14 @@
 /** What one asks standing in the hole, on a phone's first screen: how deep, how wide, how the sides stand, what is laid next. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type ElementTakeoff, nextLaid, type PrintOptions } from '@cimiento/core';
+import { type ElementTakeoff, nextLaid, type PrintOptions, pencilledOf } from '@cimiento/core';
+import { Pencil } from 'lucide-react';
 import type { Say } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Select } from '../parts/controls.tsx';
 import { type Format, useFormat } from '../parts/format.tsx';
 import { bottomText, layerName, sidesText } from '../parts/words.ts';
 import { useDesk, useDeskStore } from './store.ts';
-import { useTakeoff } from './takeoff.ts';
+import { useShownPlan, useTakeoff } from './takeoff.ts';
 
 export function InHole() {
   const { t } = useTranslation();
@@ -16,6 +17,7 @@ export function InHole() {
   const elements = useDesk((desk) => desk.plan.elements);
   const picked = useDesk((desk) => desk.picked);
   const takeoff = useTakeoff();
+  const plan = useShownPlan();
   const info = takeoff.elements.find((e) => e.id === picked) ?? takeoff.elements.find((e) => e.live);
   if (!info || elements.length === 0) return null;
   const deep: PrintOptions = format.system === 'metric' ? { decimals: 3 } : {};
@@ -24,6 +26,7 @@ export function InHole() {
   );
   const next = nextText(info, t, format);
   const stepped = info.steps !== null;
+  const pencil = pencilledOf(plan, info);
   return (
     <Box
       as="section"
@@ -40,6 +43,7 @@ export function InHole() {
           value={format.text(info.fromString, 'length', deep)}
           sub={t('hole.formation', { level: format.text(info.dug, 'level') })}
           id="depth"
+          pencil={pencil.depth}
         />
         <Answer
           name={t('dig.bottomWidth')}
@@ -49,15 +53,17 @@ export function InHole() {
             bucket: format.text(info.width.bucket, 'size'),
           })}
           id="width"
+          pencil={pencil.width}
         />
         <Answer
           name={t('hole.sides')}
           value={sidesText(info, t, format)}
           sub={held ? t('hole.stayOut') : t('hole.high', { height: format.text(info.depth, 'length') })}
           id="sides"
+          pencil={pencil.sides}
           alarming={held}
         />
-        <Answer name={next.name} value={next.value} sub={next.sub} id="next" />
+        <Answer name={next.name} value={next.value} sub={next.sub} id="next" pencil={false} />
       </Box>
       <Flex px={2} pb={1.5}>
         <Select
@@ -102,17 +108,22 @@ function Answer({
   name,
   value,
   sub,
+  pencil,
   alarming = false,
 }: {
   id: string;
   name: string;
   value: string;
   sub: string;
+  /** It stands on something nobody has said. */
+  pencil: boolean;
   alarming?: boolean;
 }) {
+  const { t } = useTranslation();
   return (
     <Box
       data-answer={id}
+      data-pencil={pencil || undefined}
       px={2.5}
       py={1.5}
       minW={0}
@@ -125,6 +136,9 @@ function Answer({
     >
       <Box fontSize="xs" color={alarming ? 'held' : 'soft'} truncate>
         {name}
+        {pencil && (
+          <Pencil size={11} aria-label={t('pencil.mark')} style={{ display: 'inline', marginLeft: 4 }} />
+        )}
       </Box>
       <Box fontFamily="figure" fontWeight={600} fontSize="28px" lineHeight={1.1} whiteSpace="nowrap">
         {value}

@@ -2,7 +2,7 @@
  * The desk's state: the plan being edited, what can be undone, what is picked, and how saving
  * goes. A change is a set of patches with their inverse (immer), so undo is exact.
  */
-import { type Plan, type Problem, type SiteRecord, settled, wholeValue } from '@cimiento/core';
+import { type Cause, type Plan, type Problem, type SiteRecord, settled, wholeValue } from '@cimiento/core';
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createContext, useContext } from 'react';
 import { createStore, type StoreApi, useStore } from 'zustand';
@@ -56,6 +56,9 @@ export type Placing =
   | { readonly what: 'hazard' | 'area' | 'path' | 'ditch' | 'sump' | 'drained'; readonly id: string }
   | { readonly what: 'fence'; readonly from: Place | null };
 
+/** What of the dig can be hatched. */
+export type Hatched = 'neat' | Cause;
+
 /** Where a person is looking, beside the element picked and the stage. */
 export interface Looking {
   readonly log: string | null;
@@ -66,6 +69,8 @@ export interface Looking {
   readonly fitTo: FitTo;
   /** The plan shows how deep it is everywhere. */
   readonly depths: boolean;
+  /** Cause of over-dig that is hatched on the drawings; null: none. */
+  readonly hatched: Hatched | null;
   /** How far the order of digging is played: so many steps done. */
   readonly played: number;
   /** How far a night is played: so many quarters of an hour of it; 0: not. */
@@ -157,6 +162,7 @@ export function makeDesk(plan: Plan, revision: number, records: readonly SiteRec
       area: null,
       fitTo: 'dig',
       depths: false,
+      hatched: null,
       played: 0,
       hour: 0,
       flood: null,

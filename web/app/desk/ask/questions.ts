@@ -2,6 +2,7 @@
 import {
   alternatives,
   boundsOf,
+  type CutCause,
   chanceDry,
   compute,
   concreteInstead,
@@ -13,6 +14,7 @@ import {
   mendCost,
   nightOf,
   nightRest,
+  overdigShape,
   type Plan,
   ruleCosts,
   type SiteRecord,
@@ -52,6 +54,7 @@ const QUESTIONS = {
   workingWays: (job: Asked, index: number) => workingWays(job.plan, job.takeoff(), index),
   bounds: ({ plan, takeoff, progress }: Asked) => boundsOf(plan, takeoff(), progress),
   mend: ({ plan, takeoff }: Asked, code: Mended) => mendCost(plan, takeoff(), code),
+  overdigShape: (job: Asked, cause: CutCause) => overdigShape(job.plan, job.takeoff(), cause),
   held: (job: Asked) => heldOf(job.plan, job.takeoff()),
   night: (job: Asked) => nightOf(job.plan, job.takeoff()),
   nightRest: ({ plan, takeoff }: Asked, element: string) => nightRest(plan, takeoff(), element),

@@ -3,6 +3,8 @@ import type {
   After,
   Alternative,
   Bounds,
+  CauseCut,
+  CutCause,
   Difference,
   DigOrder,
   HeldHole,
@@ -126,6 +128,10 @@ export const useBounds = (plan: Plan | null): Bounds | null => useAsked(plan, 'b
 
 /** What mending a caution changes. */
 export const useMend = (plan: Plan, code: Mended): AnswerOf<'mend'> => useAsked(plan, 'mend', [code]).value;
+
+/** The dig with a cause of over-dig and without it; only while it is looked at. */
+export const useOverdigShape = (plan: Plan | null, cause: CutCause): CauseCut | null =>
+  useAsked(plan, 'overdigShape', [cause]).value;
 
 /** The ways to hold the water of every hole. */
 export const useHeld = (plan: Plan): HeldHole[] | null => useAsked(plan, 'held', []).value;

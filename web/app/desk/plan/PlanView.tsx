@@ -34,6 +34,7 @@ import { SiteLayer, SurfaceLayer } from '../../stages/ground/SiteLayer.tsx';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk, useDeskStore } from '../store.ts';
 import { useGround, useShownPlan, useTakeoff } from '../takeoff.ts';
+import { useNarrow } from '../useNarrow.ts';
 import { useSize } from '../useSize.ts';
 import { elementNames } from './elementNames.ts';
 import { Bays, Outlet } from './KindMarks.tsx';
@@ -46,6 +47,8 @@ const digLayers = () => import('../../stages/dig/layers.ts');
 const DepthLayer = later(digLayers, 'DepthLayer');
 const DepthLegend = later(digLayers, 'DepthLegend');
 const OrderLayer = later(digLayers, 'OrderLayer');
+const OverdigOnPlan = later(digLayers, 'OverdigOnPlan');
+const HatchBar = later(digLayers, 'HatchBar');
 const NightLayer = later(() => import('../../stages/water/night/index.ts'), 'NightLayer');
 const SoftSpotLayer = later(() => import('../../stages/base/proof/index.ts'), 'SoftSpotLayer');
 const TestPlaces = later(() => import('../../stages/base/proof/index.ts'), 'TestPlaces');
@@ -73,6 +76,7 @@ export function PlanView({ section }: { section: Section | null }) {
   const lower = useDesk((desk) => desk.view.lower.dig);
   const site = stage === 'ground';
   const placing = useDesk((desk) => desk.view.placing);
+  const hatched = useDesk((desk) => desk.view.hatched);
   const depths = useDesk((desk) => desk.view.depths && desk.stage === 'dig');
   const [over, setOver] = useState<readonly [number, number] | null>(null);
   const model = useGround();
@@ -272,6 +276,7 @@ export function PlanView({ section }: { section: Section | null }) {
                 ))}
                 {site && <SiteLayer view={view} hold={hold} />}
                 <Suspense fallback={null}>
+                  {hatched && <OverdigOnPlan view={view} cause={hatched} />}
                   {stage === 'setout' && <SetoutLayer view={view} />}
                   {(stage === 'water' || plan.water.ditches.length > 0) && (
                     <NightLayer view={view} here={stage === 'water'} />
@@ -290,6 +295,11 @@ export function PlanView({ section }: { section: Section | null }) {
             {depths && (
               <Suspense fallback={null}>
                 <DepthLegend at={over ?? (pickedElement ? labelPlace(pickedElement) : null)} />
+              </Suspense>
+            )}
+            {hatched && !placing && (
+              <Suspense fallback={null}>
+                <HatchBar />
               </Suspense>
             )}
             {placing && <PlacingBar />}
@@ -336,10 +346,12 @@ const PlanHead = memo(function PlanHead({
 }) {
   const { t } = useTranslation();
   const store = useDeskStore();
+  const narrow = useNarrow();
   return (
     <Flex justify="space-between" align="center" px={3} pt={1.5} gap={2}>
       <Heading>
-        {t('plan.title')} · {counted}
+        {t('plan.title')}
+        {!narrow && ` · ${counted}`}
       </Heading>
       <Flex gap={1} className="no-print">
         {offered && (

@@ -27,6 +27,7 @@ import { useSize } from '../useSize.ts';
 import { flagsFor, Staff, staffShape } from './Staff.tsx';
 import { GroundLines, SoilName, SoilNames, Soils } from './Strata.tsx';
 
+const OverdigOnSection = later(() => import('../../stages/dig/layers.ts'), 'OverdigOnSection');
 const NightPlayer = later(() => import('../../stages/water/night/index.ts'), 'NightPlayer');
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600 } as const;
 
@@ -199,6 +200,7 @@ function Cut({
   const plan = useShownPlan();
   const takeoff = useTakeoff();
   const flood = useDesk((desk) => desk.view.flood);
+  const hatched = useDesk((desk) => desk.view.hatched);
   const { half, posts } = section;
   const scale = { x, y };
   const ground = (s: number) => postAt(posts, s)?.ground ?? 0;
@@ -291,6 +293,11 @@ function Cut({
       {/* While a night is played water stands in the stone and round what is to be built. */}
       {pool && flood && <path d={pool} fill={ink('water')} opacity={0.45} data-flooded />}
       <GroundLines posts={posts} scale={scale} />
+      {hatched && (
+        <Suspense fallback={null}>
+          <OverdigOnSection section={section} scale={scale} cause={hatched} />
+        </Suspense>
+      )}
       <path d={line} fill="none" stroke={ink('earth')} strokeWidth={2.2} strokeLinejoin="round" />
       <path d={`M0 ${y(string)}H${width}`} stroke={ink('chalk')} strokeWidth={1.6} />
       {frost !== null && (

@@ -5,8 +5,10 @@ import { scaleLinear } from 'd3-scale';
 import { stack } from 'd3-shape';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { ink } from '../hatches.tsx';
+import { useDesk, useDeskStore } from '../store.ts';
 import { useTakeoff } from '../takeoff.ts';
 
 const PIECES = ['neat', ...CAUSES] as const;
@@ -16,34 +18,51 @@ const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 }
 /** Narrower than this a piece has no room for its figure, px. */
 const ROOM = 56;
 
-export function OverdigStack() {
+/** @param onHatch told once a piece is hatched on the drawings, which lie behind */
+export function OverdigStack({ onHatch }: { onHatch: () => void }) {
   const { t } = useTranslation();
   const format = useFormat();
   const { overdig } = useTakeoff();
+  const store = useDeskStore();
+  const hatched = useDesk((desk) => desk.view.hatched);
   const all = PIECES.reduce((sum, piece) => sum + overdig[piece], 0);
   if (all <= 0) return null;
   const x = scaleLinear([0, all], [0, WIDTH]);
   const layers = stack<Record<Piece, number>, Piece>().keys([...PIECES])([overdig]);
   const name = (piece: Piece) => t(coded(piece === 'neat' ? 'work.neat' : `work.overdig.${piece}`));
+  const hatch = (piece: Piece) => {
+    store.getState().look({ hatched: piece });
+    onHatch();
+  };
   return (
-    <Box mb={2}>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        role="img"
-        aria-label={`${t('said.stack')}: ${PIECES.filter((piece) => overdig[piece] > 0.005)
-          .map((piece) => `${name(piece)} ${format.text(overdig[piece], 'volume')}`)
-          .join('; ')}`}
-        style={{ width: '100%', height: 'auto' }}
-        data-chart="overdig"
-      >
+    <Box mb={2} role="group" aria-label={t('said.stack')}>
+      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} style={{ width: '100%', height: 'auto' }} data-chart="overdig">
+        <title>{t('said.stack')}</title>
         {layers.map((layer, i) => {
           const [from, to] = layer[0]!;
           const width = x(to) - x(from);
           if (width < 0.5) return null;
           const piece = layer.key;
           return (
-            <g key={piece} data-piece={piece}>
-              <title>{`${name(piece)}: ${format.text(overdig[piece], 'volume')}`}</title>
+            // biome-ignore lint/a11y/useSemanticElements: a piece of a drawn bar cannot be a button element
+            <g
+              key={piece}
+              data-piece={piece}
+              role="button"
+              tabIndex={0}
+              aria-pressed={hatched === piece}
+              aria-label={t('said.hatch', {
+                name: name(piece),
+                value: format.text(overdig[piece], 'volume'),
+              })}
+              style={{ cursor: 'pointer' }}
+              onClick={() => hatch(piece)}
+              onKeyDown={(event) => {
+                if (event.key !== 'Enter' && event.key !== ' ') return;
+                event.preventDefault();
+                hatch(piece);
+              }}
+            >
               <rect
                 x={x(from)}
                 y={4}
@@ -67,6 +86,7 @@ export function OverdigStack() {
           );
         })}
       </svg>
+      <Small>{t('said.pressPiece')}</Small>
     </Box>
   );
 }

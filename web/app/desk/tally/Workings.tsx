@@ -10,6 +10,7 @@ import { unsaidText } from '../../parts/unsaid.ts';
 import { useBounds } from '../ask/whatif.ts';
 import { useShownPlan, useTakeoff } from '../takeoff.ts';
 import { OverdigStack } from './OverdigStack.tsx';
+import { SoilMeant } from './SoilMeant.tsx';
 
 /** A person's own names come through: a soil's id becomes its name. */
 function labelOf(plan: Plan, working: Working, t: Say): string {
@@ -31,7 +32,7 @@ export function Workings({ id, onClose }: { id: FigureId; onClose: () => void })
       onClose={onClose}
     >
       <Moved id={id} />
-      {id === 'dig' && <OverdigStack />}
+      {id === 'dig' && <OverdigStack onHatch={onClose} />}
       <Box as="ol">
         {figure.workings.length === 0 && <li>{t('tally.nothing')}</li>}
         {figure.workings.map((working) => {
@@ -54,7 +55,10 @@ export function Workings({ id, onClose }: { id: FigureId; onClose: () => void })
                   {format.text(working.value, working.kind)}
                 </Box>
               </Box>
-              <Sentence working={working} />
+              <Box display="flex" gap={3} alignItems="center">
+                <SoilMeant step={working.step} />
+                <Sentence working={working} />
+              </Box>
               <Box as="code" fontSize="xs" color="soft">
                 {working.formula}
                 {working.source && ` · ${working.source}`}

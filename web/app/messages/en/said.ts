@@ -1,6 +1,10 @@
 /** Workings as a crew says them: a sentence with the numbers in place. */
 export const said = {
   said: {
+    hatch: '{{name}}: {{value}}; hatch it on plan and section',
+    pressPiece: 'Press a piece to see where it lies on plan and section.',
+    hatched: 'Hatched: {{name}}, {{value}}',
+    unhatch: 'Done',
     formula: 'The formula',
     neat: 'The footings’ own plan, straight down: {{value}}.',
     overdig: {

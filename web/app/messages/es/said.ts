@@ -4,6 +4,10 @@ import type { Words } from '../words.ts';
 
 export const said: Words<typeof english> = {
   said: {
+    hatch: '{{name}}: {{value}}; rayar en planta y corte',
+    pressPiece: 'Pulse una parte para ver dónde queda en planta y corte.',
+    hatched: 'Rayado: {{name}}, {{value}}',
+    unhatch: 'Listo',
     formula: 'La fórmula',
     neat: 'La planta de las zapatas, derecho hacia abajo: {{value}}.',
     overdig: {

@@ -1,3 +1,4 @@
 /** What the dig draws over the plan when it is asked for. */
 export { DepthLayer, DepthLegend } from './DepthLayer.tsx';
 export { OrderLayer } from './OrderLayer.tsx';
+export { HatchBar, OverdigOnPlan, OverdigOnSection } from './OverdigLayer.tsx';
