@@ -81,7 +81,9 @@ test('a piece of what is dug is hatched where it lies, on plan and section, unti
   await page.getByRole('button', { name: /(batters|side slopes): 171\.5/ }).press('Enter');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.locator('[data-hatched=sides]')).toHaveCount(2);
-  await expect(page.getByRole('status').filter({ hasText: 'Hatched' })).toContainText(/(batters|side slopes), 171\.5/);
+  await expect(page.getByRole('status').filter({ hasText: 'Hatched' })).toContainText(
+    /(batters|side slopes), 171\.5/,
+  );
   // Another element is cut: its sides are hatched there.
   await page.locator('[data-name-of=P1]').click();
   await expect(page.locator('[data-hatched=sides]')).toHaveCount(2);

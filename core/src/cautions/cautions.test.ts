@@ -171,6 +171,11 @@ const RAISED: Record<CautionCode, Change> = {
   ladder: () => {},
   gas: () => {},
   rescue: () => {},
+  ringUnknown: () => {},
+  depthUnknown: (p) => {
+    p.ground.frost.local = null;
+    p.levels.cover = null;
+  },
   frostUnknown: (p) => {
     p.ground.frost.local = null;
     p.levels.cover = 1;
@@ -334,7 +339,8 @@ const raisedBy = (code: CautionCode) => {
 describe('the table of cautions', () => {
   it.each(CAUTION_CODES)('%s is raised, with numbers that are numbers', (code) => {
     const { cautions, problems } = raisedBy(code);
-    expect(problems).toEqual([]);
+    // What nothing decides is told as a problem of the levels too.
+    expect(problems.map((p) => p.code)).toEqual(code === 'depthUnknown' ? ['noDepth'] : []);
     const found = cautions.filter((caution) => caution.code === code);
     expect(found.length).toBeGreaterThan(0);
     for (const { values } of found)
@@ -356,6 +362,7 @@ describe('the table of cautions', () => {
       'ladder',
       'gas',
       'rescue',
+      'ringUnknown',
       'edge',
       'services',
       'thaw',

@@ -166,6 +166,10 @@ export const WATER_CAUTIONS = {
 
 /** What nobody has said is not nothing: it is asked for, also while nothing is drawn yet. */
 export const UNKNOWN_CAUTIONS = {
+  depthUnknown: {
+    weight: 'stop',
+    find: ({ job: { elements } }) => all(elements.filter((e) => e.decision === null)),
+  },
   frostUnknown: {
     weight: 'stop',
     find: ({ live, job }) => (job.frost.depth === null ? [{ elements: live.map((e) => e.id) }] : []),
@@ -197,7 +201,7 @@ const marked: (at: Parameters<CautionRow['find']>[0]) => boolean = ({ job }) =>
 export const GROUND_CAUTIONS = {
   edge: {
     weight: 'warn',
-    find: ({ live, rules }) => all(live, () => ({ setback: [rules.setback, 'length'] })),
+    find: ({ live, rules }) => all(live, () => ({ setback: [rules.setback, 'limit'] })),
   },
   services: { weight: 'warn', find: (at) => (marked(at) ? [] : all(at.live)) },
   servicesMarked: { weight: 'warn', find: (at) => (marked(at) ? all(at.live) : []) },

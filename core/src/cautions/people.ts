@@ -16,7 +16,7 @@ export const SIDE_CAUTIONS = {
       const steep = at.needing.filter((e) => tooSteep(e, at));
       return all(steep, () => ({
         depth: [most(steep, (e) => e.depth), 'length'],
-        from: [least(steep, (e) => e.rule.protectFrom ?? 0), 'length'],
+        from: [least(steep, (e) => e.rule.protectFrom ?? 0), 'limit'],
         steepest: [most(steep, (e) => e.rule.steepest), 'slope'],
       }));
     },
@@ -27,7 +27,7 @@ export const SIDE_CAUTIONS = {
       const beyond = live.filter((e) => e.depth > rules.engineerDepth);
       return all(beyond, () => ({
         depth: [most(beyond, (e) => e.depth), 'length'],
-        limit: [rules.engineerDepth, 'length'],
+        limit: [rules.engineerDepth, 'limit'],
       }));
     },
   },
@@ -47,13 +47,22 @@ export const PEOPLE_CAUTIONS = {
     weight: 'warn',
     find: (at) =>
       all(inside(at), () => ({
-        depth: [at.rules.ladderDepth, 'length'],
-        travel: [at.rules.ladderTravel, 'length'],
+        deep: [most(inside(at), (e) => e.depth), 'length'],
+        depth: [at.rules.ladderDepth, 'limit'],
+        travel: [at.rules.ladderTravel, 'limit'],
       })),
   },
   gas: {
     weight: 'note',
-    find: (at) => all(inside(at), () => ({ depth: [at.rules.ladderDepth, 'length'] })),
+    find: (at) =>
+      all(inside(at), () => ({
+        deep: [most(inside(at), (e) => e.depth), 'length'],
+        depth: [at.rules.ladderDepth, 'limit'],
+      })),
   },
   rescue: { weight: 'warn', find: (at) => all(inside(at)) },
+  ringUnknown: {
+    weight: 'warn',
+    find: ({ live, job: { plan } }) => (plan.ring.trim() === '' ? all(live) : []),
+  },
 } as const satisfies Record<string, CautionRow>;

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Plan } from '../plan/schema.ts';
-import { instruct, named, pad, plainPlan, soilsDown, strip } from '../testing.ts';
+import { bedded, instruct, named, pad, plainPlan, soilsDown, stone, strip } from '../testing.ts';
 import { compute } from './compute.ts';
 import { MENDED, mendCost, mendOf } from './mends.ts';
 
@@ -36,7 +36,7 @@ describe('what mends a caution', () => {
           const mend = mendOf(plan, takeoff, 'unsupported')!;
           expect(codes(mend.plan).has('unsupported')).toBe(false);
           const { change, to } = mendCost(plan, takeoff, 'unsupported')!;
-          expect(to[0]).toBe(Math.max(...takeoff.elements.map((e) => e.rule.steepest)));
+          expect(to).toEqual([Math.max(...takeoff.elements.map((e) => e.rule.steepest)), 'slope']);
           expect(change.dig).toBeCloseTo(compute(mend.plan).figures.dig.value - takeoff.figures.dig.value, 9);
           expect(change.dig).toBeGreaterThan(0);
         },
@@ -82,9 +82,87 @@ describe('what mends a caution', () => {
     expect(codes(mend.plan).has('underFlood')).toBe(false);
   });
 
+  it('of a machine that does not reach, or does not get in, is another of the plan that does both', () => {
+    const plan = plainPlan((p) => {
+      instruct(p, 95.5);
+      p.dig.slope = 2;
+      const [small] = p.dig.machines;
+      const deep = [
+        { depth: 0, reach: 9 },
+        { depth: 7, reach: 6 },
+      ];
+      p.dig.machines = [
+        { ...small!, id: 'small', name: 'Small', reach: [{ depth: 0, reach: 2 }] },
+        { ...small!, id: 'wide', name: 'Wide', reach: deep, width: 4 },
+        { ...small!, id: 'fits', name: 'Fits', reach: deep, width: 1.5 },
+      ];
+      p.dig.machine = 'small';
+      p.site.gates = [{ id: 'g', name: 'Gate', at: [0, -6], width: 3 }];
+      p.elements = named(pad(0, 0, 2, 2));
+    });
+    const takeoff = compute(plan);
+    const mend = mendOf(plan, takeoff, 'reach')!;
+    expect(mend.to).toEqual({ name: 'Fits' });
+    expect(codes(mend.plan).has('reach') || codes(mend.plan).has('gate')).toBe(false);
+    // With none that does, nothing is offered.
+    const poor = { ...plan, dig: { ...plan.dig, machines: plan.dig.machines.slice(0, 2) } };
+    expect(mendOf(poor, compute(poor), 'reach')).toBeNull();
+  });
+  it.each([
+    [
+      'stepHigh',
+      (p: Plan) => ({ ...p, levels: { ...p.levels, steps: { height: 0.5, lap: null, tread: null } } }),
+    ],
+    [
+      'lapShort',
+      (p: Plan) => ({ ...p, levels: { ...p.levels, steps: { height: null, lap: 0.05, tread: null } } }),
+    ],
+  ] as const)('of %s is the rule again', (code, wrong) => {
+    const plan = wrong(
+      plainPlan((p) => {
+        p.ground.surface = { kind: 'plane', level: 100, gradeEast: 0.12, gradeNorth: 0 };
+        p.elements = named(
+          strip(
+            [
+              [0, 0],
+              [14, 0],
+            ],
+            { stepped: true },
+          ),
+        );
+      }),
+    );
+    const takeoff = compute(plan);
+    expect(codes(plan).has(code)).toBe(true);
+    const mend = mendOf(plan, takeoff, code)!;
+    expect(codes(mend.plan).has(code)).toBe(false);
+    const [first] = compute(mend.plan).elements;
+    const { height, lap } = first!.steps!;
+    expect(mend.to).toEqual([code === 'stepHigh' ? height : lap, 'size']);
+  });
+  it('of a lift too thick for its compactor is what that does, and of a cover assumed that it is so', () => {
+    const plan = plainPlan((p) => {
+      p.elements = named(pad(0, 0, 2, 2));
+      bedded(p, stone(0.6, { maxLift: 0.6, topSize: 0.03, compactor: 'plateLight' }));
+      p.levels.cover = 0.5;
+      p.assumed = ['/levels/cover'];
+    });
+    const takeoff = compute(plan);
+    const thinner = mendOf(plan, takeoff, 'liftOverCompactor')!;
+    expect(codes(thinner.plan).has('liftOverCompactor')).toBe(false);
+    // The compactor held it to that already: what is asked now agrees with what is done.
+    const lifts = (p: Plan) => compute(p).beds[0]!.layers[0]!.lifts!;
+    expect(thinner.to).toEqual([lifts(plan).limit, 'size']);
+    expect(lifts(thinner.plan).thickness).toBe(lifts(plan).thickness);
+    const said = mendOf(plan, takeoff, 'coverAssumed')!;
+    expect(said.to).toEqual([0.5, 'size']);
+    expect(codes(said.plan).has('coverAssumed')).toBe(false);
+    expect(mendCost(plan, takeoff, 'coverAssumed')!.change.dig).toBe(0);
+  });
+
   it('is nothing where nothing is wrong', () => {
     const plan = steep(2, 99.2, 'stiffClay');
     const takeoff = compute(plan);
-    expect(MENDED.map((code) => mendOf(plan, takeoff, code))).toEqual([null, null]);
+    expect(MENDED.flatMap((code) => mendOf(plan, takeoff, code) ?? [])).toEqual([]);
   });
 });

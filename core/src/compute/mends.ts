@@ -1,5 +1,9 @@
 /** What would mend a caution where the plan can: the plan so mended, and what that comes to. */
+
+import { usualLift } from '../base/index.ts';
 import type { CautionCode } from '../cautions/index.ts';
+import { leastLap } from '../levels/steps.ts';
+import { isAssumed } from '../plan/assumed.ts';
 import type { Plan } from '../plan/schema.ts';
 import { underFlood } from '../takeoff/index.ts';
 import type { Kind } from '../units/index.ts';
@@ -8,13 +12,22 @@ import { computeWith } from './compute.ts';
 import type { Takeoff } from './takeoff.ts';
 
 /** Cautions a press can mend. */
-export const MENDED = ['unsupported', 'underFlood'] as const satisfies readonly CautionCode[];
+export const MENDED = [
+  'unsupported',
+  'underFlood',
+  'stepHigh',
+  'lapShort',
+  'liftOverCompactor',
+  'reach',
+  'gate',
+  'coverAssumed',
+] as const satisfies readonly CautionCode[];
 export type Mended = (typeof MENDED)[number];
 
 /** A plan with a caution mended; null when it does not stand. And to what it was brought. */
 export interface Mend {
   readonly plan: Plan;
-  readonly to: readonly [value: number, kind: Kind];
+  readonly to: readonly [value: number, kind: Kind] | { readonly name: string };
 }
 
 /** Sides brought back to what the rule asks of each. */
@@ -53,15 +66,77 @@ function raised(plan: Plan, takeoff: Takeoff): Mend | null {
   };
 }
 
+/** Steps and laps by the rule again, as they are where nobody types them. */
+function stepsByRule(plan: Plan, takeoff: Takeoff, ids: readonly string[], what: 'height' | 'lap'): Mend {
+  const of = takeoff.elements.flatMap((e) => (ids.includes(e.id) && e.steps ? [e] : []));
+  const to =
+    what === 'height'
+      ? Math.min(...of.map(({ element }) => element.thickness))
+      : Math.max(...of.map(({ element, steps }) => leastLap(steps!.height, element.thickness)));
+  return {
+    plan: { ...plan, levels: { ...plan.levels, steps: { ...plan.levels.steps, [what]: null } } },
+    to: [to, 'size'],
+  };
+}
+
+/** Lifts no thicker than their compactor usually does. */
+function usualLifts(plan: Plan): Mend | null {
+  let to = Infinity;
+  const beds = plan.beds.map((bed) => ({
+    ...bed,
+    layers: bed.layers.map((layer) => {
+      const { maxLift, compactor, cohesive, proven } = layer;
+      if (maxLift === null || compactor === null || proven) return layer;
+      const [, high] = usualLift(compactor, cohesive);
+      if (maxLift <= high) return layer;
+      to = Math.min(to, high);
+      return { ...layer, maxLift: high };
+    }),
+  }));
+  return Number.isFinite(to) ? { plan: { ...plan, beds }, to: [to, 'size'] } : null;
+}
+
+/** The first of the plan's other machines with which neither caution stands. */
+function otherMachine(plan: Plan, { facts }: Takeoff): Mend | null {
+  for (const { id, name } of plan.dig.machines) {
+    if (id === plan.dig.machine) continue;
+    const mended = { ...plan, dig: { ...plan.dig, machine: id } };
+    const { cautions } = computeWith(mended, facts);
+    if (!cautions.some(({ code }) => code === 'reach' || code === 'gate'))
+      return { plan: mended, to: { name } };
+  }
+  return null;
+}
+
+/** What was assumed is somebody's word. */
+function coverSaid(plan: Plan): Mend | null {
+  const { cover } = plan.levels;
+  if (cover === null || !isAssumed(plan, '/levels/cover')) return null;
+  const assumed = plan.assumed.filter((pointer) => pointer !== '/levels/cover');
+  return { plan: { ...plan, assumed }, to: [cover, 'size'] };
+}
+
 export function mendOf(plan: Plan, takeoff: Takeoff, code: Mended): Mend | null {
   const found = takeoff.cautions.filter((caution) => caution.code === code);
   if (found.length === 0) return null;
-  if (code === 'underFlood') return raised(plan, takeoff);
-  return slopedBack(
-    plan,
-    takeoff,
-    found.flatMap(({ elements }) => elements),
-  );
+  const ids = found.flatMap(({ elements }) => elements);
+  switch (code) {
+    case 'unsupported':
+      return slopedBack(plan, takeoff, ids);
+    case 'underFlood':
+      return raised(plan, takeoff);
+    case 'stepHigh':
+      return stepsByRule(plan, takeoff, ids, 'height');
+    case 'lapShort':
+      return stepsByRule(plan, takeoff, ids, 'lap');
+    case 'liftOverCompactor':
+      return usualLifts(plan);
+    case 'reach':
+    case 'gate':
+      return otherMachine(plan, takeoff);
+    case 'coverAssumed':
+      return coverSaid(plan);
+  }
 }
 
 /** What mending a caution changes; null when it does not stand. */

@@ -148,6 +148,7 @@ export function blankPlan(name: string, system: System): Plan {
     name,
     place: '',
     note: '',
+    ring: '',
     assumed: [...FIRST_ASSUMED],
     system,
     ruleSet: metric ? 'cautious' : 'us',

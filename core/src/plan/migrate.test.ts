@@ -213,6 +213,45 @@ describe('a plan of version 1', () => {
     expect(read.plan.pour.screed).toBe(2.4);
   });
 
+  it.each([
+    [
+      'honey-house',
+      {
+        dig: 339.2413775184769,
+        spoil: 467.3475220976015,
+        keep: 201.64058291282694,
+        haul: 10,
+        stone: 151999.9313580444,
+        lean: 5.245900000000119,
+        concrete: 27.158000000000463,
+        water: 0.0003917024504525172,
+      },
+    ],
+    [
+      'footbridge',
+      {
+        dig: 79.43602678708478,
+        spoil: 98.88602374561111,
+        keep: 57.98030921730795,
+        stone: 5404.5000000002365,
+        lean: 1.01887499999987,
+        concrete: 2.8079999999999745,
+        water: 0.002633522487360921,
+      },
+    ],
+  ] as const)('of version 9 too, on which nobody was named to ring: %s', (name, ninth) => {
+    const old = JSON.parse(
+      readFileSync(join(import.meta.dirname, `versions/v9-${name}.json`), 'utf8'),
+    ) as Record<string, unknown>;
+    const read = validatePlan(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const { figures, cautions } = compute(read.plan);
+    for (const [id, value] of Object.entries(ninth))
+      expect(Math.abs(figures[id as keyof typeof ninth].value / value - 1), id).toBeLessThan(1e-8);
+    expect(read.plan.ring).toBe('');
+    expect(cautions.map(({ code }) => code)).toContain('ringUnknown');
+  });
+
   it('of a time that is none, or a part of a truck, is refused at its path', () => {
     const base = JSON.parse(
       readFileSync(join(import.meta.dirname, 'versions/v3-honey-house.json'), 'utf8'),

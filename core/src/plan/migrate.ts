@@ -424,6 +424,9 @@ const toNinth = (plan: Json): Json => ({
   ...(given(plan.ground) && { ground: { ...object(plan.ground), softSpots: [], confined: null } }),
 });
 
+/** 9 → 10: nobody is named to ring. */
+const toTenth = (plan: Json): Json => ({ ...plan, ring: '' });
+
 const given = (value: unknown) => value !== null && value !== undefined;
 
 /** Steps by the version they start from. */
@@ -436,6 +439,7 @@ const STEPS: Readonly<Record<number, Step>> = {
   6: toSeventh,
   7: toEighth,
   8: toNinth,
+  9: toTenth,
 };
 
 export type Migrated =

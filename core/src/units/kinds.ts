@@ -19,6 +19,7 @@ export type System = 'metric' | 'imperial';
 export type Kind =
   | 'size'
   | 'length'
+  | 'limit'
   | 'taped'
   | 'grain'
   | 'level'
@@ -73,6 +74,11 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
     imperial: { symbol: 'in', factor: INCH, decimals: 3, feetInches: true },
   },
   length: {
+    metric: { symbol: 'm', factor: 1, decimals: 2 },
+    imperial: { symbol: 'ft', factor: FOOT, decimals: 3, feetInches: true },
+  },
+  // A length a rule asks, in the unit the rule was written in: 5 ft, 1.20 m.
+  limit: {
     metric: { symbol: 'm', factor: 1, decimals: 2 },
     imperial: { symbol: 'ft', factor: FOOT, decimals: 3, feetInches: true },
   },

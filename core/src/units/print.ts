@@ -1,5 +1,5 @@
 /** Printing: SI values as people read them, in either system and language. */
-import { INCH } from './factors.ts';
+import { FOOT, INCH } from './factors.ts';
 import { KINDS, type Kind, type System } from './kinds.ts';
 import { type Lang, tongueOf, written } from './lang.ts';
 import { fromSI } from './parse.ts';
@@ -67,6 +67,7 @@ export function printParts(
 ): Printed {
   if (!Number.isFinite(value)) return { number: '–', unit: '' };
   const unit = KINDS[kind][system];
+  if (kind === 'limit' && system === 'imperial') return limitParts(value, lang);
   if (unit.feetInches && options.decimals === undefined)
     return { number: feetInches(value, options.parts), unit: '' };
   const shown = fromSI(value, kind, system);
@@ -79,6 +80,22 @@ export function printParts(
     return { number: `${shown < 0 ? '-' : ''}1 ${tongueOf(lang) === 'es' ? 'en' : 'in'} ${run}`, unit: '' };
   }
   return { number: decimal(shown, options.decimals ?? unit.decimals, lang), unit: unit.symbol };
+}
+
+/** A limit within this of whole feet was written in feet, m: 1.52 is 5 ft. */
+const WHOLE_FEET = 0.006;
+/** Limits written in metres are round by this, m. */
+const ROUND_METRES = 0.05;
+
+/** A limit as its rule says it: in whole feet, or in round metres; else in feet and inches. */
+function limitParts(value: number, lang: Lang): Printed {
+  const feet = Math.round(value / FOOT);
+  if (Math.abs(value - feet * FOOT) < WHOLE_FEET * Math.max(1, feet / 5))
+    return { number: String(feet), unit: 'ft' };
+  const round = Math.round(value / ROUND_METRES) * ROUND_METRES;
+  return Math.abs(value - round) < 1e-6
+    ? { number: decimal(value, 2, lang), unit: 'm' }
+    : { number: feetInches(value), unit: '' };
 }
 
 function exponent(value: number, lang: Lang): string {

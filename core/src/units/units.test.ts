@@ -140,6 +140,23 @@ describe('printing', () => {
     expect(feetInches(0.3175 - 0.0001, 4)).toBe(`1'-0 1/2"`);
   });
 
+  it.each([
+    [1.52, '5 ft'],
+    [1.524, '5 ft'],
+    [6.1, '20 ft'],
+    [1.22, '4 ft'],
+    [7.6, '25 ft'],
+    [0.61, '2 ft'],
+    [1.2, '1.20 m'],
+    [1, '1.00 m'],
+    [0.7747, `2'-6 1/2"`],
+  ])('tells a limit of %d m in feet in the unit its rule is in: %s', (metres, text) => {
+    expect(printQuantity(metres, 'limit', 'imperial', 'en').replace(/\u00a0/g, ' ')).toBe(text);
+    expect(printQuantity(metres, 'limit', 'metric', 'en')).toBe(
+      printQuantity(metres, 'length', 'metric', 'en'),
+    );
+  });
+
   it('shows no decimals nobody can measure, and never NaN or a minus nought', () => {
     expect(printQuantity(0.6, 'size', 'metric', 'en')).toBe('600\u00a0mm');
     expect(printQuantity(12.345, 'volume', 'metric', 'es')).toBe('12,3\u00a0m³');

@@ -1,6 +1,6 @@
 /** What would mend a caution, and what that comes to: one press. */
 import { Box } from '@chakra-ui/react';
-import { type Mended, mendOf } from '@cimiento/core';
+import { type Mended, mendOf, type Plan } from '@cimiento/core';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
@@ -17,19 +17,21 @@ export function Mend({ code }: { code: Mended }) {
   const takeoff = useTakeoff();
   const cost = useMend(plan, code);
   if (!cost) return null;
-  const [value, kind] = cost.to;
+  const { to } = cost;
+  const said = 'name' in to ? to.name : format.text(...to);
   const take = () => {
     const mended = mendOf(plan, takeoff, code);
     if (!mended) return;
+    // What it changed, and nothing else: what is typed meanwhile elsewhere stays.
     edit((d) => {
-      d.elements = structuredClone(mended.plan.elements) as typeof d.elements;
-      d.levels.floors = structuredClone(mended.plan.levels.floors) as typeof d.levels.floors;
+      const changed = Object.entries(mended.plan).filter(([key, value]) => value !== plan[key as keyof Plan]);
+      Object.assign(d, structuredClone(Object.fromEntries(changed)));
     });
   };
   return (
     <Box mt={1} data-mend={code}>
       <Button size="sm" onClick={take}>
-        {t(`mend.${code}`, { to: format.text(value, kind) })}
+        {t(`mend.${code}`, { to: said })}
       </Button>
       <DifferenceLine change={cost.change} currency={plan.prices.currency} />
     </Box>

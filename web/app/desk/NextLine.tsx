@@ -5,6 +5,7 @@ import type { Say } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { type Format, useFormat } from '../parts/format.tsx';
 import { cautionText } from '../parts/words.ts';
+import { stageOfCaution } from './cautions.ts';
 import type { Stage } from './stages.ts';
 import { useDeskStore } from './store.ts';
 import { useShownPlan, useTakeoff } from './takeoff.ts';
@@ -19,7 +20,11 @@ function nextOf(plan: Plan, takeoff: Takeoff, t: Say, format: Format): Next {
   if (plan.elements.length === 0) return { text: t('next.draw'), stage: 'setout' };
   if (takeoff.frost.depth === null) return { text: t('next.frost'), stage: 'ground' };
   const hold = takeoff.cautions.find(({ weight }) => weight === 'stop');
-  if (hold) return { text: t('next.hold', { what: cautionText(t, format, hold).title }), stage: 'dig' };
+  if (hold)
+    return {
+      text: t('next.hold', { what: cautionText(t, format, hold).title }),
+      stage: stageOfCaution(hold.code),
+    };
   if (takeoff.water.from === null) return { text: t('next.water'), stage: 'water' };
   if (isAssumed(plan, '/ground/logs/0')) return { text: t('next.soil'), stage: 'ground' };
   const count = plan.assumed.length;

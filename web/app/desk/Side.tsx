@@ -12,7 +12,7 @@ import { Panel } from '../stages/fields.tsx';
 import { liftedBy, stageOfCaution } from './cautions.ts';
 import { NextLine } from './NextLine.tsx';
 import type { Stage } from './stages.ts';
-import { useDesk } from './store.ts';
+import { useDesk, useDeskStore } from './store.ts';
 import { useShownPlan, useTakeoff } from './takeoff.ts';
 
 const panels = () => import('../stages/dig/panels.ts');
@@ -209,6 +209,7 @@ function CautionList({ cautions }: { cautions: ReturnType<typeof useTakeoff>['ca
           <CautionItem
             key={cautionKey(caution)}
             code={caution.code}
+            element={caution.elements.length === 1 ? caution.elements[0]! : null}
             weight={caution.weight}
             title={who ? `${title} (${who})` : title}
             text={text}
@@ -221,17 +222,23 @@ function CautionList({ cautions }: { cautions: ReturnType<typeof useTakeoff>['ca
 
 const CautionItem = memo(function CautionItem({
   code,
+  element,
   weight,
   title,
   text,
 }: {
   code: string;
+  /** The one thing it is of, if it is of one. */
+  element: string | null;
   weight: Weight;
   title: string;
   text: string;
 }) {
   const { t } = useTranslation();
   const lifts = liftedBy(code, weight);
+  const store = useDeskStore();
+  const stage = useDesk((desk) => desk.stage);
+  const where = stageOfCaution(code);
   return (
     <li className="caution" data-caution={code} data-weight={weight}>
       <strong>
@@ -240,6 +247,19 @@ const CautionItem = memo(function CautionItem({
       </strong>{' '}
       {text}
       {lifts !== null && <Small data-lifts={lifts}>{t(`lifts.${lifts}`)}</Small>}
+      {where !== stage && !STANDING.has(code) && (
+        <button
+          type="button"
+          className="go-there"
+          data-go={where}
+          onClick={() => {
+            if (element !== null) store.getState().pick(element);
+            store.getState().go(where);
+          }}
+        >
+          {t('caution.go', { stage: t(`stage.${where}`) })}
+        </button>
+      )}
       {MENDED.some((one) => one === code) && (
         <Suspense fallback={null}>
           <Mend code={code as Mended} />

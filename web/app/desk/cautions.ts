@@ -4,9 +4,12 @@ import type { Stage } from './stages.ts';
 
 /** Code, or what it begins with, by stage; the rest are of the dig. */
 const STAGES: readonly (readonly [Stage, RegExp])[] = [
-  ['ground', /^(frost|soilAssumed|frozenFace|thaw|beyondSurvey|keepOff|influence|cutBack|flood|vibrates)/],
+  [
+    'ground',
+    /^(frost|services|soilAssumed|frozenFace|thaw|beyondSurvey|keepOff|influence|cutBack|flood|vibrates)/,
+  ],
   ['water', /^(water|floats?|perched|heave|piping|drawdown|surfaceWater|underFlood|drain)/],
-  ['levels', /^(aboveFrost|stepHigh|lapShort|instruction|shallow|cover|slab)/],
+  ['levels', /^(depthUnknown|aboveFrost|stepHigh|lapShort|instruction|shallow|cover|slab)/],
   ['base', /^(stone|lift|compactor|soft)/],
   ['backfill', /^(shortfall|spoilNear|rehandle|area|noRoom)/],
 ];

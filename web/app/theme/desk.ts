@@ -41,6 +41,19 @@ export const DESK_LOOKS: Record<string, SystemStyleObject> = {
 
   /** What nobody has said: lighter, dashed, and told in words. */
   '.pencil input': { borderStyle: 'dashed', color: 'soft', fontStyle: 'italic' },
+  /** On to where a caution is dealt with. */
+  '.go-there': {
+    display: 'block',
+    fontSize: 'xs',
+    color: 'chalk',
+    bg: 'transparent',
+    border: 'none',
+    p: 0,
+    textDecoration: 'underline',
+    cursor: 'pointer',
+    minH: '24px',
+    '@media (pointer: coarse), (max-width: 760px)': { minH: '44px' },
+  },
   '.next-line': {
     display: 'block',
     w: 'full',

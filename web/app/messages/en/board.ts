@@ -131,6 +131,7 @@ export const board = {
     heave: 'bottom can lift',
     piping: 'bottom can boil',
     drainCrosses: 'drain cuts a footing',
+    depthUnknown: 'depth not decided',
     frostUnknown: 'frost depth not known',
     problems: 'plan has errors',
     unsupported: 'sides need support',

@@ -8,8 +8,15 @@ export const cautions = {
   mend: {
     unsupported: 'Slope them back to {{to}}',
     underFlood: 'Raise it to {{to}}',
+    stepHigh: 'Steps of {{to}}',
+    lapShort: 'Laps of {{to}}',
+    liftOverCompactor: 'Lifts of {{to}}',
+    reach: 'Dig with {{to}}',
+    gate: 'Dig with {{to}}',
+    coverAssumed: 'It is so: {{to}}',
   },
   caution: {
+    go: 'Go to {{stage}}',
     standing_one: 'Always, on every dig ({{count}})',
     standing_other: 'Always, on every dig ({{count}})',
     heading: 'Cautions',
@@ -18,8 +25,8 @@ export const cautions = {
     count_one: '{{count}} hold',
     count_other: '{{count}} holds',
     unsupported: {
-      title: 'Deeper than {{from}} and steeper than {{steepest}}.',
-      text: 'Nobody enters an unsupported face. Slope it, bench it or shore it; follow the local code and the competent person’s word.',
+      title: '{{depth}} deep, steeper than {{steepest}}; protection from {{from}}.',
+      text: 'Nobody enters until the sides are sloped, benched or shored, and the competent person on site has looked and said so.',
     },
     engineerDepth: {
       title: '{{depth}} deep.',
@@ -28,6 +35,14 @@ export const cautions = {
     waterNear: {
       title: 'Water only {{under}} under formation.',
       text: 'Hold it {{hold}} under formation, or the bottom softens and water comes up as it is trimmed.',
+    },
+    depthUnknown: {
+      title: 'Nothing decides its depth yet.',
+      text: 'Nobody digs by this plan until a frost depth, a bearing soil, a floor, a cover or an engineer’s word says how deep.',
+    },
+    ringUnknown: {
+      title: 'Nobody is named to ring.',
+      text: 'Name who is rung when something happens, and the number, under Dig; it is printed on the sheet.',
     },
     frostUnknown: {
       title: 'Frost depth not known.',
@@ -61,10 +76,13 @@ export const cautions = {
       title: 'Sides can still cave in at {{depth}}.',
       text: 'Inspect every day, after rain and after a thaw, before anyone goes down.',
     },
-    ladder: { title: 'Ladder within {{travel}} of anyone', text: 'wherever it is deeper than {{depth}}.' },
+    ladder: {
+      title: '{{deep}} deep: a ladder within {{travel}} of everyone.',
+      text: 'From {{depth}} down, wherever people are; it stands firm and reaches past the edge.',
+    },
     gas: {
-      title: 'Deeper than {{depth}}: think of gas.',
-      text: 'Test the air first where it could be bad: tanks, made ground, marsh, near a drain.',
+      title: '{{deep}} deep: test the air before anyone goes down, from {{depth}}.',
+      text: 'Bad air cannot be seen. By tanks, fuel, made ground, marsh or a drain: a meter before each entry, air blown in, somebody up top; out at once when it sounds.',
     },
     doubled: {
       title: 'Nothing of its own to dig.',

@@ -131,6 +131,7 @@ export const board: Words<typeof english> = {
     heave: 'el fondo puede levantarse',
     piping: 'el fondo puede hervir',
     drainCrosses: 'un dren corta una zapata',
+    depthUnknown: 'profundidad sin decidir',
     frostUnknown: 'helada sin conocer',
     problems: 'el plan tiene errores',
     unsupported: 'taludes sin sostén',

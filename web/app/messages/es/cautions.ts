@@ -10,9 +10,16 @@ export const cautions: Words<typeof english> = {
   },
   mend: {
     unsupported: 'Tenderlos a {{to}}',
+    stepHigh: 'Escalones de {{to}}',
+    lapShort: 'Solapes de {{to}}',
+    liftOverCompactor: 'Capas de {{to}}',
+    reach: 'Excavar con {{to}}',
+    gate: 'Excavar con {{to}}',
+    coverAssumed: 'Así es: {{to}}',
     underFlood: 'Subirlo a {{to}}',
   },
   caution: {
+    go: 'Ir a {{stage}}',
     standing_one: 'Siempre, en toda excavación ({{count}})',
     standing_other: 'Siempre, en toda excavación ({{count}})',
     heading: 'Advertencias',
@@ -21,8 +28,8 @@ export const cautions: Words<typeof english> = {
     count_one: '{{count}} alto',
     count_other: '{{count}} altos',
     unsupported: {
-      title: 'Más hondo que {{from}} y más empinado que {{steepest}}.',
-      text: 'Nadie entra frente a una cara sin sostén. Dele talud, hágale bermas o entíbela; valen la norma local y la palabra del responsable en obra.',
+      title: '{{depth}} de hondo, más empinado que {{steepest}}; protección desde {{from}}.',
+      text: 'Nadie entra hasta que las paredes tengan talud, bermas o entibación, y el responsable en obra las haya mirado y lo haya dicho.',
     },
     engineerDepth: {
       title: '{{depth}} de hondo.',
@@ -31,6 +38,14 @@ export const cautions: Words<typeof english> = {
     waterNear: {
       title: 'Agua a solo {{under}} bajo el fondo.',
       text: 'Téngala {{hold}} bajo el fondo: si no, el fondo se ablanda y sube agua al perfilar.',
+    },
+    depthUnknown: {
+      title: 'Nada decide todavía su profundidad.',
+      text: 'Nadie excava con este plan hasta que una helada, un suelo de apoyo, un piso, un recubrimiento o la palabra de un ingeniero digan a qué profundidad.',
+    },
+    ringUnknown: {
+      title: 'No hay nadie a quien llamar.',
+      text: 'Anote en Excavación a quién se llama si pasa algo, y el número; sale impreso en la hoja.',
     },
     frostUnknown: {
       title: 'No se conoce la helada.',
@@ -65,12 +80,12 @@ export const cautions: Words<typeof english> = {
       text: 'Revisar cada día, tras la lluvia y tras el deshielo, antes de que baje nadie.',
     },
     ladder: {
-      title: 'Escalera a menos de {{travel}} de cualquiera',
-      text: 'donde sea más hondo que {{depth}}.',
+      title: '{{deep}} de hondo: una escalera a menos de {{travel}} de cada uno.',
+      text: 'Desde {{depth}}, donde haya gente; firme, y que sobresalga del borde.',
     },
     gas: {
-      title: 'Más hondo que {{depth}}: piense en gases.',
-      text: 'Mida el aire antes donde pueda ser malo: tanques, rellenos, bañados, cerca de un desagüe.',
+      title: '{{deep}} de hondo: mida el aire antes de que alguien baje, desde {{depth}}.',
+      text: 'El aire malo no se ve. Cerca de tanques, combustible, rellenos, bañados o un desagüe: un medidor antes de cada entrada, aire soplado, alguien arriba; afuera al primer aviso.',
     },
     doubled: {
       title: 'No excava nada propio.',

@@ -254,7 +254,7 @@ export function DigJobPanel() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const { dig, ruleSet } = useDesk((desk) => desk.plan);
+  const { dig, ruleSet, ring } = useDesk((desk) => desk.plan);
   const { handTrim } = useTakeoff();
   const { edit } = store.getState();
   return (
@@ -267,6 +267,18 @@ export function DigJobPanel() {
           edit((d) => {
             d.dig.support = value;
           })
+        }
+      />
+      <TextField
+        label={t('dig.ring')}
+        name="ring"
+        value={ring}
+        maxLength={120}
+        autoComplete="off"
+        onChange={(event) =>
+          edit((d) => {
+            d.ring = event.target.value;
+          }, 'ring')
         }
       />
       <PlanField path="/dig/slope" />
