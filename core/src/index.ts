@@ -55,6 +55,7 @@ export {
   MATERIAL_IDS,
   MATERIALS,
   type MaterialId,
+  NOISE_AT,
   OBSTRUCTION_KINDS,
   OBSTRUCTIONS,
   PUMP_IDS,
@@ -80,6 +81,7 @@ export {
   concreteInstead,
   type Difference,
   type DigOrder,
+  DRAIN_PIPE,
   DRAWN_LAYERS,
   type Drawn,
   digInputs,
@@ -172,6 +174,7 @@ export {
 } from './geometry/index.ts';
 export {
   BOARD,
+  CLASS_B_STRENGTH,
   contours,
   type FencePost,
   fence,
@@ -195,7 +198,7 @@ export {
   takeSurvey,
   wintersOf,
 } from './ground/index.ts';
-export { crossfallDrop, type FloorStack, isFloorSlab, SPLASH } from './levels/index.ts';
+export { crossfallDrop, type FloorStack, isFloorSlab, LEAST_LAP, SPLASH } from './levels/index.ts';
 export {
   CONE_SOILS,
   FEELS,
@@ -315,6 +318,7 @@ export {
   baysOf,
   beside,
   boardsInTheWay,
+  CHORD_OFF,
   type CheckLine,
   fallOf,
   labelPlace,
@@ -330,6 +334,7 @@ export {
   segmentsOf,
   setoutPoints,
   sizesOf,
+  TAPE_AT,
   threeFourFive,
   twoTape,
   withPoints,
@@ -365,6 +370,7 @@ export {
   written,
 } from './units/index.ts';
 export {
+  APART,
   assumedGrading,
   bagDam,
   bypassFor,

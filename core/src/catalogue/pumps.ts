@@ -26,6 +26,9 @@ export interface Pump {
 const curve = (...points: readonly (readonly [litres: number, head: number])[]): CurvePoint[] =>
   points.map(([litres, head]) => ({ flow: litres / 1000, head }));
 
+/** How far off their noise is told, m. */
+export const NOISE_AT = 7;
+
 export const PUMPS: Record<PumpId, Pump> = {
   electric50: {
     curve: curve([0, 11], [1.5, 9.5], [3, 7], [4, 4], [4.7, 0]),

@@ -1,6 +1,6 @@
 /** Steps, an engineer's word, the shallow school and the bed: what was decided, and against which rule. */
 import { type LayerTakeoff, usualLift } from '../base/index.ts';
-import { leastLap, type Stepped } from '../levels/steps.ts';
+import { LEAST_LAP, leastLap, type Stepped } from '../levels/steps.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { Instruction } from '../plan/schema.ts';
 import { all, type Case, type CautionRow, EPS, type Finding, job } from './case.ts';
@@ -46,6 +46,7 @@ export const LEVEL_CAUTIONS = {
         () => ({
           lap: [Math.min(...short.map(({ steps }) => steps.lap)), 'size'],
           wanted: [Math.max(...short.map(wanted)), 'size'],
+          least: [LEAST_LAP, 'limit'],
         }),
       );
     },

@@ -23,6 +23,9 @@ import type { Takeoff } from './takeoff.ts';
 
 /** A hose is so long, m: typical. */
 const HOSE = 20;
+/** The pipe of a drain that takes a hole's water to daylight, m: typical. */
+export const DRAIN_PIPE = 0.1;
+
 /** A drain round the foot of a hole: its fall, and the stone about its pipe, m wide and high: typical. */
 const RING = { fall: 1 / 200, width: 0.3, height: 0.3 } as const;
 

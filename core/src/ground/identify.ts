@@ -11,7 +11,7 @@ import type { BackfillUse, SlopeClass, SoilKind } from '../catalogue/soils.ts';
 import type { Hand } from '../plan/schema.ts';
 
 /** Unconfined strength a pocket penetrometer must show for class B, Pa (0.5 tsf). */
-const CLASS_B_STRENGTH = 47_880;
+export const CLASS_B_STRENGTH = 47_880;
 
 export type HandReason =
   | 'byGrain'

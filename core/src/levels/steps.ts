@@ -57,7 +57,8 @@ const WIDEST = [-1000, 1000] as const;
 const slack = (walls: readonly Linear[]): Linear[] => walls.map((wall) => ({ ...wall, c: wall.c - 1e-9 }));
 /** Across the footing the ground is read this close where strata vary, m. */
 const ACROSS = 0.25;
-const LEAST_LAP = 0.3;
+/** Least lap of a step, m. */
+export const LEAST_LAP = 0.3;
 
 /** The larger of twice the step, the footing's thickness and 0.3 m. */
 export const leastLap = (height: number, thickness: number): number =>

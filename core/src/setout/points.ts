@@ -30,7 +30,7 @@ export function twoTape(p: Point, q: Point, fromP: number, fromQ: number): TwoTa
 }
 
 /** A dug arc by chords leaves this much between chord and arc at most, m. */
-const CHORD_OFF = 0.01;
+export const CHORD_OFF = 0.01;
 
 /** However large an arc, it is drawn by no more chords than this. */
 const MOST_CHORDS = 2000;
@@ -142,7 +142,7 @@ export function beside(points: readonly Point[], closed: boolean, by: number): P
 
 /** Steel: strain a kelvin, and the temperature tapes are marked at, °C. */
 const STEEL = 11.6e-6;
-const TAPE_AT = 20;
+export const TAPE_AT = 20;
 
 /** True length of what a steel tape reads at a temperature, m: L·(1 + 11.6e-6·(T − 20)). */
 export const trueLength = (reading: number, temperature: number | null): number =>

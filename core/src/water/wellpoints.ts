@@ -5,7 +5,7 @@ import { suctionLimit } from './pump.ts';
 const SANDED = 0.15;
 const SCREEN = 1;
 /** Apart, m; deeper under their header than this a second stage is dug, m: practice. */
-const APART = { least: 1, most: 3 } as const;
+export const APART = { least: 1, most: 3 } as const;
 const STAGE = 5.5;
 /** Against the least that a point's screen must stand under the level held, m: practice. */
 const UNDER = 1;

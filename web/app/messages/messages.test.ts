@@ -349,6 +349,21 @@ describe('a crew’s own words', () => {
     expect([...words].filter(([, said]) => never.test(said.replace(/\{\{\w+\}\}/g, '')))).toEqual([]);
   });
 
+  // Grains and sieves are told in millimetres everywhere; a ton is told by what it weighs.
+  const IN_ONE_UNIT =
+    /^(field\.whichTon|soils\.finer|filter\.stoneAsks|problem\.gradingWild|.*\.clean(10|20))$/;
+
+  it.each(LANGS)(
+    'of %s write no size, weight or heat in one unit alone: it comes in the reader’s',
+    async (lang) => {
+      const fixed = /(?<![\w.,])\d+([.,]\d+)?(–\d+)?\s?(mm|cm|m|km|kg|°C|°F|ft|lb|tsf|kPa)(?![\p{L}\d³²/])/u;
+      const found = [...(await told(lang))].filter(
+        ([key, text]) => fixed.test(text.replace(/\{\{\w+\}\}/g, '')) && !IN_ONE_UNIT.test(key),
+      );
+      expect(found).toEqual([]);
+    },
+  );
+
   it('touch whole words alone, keep capitals, and never what stands in blanks', () => {
     const rules = [{ from: 'pad', to: 'spread footing' }];
     expect(inWords('k', 'Pad, padlock, pad {{pad}} keypad', rules)).toBe(

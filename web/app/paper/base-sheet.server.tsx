@@ -12,7 +12,8 @@ import {
 import { renderToBuffer, Text, View } from '@react-pdf/renderer';
 import type { Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
-import { compactorText, layerName } from '../parts/words.ts';
+import { compactorText } from '../parts/plant.ts';
+import { layerName } from '../parts/words.ts';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { dateText, s } from './style.server.ts';
 
@@ -88,7 +89,9 @@ function Lift({ plan, of, card, t, format }: LiftRow) {
     fromString: format.text(of.string.level - card.top, 'length'),
     thick: `${format.text(card.thickness, 'size')} / ${format.text(card.loose, 'size')}`,
     passes: [
-      card.layer.compactor ? `${card.passes.join('–')} · ${compactorText(t, card.layer.compactor)}` : '–',
+      card.layer.compactor
+        ? `${card.passes.join('–')} · ${compactorText(t, format, card.layer.compactor)}`
+        : '–',
       waterText(t, format, card),
     ]
       .filter(Boolean)

@@ -38,6 +38,8 @@ export interface QuantityFieldProps {
   readonly width?: string;
   readonly stacked?: boolean;
   /** Its label is only read out: what it is stands beside it already. */
+  /** Currency of a price: stands before its unit. */
+  readonly money?: string;
   readonly bare?: boolean;
 }
 
@@ -80,6 +82,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
     width = '7.2rem',
     stacked,
     bare = false,
+    money,
   } = props;
   const { t } = useTranslation();
   const format = useFormat();
@@ -165,7 +168,8 @@ const Field = memo(function Field(props: QuantityFieldProps) {
     editing && !error && value !== null && text.trim() !== '' && text.trim() !== shown
       ? printQuantity(value, kind, system, lang)
       : null;
-  const symbol = unit.feetInches ? '' : unit.symbol;
+  // A price is told with its money: 42 EUR/m³.
+  const symbol = unit.feetInches ? '' : `${money ?? ''}${unit.symbol}`;
 
   return (
     <Box>

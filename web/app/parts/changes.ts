@@ -1,15 +1,29 @@
 /** One changed value of a plan in words: what it is of, what it was, what it is. */
 import {
+  COMPACTOR_IDS,
+  type CompactorId,
   FIELDS,
   isField,
   type Plan,
   type PlanChange,
+  PUMP_IDS,
+  type PumpId,
   WORDINGS,
   type Wording,
   wholeText,
 } from '@cimiento/core';
 import { coded, type Say } from '../messages/keys.ts';
 import type { Format } from './format.tsx';
+import { compactorText, pumpText } from './plant.ts';
+
+/** Choices whose words carry a mass or a size. */
+function choiceText(t: Say, format: Format, choice: string, value: string): string {
+  if (choice === 'compactor' && isCompactor(value)) return compactorText(t, format, value);
+  if (choice === 'night.pumps' && isPump(value)) return pumpText(t, format, value);
+  return t(coded(`${choice}.${value}`), { defaultValue: value });
+}
+const isCompactor = (value: string): value is CompactorId => COMPACTOR_IDS.some((id) => id === value);
+const isPump = (value: string): value is PumpId => PUMP_IDS.some((id) => id === value);
 
 export interface ChangeWords {
   readonly what: string;
@@ -86,9 +100,7 @@ export function changeText(t: Say, format: Format, plan: Plan, change: PlanChang
     if (typeof value !== 'string') return null;
     const own = wordingOf(pattern);
     if (own?.of) return listOf[own.of].find((item) => item.id === value)?.name ?? value;
-    return own?.choice
-      ? t(coded(`${own.choice}.${value}`), { defaultValue: value })
-      : wholeText(value, LONGEST);
+    return own?.choice ? choiceText(t, format, own.choice, value) : wholeText(value, LONGEST);
   };
   // A thing of a list that came or went; a value that was open before is not one.
   if (pattern.endsWith('/*') && change.from === undefined) return { what, to: t('fields.added') };

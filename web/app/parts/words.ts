@@ -2,8 +2,6 @@
 import {
   type BedLayer,
   type Caution,
-  COMPACTORS,
-  type CompactorId,
   ELEMENT_KINDS,
   type Element,
   type ElementTakeoff,
@@ -87,9 +85,3 @@ const MOST_BAYS = 14;
 /** Bays of a pass by number. */
 export const bayList = (pass: readonly number[]): string =>
   pass.length <= MOST_BAYS ? pass.join(', ') : `${pass.slice(0, 2).join(', ')} … ${pass.at(-1)}`;
-
-/** A compactor by kind and working mass. */
-export function compactorText(t: Say, id: CompactorId): string {
-  const [low, high] = COMPACTORS[id].mass ?? [0, 0];
-  return t(`compactor.${id}`, { low, high });
-}

@@ -22,6 +22,8 @@ interface PlanFieldProps {
   readonly placeholder?: number | undefined;
   readonly stacked?: boolean;
   readonly width?: string;
+  /** Currency of a price. */
+  readonly money?: string;
   /** What else a typed value changes, in the same edit. */
   readonly also?: (draft: Draft) => void;
 }

@@ -117,12 +117,12 @@ export const base = {
     platform: 'working platform',
   },
   compactor: {
-    plateLight: 'plate {{low}}–{{high}} kg',
-    plateMedium: 'plate {{low}}–{{high}} kg',
-    plateReversible: 'reversible plate {{low}}–{{high}} kg',
-    plateHeavy: 'reversible plate {{low}}–{{high}} kg',
-    rammer: 'rammer {{low}}–{{high}} kg',
-    trenchRoller: 'trench roller {{low}}–{{high}} kg',
+    plateLight: 'plate {{mass}}',
+    plateMedium: 'plate {{mass}}',
+    plateReversible: 'reversible plate {{mass}}',
+    plateHeavy: 'reversible plate {{mass}}',
+    rammer: 'rammer {{mass}}',
+    trenchRoller: 'trench roller {{mass}}',
     handTamper: 'hand tamper',
   },
 };

@@ -286,7 +286,7 @@ export const cautions = {
     },
     lapShort: {
       title: 'Laps of {{lap}} are shorter than {{wanted}}.',
-      text: 'Twice the step, the thickness or 0.3 m, whichever is most; the engineer may say otherwise.',
+      text: 'Twice the step, the thickness or {{least}}, whichever is most; the engineer may say otherwise.',
     },
     instructionWidth: {
       title: 'Width set by {{who}}: {{width}}.',

@@ -61,7 +61,7 @@ export const founding = {
     beam: 'Beam or plinth on the stone',
     beamWidth: 'Beam width',
     beamHeight: 'Beam height',
-    lifts: 'with a plate of 90–150 kg, {{passes}} passes, typical',
+    lifts: 'with a plate of {{mass}}, {{passes}} passes, typical',
     inConcrete: 'As a concrete strip on this line:',
     note: 'The stone carries: no concrete under it. An engineer says whether this ground and this wall allow it.',
   },

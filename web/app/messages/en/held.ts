@@ -11,7 +11,7 @@ export const held = {
     gravityHigh: '{{name}} lies above what must be held: it takes what stands over it only.',
     gravityNone: 'No drain of this hole falls away to daylight. Draw one under Dig if there is fall.',
     points: '{{count}} points, {{spacing}} apart; they suck {{lift}} of {{most}} at this height.',
-    pointsClose: 'Nearer than 1 m they rob each other: too much water for them.',
+    pointsClose: 'Nearer than {{least}} they rob each other: too much water for them.',
     pointsStages: '{{count}} stages, each dug to the last one’s water: an engineer plans it.',
     before: 'Pump before you dig',
     beforeNote: '{{pump}}; low and high figure: {{low}} to {{high}}',
@@ -47,7 +47,7 @@ export const held = {
     freeboardHint: 'empty: {{typical}}, practice',
     csv: 'Rain from a file (CSV: time, mm)',
     forecast: 'Ask the forecast, hour by hour',
-    drainHow: '100 mm pipe at 1 in 100 from the bottom, where there is fall: draw it under Dig.',
+    drainHow: 'A {{pipe}} pipe at 1 in 100 from the bottom, where there is fall: draw it under Dig.',
     early:
       'Cost of waiting: this. Pumped from the first hour instead: {{hours}} of pump{{fuel}}, and the bottom stays.',
     earlyNot: 'Pumped from the first hour with two pumps the bottom still goes under.',

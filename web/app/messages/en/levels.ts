@@ -110,6 +110,7 @@ export const levels = {
     title: 'Prices',
     aside: 'for what-ifs',
     currency: 'Currency',
+    which: 'Say which currency: prices are told with it.',
     dig: 'Dig',
     load: 'Haul, a load',
     stone: 'Stone',

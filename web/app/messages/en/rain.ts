@@ -26,7 +26,7 @@ export const rain = {
     removePump: 'Remove {{name}}',
     moves: 'Moves {{flow}} with water at the bottom, lifting {{lift}}',
     cannot: 'It cannot lift {{lift}}: {{most}} at most, {{by}} short.',
-    noise: '{{noise}} dB(A) at 7 m',
+    noise: '{{noise}} dB(A) at {{away}}',
     curveTypical: 'curve typical of its kind',
     chart: 'Water in the hole of {{names}}',
     noNight: {

@@ -44,9 +44,9 @@ export const sheets = {
     decides: 'Decides',
     layers: 'Layers, bottom up',
     stoneFooting_one:
-      '{{name}}, its own stone: {{count}} lift of {{lift}} (spread {{loose}}), {{passes}} passes of a 90–150 kg plate, typical',
+      '{{name}}, its own stone: {{count}} lift of {{lift}} (spread {{loose}}), {{passes}} passes of a plate of {{mass}}, typical',
     stoneFooting_other:
-      '{{name}}, its own stone: {{count}} lifts of {{lift}} (spread {{loose}}), {{passes}} passes of a 90–150 kg plate, typical',
+      '{{name}}, its own stone: {{count}} lifts of {{lift}} (spread {{loose}}), {{passes}} passes of a plate of {{mass}}, typical',
     loads: 'Loads',
     orders: 'Orders',
     bedLine: '{{bed}} under {{names}}, from formation up:',

@@ -121,12 +121,12 @@ export const base: Words<typeof english> = {
     platform: 'plataforma de trabajo',
   },
   compactor: {
-    plateLight: 'plancha {{low}}–{{high}} kg',
-    plateMedium: 'plancha {{low}}–{{high}} kg',
-    plateReversible: 'plancha reversible {{low}}–{{high}} kg',
-    plateHeavy: 'plancha reversible {{low}}–{{high}} kg',
-    rammer: 'vibroapisonador {{low}}–{{high}} kg',
-    trenchRoller: 'rodillo de zanja {{low}}–{{high}} kg',
+    plateLight: 'plancha {{mass}}',
+    plateMedium: 'plancha {{mass}}',
+    plateReversible: 'plancha reversible {{mass}}',
+    plateHeavy: 'plancha reversible {{mass}}',
+    rammer: 'vibroapisonador {{mass}}',
+    trenchRoller: 'rodillo de zanja {{mass}}',
     handTamper: 'pisón de mano',
   },
 };

@@ -292,7 +292,7 @@ export const cautions: Words<typeof english> = {
     },
     lapShort: {
       title: 'Los solapes de {{lap}} son menores que {{wanted}}.',
-      text: 'Dos veces el escalón, el canto o 0,3 m, lo que más sea; el ingeniero puede decir otra cosa.',
+      text: 'Dos veces el escalón, el canto o {{least}}, lo que más sea; el ingeniero puede decir otra cosa.',
     },
     instructionWidth: {
       title: 'Ancho fijado por {{who}}: {{width}}.',

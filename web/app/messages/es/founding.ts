@@ -68,7 +68,7 @@ export const founding: Words<typeof english> = {
     beam: 'Viga o zócalo sobre la piedra',
     beamWidth: 'Ancho de viga',
     beamHeight: 'Alto de viga',
-    lifts: 'con una plancha de 90–150 kg, {{passes}} pasadas, típico',
+    lifts: 'con una plancha de {{mass}}, {{passes}} pasadas, típico',
     inConcrete: 'Como zapata corrida de hormigón en esta línea:',
     note: 'La piedra carga: sin hormigón debajo. Un ingeniero dice si este suelo y este muro lo permiten.',
   },

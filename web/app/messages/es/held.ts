@@ -14,7 +14,7 @@ export const held: Words<typeof english> = {
     gravityHigh: '{{name}} queda sobre lo que hay que contener: solo se lleva lo que está por encima.',
     gravityNone: 'Ningún dren de este hoyo sale a la luz. Dibuje uno en Excavar si hay caída.',
     points: '{{count}} puntas, cada {{spacing}}; aspiran {{lift}} de {{most}} a esta altura.',
-    pointsClose: 'A menos de 1 m se roban el agua: es demasiada para ellas.',
+    pointsClose: 'A menos de {{least}} se roban el agua: es demasiada para ellas.',
     pointsStages: '{{count}} etapas, cada una hasta el agua de la anterior: lo proyecta un ingeniero.',
     before: 'Bombear antes de excavar',
     beforeNote: '{{pump}}; valor bajo y alto: de {{low}} a {{high}}',
@@ -51,7 +51,7 @@ export const held: Words<typeof english> = {
     freeboardHint: 'vacío: {{typical}}, práctica',
     csv: 'Lluvia de un archivo (CSV: hora, mm)',
     forecast: 'Preguntar el pronóstico, hora por hora',
-    drainHow: 'Caño de 100 mm al 1 % desde el fondo, donde hay caída: dibújelo en Excavar.',
+    drainHow: 'Caño de {{pipe}} al 1 % desde el fondo, donde hay caída: dibújelo en Excavar.',
     early:
       'Costo de esperar: esto. Bombeando desde la primera hora: {{hours}} de bomba{{fuel}}, y el fondo se salva.',
     earlyNot: 'Aun bombeando con dos bombas desde la primera hora el fondo queda bajo agua.',

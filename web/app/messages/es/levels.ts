@@ -113,6 +113,7 @@ export const levels: Words<typeof english> = {
     title: 'Precios',
     aside: 'para comparar',
     currency: 'Moneda',
+    which: 'Diga en qué moneda: los precios van con ella.',
     dig: 'Excavar',
     load: 'Llevar, el viaje',
     stone: 'Piedra',

@@ -29,7 +29,7 @@ export const rain: Words<typeof english> = {
     removePump: 'Quitar {{name}}',
     moves: 'Mueve {{flow}} con el agua en el fondo, subiéndola {{lift}}',
     cannot: 'No puede subirla {{lift}}: {{most}} como máximo, le faltan {{by}}.',
-    noise: '{{noise}} dB(A) a 7 m',
+    noise: '{{noise}} dB(A) a {{away}}',
     curveTypical: 'curva típica de su clase',
     chart: 'Agua en el hoyo de {{names}}',
     noNight: {

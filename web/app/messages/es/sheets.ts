@@ -47,9 +47,9 @@ export const sheets: Words<typeof english> = {
     decides: 'Decide',
     layers: 'Capas, de abajo arriba',
     stoneFooting_one:
-      '{{name}}, su piedra: {{count}} capa de {{lift}} (suelta {{loose}}), {{passes}} pasadas de plancha de 90–150 kg, típico',
+      '{{name}}, su piedra: {{count}} capa de {{lift}} (suelta {{loose}}), {{passes}} pasadas de plancha de {{mass}}, típico',
     stoneFooting_other:
-      '{{name}}, su piedra: {{count}} capas de {{lift}} (suelta {{loose}}), {{passes}} pasadas de plancha de 90–150 kg, típico',
+      '{{name}}, su piedra: {{count}} capas de {{lift}} (suelta {{loose}}), {{passes}} pasadas de plancha de {{mass}}, típico',
     loads: 'Viajes',
     orders: 'Pedidos',
     bedLine: '{{bed}} bajo {{names}}, del fondo hacia arriba:',

@@ -2,8 +2,9 @@
 import { fallOf, nightOf, type Plan, stoneFootingLifts, type Takeoff } from '@cimiento/core';
 import type { Say } from '../../messages/keys.ts';
 import type { Format } from '../../parts/format.tsx';
+import { compactorText, usualPlate } from '../../parts/plant.ts';
 import { unsaidText } from '../../parts/unsaid.ts';
-import { bayList, compactorText, layerName } from '../../parts/words.ts';
+import { bayList, layerName } from '../../parts/words.ts';
 
 type LayerTakeoff = Takeoff['beds'][number]['layers'][number];
 
@@ -19,7 +20,7 @@ function layerLine(laid: LayerTakeoff, top: number, t: Say, format: Format): str
       lift: size(lifts.thickness),
       loose: size(lifts.loose),
       passes: lifts.passes.join(' – '),
-      compactor: layer.compactor ? compactorText(t, layer.compactor) : '',
+      compactor: layer.compactor ? compactorText(t, format, layer.compactor) : '',
     });
   return layer.projection === null
     ? t('sheet.laidLine', words)
@@ -41,6 +42,7 @@ function bedLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[
         lift: size(lifts.thickness),
         loose: size(lifts.loose),
         passes: lifts.passes.join('–'),
+        mass: usualPlate(format),
       }),
     ];
   });

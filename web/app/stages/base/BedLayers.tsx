@@ -17,8 +17,9 @@ import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Select, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { compactorText } from '../../parts/plant.ts';
 import { Choice, TextField } from '../../parts/TextField.tsx';
-import { compactorText, layerName } from '../../parts/words.ts';
+import { layerName } from '../../parts/words.ts';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { addLayer, moveLayer, setMaterial, setProven } from './beds.ts';
 import { type OwnLayer, usePut } from './ownLayer.ts';
@@ -104,6 +105,7 @@ function Kind(own: OwnLayer) {
 
 function Compacting(own: OwnLayer) {
   const { t } = useTranslation();
+  const format = useFormat();
   const put = usePut(own);
   const { bedIndex, layer, at } = own;
   const path = `/beds/${bedIndex}/layers/${at}`;
@@ -114,7 +116,7 @@ function Compacting(own: OwnLayer) {
         value={layer.compactor ?? ''}
         options={[
           { value: '' as const, label: t('base.noCompactor') },
-          ...COMPACTOR_IDS.map((value) => ({ value, label: compactorText(t, value) })),
+          ...COMPACTOR_IDS.map((value) => ({ value, label: compactorText(t, format, value) })),
         ]}
         onChange={(value) =>
           put((target) => {

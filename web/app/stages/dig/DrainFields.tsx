@@ -1,4 +1,5 @@
 /** A drain: where it lets go, its fall, its pipe and the stone round it; a stone footing: pipe and beam. */
+
 import { Box } from '@chakra-ui/react';
 import { fallOf, OUTLETS, type Strip, startOf, stoneFootingLifts } from '@cimiento/core';
 import { useConcreteInstead } from '../../desk/ask/whatif.ts';
@@ -7,6 +8,7 @@ import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
+import { usualPlate } from '../../parts/plant.ts';
 import { Choice } from '../../parts/TextField.tsx';
 import { Fact, PlanField, Toggle } from '../fields.tsx';
 import { DifferenceLine } from '../levels/DifferenceLine.tsx';
@@ -167,7 +169,7 @@ export function StoneFields(own: Own<Strip>) {
       <Pipe {...own} />
       <Fact
         label={t('base.lifts')}
-        note={t('stoneFooting.lifts', { passes: lifts.passes.join('–') })}
+        note={t('stoneFooting.lifts', { passes: lifts.passes.join('–'), mass: usualPlate(format) })}
         value={`${lifts.count} × ${format.text(lifts.thickness, 'size')}`}
       />
       <InConcrete index={own.index} />

@@ -1,11 +1,12 @@
 /** The soil in the hand: a few things one sees and feels, and what they say of it, with the reasons. */
 
 import { Box, Flex, Grid, Stack } from '@chakra-ui/react';
-import { HAND, type Hand, identify, type Soil } from '@cimiento/core';
+import { CLASS_B_STRENGTH, HAND, type Hand, identify, type Soil } from '@cimiento/core';
 import { useDeskStore } from '../../desk/store.ts';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Heading, Small } from '../../parts/controls.tsx';
+import { useFormat } from '../../parts/format.tsx';
 import { Modal } from '../../parts/Modal.tsx';
 import { Fact, PlanField } from '../fields.tsx';
 
@@ -21,8 +22,14 @@ export function HandDialog({ soil, onClose }: { soil: Soil | null; onClose: () =
   );
 }
 
+/** Of a thread rolled and ribbons pressed out, m (ASTM D2488; 29 CFR 1926 Subpart P, App. A). */
+const SIZES = { thread: 0.003, short: 0.025, long: 0.05 } as const;
+
 function Guide({ soil }: { soil: Soil }) {
   const { t } = useTranslation();
+  const format = useFormat();
+  const size = (of: keyof typeof SIZES) => format.text(SIZES[of], 'size');
+  const sizes = { thread: size('thread'), short: size('short'), long: size('long') };
   const store = useDeskStore();
   const { index, layer } = soil;
   const hand: Hand = layer.hand ?? {};
@@ -44,7 +51,7 @@ function Guide({ soil }: { soil: Soil }) {
         {TESTS.map((test) => (
           <Box key={test} as="fieldset" border="none" p={0} m={0} data-test={test}>
             <Box as="legend" fontSize="sm" fontWeight={600} p={0}>
-              {t(`hand.${test}.ask`)}
+              {t(`hand.${test}.ask`, sizes)}
             </Box>
             <Small>{t(`hand.${test}.how`)}</Small>
             <Flex gap={1.5} wrap="wrap" pt={1}>
@@ -56,7 +63,7 @@ function Guide({ soil }: { soil: Soil }) {
                   data-answer={value}
                   onClick={() => put(test, value)}
                 >
-                  {t(coded(`hand.${test}.${value}`))}
+                  {t(coded(`hand.${test}.${value}`), sizes)}
                 </Button>
               ))}
             </Flex>
@@ -89,7 +96,7 @@ function Guide({ soil }: { soil: Soil }) {
           <Box as="ul" fontSize="sm" pt={1}>
             {found.reasons.map((reason) => (
               <Box as="li" key={reason} pl={3} textIndent="-0.7rem">
-                · {t(`hand.reason.${reason}`)}
+                · {t(`hand.reason.${reason}`, { strength: format.text(CLASS_B_STRENGTH, 'pressure') })}
               </Box>
             ))}
           </Box>

@@ -1,6 +1,6 @@
 /** How deep from the string: string, floors, bearing, cover, steps, neighbours, the engineer's word. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type FloorSpec, isAssumed, isFloorSlab, isRun, SPLASH } from '@cimiento/core';
+import { type FloorSpec, isAssumed, isFloorSlab, isRun, LEAST_LAP, SPLASH } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -288,7 +288,7 @@ function Carries() {
                 optional
               />
               <PlanField
-                hint={t('carries.lapHint')}
+                hint={t('carries.lapHint', { least: format.text(LEAST_LAP, 'limit') })}
                 path="/levels/steps/lap"
                 placeholder={info.steps?.lap}
                 optional
@@ -376,6 +376,9 @@ function Prices() {
   const { t } = useTranslation();
   const store = useDeskStore();
   const currency = useDesk((desk) => desk.plan.prices.currency);
+  const priced = useDesk(({ plan: { prices } }) =>
+    Object.values(prices).some((price) => typeof price === 'number'),
+  );
   return (
     <Panel fold="shut" title={t('prices.title')} aside={t('prices.aside')}>
       <TextField
@@ -389,8 +392,9 @@ function Prices() {
         }
       />
       {(['dig', 'load', 'stone', 'lean', 'concrete', 'shoring'] as const).map((key) => (
-        <PlanField key={key} path={`/prices/${key}`} optional />
+        <PlanField key={key} path={`/prices/${key}`} money={currency} optional />
       ))}
+      {currency.trim() === '' && priced && <Small>{t('prices.which')}</Small>}
     </Panel>
   );
 }

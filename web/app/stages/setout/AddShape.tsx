@@ -4,6 +4,7 @@ import { Box, Flex, Stack } from '@chakra-ui/react';
 import {
   arcPoints,
   beside,
+  CHORD_OFF,
   type Element,
   FOOT,
   isRun,
@@ -143,6 +144,7 @@ function made(
 
 export function AddShape() {
   const { t } = useTranslation();
+  const format = useFormat();
   const { lang, system } = useFormat();
   const store = useDeskStore();
   const picked = useDesk((desk) => desk.plan.elements.find((e) => e.id === desk.picked));
@@ -210,7 +212,12 @@ export function AddShape() {
               setSaid(null);
             }}
           />
-          <Small>{t(`shape.note.${shape}`, { name: picked?.name ?? '–' })}</Small>
+          <Small>
+            {t(`shape.note.${shape}`, {
+              name: picked?.name ?? '–',
+              off: format.text(CHORD_OFF, 'size'),
+            })}
+          </Small>
           {shape !== 'ramp' && shape !== 'pads' && shape !== 'beside' && place}
           {shape === 'beside' && (
             <QuantityField

@@ -125,6 +125,7 @@ function PadPlace({ pad, index }: { pad: Pad; index: number }) {
 
 function AddStrip() {
   const { t } = useTranslation();
+  const format = useFormat();
   const { lang, system } = useFormat();
   const store = useDeskStore();
   const [text, setText] = useState('');
@@ -136,7 +137,7 @@ function AddStrip() {
     if (!runs.ok) return setSaid(t(`setout.run.${runs.problem.code}`, { ...runs.problem }));
     const { max } = FIELDS['/elements/*/at/0'];
     if (runs.points.some((p) => Math.abs(p[0]) > max || Math.abs(p[1]) > max))
-      return setSaid(t('setout.run.far'));
+      return setSaid(t('setout.run.far', { most: format.text(max, 'length', { decimals: 0 }) }));
     const strip = newStrip(store.getState().plan, runs.points, runs.closed);
     store.getState().edit((d) => {
       d.elements.push(strip);
@@ -151,7 +152,7 @@ function AddStrip() {
         <Stack gap={2}>
           <TextField
             label={t('setout.runs')}
-            hint={t('setout.runsHint')}
+            hint={t('setout.runsHint', { example: t(`setout.example.${format.system}`) })}
             value={text}
             problem={said}
             maxLength={600}

@@ -1,4 +1,5 @@
 /** How boards and strings are put up, and how far a tape may be off. */
+import { TAPE_AT } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useFormat } from '../../parts/format.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
@@ -15,7 +16,11 @@ export function StringsPanel() {
       <PlanField path="/setout/tension" />
       <PlanField path="/setout/weight" />
       <PlanField path="/setout/tolerance" />
-      <PlanField hint={t('boards.temperatureHint')} path="/setout/temperature" optional />
+      <PlanField
+        hint={t('boards.temperatureHint', { at: format.text(TAPE_AT, 'temperature', { decimals: 0 }) })}
+        path="/setout/temperature"
+        optional
+      />
       {boards.crossings.length > 0 && (
         <Fact
           label={t('boards.crossings', { count: boards.crossings.length })}

@@ -9,8 +9,9 @@ import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { useFormat } from '../../../parts/format.tsx';
 import { NameRow } from '../../../parts/NameRow.tsx';
+import { compactorText } from '../../../parts/plant.ts';
 import { TextField } from '../../../parts/TextField.tsx';
-import { compactorText, layerName } from '../../../parts/words.ts';
+import { layerName } from '../../../parts/words.ts';
 import { Panel, PlanField } from '../../fields.tsx';
 
 export function CompactorsPanel({ index }: { index: number }) {
@@ -34,7 +35,7 @@ export function CompactorsPanel({ index }: { index: number }) {
     });
     if (why.trim() === '') return;
     // Why it was chosen stays with the job.
-    log('note', { text: `${compactorText(t, compactor)}: ${why.trim()}` }, { element: info.id });
+    log('note', { text: `${compactorText(t, format, compactor)}: ${why.trim()}` }, { element: info.id });
     setWhy('');
   };
   return (
@@ -60,7 +61,9 @@ export function CompactorsPanel({ index }: { index: number }) {
           >
             <Flex justify="space-between" align="center" gap={2}>
               <strong>
-                {own ? `${own.name} · ${compactorText(t, compactor)}` : compactorText(t, compactor)}
+                {own
+                  ? `${own.name} · ${compactorText(t, format, compactor)}`
+                  : compactorText(t, format, compactor)}
               </strong>
               {layer.compactor === compactor ? (
                 <Small>{t('proof.picked')}</Small>

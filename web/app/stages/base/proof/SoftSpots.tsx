@@ -7,8 +7,8 @@ import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { useFormat } from '../../../parts/format.tsx';
 import { NameRow } from '../../../parts/NameRow.tsx';
+import { compactorText } from '../../../parts/plant.ts';
 import { Choice } from '../../../parts/TextField.tsx';
-import { compactorText } from '../../../parts/words.ts';
 import { Fact, Panel, PlanField } from '../../fields.tsx';
 import { addSpot, addSpotCorner } from '../beds.ts';
 
@@ -110,6 +110,7 @@ function Spot({ spot, index, dug }: Own) {
 
 function PutBack({ spot, index }: Omit<Own, 'dug'>) {
   const { t } = useTranslation();
+  const format = useFormat();
   const { edit } = useDeskStore().getState();
   const put = (change: (target: SoftSpot) => void) => edit((d) => change(d.ground.softSpots[index]!));
   return (
@@ -130,7 +131,7 @@ function PutBack({ spot, index }: Omit<Own, 'dug'>) {
           value={spot.compactor ?? ''}
           options={[
             { value: '', label: t('base.noCompactor') },
-            ...COMPACTOR_IDS.map((value) => ({ value, label: compactorText(t, value) })),
+            ...COMPACTOR_IDS.map((value) => ({ value, label: compactorText(t, format, value) })),
           ]}
           onChange={(value) =>
             put((target) => {

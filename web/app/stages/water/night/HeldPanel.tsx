@@ -1,11 +1,21 @@
 /** How the water of a hole may be held, side by side; when it begins, what it does around, where it goes. */
+
 import { Flex } from '@chakra-ui/react';
-import { DISCHARGES, type Discharge, type HeldHole, HOLDINGS, type Holding, holds } from '@cimiento/core';
+import {
+  APART,
+  DISCHARGES,
+  type Discharge,
+  type HeldHole,
+  HOLDINGS,
+  type Holding,
+  holds,
+} from '@cimiento/core';
 import { useHeld } from '../../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { type Format, useFormat } from '../../../parts/format.tsx';
+import { pumpText } from '../../../parts/plant.ts';
 import { Choice, TextField } from '../../../parts/TextField.tsx';
 import { Fact, Panel } from '../../fields.tsx';
 import { WayFrame } from '../../WayFrame.tsx';
@@ -86,9 +96,9 @@ function WaySaid({ by, hole, able, format }: { by: Holding; hole: HeldHole; able
     for (const { kind, count, flow } of pumps)
       lines.push(
         count === null
-          ? t('held.pumpCannot', { pump: t(`night.pumps.${kind}`), lift: length(lift) })
+          ? t('held.pumpCannot', { pump: pumpText(t, format, kind), lift: length(lift) })
           : t('held.pumpHolds', {
-              pump: t(`night.pumps.${kind}`),
+              pump: pumpText(t, format, kind),
               count,
               flow: format.text(flow, 'flow'),
             }),
@@ -116,7 +126,7 @@ function WaySaid({ by, hole, able, format }: { by: Holding; hole: HeldHole; able
         most: length(points.most),
       }),
     );
-    if (points.tooClose) lines.push(t('held.pointsClose'));
+    if (points.tooClose) lines.push(t('held.pointsClose', { least: length(APART.least) }));
     if (points.stages > 1) lines.push(t('held.pointsStages', { count: points.stages }));
   }
   if (by === 'sump') lines.push(t('held.spare', { flow: format.text(inflow[2], 'flow') }));
@@ -144,7 +154,7 @@ function Begins({ hole: { before } }: { hole: HeldHole }) {
       <Fact
         label={t('held.before')}
         note={t('held.beforeNote', {
-          pump: t(`night.pumps.${before.kind}`),
+          pump: pumpText(t, format, before.kind),
           low: said(low),
           high: said(high),
         })}

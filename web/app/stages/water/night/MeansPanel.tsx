@@ -1,6 +1,6 @@
 /** The same night with other means in the hole of what is picked: side by side, each one press away. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Mean, type MeanNight, type Plan, withMeans } from '@cimiento/core';
+import { DRAIN_PIPE, type Mean, type MeanNight, type Plan, withMeans } from '@cimiento/core';
 import { useNightRest } from '../../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
@@ -88,7 +88,9 @@ function Card({ one, here, take }: { one: MeanNight; here: boolean; take: (mean:
         )}
       </Flex>
       <Small>{facts.join(' · ')}</Small>
-      {mean === 'drain' && <Small>{t('held.drainHow')}</Small>}
+      {mean === 'drain' && (
+        <Small>{t('held.drainHow', { pipe: format.text(DRAIN_PIPE, 'size', { parts: 1 }) })}</Small>
+      )}
     </WayFrame>
   );
 }

@@ -1,11 +1,13 @@
 /** Pumps in the hole of what is picked: kind, number, hose, sump, floats, when they are there. */
+
 import { Flex, Stack } from '@chakra-ui/react';
-import { newPump, PUMP_IDS, PUMPS, type SitePump, SUMP_FILLS } from '@cimiento/core';
+import { NOISE_AT, newPump, PUMP_IDS, PUMPS, type SitePump, SUMP_FILLS } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { Button, Small } from '../../../parts/controls.tsx';
 import { useFormat } from '../../../parts/format.tsx';
 import { NameRow } from '../../../parts/NameRow.tsx';
+import { pumpText } from '../../../parts/plant.ts';
 import { Choice } from '../../../parts/TextField.tsx';
 import { Panel, PlanField } from '../../fields.tsx';
 import { useHole } from './use.ts';
@@ -45,6 +47,7 @@ export function PumpsPanel({ element }: { element: string }) {
 
 function One({ pump, index }: { pump: SitePump; index: number }) {
   const { t } = useTranslation();
+  const format = useFormat();
   const { edit, look } = useDeskStore().getState();
   const path = `/water/pumps/${index}`;
   const put = (change: (target: SitePump) => void, key?: string) =>
@@ -69,7 +72,7 @@ function One({ pump, index }: { pump: SitePump; index: number }) {
       <Choice
         label={t('night.pumpKind')}
         value={pump.kind}
-        options={PUMP_IDS.map((value) => ({ value, label: t(`night.pumps.${value}`) }))}
+        options={PUMP_IDS.map((value) => ({ value, label: pumpText(t, format, value) }))}
         onChange={(kind) =>
           put((target) => {
             target.kind = kind;
@@ -207,7 +210,9 @@ function Said({ pump }: { pump: SitePump }) {
       {[
         t('rain.moves', { flow: format.text(said.flow, 'flow'), lift }),
         ...(pump.curve.length === 0 ? [t('rain.curveTypical')] : []),
-        ...(noise > 0 ? [t('rain.noise', { noise })] : []),
+        ...(noise > 0
+          ? [t('rain.noise', { noise, away: format.text(NOISE_AT, 'length', { decimals: 0 }) })]
+          : []),
       ].join(' · ')}
     </Small>
   );
