@@ -13,6 +13,7 @@ const NOTHING: FirstSaid = {
   kind: null,
   length: null,
   width: null,
+  thick: null,
   cross: 0,
   along: 3,
   across: 2,
@@ -25,6 +26,7 @@ const drawn = fc.record({
   kind: fc.constantFrom(null, ...FIRST_KINDS),
   length: fc.option(fc.double({ min: 3, max: 40, noNaN: true })),
   width: fc.option(fc.double({ min: 3, max: 30, noNaN: true })),
+  thick: fc.option(fc.double({ min: 0.1, max: 0.6, noNaN: true })),
   cross: fc.integer({ min: 0, max: 4 }),
   along: fc.integer({ min: 1, max: 5 }),
   across: fc.integer({ min: 1, max: 4 }),
@@ -64,6 +66,16 @@ describe('the first minute', () => {
     expect(frost.depth).toBe(0.95);
     expect(water.from).toBe('logs');
     for (const e of elements) expect(e.underside).toBeLessThanOrEqual(100 - 0.95 + 1e-9);
+  });
+
+  it('a wall by itself stands on a footing thrice as thick, its thickness in pencil until it is said', () => {
+    const unsaid = firstPlan('W', 'metric', said({ kind: 'wall', length: 12, frost: 0.8 }));
+    expect(unsaid.elements[0]).toMatchObject({ stem: 0.25, width: 0.75 });
+    expect(unsaid.assumed).toContain('/elements/0');
+    const plan = firstPlan('W', 'metric', said({ kind: 'wall', length: 12, thick: 0.4, frost: 0.8 }));
+    expect(plan.elements[0]).toMatchObject({ stem: 0.4, width: 1.2 });
+    expect(plan.assumed).not.toContain('/elements/0');
+    expect(compute(plan).elements[0]!.length).toBe(12);
   });
 
   it('six pads stand at the corners and middles of the grid', () => {

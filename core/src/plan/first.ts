@@ -7,15 +7,17 @@ import { blankPlan, newBox, newPad, newRaft, newStrip } from './blank.ts';
 import type { Element } from './elements.ts';
 import type { Plan } from './schema.ts';
 
-/** What is dug: a house on a ring of strips, pads in a grid, one trench, a slab, a box in the ground. */
-export const FIRST_KINDS = ['ring', 'pads', 'trench', 'slab', 'box'] as const;
+/** What is dug: a house on a ring of strips, pads in a grid, one trench, a slab, a box in the ground, a wall by itself. */
+export const FIRST_KINDS = ['ring', 'pads', 'trench', 'slab', 'box', 'wall'] as const;
 export type FirstKind = (typeof FIRST_KINDS)[number];
 
 export interface FirstSaid {
   readonly kind: FirstKind | null;
-  /** m; of a trench its length alone. Null: not said. */
+  /** m; of a trench and a wall its length alone. Null: not said. */
   readonly length: number | null;
   readonly width: number | null;
+  /** Of a wall by itself, m; null: not said. */
+  readonly thick: number | null;
   /** Cross walls of a ring, and pads along and across. */
   readonly cross: number;
   readonly along: number;
@@ -35,7 +37,12 @@ const USUAL: Record<FirstKind, readonly [number, number]> = {
   trench: [10, 0],
   slab: [8, 6],
   box: [4, 3],
+  wall: [10, 0],
 };
+/** A wall nobody said the thickness of, m: assumed. */
+const USUAL_WALL = 0.25;
+/** A footing stands out of its wall by as much as the wall is thick, to either side: a rule of thumb, assumed. */
+const FOOT = 3;
 
 type At = [number, number];
 const corners = (x: number, y: number): At[] => [
@@ -78,6 +85,16 @@ function elementsOf(plan: Plan, said: FirstSaid, kind: FirstKind): Element[] {
         ]),
       );
       break;
+    case 'wall':
+      add((p) => {
+        const strip = newStrip(p, [
+          [0, 0],
+          [length, 0],
+        ]);
+        const stem = said.thick ?? USUAL_WALL;
+        return { ...strip, stem, width: Math.max(strip.width, FOOT * stem) };
+      });
+      break;
     case 'slab':
       add((p) => newRaft(p, corners(length, width)));
       break;
@@ -102,7 +119,9 @@ export function firstPlan(name: string, system: Plan['system'], said: FirstSaid)
     assumed: [
       ...plan.assumed.filter((pointer) => !settled.includes(pointer)),
       // A size nobody said is ours.
-      ...(said.kind !== null && said.length === null ? ['/elements/0'] : []),
+      ...(said.kind !== null && (said.length === null || (said.kind === 'wall' && said.thick === null))
+        ? ['/elements/0']
+        : []),
     ],
     ground: {
       ...ground,

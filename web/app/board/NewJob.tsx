@@ -101,9 +101,9 @@ function First({ problems }: { problems: readonly Problem[] }) {
     const found = problems.find(({ path }) => path === `/${field}`);
     return found && problemText(t, format, found);
   };
-  const text = (field: 'length' | 'width' | 'frost' | 'water', eg: readonly [string, string]) => (
+  const text = (field: 'length' | 'width' | 'thick' | 'frost' | 'water', eg: readonly [string, string]) => (
     <TextField
-      label={t(`first.${field}`)}
+      label={t(`first.${field}`, { unit: metric ? 'mm' : 'in' })}
       name={field}
       maxLength={20}
       placeholder={metric ? eg[0] : eg[1]}
@@ -158,7 +158,8 @@ function First({ problems }: { problems: readonly Problem[] }) {
         {kind !== NOTHING && (
           <Flex gap={2}>
             {text('length', ['14.4', "48'"])}
-            {kind !== 'trench' && text('width', ['8.4', "28'"])}
+            {kind !== 'trench' && kind !== 'wall' && text('width', ['8.4', "28'"])}
+            {kind === 'wall' && text('thick', ['250', '10'])}
           </Flex>
         )}
         {kind === 'ring' && count('cross', 1)}

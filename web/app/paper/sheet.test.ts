@@ -170,6 +170,7 @@ describe('the dig sheet', () => {
       kind: 'pads',
       length: 8,
       width: 4,
+      thick: null,
       cross: 0,
       along: 3,
       across: 2,

@@ -21,6 +21,7 @@ import { fieldOf } from './body.server.ts';
 const LIKE = {
   length: '/levels/shallow/length',
   width: '/levels/shallow/width',
+  thick: '/elements/*/stem',
   frost: '/ground/frost/local',
   water: '/ground/logs/*/standing',
 } as const satisfies Record<string, FieldId>;
@@ -40,7 +41,8 @@ export function readFirst(form: FormData, lang: Lang): Read {
     if (typed === '') return null;
     const range = FIELDS[LIKE[field]];
     // Sizes and depths on the phone are metres or feet, however the field of the plan is written.
-    const read = parseQuantity(typed, 'length', system, lang);
+    const kind = field === 'thick' ? 'size' : 'length';
+    const read = parseQuantity(typed, kind, system, lang);
     const path = `/${field}`;
     if (!read.ok) {
       problems.push({ code: 'notANumber', path, value: typed.slice(0, 40) });
@@ -53,7 +55,7 @@ export function readFirst(form: FormData, lang: Lang): Read {
         value: read.value,
         min: Math.max(0, range.min),
         max: range.max,
-        kind: 'length',
+        kind,
       });
     return read.value;
   };
@@ -71,6 +73,7 @@ export function readFirst(form: FormData, lang: Lang): Read {
     kind: oneOf(FIRST_KINDS, form.get('kind')),
     length: quantity('length'),
     width: quantity('width'),
+    thick: quantity('thick'),
     cross: count('cross', 0),
     along: count('along', 1),
     across: count('across', 1),
