@@ -72,8 +72,8 @@ describe('the first minute', () => {
     const unsaid = firstPlan('W', 'metric', said({ kind: 'wall', length: 12, frost: 0.8 }));
     expect(unsaid.elements[0]).toMatchObject({ stem: 0.25, width: 0.75 });
     expect(unsaid.assumed).toContain('/elements/0');
-    const plan = firstPlan('W', 'metric', said({ kind: 'wall', length: 12, thick: 0.4, frost: 0.8 }));
-    expect(plan.elements[0]).toMatchObject({ stem: 0.4, width: 1.2 });
+    const plan = firstPlan('W', 'metric', said({ kind: 'wall', length: 12, thick: 0.5, frost: 0.8 }));
+    expect(plan.elements[0]).toMatchObject({ stem: 0.5, width: 1.5 });
     expect(plan.assumed).not.toContain('/elements/0');
     expect(compute(plan).elements[0]!.length).toBe(12);
   });
