@@ -139,6 +139,9 @@ export function mendOf(plan: Plan, takeoff: Takeoff, code: Mended): Mend | null 
   }
 }
 
+/** What only says that an assumption is so changes no figure: nothing has to be worked out. */
+export const CHANGES_NOTHING: ReadonlySet<Mended> = new Set(['coverAssumed']);
+
 /** What mending a caution changes; null when it does not stand. */
 export function mendCost(
   plan: Plan,

@@ -317,6 +317,29 @@ export interface ProfilePiece {
   readonly flat: boolean;
 }
 
+/** A line passes by a polygon: all of it lies to one side, or before or after the window. */
+function passesBy(
+  polygon: Polygon,
+  x: number,
+  y: number,
+  dx: number,
+  dy: number,
+  [from, to]: readonly [number, number],
+): boolean {
+  let [left, right, before, after] = [true, true, true, true];
+  for (let i = 0; i + 1 < polygon.length; i += 2) {
+    const [px, py] = [polygon[i]! - x, polygon[i + 1]! - y];
+    const off = px * dy - py * dx;
+    const s = px * dx + py * dy;
+    left &&= off < 0;
+    right &&= off > 0;
+    before &&= s < from;
+    after &&= s > to;
+    if (!left && !right && !before && !after) return false;
+  }
+  return true;
+}
+
 /** The dug surface along a line, in order of s. Gaps between pieces are untouched ground. */
 export function profile(
   solid: Solid,
@@ -330,6 +353,8 @@ export function profile(
   solid.cuts.forEach(({ cells }, part) => {
     const { owner } = solid.parts[part]!;
     for (const { area, level, flat } of cells) {
+      // A section meets few of a job's cells: the rest are passed by without their edges.
+      if (passesBy(area, x, y, dx, dy, window)) continue;
       const reach = clipLine(x, y, dx, dy, window, edges(area));
       if (!reach) continue;
       const [s0, s1] = reach;

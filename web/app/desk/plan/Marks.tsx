@@ -149,8 +149,17 @@ function padSides(pad: Extract<Element, { kind: 'pad' }>) {
   ];
 }
 
+interface End {
+  readonly x: number;
+  readonly y: number;
+  readonly letter: readonly [number, number];
+}
+/** Room for the letters of a cut moves in steps of this, px. */
+const STEP = 8;
+const inSteps = (px: number): number => Math.round(px / STEP) * STEP;
+
 export function CutMark({ view, section }: { view: View; section: Section }) {
-  const [a, b] = useMemo(() => {
+  const [a, b] = useMemo((): readonly [End, End] => {
     const end = (side: -1 | 1) => {
       const x = view.x(section.x + side * section.half * section.dx);
       const y = view.y(section.y + side * section.half * section.dy);
@@ -158,7 +167,14 @@ export function CutMark({ view, section }: { view: View; section: Section }) {
     };
     return [end(-1), end(1)];
   }, [view, section]);
-  const marks = useMemo(() => [a, b].map(({ letter: [x, y] }) => ({ x, y, width: 12, height: 14 })), [a, b]);
+  // The cut is another at every edit and a hair longer: names make room in steps, and are not placed anew each time.
+  const [ax, ay] = a.letter.map(inSteps) as [number, number];
+  const [bx, by] = b.letter.map(inSteps) as [number, number];
+  const marks = useMemo(
+    () =>
+      [[ax, ay] as const, [bx, by] as const].map(([x, y]) => ({ x, y, width: 12 + STEP, height: 14 + STEP })),
+    [ax, ay, bx, by],
+  );
   useLabels('cut', undefined, marks);
   return (
     <g pointerEvents="none">
