@@ -1,6 +1,7 @@
 /** The set-out sheet as PDF: boards and strings, corners, and a check sheet with boxes to fill in. */
 import { compute, type SetoutSheet, setoutSheet } from '@cimiento/core';
 import { Circle, G, Line, Path, Rect, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer';
+import { beside, edge, ledTo, placeNames, type Wish } from '../drawing/names.ts';
 import { extent, polygonPath, viewOf } from '../drawing/view.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
 import { SheetFrame, type SheetInput } from './frame.tsx';
@@ -27,6 +28,30 @@ function Drawing({
   const view = viewOf(extent(plan, takeoff, 'setout'), width, height, { k: 1, x: 0, y: 0 }, 12);
   const join = (polygons: readonly (readonly number[])[]) =>
     polygons.map((polygon) => polygonPath(view, polygon)).join('');
+  const names = placeNames(
+    [
+      ...sheet.points.map((point) =>
+        nameAt(`pin:${point.name}`, point.name, 9, [view.x(point.at[0]), view.y(point.at[1])], 6, 0),
+      ),
+      ...sheet.boards.lines.flatMap((line) =>
+        [...line.boards, ...line.steps].map((board) =>
+          nameAt(
+            `board:${line.name}:${board.name}`,
+            board.name,
+            8,
+            [view.x((board.from[0] + board.to[0]) / 2), view.y((board.from[1] + board.to[1]) / 2)],
+            Math.max(
+              5,
+              Math.hypot(board.to[0] - board.from[0], board.to[1] - board.from[1]) * view.scale * 0.7,
+            ),
+            1,
+          ),
+        ),
+      ),
+    ],
+    [],
+    { width, height },
+  );
   return (
     <Svg width={width} height={height}>
       <Path d={join(takeoff.elements.flatMap((e) => e.openings))} fill="#f6e3d4" stroke="none" />
@@ -62,14 +87,6 @@ function Drawing({
                 stroke={INK}
                 strokeWidth={2.4}
               />
-              <Text
-                x={view.x(board.from[0]) + 3}
-                y={view.y(board.from[1]) - 2}
-                style={{ fontSize: 7, fontFamily: 'Figures' }}
-                fill={INK}
-              >
-                {board.name}
-              </Text>
             </G>
           ))}
         </G>
@@ -77,29 +94,72 @@ function Drawing({
       {sheet.points.map((point) => (
         <G key={point.name}>
           <Circle cx={view.x(point.at[0])} cy={view.y(point.at[1])} r={2.2} fill="#ffffff" stroke={HELD} />
-          <Rect
-            x={view.x(point.at[0]) + 3.5}
-            y={view.y(point.at[1]) + 3}
-            width={nameWidth(point.name)}
-            height={9}
-            fill="#ffffff"
-          />
-          <Text
-            x={view.x(point.at[0]) + 5}
-            y={view.y(point.at[1]) + 10.5}
-            style={{ fontSize: 8, fontFamily: 'Figures' }}
-            fill={HELD}
-          >
-            {point.name}
-          </Text>
         </G>
       ))}
+      {[...names].map(([id, spot]) => {
+        const words = id.slice(id.lastIndexOf(':') + 1);
+        const pin = id.startsWith('pin:');
+        const size = pin ? 9 : 8;
+        const tag = { x: spot.x, y: spot.y, width: nameWidth(words, size), height: size + 1 };
+        const from = spot.to ? edge(tag, spot.to) : null;
+        return (
+          <G key={id}>
+            {from && spot.to && (
+              <Line
+                x1={from[0]}
+                y1={from[1]}
+                x2={spot.to[0]}
+                y2={spot.to[1]}
+                stroke={INK}
+                strokeWidth={0.5}
+              />
+            )}
+            {/* Under its letters no string and no axis is seen. */}
+            <Rect
+              x={tag.x - tag.width / 2}
+              y={tag.y - tag.height / 2}
+              width={tag.width}
+              height={tag.height}
+              fill="#ffffff"
+            />
+            <Text
+              x={tag.x}
+              y={tag.y + size * 0.36}
+              textAnchor="middle"
+              style={{ fontSize: size, fontFamily: 'Figures' }}
+              fill={pin ? HELD : INK}
+            >
+              {words}
+            </Text>
+          </G>
+        );
+      })}
     </Svg>
   );
 }
 
-/** About how wide a corner's name is at its size, with room beside it; in the figures' narrow face. */
-const nameWidth = (name: string) => 3.6 * name.length + 3;
+/** About how wide a name is at its size, with room beside it; in the figures' narrow face. */
+const nameWidth = (name: string, size: number) => 0.46 * size * name.length + 3;
+
+/** A name beside a mark of a size, or led to it. */
+function nameAt(
+  id: string,
+  name: string,
+  size: number,
+  [x, y]: readonly [number, number],
+  side: number,
+  rank: number,
+): Wish {
+  const tag = { width: nameWidth(name, size), height: size + 1 };
+  const mark = { x, y, width: side, height: side };
+  return {
+    id,
+    ...tag,
+    spots: [...beside(mark, tag.width, tag.height, 1), ...ledTo(mark, tag.width, tag.height)],
+    rank,
+    marks: [mark],
+  };
+}
 
 const taped = (format: Format, value: number) => format.text(value, 'taped');
 
