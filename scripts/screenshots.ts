@@ -103,7 +103,7 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'desk-es-andes', job: 'Chapel porch', prefs: { lang: 'es-PE', theme: 'night' } },
   { name: 'desk', job: 'Honey house' },
-  { name: 'ground', job: 'Honey house', act: then(stage('ground'), drawing('pit')) },
+  { name: 'ground', job: 'Honey house', act: then(stage('ground'), drawing('pit'), settled) },
   {
     name: 'dig-order',
     job: 'Honey house',
@@ -120,7 +120,7 @@ const SHOTS: readonly Shot[] = [
     act: then(
       stage('base'),
       async (page) => {
-        await page.locator('[data-element=P1] rect').first().click();
+        await page.locator('[data-name-of=P1]').click();
         await page.locator('[data-side] summary').filter({ hasText: 'Lifts of P1' }).click();
         await page.getByRole('button', { name: /lift 1 of 1/ }).click();
       },
@@ -134,7 +134,7 @@ const SHOTS: readonly Shot[] = [
     job: 'Reading room',
     act: then(
       stage('base'),
-      async (page) => page.locator('[data-element=T2]').first().click(),
+      async (page) => page.locator('[data-name-of=T2]').click(),
       drawing('section'),
       panel('Soft spots'),
       settled,
