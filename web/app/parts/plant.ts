@@ -7,7 +7,7 @@ import type { Format } from './format.tsx';
 const TENS = 10;
 
 /** From one mass to another, kg, as a crew says it. */
-export function massRange(format: Format, [low, high]: readonly [number, number]): string {
+function massRange(format: Format, [low, high]: readonly [number, number]): string {
   const { unit, number } = format.parts(high, 'weighing', { decimals: 0 });
   if (format.system === 'metric') return `${low}–${number}\u00a0${unit}`;
   const tens = (kg: number) => Math.round(fromSI(kg, 'weighing', 'imperial') / TENS) * TENS;

@@ -12,7 +12,7 @@ import { Heading } from './Stops.tsx';
 /** Of its columns, pt. */
 const WIDTHS = { name: 130, formation: 112, underside: 74, footing: 74, bottom: 98, sides: 54 } as const;
 /** What a row and the heads take, pt; a name that is long takes more. */
-export const ROW = 31;
+const ROW = 31;
 export const HEADS = 42;
 /** Letters of the names a row's line takes. */
 const NAME_LETTERS = 24;
@@ -34,7 +34,7 @@ export const byString = (plan: Plan, rows: readonly Row[]): { string: Of; rows: 
 export const rowHeight = ({ names }: Row): number =>
   Math.max(ROW, 7 + 15 * Math.ceil(names.join(', ').length / NAME_LETTERS));
 
-export const stringTitle = (string: Of, t: Say, format: Format): string => {
+const stringTitle = (string: Of, t: Say, format: Format): string => {
   const level = format.text(string.level, 'level');
   return string.name === null
     ? t('sheet.table', { level })

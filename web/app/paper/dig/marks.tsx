@@ -33,7 +33,7 @@ export function Told({
   );
 }
 
-export const Pencil = ({ side }: { side: number }) => (
+const Pencil = ({ side }: { side: number }) => (
   <Svg width={side} height={side} viewBox="0 0 10 10" style={{ marginRight: 2 }}>
     <Path d="M1 9L1.8 6.4L7.2 1L9 2.8L3.6 8.2Z" fill="none" stroke={PENCIL} strokeWidth={1} />
   </Svg>
