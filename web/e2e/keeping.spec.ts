@@ -135,8 +135,8 @@ test('files: plan, takeoff as CSV and JSON, and the dig sheet as PDF, in the per
     expect(pdf.headers()['content-type']).toBe('application/pdf');
     const body = await pdf.body();
     expect(body.subarray(0, 5).toString()).toBe('%PDF-');
-    // Two pages for fifteen elements: A4, or Letter for feet and inches.
-    expect(body.toString('latin1').match(/\/Count 2\b/)).not.toBeNull();
+    // The job, three cards a page for what is dug otherwise, the lines: A4, or Letter for feet and inches.
+    expect(body.toString('latin1').match(/\/Count 5\b/)).not.toBeNull();
     expect(body.toString('latin1')).toContain(
       preferences.system ? '/MediaBox [0 0 612 792]' : '/MediaBox [0 0 595.28',
     );

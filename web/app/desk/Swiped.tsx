@@ -12,9 +12,16 @@ interface Pane {
 export function Swiped({ label, panes }: { label: string; panes: readonly Pane[] }) {
   const row = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState(0);
-  const turn = (to: number) => {
+  // A push that has not come to rest yet would take a press back: what was asked for is held to until it has.
+  const wanted = useRef<number | null>(null);
+  const stand = (to: number) => {
     const { current } = row;
-    current?.scrollTo({ left: to * current.clientWidth, behavior: 'smooth' });
+    current?.scrollTo({ left: to * current.clientWidth, behavior: 'instant' });
+  };
+  const turn = (to: number) => {
+    wanted.current = to;
+    setAt(to);
+    stand(to);
   };
   return (
     <Box as="section" aria-label={label}>
@@ -28,9 +35,17 @@ export function Swiped({ label, panes }: { label: string; panes: readonly Pane[]
         css={{ scrollbarWidth: 'none' }}
         // As high as what is looked at: the other is not waited for under it.
         h={panes[at]?.height}
-        onScroll={(event) => {
-          const { scrollLeft, clientWidth } = event.currentTarget;
-          setAt(Math.round(scrollLeft / Math.max(1, clientWidth)));
+        onTouchStart={() => {
+          wanted.current = null;
+        }}
+        onScroll={({ currentTarget: { scrollLeft, clientWidth } }) => {
+          if (wanted.current === null) setAt(Math.round(scrollLeft / Math.max(1, clientWidth)));
+        }}
+        onScrollEnd={({ currentTarget: { scrollLeft, clientWidth } }) => {
+          const { current: to } = wanted;
+          if (to === null) return;
+          if (Math.abs(scrollLeft - to * clientWidth) > 1) stand(to);
+          else wanted.current = null;
         }}
       >
         {panes.map(({ name, height, content }) => (
