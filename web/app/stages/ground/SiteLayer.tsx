@@ -180,6 +180,7 @@ function Logs({ view, hold, movable }: Held & { movable: boolean }) {
   const format = useFormat();
   const store = useDeskStore();
   const logs = useDesk((desk) => desk.plan.ground.logs);
+  const assumed = useDesk((desk) => desk.plan.assumed);
   const picked = useDesk((desk) => desk.view.log);
   const drag = useDragPlace({ view, hold });
   const move = (id: string, to: Place) =>
@@ -210,7 +211,9 @@ function Logs({ view, hold, movable }: Held & { movable: boolean }) {
     [logs, view],
   );
   useLabels('logs', names);
-  return logs.map((log) => {
+  return logs.map((log, i) => {
+    // A pit nobody has dug is drawn as a pencil would.
+    const pencil = assumed.includes(`/ground/logs/${i}`);
     const x = view.x(log.at[0]);
     const y = view.y(log.at[1]);
     const here = movable && log.id === picked;
@@ -218,6 +221,7 @@ function Logs({ view, hold, movable }: Held & { movable: boolean }) {
       <g
         key={log.id}
         data-log={log.id}
+        data-pencil={pencil || undefined}
         {...(movable && {
           'data-drag': true,
           role: 'button',
@@ -260,8 +264,13 @@ function Logs({ view, hold, movable }: Held & { movable: boolean }) {
           fill={ink('sheet')}
           stroke={here ? ink('chalk') : ink('ink')}
           strokeWidth={here ? 2.4 : 1.4}
+          strokeDasharray={pencil ? '3 2' : undefined}
         />
-        <path d={`M${x - 8} ${y + 8}V${y}H${x + 8}V${y + 8}Z`} fill={here ? ink('chalk') : ink('ink')} />
+        <path
+          d={`M${x - 8} ${y + 8}V${y}H${x + 8}V${y + 8}Z`}
+          fill={here ? ink('chalk') : ink('ink')}
+          opacity={pencil ? 0.3 : 1}
+        />
       </g>
     );
   });
