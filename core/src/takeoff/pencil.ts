@@ -15,8 +15,7 @@ export function pencilledOf(plan: Plan, info: ElementTakeoff): Pencilled {
   const assumed = (pointer: string) => isAssumed(plan, pointer);
   const ground = assumed('/ground/logs/0');
   const rule = decision?.governs ?? null;
-  const drawn = plan.elements.findIndex(({ id }) => id === element.id);
-  const size = assumed(`/elements/${drawn}`);
+  const size = assumed(`/elements/${info.index}`);
   const own = 'slope' in element && element.slope !== null;
   return {
     // An engineer's word and a drawn level stand whatever the ground.

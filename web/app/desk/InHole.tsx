@@ -1,26 +1,24 @@
 /** What one asks standing in the hole, on a phone's first screen: how deep, how wide, how the sides stand, what is laid next. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type ElementTakeoff, nextLaid, type PrintOptions, pencilledOf } from '@cimiento/core';
-import { Pencil } from 'lucide-react';
+import { type ElementTakeoff, nextLaid, pencilledOf } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Select } from '../parts/controls.tsx';
 import { type Format, useFormat } from '../parts/format.tsx';
-import { bottomText, layerName, sidesText } from '../parts/words.ts';
+import { PencilMark } from '../parts/PencilMark.tsx';
+import { bottomText, depthText, layerName, sidesText } from '../parts/words.ts';
 import { useDesk, useDeskStore } from './store.ts';
-import { useShownPlan, useTakeoff } from './takeoff.ts';
+import { useLookedAt, useShownPlan, useTakeoff } from './takeoff.ts';
 
 export function InHole() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
   const elements = useDesk((desk) => desk.plan.elements);
-  const picked = useDesk((desk) => desk.picked);
   const takeoff = useTakeoff();
   const plan = useShownPlan();
-  const info = takeoff.elements.find((e) => e.id === picked) ?? takeoff.elements.find((e) => e.live);
+  const info = useLookedAt();
   if (!info || elements.length === 0) return null;
-  const deep: PrintOptions = format.system === 'metric' ? { decimals: 3 } : {};
   const held = takeoff.cautions.some(
     ({ code, weight, elements: of }) => weight === 'stop' && code === 'unsupported' && of.includes(info.id),
   );
@@ -40,7 +38,7 @@ export function InHole() {
       <Box display="grid" gridTemplateColumns="1fr 1fr">
         <Answer
           name={t(stepped ? 'hole.deepest' : 'hole.fromString')}
-          value={format.text(info.fromString, 'length', deep)}
+          value={depthText(format, info.fromString)}
           sub={t('hole.formation', { level: format.text(info.dug, 'level') })}
           id="depth"
           pencil={pencil.depth}
@@ -119,7 +117,6 @@ function Answer({
   pencil: boolean;
   alarming?: boolean;
 }) {
-  const { t } = useTranslation();
   return (
     <Box
       data-answer={id}
@@ -136,9 +133,7 @@ function Answer({
     >
       <Box fontSize="xs" color={alarming ? 'held' : 'soft'} truncate>
         {name}
-        {pencil && (
-          <Pencil size={11} aria-label={t('pencil.mark')} style={{ display: 'inline', marginLeft: 4 }} />
-        )}
+        {pencil && <PencilMark />}
       </Box>
       <Box fontFamily="figure" fontWeight={600} fontSize="28px" lineHeight={1.1} whiteSpace="nowrap">
         {value}

@@ -13,7 +13,7 @@ import { liftedBy, stageOfCaution } from './cautions.ts';
 import { NextLine } from './NextLine.tsx';
 import type { Stage } from './stages.ts';
 import { useDesk, useDeskStore } from './store.ts';
-import { useShownPlan, useTakeoff } from './takeoff.ts';
+import { useLookedAt, useShownPlan, useTakeoff } from './takeoff.ts';
 
 const panels = () => import('../stages/dig/panels.ts');
 const Alternatives = later(panels, 'Alternatives');
@@ -109,9 +109,7 @@ function Decides({ ranked }: { ranked: boolean }) {
   const { t } = useTranslation();
   const format = useFormat();
   const plan = useShownPlan();
-  const picked = useDesk((desk) => desk.picked);
-  const takeoff = useTakeoff();
-  const info = takeoff.elements.find((e) => e.id === picked) ?? takeoff.elements.find((e) => e.live);
+  const info = useLookedAt();
   const element = plan.elements.find((e) => e.id === info?.id);
   if (!info?.decision || !element) return null;
   const { decision } = info;

@@ -3,10 +3,18 @@
  * longer, or the job is large from the start, in a worker, where only the newest plan counts and
  * what takes too long is called off.
  */
-import { compute, type GroundModel, type Plan, type SiteRecord, type Takeoff } from '@cimiento/core';
+import {
+  compute,
+  type ElementTakeoff,
+  type GroundModel,
+  type Plan,
+  type SiteRecord,
+  type Takeoff,
+} from '@cimiento/core';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
 import { Asker } from './ask/asker.ts';
 import type { Job } from './ask/questions.ts';
+import { useDesk } from './store.ts';
 
 /** Two frames at 60 Hz, ms: shorter than the way to a worker and back with all it answers. */
 const FRAME = 32;
@@ -141,4 +149,11 @@ export function useGround(): GroundModel {
 export function groundAtFirstLog(plan: Plan, model: GroundModel): number {
   const [x, y] = plan.ground.logs[0]?.at ?? [0, 0];
   return model.level(x, y);
+}
+
+/** What is said of the element picked; with none picked, of the first that is dug. */
+export function useLookedAt(): ElementTakeoff | undefined {
+  const picked = useDesk((desk) => desk.picked);
+  const { elements } = useTakeoff();
+  return elements.find((e) => e.id === picked) ?? elements.find((e) => e.live);
 }

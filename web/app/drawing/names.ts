@@ -164,6 +164,13 @@ export function ledTo(mark: Patch, width: number, height: number): Spot[] {
   );
 }
 
+/** Spots about a mark: beside it, then led to it. */
+export const about = (
+  mark: Patch,
+  { width, height }: { readonly width: number; readonly height: number },
+  gap?: number,
+): Spot[] => [...beside(mark, width, height, gap), ...ledTo(mark, width, height)];
+
 /** Shares of a line at which its name may stand, best first. */
 const SHARES = [1 / 2, 1 / 3, 2 / 3, 1 / 5, 4 / 5, 1 / 10, 9 / 10, 5 / 12, 7 / 12];
 

@@ -1,10 +1,11 @@
 /** The set-out sheet as PDF: boards and strings, corners, and a check sheet with boxes to fill in. */
 import { compute, type SetoutSheet, setoutSheet } from '@cimiento/core';
-import { Circle, G, Line, Path, Rect, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer';
-import { beside, edge, ledTo, placeNames, type Wish } from '../drawing/names.ts';
+import { Circle, G, Line, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer';
+import { about } from '../drawing/names.ts';
 import { extent, polygonPath, viewOf } from '../drawing/view.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
 import { SheetFrame, type SheetInput } from './frame.tsx';
+import { type PaperName, PlacedNames, paperSize } from './names.tsx';
 import { s } from './style.server.ts';
 
 const INK = '#162329';
@@ -28,30 +29,22 @@ function Drawing({
   const view = viewOf(extent(plan, takeoff, 'setout'), width, height, { k: 1, x: 0, y: 0 }, 12);
   const join = (polygons: readonly (readonly number[])[]) =>
     polygons.map((polygon) => polygonPath(view, polygon)).join('');
-  const names = placeNames(
-    [
-      ...sheet.points.map((point) =>
-        nameAt(`pin:${point.name}`, point.name, 9, [view.x(point.at[0]), view.y(point.at[1])], 6, 0),
-      ),
-      ...sheet.boards.lines.flatMap((line) =>
-        [...line.boards, ...line.steps].map((board) =>
-          nameAt(
-            `board:${line.name}:${board.name}`,
-            board.name,
-            8,
-            [view.x((board.from[0] + board.to[0]) / 2), view.y((board.from[1] + board.to[1]) / 2)],
-            Math.max(
-              5,
-              Math.hypot(board.to[0] - board.from[0], board.to[1] - board.from[1]) * view.scale * 0.7,
-            ),
-            1,
-          ),
+  const names = [
+    ...sheet.points.map(({ name, at }) =>
+      nameAt(`pin:${name}`, name, { size: 9, colour: HELD, rank: 0 }, [view.x(at[0]), view.y(at[1])], 6),
+    ),
+    ...sheet.boards.lines.flatMap((line) =>
+      [...line.boards, ...line.steps].map(({ name, from, to }) =>
+        nameAt(
+          `board:${line.name}:${name}`,
+          name,
+          { size: 8, colour: INK, rank: 1 },
+          [view.x((from[0] + to[0]) / 2), view.y((from[1] + to[1]) / 2)],
+          Math.max(5, Math.hypot(to[0] - from[0], to[1] - from[1]) * view.scale * 0.7),
         ),
       ),
-    ],
-    [],
-    { width, height },
-  );
+    ),
+  ];
   return (
     <Svg width={width} height={height}>
       <Path d={join(takeoff.elements.flatMap((e) => e.openings))} fill="#f6e3d4" stroke="none" />
@@ -96,69 +89,22 @@ function Drawing({
           <Circle cx={view.x(point.at[0])} cy={view.y(point.at[1])} r={2.2} fill="#ffffff" stroke={HELD} />
         </G>
       ))}
-      {[...names].map(([id, spot]) => {
-        const words = id.slice(id.lastIndexOf(':') + 1);
-        const pin = id.startsWith('pin:');
-        const size = pin ? 9 : 8;
-        const tag = { x: spot.x, y: spot.y, width: nameWidth(words, size), height: size + 1 };
-        const from = spot.to ? edge(tag, spot.to) : null;
-        return (
-          <G key={id}>
-            {from && spot.to && (
-              <Line
-                x1={from[0]}
-                y1={from[1]}
-                x2={spot.to[0]}
-                y2={spot.to[1]}
-                stroke={INK}
-                strokeWidth={0.5}
-              />
-            )}
-            {/* Under its letters no string and no axis is seen. */}
-            <Rect
-              x={tag.x - tag.width / 2}
-              y={tag.y - tag.height / 2}
-              width={tag.width}
-              height={tag.height}
-              fill="#ffffff"
-            />
-            <Text
-              x={tag.x}
-              y={tag.y + size * 0.36}
-              textAnchor="middle"
-              style={{ fontSize: size, fontFamily: 'Figures' }}
-              fill={pin ? HELD : INK}
-            >
-              {words}
-            </Text>
-          </G>
-        );
-      })}
+      <PlacedNames names={names} width={width} height={height} line={INK} />
     </Svg>
   );
 }
 
-/** About how wide a name is at its size, with room beside it; in the figures' narrow face. */
-const nameWidth = (name: string, size: number) => 0.46 * size * name.length + 3;
-
 /** A name beside a mark of a size, or led to it. */
 function nameAt(
   id: string,
-  name: string,
-  size: number,
+  text: string,
+  look: Pick<PaperName, 'size' | 'colour' | 'rank'>,
   [x, y]: readonly [number, number],
   side: number,
-  rank: number,
-): Wish {
-  const tag = { width: nameWidth(name, size), height: size + 1 };
+): PaperName {
+  const tag = paperSize(text, look.size);
   const mark = { x, y, width: side, height: side };
-  return {
-    id,
-    ...tag,
-    spots: [...beside(mark, tag.width, tag.height, 1), ...ledTo(mark, tag.width, tag.height)],
-    rank,
-    marks: [mark],
-  };
+  return { id, text, ...look, ...tag, spots: about(mark, tag, 1), marks: [mark] };
 }
 
 const taped = (format: Format, value: number) => format.text(value, 'taped');

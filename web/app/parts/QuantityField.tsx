@@ -38,9 +38,9 @@ export interface QuantityFieldProps {
   readonly width?: string;
   readonly stacked?: boolean;
   /** Its label is only read out: what it is stands beside it already. */
+  readonly bare?: boolean;
   /** Currency of a price: stands before its unit. */
   readonly money?: string;
-  readonly bare?: boolean;
 }
 
 /** What may be typed: numbers of plans and of records. */

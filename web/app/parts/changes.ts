@@ -1,29 +1,27 @@
 /** One changed value of a plan in words: what it is of, what it was, what it is. */
 import {
   COMPACTOR_IDS,
-  type CompactorId,
   FIELDS,
   isField,
   type Plan,
   type PlanChange,
   PUMP_IDS,
-  type PumpId,
   WORDINGS,
   type Wording,
   wholeText,
 } from '@cimiento/core';
 import { coded, type Say } from '../messages/keys.ts';
+import { oneOf } from '../preferences.ts';
 import type { Format } from './format.tsx';
 import { compactorText, pumpText } from './plant.ts';
 
-/** Choices whose words carry a mass or a size. */
+/** Choices by their words; some carry a mass or a size. */
 function choiceText(t: Say, format: Format, choice: string, value: string): string {
-  if (choice === 'compactor' && isCompactor(value)) return compactorText(t, format, value);
-  if (choice === 'night.pumps' && isPump(value)) return pumpText(t, format, value);
-  return t(coded(`${choice}.${value}`), { defaultValue: value });
+  const compactor = choice === 'compactor' ? oneOf(COMPACTOR_IDS, value) : null;
+  if (compactor) return compactorText(t, format, compactor);
+  const pump = choice === 'night.pumps' ? oneOf(PUMP_IDS, value) : null;
+  return pump ? pumpText(t, format, pump) : t(coded(`${choice}.${value}`), { defaultValue: value });
 }
-const isCompactor = (value: string): value is CompactorId => COMPACTOR_IDS.some((id) => id === value);
-const isPump = (value: string): value is PumpId => PUMP_IDS.some((id) => id === value);
 
 export interface ChangeWords {
   readonly what: string;

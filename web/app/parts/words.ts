@@ -39,6 +39,10 @@ export const bottomText = (info: ElementTakeoff, format: Format): string =>
     ? format.text(info.width.dug, 'size')
     : `${format.parts(info.width.dug, 'size').number} × ${format.text(info.bottomLength, 'size')}`;
 
+/** A depth from a string, to the millimetre or the eighth: what is dug by. */
+export const depthText = (format: Format, depth: number): string =>
+  format.text(depth, 'length', format.system === 'metric' ? { decimals: 3 } : {});
+
 /** How the sides stand: as they are held, never a slope they do not have. */
 export function sidesText(info: ElementTakeoff, t: Say, format: Format): string {
   if (info.bays) return t('sheet.side.bays');

@@ -1,7 +1,7 @@
 /** An outline on the plan that is picked, dragged by its corners or as a whole, and moved with the arrows. */
 import { useMemo } from 'react';
 import { ink } from '../../desk/hatches.tsx';
-import { beside, ledTo, type Spot } from '../../drawing/names.ts';
+import { about, type Spot } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { useFormat } from '../../parts/format.tsx';
@@ -60,7 +60,7 @@ export function OutlineOnPlan(props: Props) {
         colour,
         size: 13,
         ...size,
-        spots: [...inside, ...beside(box, size.width, size.height), ...ledTo(box, size.width, size.height)],
+        spots: [...inside, ...about(box, size)],
         rank: picked ? -1 : 1.5,
       },
     ];

@@ -40,6 +40,7 @@ import { elementNames } from './elementNames.ts';
 import { Bays, Outlet } from './KindMarks.tsx';
 import { Labels, LabelsOf, makeLabelBoard, useLabels } from './labels.tsx';
 import { Compass, CutMark, Grid, PickedDimensions, ScaleBar } from './Marks.tsx';
+import { PlanBar } from './PlanBar.tsx';
 import { snapPoint } from './snap.ts';
 import type { Zoomer } from './zoom.ts';
 
@@ -395,26 +396,13 @@ function PlacingBar() {
   if (!placing) return null;
   const key = placing.what === 'fence' && placing.from ? 'fenceTo' : placing.what;
   return (
-    <Flex
-      position="absolute"
-      left={2}
-      top={1}
-      gap={2}
-      align="center"
+    <PlanBar
+      text={t(`placing.${key}`)}
+      done={t('placing.done')}
+      onDone={() => store.getState().look({ placing: null })}
       bg="chalkWash"
-      borderWidth="1px"
-      borderStyle="solid"
-      borderColor="chalk"
-      px={2}
-      py={1}
-      fontSize="sm"
-      role="status"
-    >
-      {t(`placing.${key}`)}
-      <Button size="sm" onClick={() => store.getState().look({ placing: null })}>
-        {t('placing.done')}
-      </Button>
-    </Flex>
+      edge="chalk"
+    />
   );
 }
 

@@ -1,6 +1,6 @@
 /** Names of elements on the plan: where each may stand at this scale. */
 import { type Element, isOutlined, isRun, labelPlace, pointsOf, sizesOf } from '@cimiento/core';
-import { along, beside, ledTo, type Patch, type Spot } from '../../drawing/names.ts';
+import { about, along, beside, type Patch, type Spot } from '../../drawing/names.ts';
 import type { View } from '../../drawing/view.ts';
 import { type Name, nameSize } from './labels.tsx';
 
@@ -26,20 +26,17 @@ function markOf(element: Element, view: View): Patch | null {
   };
 }
 
+/** @param length of it as drawn, px */
 function spotsOf(
   element: Element,
   view: View,
   size: { width: number; height: number },
-  led: boolean,
+  { drawn, length, led }: { drawn: Patch | null; length: number; led: boolean },
 ): Spot[] {
   const [east, north] = labelPlace(element);
   const middle = { x: view.x(east), y: view.y(north) };
-  const length = Math.max(sizesOf(element).along, sizesOf(element).across) * view.scale;
-  const mark = markOf(element, view) ?? { ...middle, width: 6, height: 6 };
-  const off = [
-    ...beside(mark, size.width, size.height),
-    ...(led ? ledTo(mark, size.width, size.height) : []),
-  ];
+  const mark = drawn ?? { ...middle, width: 6, height: 6 };
+  const off = led ? about(mark, size) : beside(mark, size.width, size.height);
   if (size.width > length + LARGER) return led ? off : [];
   if (isRun(element)) {
     const points = pointsOf(element).map(([x, y]) => [view.x(x), view.y(y)] as const);
@@ -85,6 +82,7 @@ export function elementNames(
     const here = element.id === picked;
     const mark = markOf(element, view);
     const { along: l, across: w } = sizesOf(element);
+    const long = Math.max(l, w);
     return {
       id: element.id,
       text: element.name,
@@ -93,9 +91,9 @@ export function elementNames(
       framed: true,
       picked: here,
       ...size,
-      spots: spotsOf(element, view, size, led || here),
+      spots: spotsOf(element, view, size, { drawn: mark, length: long * view.scale, led: led || here }),
       // What is drawn longest is named first: a house's walls before the pads beside it.
-      rank: 1 / (1 + Math.max(l, w)),
+      rank: 1 / (1 + long),
       marks: mark && Math.max(mark.width, mark.height) < LARGE_MARK ? [mark] : [],
       press: (event) => press(event, element),
       tap: () => tap(element.id),

@@ -3,7 +3,7 @@
  * no layer's names lie over another's, and drawn over all.
  */
 import { createContext, memo, useContext, useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
-import { edge, type Patch, placeNames, type Wish } from '../../drawing/names.ts';
+import { about, edge, type Patch, placeNames, type Wish } from '../../drawing/names.ts';
 import type { View } from '../../drawing/view.ts';
 import { ink } from '../hatches.tsx';
 
@@ -106,6 +106,17 @@ export const nameSize = (text: string, size: number, framed = false) => ({
   width: textWidth(text, size) + (framed ? 2 * FRAME.side : 4),
   height: framed ? FRAME.height : size + 1,
 });
+
+/** A name with a halo about a mark. */
+export function nameAbout(
+  id: string,
+  text: string,
+  { colour, size, rank }: Pick<Name, 'colour' | 'size' | 'rank'>,
+  mark: Patch,
+): Name {
+  const tag = nameSize(text, size);
+  return { id, text, colour, size, rank, ...tag, spots: about(mark, tag), marks: [mark] };
+}
 
 /** North arrow and scale bar stand still over the plan. */
 const stillMarks = (view: View): readonly Patch[] => [

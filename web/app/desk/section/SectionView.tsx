@@ -19,7 +19,7 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { later } from '../../parts/later.tsx';
-import { soilName } from '../../parts/words.ts';
+import { depthText, soilName } from '../../parts/words.ts';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk } from '../store.ts';
 import { groundAtFirstLog, useGround, useShownPlan, useTakeoff } from '../takeoff.ts';
@@ -316,7 +316,7 @@ function Cut({
           <Big
             x={x(bottom / 2) + 4}
             y={y((string * 3 + dug) / 4) + 6}
-            text={format.text(string - dug, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
+            text={depthText(format, string - dug)}
           />
           <path
             d={`M${x(-bottom / 2)} ${y(dug) + 8}H${x(bottom / 2)}m0 -4v8M${x(-bottom / 2)} ${y(dug) + 4}v8`}

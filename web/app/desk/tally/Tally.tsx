@@ -1,12 +1,12 @@
 /** The tally: eight figures, each opening to how it was worked out. */
 import { Box } from '@chakra-ui/react';
 import { FIGURE_IDS, FIGURES, type FigureId, type PrintOptions, type SubLine } from '@cimiento/core';
-import { Pencil } from 'lucide-react';
 import { memo, Suspense, useState } from 'react';
 import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { later } from '../../parts/later.tsx';
+import { PencilMark } from '../../parts/PencilMark.tsx';
 import { useTakeoff } from '../takeoff.ts';
 
 const Workings = later(() => import('./Workings.tsx'), 'Workings');
@@ -99,9 +99,7 @@ const FigureCell = memo(function FigureCell({
     >
       <span className="tally-name">
         {t(`tally.${id}.name`)}
-        {pencil && (
-          <Pencil size={11} aria-label={t('pencil.mark')} style={{ display: 'inline', marginLeft: 4 }} />
-        )}
+        {pencil && <PencilMark />}
       </span>
       <span className="tally-value" data-value>
         {number} <span className="tally-unit">{unit}</span>

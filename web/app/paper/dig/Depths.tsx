@@ -3,7 +3,7 @@ import { type Plan, pencilledOf, stringsOf } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import type { Say } from '../../messages/keys.ts';
 import type { Format } from '../../parts/format.tsx';
-import { bottomText, sidesText } from '../../parts/words.ts';
+import { bottomText, depthText, sidesText } from '../../parts/words.ts';
 import { s } from '../style.server.ts';
 import { EARTH, Told } from './marks.tsx';
 import type { Row } from './rows.ts';
@@ -23,7 +23,7 @@ export type Of = ReturnType<typeof stringsOf>[number];
 export const downFrom =
   (string: { readonly level: number }, format: Format) =>
   (level: number): string =>
-    format.text(string.level - level, 'length', format.system === 'metric' ? { decimals: 3 } : {});
+    depthText(format, string.level - level);
 
 /** Rows by the string they hang on; the job's own first. */
 export const byString = (plan: Plan, rows: readonly Row[]): { string: Of; rows: readonly Row[] }[] =>

@@ -6,32 +6,24 @@ import {
   boxOf,
   type Element,
   flatsOf,
+  type Hazard,
   isOutlined,
   isRun,
   labelPlace,
   type Mark,
   type Plan,
   type Running,
-  runningDimensions,
   segmentsOf,
   sizesOf,
   type Takeoff,
   unionBox,
 } from '@cimiento/core';
 import { G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
-import {
-  along,
-  beside,
-  edge,
-  ledTo,
-  type Patch,
-  placeNames,
-  type Spot,
-  type Wish,
-} from '../../drawing/names.ts';
+import { about, along, type Patch } from '../../drawing/names.ts';
 import { spread } from '../../drawing/spread.ts';
 import { polygonPath, type View, viewOf } from '../../drawing/view.ts';
 import type { Format } from '../../parts/format.tsx';
+import { type PaperName, PlacedNames, paperSize, paperWidth } from '../names.tsx';
 import { CHALK, EARTH, HELD, INK } from './marks.tsx';
 
 type Point = readonly [number, number];
@@ -39,10 +31,8 @@ type Point = readonly [number, number];
 /** Room for the dimensions, left and below, pt. */
 const FOOT = 30;
 const LEFT = { metric: 46, imperial: 64 } as const;
-const NAME = { size: 9.5, height: 11 } as const;
-/** In the figures' narrow face a letter is about so wide, in its height. */
-const LETTER = 0.46;
-const widthOf = (text: string, size: number) => text.length * size * LETTER + 4;
+/** Of names, pt. */
+const NAME = 9.5;
 
 /** Turns places on the ground into the job's own frame, and back is never needed. */
 const turner =
@@ -55,49 +45,64 @@ const eachPoint = (polygon: readonly number[], turn: (p: Point) => Point): numbe
   return out;
 };
 
-/** Where an element's name may stand, and what of it other names keep off. */
-function wishOf(element: Element, view: View, turn: (p: Point) => Point): Wish {
-  const at = (p: Point): Point => {
-    const [x, y] = turn(p);
-    return [view.x(x), view.y(y)];
-  };
+/** Where an element's name may stand, and what of it other names keep off. @param at of the ground on the page */
+function nameOf(element: Element, view: View, at: (p: Point) => Point): PaperName {
   const [x, y] = at(labelPlace(element));
-  const width = widthOf(element.name, NAME.size);
+  const size = paperSize(element.name, NAME);
   const { along: long, across } = sizesOf(element);
   const small = !isRun(element) && !isOutlined(element);
   const mark: Patch = { x, y, width: across * view.scale, height: across * view.scale };
-  const fits = width <= Math.max(long, across) * view.scale + 14;
-  const spots: Spot[] = [
-    ...(fits ? [{ x, y }] : []),
-    ...(isRun(element) && fits ? along(element.points.map(at)) : []),
-    ...beside(mark, width, NAME.height, 1),
-    ...ledTo(mark, width, NAME.height),
-  ];
+  const fits = size.width <= Math.max(long, across) * view.scale + 14;
   return {
     id: element.id,
-    width,
-    height: NAME.height,
-    spots,
+    text: element.name,
+    size: NAME,
+    colour: INK,
+    ...size,
+    spots: [
+      ...(fits ? [{ x, y }] : []),
+      ...(isRun(element) && fits ? along(element.points.map(at)) : []),
+      ...about(mark, size, 1),
+    ],
     rank: 1 / (1 + long),
     marks: small ? [mark] : [],
+  };
+}
+
+/** The name of a hazard whose points lie so on the page. */
+function hazardName({ id, name }: Hazard, points: readonly Point[]): PaperName {
+  const size = paperSize(name, NAME);
+  const [x, y] = points[0]!;
+  const line = points.length > 1;
+  const mark = { x, y, width: 8, height: 8 };
+  return {
+    id: `hazard:${id}`,
+    text: name,
+    size: NAME,
+    colour: HELD,
+    ...size,
+    spots: line ? along(points, size, 2) : about(mark, size),
+    rank: 0,
+    marks: line ? [] : [mark],
   };
 }
 
 export function KeyPlan({
   plan,
   takeoff,
+  running,
   width,
   height,
   format,
 }: {
   plan: Plan;
   takeoff: Takeoff;
+  running: Running;
   width: number;
   height: number;
   format: Format;
 }) {
-  const running = runningDimensions(plan.elements);
-  const turn = turner(running ?? { ux: 1, uy: 0 });
+  const turn = turner(running);
   const turned = (polygons: readonly (readonly number[])[]) => polygons.map((p) => eachPoint(p, turn));
   const openings = turned(takeoff.elements.flatMap((e) => e.openings));
   const footings = turned(takeoff.elements.flatMap((e) => e.footings.map((piece) => piece.plan)));
@@ -117,39 +122,10 @@ export function KeyPlan({
     polygons.map((polygon) => polygonPath(view, polygon)).join('');
   const hazards = plan.ground.hazards.map((hazard) => ({ hazard, points: hazard.points.map(at) }));
   const inWindow = ([x, y]: Point) => x > left && x < width && y > 0 && y < inner.height;
-  const wishes: Wish[] = [
-    ...plan.elements.map((element) => wishOf(element, view, turn)),
-    ...hazards.flatMap(({ hazard, points }) => {
-      if (!points.some(inWindow)) return [];
-      const size = { width: widthOf(hazard.name, NAME.size), height: NAME.height };
-      const mark = { x: points[0]![0], y: points[0]![1], width: 8, height: 8 };
-      return [
-        {
-          id: `hazard:${hazard.id}`,
-          ...size,
-          spots:
-            points.length > 1
-              ? along(points, size, 2)
-              : [...beside(mark, size.width, size.height), ...ledTo(mark, size.width, size.height)],
-          rank: 0,
-          marks: points.length > 1 ? [] : [mark],
-        },
-      ];
-    }),
+  const names = [
+    ...plan.elements.map((element) => nameOf(element, view, at)),
+    ...hazards.flatMap(({ hazard, points }) => (points.some(inWindow) ? [hazardName(hazard, points)] : [])),
   ];
-  const names = placeNames(
-    wishes,
-    [
-      { x: width - 12, y: 16, width: 24, height: 34 },
-      { x: left / 2, y: height / 2, width: left, height },
-    ],
-    { width, height: inner.height },
-  );
-  const text = (id: string) =>
-    plan.elements.find((e) => e.id === id)?.name ??
-    plan.ground.hazards.find((h) => `hazard:${h.id}` === id)?.name ??
-    '';
-  const { ux, uy } = running ?? { ux: 1, uy: 0 };
   return (
     <Svg width={width} height={height}>
       <Path d={join(openings)} fill="#f6e3d4" stroke={EARTH} strokeWidth={0.9} />
@@ -190,54 +166,26 @@ export function KeyPlan({
       {/* Nothing of the drawing may run on under the dimensions. */}
       <Rect x={0} y={0} width={left - 2} height={height} fill="#ffffff" />
       <Rect x={0} y={inner.height} width={width} height={FOOT} fill="#ffffff" />
-      {running && (
-        <Tapes
-          running={running}
-          at={at}
-          view={view}
-          left={left}
-          foot={inner.height}
-          width={width}
-          format={format}
-        />
-      )}
-      {[...names].map(([id, spot]) => {
-        const words = text(id);
-        const tag = { x: spot.x, y: spot.y, width: widthOf(words, NAME.size), height: NAME.height };
-        const from = spot.to ? edge(tag, spot.to) : null;
-        return (
-          <G key={id}>
-            {from && spot.to && (
-              <Line
-                x1={from[0]}
-                y1={from[1]}
-                x2={spot.to[0]}
-                y2={spot.to[1]}
-                stroke={INK}
-                strokeWidth={0.5}
-              />
-            )}
-            {/* Under its letters nothing else is seen. */}
-            <Rect
-              x={tag.x - tag.width / 2}
-              y={tag.y - tag.height / 2}
-              width={tag.width}
-              height={tag.height}
-              fill="#ffffff"
-            />
-            <Text
-              x={tag.x}
-              y={tag.y + NAME.size * 0.36}
-              textAnchor="middle"
-              style={{ fontSize: NAME.size, fontFamily: 'Figures' }}
-              fill={id.startsWith('hazard:') ? HELD : INK}
-            >
-              {words}
-            </Text>
-          </G>
-        );
-      })}
-      <North x={width - 12} y={18} ux={ux} uy={uy} />
+      <Tapes
+        running={running}
+        at={at}
+        view={view}
+        left={left}
+        foot={inner.height}
+        width={width}
+        format={format}
+      />
+      <PlacedNames
+        names={names}
+        fixed={[
+          { x: width - 12, y: 16, width: 24, height: 34 },
+          { x: left / 2, y: height / 2, width: left, height },
+        ]}
+        width={width}
+        height={inner.height}
+        line={INK}
+      />
+      <North x={width - 12} y={18} ux={running.ux} uy={running.uy} />
     </Svg>
   );
 }
@@ -326,7 +274,7 @@ function Tapes({
     TAPE.size,
     foot - 4,
   );
-  const widest = Math.max(...running.along.map((mark) => widthOf(say(mark), TAPE.size))) + TAPE.gap;
+  const widest = Math.max(...running.along.map((mark) => paperWidth(say(mark), TAPE.size))) + TAPE.gap;
   const along = readable(
     running.along.map((item) => ({ item, at: x0 + item.at * view.scale })),
     widest,

@@ -13,6 +13,7 @@ import { G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
 import { spread } from '../../drawing/spread.ts';
 import { closedPath, groundBetween, groundPath, soilPaths } from '../../drawing/strata.ts';
 import type { Format } from '../../parts/format.tsx';
+import { depthText } from '../../parts/words.ts';
 import { CHALK, EARTH, INK, WATER } from './marks.tsx';
 
 /** Layers of a bed, told apart by shade. */
@@ -66,7 +67,7 @@ export function SectionDrawing({
   const scaled = { x, y };
   const ground = (s: number) => postAt(section.posts, s)?.ground ?? 0;
   const path = (points: readonly number[]) => closedPath(points, scaled);
-  const depth = format.text(string - dug, 'length', format.system === 'metric' ? { decimals: 3 } : {});
+  const depth = depthText(format, string - dug);
   const marks: { item: string; at: number; level: number; colour: string }[] = [
     { item: 'string', level: string, colour: CHALK },
     { item: 'ground', level: ground(0), colour: INK },

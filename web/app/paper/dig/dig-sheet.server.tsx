@@ -37,16 +37,14 @@ function cutTables(tables: readonly Hung[], first: number, page: number): Hung[]
       if (own.length > 0) pages.at(-1)!.push({ string, rows: own });
       own = [];
     };
-    let heads = HEADS;
+    const needed = (row: Row) => rowHeight(row) + (own.length === 0 ? HEADS : 0);
     for (const row of rows) {
-      const needed = rowHeight(row) + (own.length === 0 ? heads : 0);
-      if (needed > left) {
+      if (needed(row) > left) {
         put();
         pages.push([]);
         left = page;
-        heads = HEADS;
       }
-      left -= rowHeight(row) + (own.length === 0 ? heads : 0);
+      left -= needed(row);
       own.push(row);
     }
     put();
@@ -129,7 +127,7 @@ function Sheet(input: SheetInput) {
               })}
             </Text>
           </View>
-          <KeyPlan plan={plan} takeoff={takeoff} width={WIDTH} height={drawing} format={format} />
+          <KeyPlan {...shown} running={running} width={WIDTH} height={drawing} />
         </View>
       )}
       {table(onFirst)}

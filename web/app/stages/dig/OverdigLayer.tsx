@@ -1,16 +1,15 @@
 /** Where the soil of one cause of over-dig lies: hatched on the plan and on the section. */
-import { Flex } from '@chakra-ui/react';
 import { type CauseCut, type FencePost, flatsOf, profile, type Section, type Solid } from '@cimiento/core';
 import { useId } from 'react';
 import { useOverdigShape } from '../../desk/ask/whatif.ts';
 import { ink } from '../../desk/hatches.tsx';
+import { PlanBar } from '../../desk/plan/PlanBar.tsx';
 import { type Hatched, useDesk, useDeskStore } from '../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { closedPath, groundBetween, type Scale } from '../../drawing/strata.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 
 /** The dig with and without what is hatched; null while it is worked out, or of soft ground. */
@@ -108,25 +107,12 @@ export function HatchBar() {
   if (cause === null) return null;
   const name = t(coded(cause === 'neat' ? 'work.neat' : `work.overdig.${cause}`));
   return (
-    <Flex
-      position="absolute"
-      left={2}
-      top={1}
-      gap={2}
-      align="center"
+    <PlanBar
+      text={t('said.hatched', { name, value: format.text(overdig[cause], 'volume') })}
+      done={t('said.unhatch')}
+      onDone={() => store.getState().look({ hatched: null })}
       bg="sheet"
-      borderWidth="1px"
-      borderStyle="solid"
-      borderColor="held"
-      px={2}
-      py={1}
-      fontSize="sm"
-      role="status"
-    >
-      {t('said.hatched', { name, value: format.text(overdig[cause], 'volume') })}
-      <Button size="sm" onClick={() => store.getState().look({ hatched: null })}>
-        {t('said.unhatch')}
-      </Button>
-    </Flex>
+      edge="held"
+    />
   );
 }

@@ -2,10 +2,10 @@
 import { contours, type Hazard, type SurfaceSpec } from '@cimiento/core';
 import { memo, useMemo } from 'react';
 import { ink } from '../../desk/hatches.tsx';
-import { type Name, nameSize, useLabels } from '../../desk/plan/labels.tsx';
+import { type Name, nameAbout, nameSize, useLabels } from '../../desk/plan/labels.tsx';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround } from '../../desk/takeoff.ts';
-import { along, beside, ledTo, type Spot } from '../../drawing/names.ts';
+import { about, along, type Spot } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { niceStep, type View } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -175,6 +175,8 @@ const nudged = (event: React.KeyboardEvent, [x, y]: Place, step: number): Place 
   return way ? [round2(x + way[0]), round2(y + way[1])] : null;
 };
 
+const LOG_NAME = { colour: 'ink', size: 13, rank: 0 } as const;
+
 function Logs({ view, hold, movable }: Held & { movable: boolean }) {
   const { t } = useTranslation();
   const format = useFormat();
@@ -194,20 +196,14 @@ function Logs({ view, hold, movable }: Held & { movable: boolean }) {
   };
   const names = useMemo(
     () =>
-      logs.map((log): Name => {
-        const mark = { x: view.x(log.at[0]), y: view.y(log.at[1]), width: 18, height: 18 };
-        const size = nameSize(log.name, 13);
-        return {
-          id: `log:${log.id}`,
-          text: log.name,
-          colour: 'ink',
-          size: 13,
-          ...size,
-          spots: [...beside(mark, size.width, size.height), ...ledTo(mark, size.width, size.height)],
-          rank: 0,
-          marks: [mark],
-        };
-      }),
+      logs.map((log) =>
+        nameAbout(`log:${log.id}`, log.name, LOG_NAME, {
+          x: view.x(log.at[0]),
+          y: view.y(log.at[1]),
+          width: 18,
+          height: 18,
+        }),
+      ),
     [logs, view],
   );
   useLabels('logs', names);
@@ -317,10 +313,7 @@ function Hazards({ view, hold, movable }: Held & { movable: boolean }) {
           size: 13,
           ...size,
           // The name of a line stays in the picture while the line may be.
-          spots:
-            points.length > 1
-              ? along(points, size)
-              : [...beside(mark, size.width, size.height), ...ledTo(mark, size.width, size.height)],
+          spots: points.length > 1 ? along(points, size) : about(mark, size),
           rank: 0.5,
           marks: points.length > 1 ? [] : [mark],
         };

@@ -4,7 +4,7 @@ import { nextName } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useInstructionCosts } from '../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { useLookedAt } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, Small } from '../../parts/controls.tsx';
 import { Choice, TextField } from '../../parts/TextField.tsx';
@@ -15,12 +15,10 @@ export function InstructionsPanel() {
   const { t } = useTranslation();
   const store = useDeskStore();
   const plan = useDesk((desk) => desk.plan);
-  const picked = useDesk((desk) => desk.picked);
-  const takeoff = useTakeoff();
   const costs = useInstructionCosts(plan);
   const words = plan.levels.instructions;
   const { edit } = store.getState();
-  const info = takeoff.elements.find((e) => e.id === picked) ?? takeoff.elements.find((e) => e.live);
+  const info = useLookedAt();
   const add = () =>
     edit((d) => {
       d.levels.instructions.push({

@@ -2,28 +2,16 @@
 import { surfaceRuns } from '@cimiento/core';
 import { useMemo } from 'react';
 import { ink } from '../../../desk/hatches.tsx';
-import { type Name, nameSize, useLabels } from '../../../desk/plan/labels.tsx';
+import { type Name, nameAbout, nameSize, useLabels } from '../../../desk/plan/labels.tsx';
 import { useDesk } from '../../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../../desk/takeoff.ts';
-import { along, beside, ledTo } from '../../../drawing/names.ts';
+import { along } from '../../../drawing/names.ts';
 import type { View } from '../../../drawing/view.ts';
 import { useHole } from './use.ts';
 
-/** A name beside a mark of a size, px. */
-function beMark(id: string, text: string, x: number, y: number, side: number, colour: string): Name {
-  const mark = { x, y, width: side, height: side };
-  const size = nameSize(text, 12);
-  return {
-    id,
-    text,
-    colour,
-    size: 12,
-    ...size,
-    spots: [...beside(mark, size.width, size.height), ...ledTo(mark, size.width, size.height)],
-    rank: 0.5,
-    marks: [mark],
-  };
-}
+/** A name about a mark of a size, px. */
+const nameAt = (id: string, text: string, x: number, y: number, side: number, colour: string): Name =>
+  nameAbout(id, text, { colour, size: 12, rank: 0.5 }, { x, y, width: side, height: side });
 
 export function NightLayer({ view, here }: { view: View; here: boolean }) {
   const ditches = useDesk((desk) => desk.plan.water.ditches);
@@ -92,7 +80,7 @@ function Sumps({ view }: { view: View }) {
   const names = useMemo(
     () =>
       pumps.flatMap(({ id, name, sump: { at, area } }) =>
-        at ? [beMark(`sump:${id}`, name, view.x(at[0]), view.y(at[1]), sumpSide(area, view), 'water')] : [],
+        at ? [nameAt(`sump:${id}`, name, view.x(at[0]), view.y(at[1]), sumpSide(area, view), 'water')] : [],
       ),
     [pumps, view],
   );
@@ -134,7 +122,7 @@ function Surface({ view }: { view: View }) {
   const names = useMemo(
     () =>
       runs.map(({ id, one, colour }) =>
-        beMark(`surface:${id}`, one.name, view.x(one.at[0]), view.y(one.at[1]), 18, colour),
+        nameAt(`surface:${id}`, one.name, view.x(one.at[0]), view.y(one.at[1]), 18, colour),
       ),
     [runs, view],
   );
