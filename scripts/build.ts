@@ -12,7 +12,7 @@ function* filesOf(path: string): Generator<string> {
   if (!statSync(path).isDirectory()) yield path;
   else
     for (const name of readdirSync(path).sort())
-      if (!['node_modules', 'build', '.react-router'].includes(name)) yield* filesOf(join(path, name));
+      if (!['node_modules', 'build', '.react-router', 'e2e'].includes(name)) yield* filesOf(join(path, name));
 }
 
 function fingerprint(): string {

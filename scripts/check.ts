@@ -88,11 +88,11 @@ await Promise.all([
   run('types', 'types'),
   run('lint', 'lint').then(() => run('share of tests', 'test:share')),
   builds(),
-]);
-await Promise.all([
   vitest('unit tests', 'unit', UNIT),
-  step('browser tests', 'npx', ['playwright', 'test'], { PLAYWRIGHT_JSON: BROWSER }),
 ]);
+// Alone: beside others a browser waits, and draws and asks while it does, which takes longer than one
+// after the other.
+await step('browser tests', 'npx', ['playwright', 'test'], { PLAYWRIGHT_JSON: BROWSER });
 
 interface Counts {
   passed: number;

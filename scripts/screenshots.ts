@@ -96,8 +96,8 @@ const SHOTS: readonly Shot[] = [
     prefs: { lang: 'en-US', system: 'imperial' },
     act: then(
       stage('dig'),
-      async (page) => page.locator('[data-mend=unsupported]').waitFor({ timeout: 60_000 }),
       panel('Cautions'),
+      async (page) => page.locator('[data-mend=unsupported]').waitFor({ timeout: 60_000 }),
       settled,
     ),
   },

@@ -13,7 +13,7 @@ as_root() {
 need() {
   case "$1" in
     postgresql) ls /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 && return 0 ;;
-    chromium) [ -x /usr/bin/chromium ] && return 0 ;;
+    chromium-headless-shell) [ -x /usr/bin/chromium-headless-shell ] && return 0 ;;
   esac
   echo "Installing Debian package $1 …" >&2
   as_root env DEBIAN_FRONTEND=noninteractive apt-get update -qq >&2

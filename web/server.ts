@@ -10,6 +10,7 @@ import { createRequestHandler } from '@react-router/express';
 import compression from 'compression';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import type { ServerBuild } from 'react-router';
+import sirv from 'sirv';
 import { MOST_BODY } from './app/server/body.server.ts';
 import { sayError } from './app/server/say.server.ts';
 
@@ -22,6 +23,10 @@ const trusted = process.env.TRUST_PROXY === '1';
 const app = express();
 app.disable('x-powered-by');
 app.set('trust proxy', trusted ? 1 : false);
+
+/** How long browsers may keep what is served, s. */
+const HOUR = 3600;
+const YEAR = 365 * 24 * HOUR;
 
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS']);
 const HOST = /^(?:[a-z0-9](?:[a-z0-9.-]{0,252})|\[[0-9a-f:.]{2,45}\])(?::\d{1,5})?$/i;
@@ -73,25 +78,26 @@ app.use((request, response, next) => {
     'X-Frame-Options': 'DENY',
     'Referrer-Policy': 'same-origin',
     'Cross-Origin-Opener-Policy': 'same-origin',
-    // Everything but the built files is somebody's own.
-    'Cache-Control': 'no-store',
   });
   if (request.secure) response.set('Strict-Transport-Security', 'max-age=31536000');
   next();
 });
 
+// Built files are packed already, and known once and for all: they are looked up once, not at each request.
+const packed = { brotli: true, gzip: true, etag: true };
+app.use('/assets', sirv(join(here, 'build/client/assets'), { ...packed, immutable: true, maxAge: YEAR }));
+app.use(sirv(join(here, 'build/client'), { ...packed, maxAge: HOUR }));
+// Everything else is somebody's own. Said only now: what stands there already, built files keep.
+app.use((_request, response, next) => {
+  response.set('Cache-Control', 'no-store');
+  next();
+});
 app.use(
   compression({
     // A stream of events is passed on as it comes.
     filter: (request, response) =>
       !/text\/event-stream/i.test(String(response.getHeader('Content-Type'))) &&
       compression.filter(request, response),
-  }),
-);
-app.use('/assets', express.static(join(here, 'build/client/assets'), { immutable: true, maxAge: '1y' }));
-app.use(
-  express.static(join(here, 'build/client'), {
-    setHeaders: (response) => response.set('Cache-Control', 'public, max-age=3600'),
   }),
 );
 

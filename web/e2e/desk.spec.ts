@@ -176,27 +176,36 @@ test('dragging on the plan moves a pad, snaps, and is one undo; Delete removes',
   await expect(page.getByRole('heading', { name: '8 trenches, 4 pads, 2 slabs' })).toBeVisible();
 });
 
-test('a flag on the staff can be dragged or nudged by keys', async ({ page }) => {
+test('flags on the staff follow the pointer, and each key counts', async ({ page }) => {
   await newJob(page, 'honey-house');
-  const string = flag(page, 'string');
-  const box = (await string.boundingBox())!;
-  await page.mouse.move(box.x + 80, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x + 80, box.y + box.height / 2 + 30, { steps: 5 });
-  await page.mouse.up();
-  await expect(string).not.toContainText('100.500');
-  await string.focus();
-  // The last of the drag is drawn a frame later; on a busy machine that frame is late.
-  await expect(async () => {
-    const once = await string.textContent();
-    await page.waitForTimeout(1500);
-    expect(await string.textContent()).toBe(once);
-  }).toPass();
-  const level = Number(await string.getAttribute('aria-valuenow'));
-  await page.keyboard.press('ArrowUp');
-  await expect
-    .poll(async () => Number(await string.getAttribute('aria-valuenow')))
-    .toBeCloseTo(level + 0.01, 6);
+  const at = async (name: string) => Number(await flag(page, name).getAttribute('aria-valuenow'));
+  const pull = async (name: string, by: number) => {
+    const box = (await flag(page, name).boundingBox())!;
+    const [x, y] = [box.x + 80, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x, y + by, { steps: 5 });
+    await page.mouse.up();
+  };
+  const [string, floor] = [await at('string'), await at('floor')];
+  await pull('string', 24);
+  await expect.poll(() => at('string')).toBeLessThan(string - 0.02);
+  await saved(page);
+  const moved = string - (await at('string'));
+  // However many moves a drag has, the floor ends where the pointer does: as far down as the string.
+  await pull('floor', 24);
+  await expect.poll(() => at('floor')).toBeLessThan(floor - 0.02);
+  await saved(page);
+  expect(Math.abs(floor - (await at('floor')) - moved)).toBeLessThan(0.05 * moved + 0.02);
+  // Five keys before the drawing shows what the first one did.
+  const level = await at('string');
+  await flag(page, 'string').evaluate((node) => {
+    for (let i = 0; i < 5; i += 1)
+      node.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+  });
+  await expect.poll(() => at('string')).toBeCloseTo(level + 0.05, 6);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => at('string')).toBeCloseTo(level, 6);
 });
 
 test('keys: digits go to stages, / finds, ? lists, arrows nudge a number', async ({ page }) => {

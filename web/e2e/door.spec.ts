@@ -237,3 +237,31 @@ test('behind a trusted proxy the last hop is believed, and only it', async () =>
     web.kill('SIGTERM');
   }
 });
+
+test('built files come packed as the browser takes them, to be kept; what is not there is not found', async () => {
+  const page = await ask('/sign-in');
+  const scripts = [...page.body.matchAll(/"(\/assets\/[\w.-]+\.js)"/g)].map(([, path]) => path!);
+  const entry = scripts.find((path) => path.includes('entry.client'))!;
+  const size = async (accepts: string, encoding: string | undefined) => {
+    const answer = await ask(entry, { headers: { 'accept-encoding': accepts } });
+    expect(answer.status, accepts).toBe(200);
+    expect(answer.headers['content-encoding'], accepts).toBe(encoding);
+    expect(answer.headers['cache-control'], accepts).toContain('immutable');
+    expect(answer.headers['content-type'], accepts).toContain('javascript');
+    expect(answer.headers['x-content-type-options'], accepts).toBe('nosniff');
+    return Number(answer.headers['content-length']);
+  };
+  const [brotli, gzip, plain] = [
+    await size('gzip, deflate, br', 'br'),
+    await size('gzip, deflate', 'gzip'),
+    await size('identity', undefined),
+  ];
+  expect(brotli).toBeGreaterThan(0);
+  expect(gzip).toBeGreaterThan(brotli);
+  expect(plain).toBeGreaterThan(2 * gzip);
+  const { headers } = await ask(entry);
+  const again = await ask(entry, { headers: { 'if-none-match': String(headers.etag) } });
+  expect(again.status).toBe(304);
+  for (const path of ['/assets/none-of-it.js', '/assets/', '/assets/..%2f..%2fserver/index.js', '/.vite/x'])
+    expect((await ask(path, { headers: { cookie: await cookieOf() } })).status, path).toBe(404);
+});

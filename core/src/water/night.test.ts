@@ -214,6 +214,22 @@ describe('a night', () => {
       { numRuns: 60 },
     );
   });
+  it('stops at a float though the rain ends before the step does', () => {
+    // 30 m² rise 144 mm an hour, from where the pump left it; by any step the float at 50 mm is the highest.
+    const { basin, rain } = made({
+      depth: 0.19837168953363524,
+      hours: 1.3808003498892703,
+      pattern: 'even',
+      runoff: 0,
+      k: 0,
+      water: 0,
+      pump: 0.003999881835413562,
+    });
+    for (const longest of [300, 150, 75]) {
+      const { peak } = courseOf(basin, { rain, hours: 30, longest });
+      expect(Math.abs(peak.level - 0.05), `${longest} s`).toBeLessThan(1e-4);
+    }
+  });
   it('emptied to the last drop stays empty and a number', () => {
     const { basin, rain } = made({
       depth: 0.04627348809429685,

@@ -1,7 +1,7 @@
 /** The drawing under the plan: the section, or what the stage has of its own to draw. */
 import { chakra } from '@chakra-ui/react';
 import type { Element, Section } from '@cimiento/core';
-import { Suspense, useMemo } from 'react';
+import { Suspense, useLayoutEffect, useMemo, useRef } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Heading } from '../parts/controls.tsx';
 import { later } from '../parts/later.tsx';
@@ -66,8 +66,11 @@ export function LowerView({
 }) {
   const stage = useDesk((desk) => desk.stage);
   const { shown, drawings } = useShown();
+  const byKeys = useRef(false);
   const head = useMemo(
-    () => <Head stage={stage} drawings={drawings} shown={shown} name={element?.name ?? null} />,
+    () => (
+      <Head stage={stage} drawings={drawings} shown={shown} name={element?.name ?? null} byKeys={byKeys} />
+    ),
     [stage, drawings, shown, element?.name],
   );
   return (
@@ -84,13 +87,26 @@ function Head({
   drawings,
   shown,
   name,
+  byKeys,
 }: {
   stage: Stage;
   drawings: readonly Lower[];
   shown: Lower;
   /** Of the element cut through. */
   name: string | null;
+  /** Whether the drawing shown was come to by keys; outlives this head, which each drawing puts anew. */
+  byKeys: React.RefObject<boolean>;
 }) {
+  const tabs = useRef<HTMLDivElement>(null);
+  // A drawing fetched later puts its own head in the place of this one, and the focus would go with it.
+  useLayoutEffect(() => {
+    const list = tabs.current;
+    if (!list || !byKeys.current) return;
+    const active = document.activeElement;
+    if (active === null || active === document.body || list.contains(active))
+      list.querySelector<HTMLElement>(`[data-lower=${shown}]`)?.focus();
+    else byKeys.current = false;
+  }, [shown, byKeys]);
   const { t } = useTranslation();
   const store = useDeskStore();
   const choose = (lower: Lower) => {
@@ -111,18 +127,12 @@ function Head({
     if (to === undefined) return;
     event.preventDefault();
     event.stopPropagation();
-    const next = drawings[(to + drawings.length) % drawings.length]!;
-    choose(next);
-    const tabs = event.currentTarget;
-    // The tab is another once the drawing is: it is focused when it is there.
-    requestAnimationFrame(() => {
-      const list = tabs.isConnected ? tabs : document.querySelector('[role=tablist]');
-      list?.querySelector<HTMLElement>(`[data-lower=${next}]`)?.focus();
-    });
+    byKeys.current = true;
+    choose(drawings[(to + drawings.length) % drawings.length]!);
   };
   if (drawings.length < 2) return <Heading>{title('section')}</Heading>;
   return (
-    <Tabs className="no-print" role="tablist" aria-label={t('lower.title')} onKeyDown={move}>
+    <Tabs ref={tabs} className="no-print" role="tablist" aria-label={t('lower.title')} onKeyDown={move}>
       {drawings.map((lower) => (
         <Tab
           key={lower}
@@ -131,7 +141,10 @@ function Head({
           aria-selected={lower === shown}
           tabIndex={lower === shown ? 0 : -1}
           data-lower={lower}
-          onClick={() => choose(lower)}
+          onClick={() => {
+            byKeys.current = false;
+            choose(lower);
+          }}
         >
           {title(lower)}
         </Tab>

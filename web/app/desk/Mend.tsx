@@ -6,6 +6,7 @@ import { useTranslation } from '../messages/useTranslation.ts';
 import { Button } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
 import { DifferenceLine } from '../stages/levels/DifferenceLine.tsx';
+import { useLookedFor } from './ask/useLookedFor.ts';
 import { useMend } from './ask/whatif.ts';
 import { useDeskStore } from './store.ts';
 import { useShownPlan, useTakeoff } from './takeoff.ts';
@@ -19,13 +20,16 @@ export function Mend({ code }: { code: Mended }) {
 /** A press that changes figures, and what it comes to. */
 function Costed({ code }: { code: Mended }) {
   const plan = useShownPlan();
-  const cost = useMend(plan, code);
+  const { ref, looked } = useLookedFor();
+  const cost = useMend(looked ? plan : null, code);
   return (
-    cost && (
-      <Press code={code} to={cost.to}>
-        <DifferenceLine change={cost.change} currency={plan.prices.currency} />
-      </Press>
-    )
+    <Box ref={ref} minH="1px">
+      {cost && (
+        <Press code={code} to={cost.to}>
+          <DifferenceLine change={cost.change} currency={plan.prices.currency} />
+        </Press>
+      )}
+    </Box>
   );
 }
 

@@ -1,6 +1,7 @@
 /** The lower edge of a drawn layer, dragged or nudged by keys for its thickness. */
 import { ink } from '../desk/hatches.tsx';
 import { dragDepth } from './pointer.ts';
+import { useNudge } from './useNudge.ts';
 
 /** m a key press adds. */
 const NUDGE = 0.01;
@@ -34,6 +35,7 @@ export function EdgeHandle({
   put: (thickness: number, key: string) => void;
   settle: () => void;
 }) {
+  const nudge = useNudge();
   const middle = (left + right) / 2;
   return (
     <g
@@ -56,7 +58,7 @@ export function EdgeHandle({
         const way = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
         if (way === 0) return;
         event.preventDefault();
-        put(thickness + way * NUDGE, `layer-edge:${id}`);
+        nudge(id, thickness, way * NUDGE, (to) => put(to, `layer-edge:${id}`));
       }}
     >
       <rect x={left} y={at - 4} width={right - left} height={8} fill="transparent" />

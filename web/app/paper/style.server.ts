@@ -4,17 +4,18 @@ import { type Lang, written } from '@cimiento/core';
 import { Font, StyleSheet } from '@react-pdf/renderer';
 
 const require = createRequire(import.meta.url);
-const font = (file: string) => require.resolve(`@fontsource/${file}`);
+// Not compressed: the renderer reads a glyph's outline at a time, and of a packed font it would unpack all
+// outlines for each.
 Font.register({
   family: 'Words',
   fonts: [
-    { src: font('barlow/files/barlow-latin-400-normal.woff') },
-    { src: font('barlow/files/barlow-latin-600-normal.woff'), fontWeight: 600 },
+    { src: require.resolve('@expo-google-fonts/barlow/400Regular/Barlow_400Regular.ttf') },
+    { src: require.resolve('@expo-google-fonts/barlow/600SemiBold/Barlow_600SemiBold.ttf'), fontWeight: 600 },
   ],
 });
 Font.register({
   family: 'Figures',
-  src: font('barlow-condensed/files/barlow-condensed-latin-600-normal.woff'),
+  src: require.resolve('@expo-google-fonts/barlow-condensed/600SemiBold/BarlowCondensed_600SemiBold.ttf'),
 });
 // Words are not broken at the line's end: half a word on a wet sheet is worse than a ragged edge.
 Font.registerHyphenationCallback((word) => [word]);

@@ -76,7 +76,11 @@ describe('a change in words', () => {
   it('has a name for every field of the tables, and words for every choice of the schema', () => {
     for (const lang of ['en', 'es'] as const) {
       const i18n = makeI18n(lang, lang === 'en' ? en : es);
-      const labels = [...Object.values(FIELDS), ...Object.values(WORDINGS)].map((field) => field.label);
+      const said: readonly { readonly label: string }[] = [
+        ...Object.values(FIELDS),
+        ...Object.values(WORDINGS),
+      ];
+      const labels = said.map((field) => field.label);
       expect(labels.filter((label) => !i18n.exists(label))).toEqual([]);
       const missing: string[] = [];
       const walk = (schema: Node, path: string): void => {

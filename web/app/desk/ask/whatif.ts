@@ -109,7 +109,7 @@ export const useInstructionCosts = (
   useAsked(plan, 'instructionCosts', []).value;
 
 /** An element's sides sloped back, benched and shored. */
-export const useAlternatives = (plan: Plan, index: number): Alternative[] | null =>
+export const useAlternatives = (plan: Plan | null, index: number): Alternative[] | null =>
   useAsked(plan, 'alternatives', [index]).value;
 
 /** What a concrete strip in place of a stone footing changes. */
@@ -127,7 +127,8 @@ export const useWorkingWays = (plan: Plan, index: number): WorkingCost[] | null 
 export const useBounds = (plan: Plan | null): Bounds | null => useAsked(plan, 'bounds', []).value;
 
 /** What mending a caution changes. */
-export const useMend = (plan: Plan, code: Mended): AnswerOf<'mend'> => useAsked(plan, 'mend', [code]).value;
+export const useMend = (plan: Plan | null, code: Mended): AnswerOf<'mend'> =>
+  useAsked(plan, 'mend', [code]).value;
 
 /** The dig with a cause of over-dig and without it; only while it is looked at. */
 export const useOverdigShape = (plan: Plan | null, cause: CutCause): CauseCut | null =>

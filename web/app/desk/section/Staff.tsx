@@ -15,6 +15,7 @@ import {
 } from '@cimiento/core';
 import { dragDepth } from '../../drawing/pointer.ts';
 import { spread } from '../../drawing/spread.ts';
+import { useNudge } from '../../drawing/useNudge.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useFormat } from '../../parts/format.tsx';
 import { ink } from '../hatches.tsx';
@@ -86,7 +87,7 @@ export function flagsFor(
   const floor = element ? floorOf(plan, element) : (plan.levels.floors[0] ?? null);
   const stack = takeoff.stacks.find((s) => s.floor.id === floor?.id);
   if (stack) {
-    const { id } = stack.floor;
+    const { id, level: own } = stack.floor;
     flags.push({
       name: 'floor',
       level: stack.level,
@@ -94,7 +95,8 @@ export function flagsFor(
       range: '/levels/floors/*/level',
       set: (draft, level) => {
         const target = draft.levels.floors.find((f) => f.id === id);
-        if (target) target.level += level - stack.level;
+        // From where it stood when this was drawn: a drag tells how far it has come in all, many times.
+        if (target) target.level = own + (level - stack.level);
       },
     });
   }
@@ -171,6 +173,7 @@ export function Staff({
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
+  const nudge = useNudge();
   const metric = format.system === 'metric';
   const commit = (flag: Flag, next: number, key: string) => {
     const { set, range } = flag;
@@ -226,7 +229,9 @@ export function Staff({
               const way = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
               if (way === 0 || !movable) return;
               event.preventDefault();
-              commit(flag, flag.level + way * (metric ? 0.01 : 0.0127), `flag:${flag.name}`);
+              nudge(flag.name, flag.level, way * (metric ? 0.01 : 0.0127), (level) =>
+                commit(flag, level, `flag:${flag.name}`),
+              );
             }}
           >
             <path

@@ -1,6 +1,7 @@
 /** Slope back, bench or shore: the thing picked three ways, to choose from. */
 import { Box, Flex } from '@chakra-ui/react';
 import type { Support } from '@cimiento/core';
+import { useLookedFor } from '../../desk/ask/useLookedFor.ts';
 import { useAlternatives } from '../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -20,7 +21,8 @@ export function Alternatives() {
   const index = plan.elements.findIndex((e) => e.id === picked);
   const element = plan.elements[index];
   const info = takeoff.elements[index];
-  const ways = useAlternatives(plan, index);
+  const { ref, looked } = useLookedFor();
+  const ways = useAlternatives(looked ? plan : null, index);
   if (!element || !info?.live) return null;
   const choose = (support: Support, slope: number) =>
     store.getState().edit((d) => {
@@ -31,65 +33,67 @@ export function Alternatives() {
         }
     });
   return (
-    <Panel title={t('ways.title')} aside={t('ways.aside', { name: element.group || element.name })}>
-      {ways === null && <Small>{t('ways.working')}</Small>}
-      {ways?.map((way) => {
-        const here =
-          info.support === way.support &&
-          (way.support !== 'slope' || Math.abs(info.slope - way.slope) < 1e-9);
-        const facts = [
-          t('ways.dig', { volume: format.text(way.dig, 'volume'), count: way.loads }),
-          ...(way.face > 0
-            ? [
-                t('ways.face', {
-                  area: format.text(way.face, 'area'),
-                  length: format.text(way.faceLength, 'length', { decimals: 0 }),
-                }),
-              ]
-            : []),
-          t('ways.people', { hours: format.text(way.people, 'hours') }),
-        ];
-        return (
-          <WayFrame key={way.support} here={here} data-way={way.support}>
-            <Flex justify="space-between" align="center" gap={2}>
-              <strong>
-                {t(`ways.${way.support}`)}
-                {way.support === 'slope' && ` ${format.text(way.slope, 'slope')}`}
-              </strong>
-              {here ? (
-                <Small>{t('ways.now')}</Small>
-              ) : (
-                <Button size="sm" onClick={() => choose(way.support, way.slope)}>
-                  {t('ways.choose')}
-                </Button>
+    <div ref={ref}>
+      <Panel title={t('ways.title')} aside={t('ways.aside', { name: element.group || element.name })}>
+        {ways === null && <Small>{t('ways.working')}</Small>}
+        {ways?.map((way) => {
+          const here =
+            info.support === way.support &&
+            (way.support !== 'slope' || Math.abs(info.slope - way.slope) < 1e-9);
+          const facts = [
+            t('ways.dig', { volume: format.text(way.dig, 'volume'), count: way.loads }),
+            ...(way.face > 0
+              ? [
+                  t('ways.face', {
+                    area: format.text(way.face, 'area'),
+                    length: format.text(way.faceLength, 'length', { decimals: 0 }),
+                  }),
+                ]
+              : []),
+            t('ways.people', { hours: format.text(way.people, 'hours') }),
+          ];
+          return (
+            <WayFrame key={way.support} here={here} data-way={way.support}>
+              <Flex justify="space-between" align="center" gap={2}>
+                <strong>
+                  {t(`ways.${way.support}`)}
+                  {way.support === 'slope' && ` ${format.text(way.slope, 'slope')}`}
+                </strong>
+                {here ? (
+                  <Small>{t('ways.now')}</Small>
+                ) : (
+                  <Button size="sm" onClick={() => choose(way.support, way.slope)}>
+                    {t('ways.choose')}
+                  </Button>
+                )}
+              </Flex>
+              <Small>{facts.join(' · ')}</Small>
+              {way.cost !== null && Math.abs(way.cost) >= 0.5 && (
+                <Small>
+                  {way.cost > 0 ? '+' : '−'}
+                  {format.text(Math.abs(way.cost), 'price', { decimals: 0 })} {plan.prices.currency}
+                </Small>
               )}
-            </Flex>
-            <Small>{facts.join(' · ')}</Small>
-            {way.cost !== null && Math.abs(way.cost) >= 0.5 && (
-              <Small>
-                {way.cost > 0 ? '+' : '−'}
-                {format.text(Math.abs(way.cost), 'price', { decimals: 0 })} {plan.prices.currency}
-              </Small>
-            )}
-            {way.outside > 0.01 && (
-              <Box as="strong" color="held" fontSize="xs" display="block">
-                {t('ways.outside', { area: format.text(way.outside, 'area') })}
-              </Box>
-            )}
-            {way.hits.length > 0 && (
-              <Box as="span" color="held" fontSize="xs" display="block">
-                {t('ways.hits', { names: way.hits.join(', ') })}
-              </Box>
-            )}
-            {!way.within && (
-              <Box as="span" color="held" fontSize="xs" display="block">
-                {t('ways.tooSteep', { steepest: format.text(info.rule.steepest, 'slope') })}
-              </Box>
-            )}
-          </WayFrame>
-        );
-      })}
-      <Small>{t('ways.note')}</Small>
-    </Panel>
+              {way.outside > 0.01 && (
+                <Box as="strong" color="held" fontSize="xs" display="block">
+                  {t('ways.outside', { area: format.text(way.outside, 'area') })}
+                </Box>
+              )}
+              {way.hits.length > 0 && (
+                <Box as="span" color="held" fontSize="xs" display="block">
+                  {t('ways.hits', { names: way.hits.join(', ') })}
+                </Box>
+              )}
+              {!way.within && (
+                <Box as="span" color="held" fontSize="xs" display="block">
+                  {t('ways.tooSteep', { steepest: format.text(info.rule.steepest, 'slope') })}
+                </Box>
+              )}
+            </WayFrame>
+          );
+        })}
+        <Small>{t('ways.note')}</Small>
+      </Panel>
+    </div>
   );
 }
