@@ -118,7 +118,8 @@ test.describe('on a phone', () => {
     await expect(row).toHaveAttribute('data-swiped', '0');
     await page.getByRole('button', { name: 'Plan', exact: true }).tap();
     await expect(row).toHaveAttribute('data-swiped', '1');
-    // What is touched is picked, and the answers are of it.
+    // Once the push has come to rest: what is touched is picked, and the answers are of it.
+    await expect(page.getByRole('region', { name: 'Plan', exact: true })).toBeInViewport({ ratio: 0.99 });
     await page.locator('[data-name-of=P1]').tap();
     await expect(page.locator('[data-in-hole=P1]')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
