@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
-import { base, lower, newJob, prefer, ready, signIn, stage } from './helpers.ts';
+import { type Page, test } from '@playwright/test';
+import { base, expect, lower, newJob, prefer, ready, signIn, stage } from './helpers.ts';
 
 /** What axe finds; of a theme only its contrast, since nothing else hangs on it. */
 async function serious(page: Page, contrastOnly = false): Promise<string[]> {

@@ -1,8 +1,9 @@
 /** Beds: what each footing stands on, layer by layer. */
-import { expect, type Page, test } from '@playwright/test';
+import { type Page, test } from '@playwright/test';
 import {
   base,
   dragBy,
+  expect,
   field,
   figure,
   flag,

@@ -1,7 +1,7 @@
 /** Runs when every other test has ended: it takes the tests' database away and brings it back. */
-import { expect, test } from '@playwright/test';
+import { test } from '@playwright/test';
 import { postgres } from '../../scripts/postgres.ts';
-import { field, newJob, prefer, ready, signIn, stage, type } from './helpers.ts';
+import { expect, field, newJob, prefer, ready, signIn, stage, type } from './helpers.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);

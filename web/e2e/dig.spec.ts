@@ -1,7 +1,8 @@
-import { expect, type Page, test } from '@playwright/test';
+import { type Page, test } from '@playwright/test';
 import {
   blankJob,
   dragBy,
+  expect,
   figure,
   lower,
   newJob,

@@ -3,9 +3,9 @@ import { fork } from 'node:child_process';
 import http from 'node:http';
 import net from 'node:net';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { test } from '@playwright/test';
 import { DEMO_PERSON } from '../db/demo-people.ts';
-import { base } from './helpers.ts';
+import { base, expect } from './helpers.ts';
 
 const address = () => new URL(base());
 

@@ -1,6 +1,6 @@
 /** The first minute: what one would say on the phone, typed by hand, and the whole plan on it; pencil to ink. */
-import { expect, type Page, test } from '@playwright/test';
-import { base, figure, prefer, ready, saved, signIn, stage } from './helpers.ts';
+import { type Page, test } from '@playwright/test';
+import { base, expect, figure, prefer, ready, saved, signIn, stage } from './helpers.ts';
 
 /** Three keys a second, and two seconds for a choice or a press: what it takes by hand, whatever the machine. */
 const KEY = 1 / 3;

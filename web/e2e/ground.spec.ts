@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, type Page, test } from '@playwright/test';
+import { type Page, test } from '@playwright/test';
 import {
   base,
   blankJob,
   dragBy,
+  expect,
   field,
   figure,
   lower,

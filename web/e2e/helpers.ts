@@ -1,6 +1,23 @@
-import { expect, type Page } from '@playwright/test';
+import { type Locator, type Page, expect as plain } from '@playwright/test';
 import type { Demo } from '../app/server/jobs.server.ts';
 import { DEMO_PERSON } from '../db/demo-people.ts';
+
+/**
+ * The runner's own, but what is not there yet is waited for without a description of the whole page made
+ * at every look, which costs the page more than most edits.
+ */
+export const expect = plain.extend({
+  async toBeVisible(locator: Locator, options: { timeout?: number } = {}) {
+    const timeout = options.timeout ?? this.timeout;
+    const state = this.isNot ? 'hidden' : 'visible';
+    const failed = await locator.waitFor({ state, timeout }).then(
+      () => null,
+      (error: unknown) => error,
+    );
+    const pass = (failed === null) !== this.isNot;
+    return { pass, message: () => `${locator} is not ${state}\n${failed}` };
+  },
+});
 
 export const base = () => process.env.BASE_URL ?? '';
 

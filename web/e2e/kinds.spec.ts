@@ -1,7 +1,8 @@
 /** Kinds of foundation: slabs on a drained bed, old walls in bays, drains, digging by hand, several strings. */
-import { expect, type Page, test } from '@playwright/test';
+import { type Page, test } from '@playwright/test';
 import {
   base,
+  expect,
   field,
   figure,
   flag,

@@ -1,6 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
+import { type Page, test } from '@playwright/test';
 import {
   dragBy,
+  expect,
   field,
   figure,
   flag,

@@ -1,6 +1,6 @@
 /** A night of rain: wet with one pump, dry with two, played; what it leaves is taken into the plan. */
-import { expect, type Page, test } from '@playwright/test';
-import { figure, newJob, prefer, ready, saved, signIn, stage, unfold } from './helpers.ts';
+import { type Page, test } from '@playwright/test';
+import { expect, figure, newJob, prefer, ready, saved, signIn, stage, unfold } from './helpers.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { test } from '@playwright/test';
 import { DEMO_PERSON, OTHER_PERSON } from '../db/demo-people.ts';
-import { base, newJob, prefer, signIn } from './helpers.ts';
+import { base, expect, newJob, prefer, signIn } from './helpers.ts';
 
 test('the sign-in page shows the demo account and lets it in', async ({ page }) => {
   await page.goto(`${base()}/`);

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
-import { newJob, signIn, stage } from './helpers.ts';
+import { type Page, test } from '@playwright/test';
+import { expect, newJob, signIn, stage } from './helpers.ts';
 
 test.beforeEach(async ({ page }) => signIn(page));
 

@@ -1,6 +1,6 @@
 /** Base proved: laboratory, trial, lifts laid, tested, reworked and released; compactors; soft bottoms. */
-import { expect, type Page, test } from '@playwright/test';
-import { figure, newJob, prefer, ready, saved, signIn, stage, type, unfold } from './helpers.ts';
+import { type Page, test } from '@playwright/test';
+import { expect, figure, newJob, prefer, ready, saved, signIn, stage, type, unfold } from './helpers.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);

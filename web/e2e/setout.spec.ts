@@ -1,8 +1,9 @@
-import { expect, type Page, test } from '@playwright/test';
+import { type Page, test } from '@playwright/test';
 import Drawing from 'dxf-writer';
 import {
   base,
   blankJob,
+  expect,
   figure,
   lower,
   newJob,

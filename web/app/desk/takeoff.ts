@@ -1,5 +1,5 @@
 /**
- * The takeoff of the plan as it is typed. Computed in place while that fits a frame; once it takes
+ * The takeoff of the plan as it is typed. Computed in place while that fits a frame; once it keeps taking
  * longer, or the job is large from the start, in a worker, where only the newest plan counts and
  * what takes too long is called off.
  */
@@ -18,6 +18,13 @@ import { useDesk } from './store.ts';
 
 /** Two frames at 60 Hz, ms: shorter than the way to a worker and back with all it answers. */
 const FRAME = 32;
+/**
+ * So many in a row must take longer before a worker takes over: the first few do, until the engine has
+ * compiled them, and a new worker would have to begin with that again.
+ */
+const LONG_RUN = 3;
+/** One that takes this long is no matter of warming up, ms. */
+const FAR = 8 * FRAME;
 /** A takeoff that takes longer is called off, ms. */
 export const LONGEST_TAKEOFF = 10_000;
 /** Jobs larger than this are never worked out on the page's own thread. */
@@ -49,6 +56,7 @@ export function useTakeoffOf(plan: Plan, records: readonly SiteRecord[]): Worked
   }));
   const [calledOff, setCalledOff] = useState<Plan | null>(null);
   const slow = useRef(shown.takeoff === null);
+  const longRun = useRef(0);
   const [asker] = useState(() => new Asker());
   useEffect(() => () => asker.stop(), [asker]);
 
@@ -59,7 +67,8 @@ export function useTakeoffOf(plan: Plan, records: readonly SiteRecord[]): Worked
     current = { plan, records, takeoff: compute(plan, records) };
     // Also for the bench, which tells the core's part of an edit apart.
     const { duration } = performance.measure('takeoff', { start });
-    slow.current = duration > FRAME;
+    longRun.current = duration > FRAME ? longRun.current + 1 : 0;
+    slow.current = longRun.current >= LONG_RUN || duration > FAR;
     setShown(current);
   }
   const wanted = !same(current) || current.takeoff === null;
@@ -77,6 +86,7 @@ export function useTakeoffOf(plan: Plan, records: readonly SiteRecord[]): Worked
       }
       // Back to the spot once the job is small again.
       if (newest) slow.current = took > FRAME || isLarge(plan);
+      if (!slow.current) longRun.current = 0;
       setShown({ ...job, takeoff });
     });
     return () => {

@@ -5,6 +5,7 @@
  */
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
 import { DESK_LOOKS } from './desk.ts';
+import { remembered } from './remembered.ts';
 
 const rem = (steps: readonly number[]) =>
   Object.fromEntries(steps.map((step) => [String(step), { value: `${step / 4}rem` }]));
@@ -99,4 +100,4 @@ const config = defineConfig({
   },
 });
 
-export const system = createSystem(defaultBaseConfig, config);
+export const system = remembered(createSystem(defaultBaseConfig, config));

@@ -76,12 +76,16 @@ describe('asking a worker', () => {
     expect(await c).toBe('c');
   });
 
-  it('ends a running one that has a newer, after a grace, where that is wanted', async () => {
+  it('ends a running one that has a newer once it has run as long as a new worker takes', async () => {
     const asker = new Asker({ make, endStale: true });
+    const first = ask(asker, job());
+    await vi.advanceTimersByTimeAsync(400);
+    stands[0]!.asked[0]!.answer('first');
+    expect(await first).toBe('first');
     const old = ask(asker, job());
     await settle();
     const newer = ask(asker, job());
-    await vi.advanceTimersByTimeAsync(100);
+    await vi.advanceTimersByTimeAsync(350);
     expect(stands[0]!.ended).toBe(false);
     await vi.advanceTimersByTimeAsync(100);
     expect(stands[0]!.ended).toBe(true);
@@ -89,6 +93,22 @@ describe('asking a worker', () => {
     await settle();
     stands[1]!.asked[0]!.answer('new');
     expect(await newer).toBe('new');
+  });
+
+  it('keeps its worker for the newer when the older ends by itself meanwhile', async () => {
+    const asker = new Asker({ make, endStale: true });
+    const old = ask(asker, job());
+    await settle();
+    const newer = ask(asker, job());
+    await vi.advanceTimersByTimeAsync(300);
+    stands[0]!.asked[0]!.answer('old');
+    await settle();
+    expect(await old).toBe('old');
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(stands[0]!.ended).toBe(false);
+    stands[0]!.asked[1]!.answer('new');
+    expect(await newer).toBe('new');
+    expect(stands).toHaveLength(1);
   });
 
   it('calls off what takes too long, and goes on with a new worker', async () => {
@@ -111,7 +131,7 @@ describe('asking a worker', () => {
     const [one] = stands[0]!.asked;
     one!.progress(0.25);
     asker.callOff('digOrder');
-    await vi.advanceTimersByTimeAsync(400);
+    await vi.advanceTimersByTimeAsync(1100);
     one!.progress(0.5);
     expect(shares).toEqual([0.25]);
     expect(await answer).toBeNull();

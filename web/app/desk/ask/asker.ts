@@ -10,8 +10,11 @@ import type { AnswerOf, ArgsOf, Job, Question } from './questions.ts';
 
 /** What takes longer is called off, ms. */
 const LONGEST_ANSWER = 10_000;
-/** A question that is no longer wanted may end by itself for so long, ms. */
-const GRACE = 150;
+/**
+ * What a new worker takes to its first answer, ms: it reads the core anew and has nothing warm. Taken to
+ * be so long until one was seen, and at most, since a first question may be a long one.
+ */
+const START = 1000;
 
 export interface How {
   /** Newer questions of a topic take the place of older ones. */
@@ -34,8 +37,11 @@ interface Waiting {
 interface Thread {
   readonly worker: Worker;
   readonly core: Remote<AskWorker>;
+  readonly made: number;
   /** The job it holds. */
   job: Job | null;
+  /** It has answered before. */
+  warm: boolean;
 }
 
 /** What an asker needs of its surroundings: handed in, so that tests can stand in for a worker. */
@@ -52,6 +58,7 @@ export class Asker {
   readonly #waiting = new Map<string, Waiting>();
   #thread: Thread | null = null;
   #running: { readonly asked: Waiting; readonly since: number } | null = null;
+  #start = START;
 
   /** @param endStale a running question whose topic has a newer one is ended; else its answer counts */
   constructor({ endStale = false, make = browser }: { endStale?: boolean; make?: MakeThread } = {}) {
@@ -83,12 +90,16 @@ export class Asker {
     this.#end();
   }
 
+  /**
+   * Ending a worker costs a start. So what is no longer wanted may end by itself for as long as that
+   * takes: whichever way it goes, no more than twice the least is lost.
+   */
   #endSoon(running: { readonly asked: Waiting; readonly since: number }): void {
     setTimeout(
       () => {
         if (this.#running === running) this.#end();
       },
-      Math.max(0, GRACE - (performance.now() - running.since)),
+      Math.max(0, this.#start - (performance.now() - running.since)),
     );
   }
 
@@ -109,7 +120,7 @@ export class Asker {
     this.#waiting.delete(how.topic);
     const running = { asked, since: performance.now() };
     this.#running = running;
-    this.#thread ??= { ...this.#make(), job: null };
+    this.#thread ??= { ...this.#make(), made: performance.now(), job: null, warm: false };
     const thread = this.#thread;
     const progress = proxy((share: number) => {
       if (this.#running === running) how.onProgress?.(share);
@@ -131,6 +142,8 @@ export class Asker {
     // It was ended meanwhile, and somebody else is running.
     if (this.#running !== running) return;
     if (value === null && performance.now() >= late) return this.#end();
+    if (!thread.warm) this.#start = Math.min(START, performance.now() - thread.made);
+    thread.warm = true;
     this.#running = null;
     asked.done(value);
     if (this.#waiting.size > 0) void this.#next();
