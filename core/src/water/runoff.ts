@@ -55,15 +55,38 @@ function crosses([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point, [dx, dy]: Po
 /** Position of the hole a place lies in; −1 in none. */
 type HoleAt = (x: number, y: number) => number;
 
+/** Squares that what is dug is sorted into, along its longer side. */
+const SORTED = 64;
+
+/** A place is looked for in the pieces of its square only: it is asked at every step of every way. */
 function holeFinder(holes: readonly (readonly Polygon[])[]): HoleAt {
-  const shapes = holes.map((pieces) => pieces.map((piece) => ({ box: boxOf(piece), sides: edges(piece) })));
-  return (x, y) =>
-    shapes.findIndex((pieces) =>
-      pieces.some(
-        ({ box: b, sides }) =>
-          x >= b.x0 && x <= b.x1 && y >= b.y0 && y <= b.y1 && sides.every((s) => evaluate(s, x, y) <= 0),
-      ),
-    );
+  const pieces = holes.flatMap((all, hole) =>
+    all.map((piece) => ({ hole, box: boxOf(piece), sides: edges(piece) })),
+  );
+  if (pieces.length === 0) return () => -1;
+  const { x0, y0, x1, y1 } = boxOf(holes.flat(2));
+  const size = Math.max(x1 - x0, y1 - y0, 1e-6) / SORTED;
+  const row = (y: number) => Math.floor((y - y0) / size);
+  const column = (x: number) => Math.floor((x - x0) / size);
+  const wide = column(x1) + 1;
+  // In their order, so that of two holes over one place the first is found.
+  const squares: (typeof pieces)[] = [];
+  for (const piece of pieces)
+    for (let j = row(piece.box.y0); j <= row(piece.box.y1); j++)
+      for (let i = column(piece.box.x0); i <= column(piece.box.x1); i++) {
+        squares[j * wide + i] ??= [];
+        squares[j * wide + i]!.push(piece);
+      }
+  return (x, y) => {
+    if (x < x0 || x > x1 || y < y0 || y > y1) return -1;
+    const here = squares[row(y) * wide + column(x)];
+    if (here)
+      for (const { hole, box, sides } of here) {
+        if (x < box.x0 || x > box.x1 || y < box.y0 || y > box.y1) continue;
+        if (sides.every((side) => evaluate(side, x, y) <= 0)) return hole;
+      }
+    return -1;
+  };
 }
 
 /** Downhill at a place, as a unit, and how steep. */
