@@ -2,10 +2,14 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { type Page, test } from '@playwright/test';
 import { base, expect, lower, newJob, prefer, ready, signIn, stage } from './helpers.ts';
 
-/** What axe finds; of a theme only its contrast, since nothing else hangs on it. */
-async function serious(page: Page, contrastOnly = false): Promise<string[]> {
+/**
+ * What axe finds; of a theme only its contrast, since nothing else hangs on it.
+ * @param parts what is looked at, of a page whose rest was looked at before
+ */
+async function serious(page: Page, contrastOnly = false, parts: readonly string[] = []): Promise<string[]> {
   // No frames of other sites here: found in the page itself, without a second one to gather in.
   const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ preload: false });
+  for (const part of parts) axe.include(part);
   const { violations } = await (contrastOnly
     ? axe.withRules(['color-contrast'])
     : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
@@ -25,11 +29,11 @@ async function serious(page: Page, contrastOnly = false): Promise<string[]> {
 const DARKER = ['night', 'sun'];
 
 test('axe finds nothing serious on sign-in, job board and desk, in any theme', async ({ page }) => {
-  const check = async (where: string) => {
-    expect(await serious(page), where).toEqual([]);
+  const check = async (where: string, ...parts: string[]) => {
+    expect(await serious(page, false, parts), where).toEqual([]);
     for (const theme of [...DARKER, 'light']) {
       await page.evaluate((to) => document.documentElement.setAttribute('data-theme', to), theme);
-      if (theme !== 'light') expect(await serious(page, true), `${where}, ${theme}`).toEqual([]);
+      if (theme !== 'light') expect(await serious(page, true, parts), `${where}, ${theme}`).toEqual([]);
     }
   };
   await page.goto(`${base()}/sign-in`);
@@ -43,18 +47,20 @@ test('axe finds nothing serious on sign-in, job board and desk, in any theme', a
   }
   await check('jobs');
   await newJob(page, 'honey-house');
+  await check('desk');
+  // Of a stage what it brings with it.
   for (const key of ['dig', 'ground', 'setout', 'levels', 'base', 'backfill']) {
     await stage(page, key);
-    await check(key);
+    await check(key, '[data-side]', 'main > div:last-of-type');
   }
   await stage(page, 'dig');
   await lower(page, 'trucks');
   await page.locator('[data-load-row]').first().waitFor();
   await page.getByRole('button', { name: 'Depths' }).click();
-  await check('trucks and depths');
+  await check('trucks and depths', 'main');
   await page.locator('[data-figure=dig]').click();
   await page.getByRole('dialog').waitFor();
-  await check('workings');
+  await check('workings', '[role=dialog]');
 });
 
 test.describe('on a phone', () => {

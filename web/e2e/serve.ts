@@ -35,10 +35,6 @@ export default async function serve(): Promise<() => Promise<void>> {
   await ensureDatabase(server.url('postgres'), DATABASE);
   await migrateDatabase(server.url(DATABASE));
   process.env.DATABASE_URL = server.url(DATABASE);
-  const { loadDemo } = await import('../db/demo.ts');
-  const { closeDatabase } = await import('../db/client.ts');
-  await loadDemo();
-  await closeDatabase();
   buildWhenStale();
   const port = await freePort();
   process.env.BASE_URL = `http://127.0.0.1:${port}`;
@@ -48,10 +44,18 @@ export default async function serve(): Promise<() => Promise<void>> {
     env: { ...process.env, NODE_ENV: 'production', PORT: String(port), CIMIENTO_DEMO: '1' },
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
   });
-  await new Promise<void>((ready, fail) => {
+  const serving = new Promise<void>((ready, fail) => {
     web.once('message', () => ready());
     web.once('exit', (code) => fail(new Error(`the web server ended with ${code}`)));
   });
+  // While it starts.
+  const loading = async () => {
+    const { loadDemo } = await import('../db/demo.ts');
+    const { closeDatabase } = await import('../db/client.ts');
+    await loadDemo();
+    await closeDatabase();
+  };
+  await Promise.all([serving, loading()]);
   process.env.SIGNED_IN = await signedIn(process.env.BASE_URL);
   return async () => {
     web.removeAllListeners('exit');
