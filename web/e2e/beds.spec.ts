@@ -1,5 +1,5 @@
 /** Beds: what each footing stands on, layer by layer. */
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import {
   base,
   dragBy,
@@ -14,6 +14,7 @@ import {
   stage,
   unfold,
 } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);

@@ -1,4 +1,4 @@
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import {
   expect,
   field,
@@ -14,6 +14,7 @@ import {
   type,
   unfold,
 } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 const FIGURES = ['dig', 'spoil', 'keep', 'haul', 'stone', 'lean', 'concrete', 'water'] as const;
 const all = async (page: Page) =>

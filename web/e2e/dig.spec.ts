@@ -1,4 +1,4 @@
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import {
   blankJob,
   dragBy,
@@ -13,6 +13,7 @@ import {
   stage,
   unfold,
 } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);

@@ -1,6 +1,7 @@
 /** The first minute: what one would say on the phone, typed by hand, and the whole plan on it; pencil to ink. */
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { base, expect, figure, prefer, ready, saved, signIn, stage } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 /** Three keys a second, and two seconds for a choice or a press: what it takes by hand, whatever the machine. */
 const KEY = 1 / 3;

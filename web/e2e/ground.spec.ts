@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import {
   base,
   blankJob,
@@ -19,6 +19,7 @@ import {
   unfold,
   upload,
 } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 const side = (page: Page) => page.locator('[data-side]');
 const decides = (page: Page) => page.locator('[data-decides]');

@@ -21,14 +21,24 @@ export const expect = plain.extend({
 
 export const base = () => process.env.BASE_URL ?? '';
 
-export async function prefer(
-  page: Page,
-  preferences: { lang?: string; theme?: string; system?: string | null },
-): Promise<void> {
-  const value = encodeURIComponent(
-    JSON.stringify({ lang: 'en', theme: 'light', system: null, ...preferences }),
-  );
-  await page.context().addCookies([{ name: 'cimiento_prefs', value, url: base() }]);
+interface Preferences {
+  lang?: string;
+  theme?: string;
+  system?: string | null;
+}
+
+/** What is kept of preferences; none: as they are at first. */
+const preferred = (preferences: Preferences): string =>
+  encodeURIComponent(JSON.stringify({ lang: 'en', theme: 'light', system: null, ...preferences }));
+
+export async function prefer(page: Page, preferences: Preferences): Promise<void> {
+  await page.context().addCookies([{ name: 'cimiento_prefs', value: preferred(preferences), url: base() }]);
+}
+
+/** Nobody changed language, units or theme: they are read when a page is loaded. */
+export async function asAtFirst(page: Page): Promise<boolean> {
+  const cookies = await page.context().cookies();
+  return cookies.every(({ name, value }) => name !== 'cimiento_prefs' || value === preferred({}));
 }
 
 /** Signs in as the form would; the form itself is tested where people are. */
@@ -49,11 +59,24 @@ export async function signIn(
   expect(response.status()).toBe(302);
 }
 
+/** As the browser's own “back” does: the page hears of it and goes there without being loaded. */
+const goTo = (to: string) => {
+  history.pushState(null, '', to);
+  dispatchEvent(new PopStateEvent('popstate'));
+};
+
 /** A job made as the board would make it; the desk is open and ready when this returns. */
 async function makeJob(page: Page, form: Record<string, string>): Promise<string> {
   const response = await page.request.post(`${base()}/jobs`, { form, maxRedirects: 0 });
   expect(response.status()).toBe(302);
-  await page.goto(base() + response.headers().location!);
+  const to = response.headers().location!;
+  const before = page.locator('[data-desk=live]');
+  if ((await asAtFirst(page)) && (await before.count()) > 0) {
+    // A tab that was kept goes on from the job it is at, as it does when one goes back several steps.
+    await before.evaluate((desk) => desk.setAttribute('data-left', ''));
+    await page.evaluate(goTo, to);
+    await page.locator('[data-left]').waitFor({ state: 'detached' });
+  } else await page.goto(base() + to);
   await ready(page);
   return page.url();
 }

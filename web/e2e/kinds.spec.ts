@@ -1,5 +1,5 @@
 /** Kinds of foundation: slabs on a drained bed, old walls in bays, drains, digging by hand, several strings. */
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import {
   base,
   expect,
@@ -15,6 +15,7 @@ import {
   type,
   unfold,
 } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);

@@ -1,4 +1,4 @@
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import {
   dragBy,
   expect,
@@ -14,6 +14,7 @@ import {
   stage,
   unfold,
 } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 const side = (page: Page) => page.locator('[data-side]');
 

@@ -1,6 +1,7 @@
 /** A night of rain: wet with one pump, dry with two, played; what it leaves is taken into the plan. */
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { expect, figure, newJob, prefer, ready, saved, signIn, stage, unfold } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);

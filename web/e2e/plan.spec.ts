@@ -1,5 +1,6 @@
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { expect, newJob, signIn, stage } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => signIn(page));
 

@@ -1,6 +1,7 @@
 /** Base proved: laboratory, trial, lifts laid, tested, reworked and released; compactors; soft bottoms. */
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { expect, figure, newJob, prefer, ready, saved, signIn, stage, type, unfold } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);

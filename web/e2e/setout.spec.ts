@@ -1,4 +1,4 @@
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import Drawing from 'dxf-writer';
 import {
   base,
@@ -15,6 +15,7 @@ import {
   unfold,
   upload,
 } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);

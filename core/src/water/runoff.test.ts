@@ -52,7 +52,7 @@ describe('water on the ground', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 40 },
     );
   });
 
@@ -87,7 +87,7 @@ describe('water on the ground', () => {
           expect(slopes[0]).toBeCloseTo(grade, 6);
         },
       ),
-      { numRuns: 20 },
+      { numRuns: 10 },
     );
   });
 });

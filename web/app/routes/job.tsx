@@ -1,4 +1,4 @@
-import { useRouteLoaderData } from 'react-router';
+import { type ShouldRevalidateFunctionArgs, useRouteLoaderData } from 'react-router';
 import { DeskPage } from '../desk/DeskPage.tsx';
 import { DeskShell } from '../desk/DeskShell.tsx';
 import { FormatProvider } from '../parts/format.tsx';
@@ -12,8 +12,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return { id, plan, revision, records, last };
 }
 
-/** The desk keeps itself up to date: nothing it does should reload the job under the person. */
-export const shouldRevalidate = () => false;
+/**
+ * The desk keeps itself up to date: nothing it does should reload the job under the person. Another job
+ * is another matter: browsers go straight from one to the other when several steps back are taken.
+ */
+export const shouldRevalidate = ({ currentParams, nextParams }: ShouldRevalidateFunctionArgs) =>
+  currentParams.jobId !== nextParams.jobId;
 
 export default function Job({ loaderData }: Route.ComponentProps) {
   const root = useRouteLoaderData<typeof rootLoader>('root');
