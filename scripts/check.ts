@@ -62,7 +62,7 @@ const vitest = (name: string, project: string, file: string) =>
       '--reporter=json',
       `--outputFile.json=${file}`,
     ],
-    // Someone waits for this: long drawn tests draw a quarter, unless all are asked for (CI does).
+    // Someone waits for this: long drawn tests draw an eighth, unless all are asked for (CI does).
     { DRAWN: process.env.DRAWN ?? 'few' },
   );
 

@@ -38,7 +38,7 @@ export async function prefer(page: Page, preferences: Preferences): Promise<void
 /** Nobody changed language, units or theme: they are read when a page is loaded. */
 export async function asAtFirst(page: Page): Promise<boolean> {
   const cookies = await page.context().cookies();
-  return cookies.every(({ name, value }) => name !== 'cimiento_prefs' || value === preferred({}));
+  return cookies.some(({ name, value }) => name === 'cimiento_prefs' && value === preferred({}));
 }
 
 /** Signs in as the form would; the form itself is tested where people are. */

@@ -1,5 +1,5 @@
-import { test } from '@playwright/test';
 import { expect, field, figure, newJob, prefer, ready, saved, signIn, stage, type } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);

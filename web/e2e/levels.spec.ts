@@ -89,7 +89,9 @@ test('the build-up is added to, dragged, reordered and typed beside the staff', 
   // An edge dragged makes it thicker, to what the material comes in.
   const thickness = list.locator('[data-quantity="levels.floors.layers.thickness"]').first();
   await expect(thickness).toHaveValue('120');
-  // Once the drawing has come to rest.
+  // Once the drawing has followed: the slab is on top again, and nothing moves.
+  const top = async (layer: string) => (await page.locator(`[data-layer-box=${layer}]`).boundingBox())!.y;
+  await expect.poll(async () => (await top('slab')) < (await top('hardcore'))).toBe(true);
   await page.locator('[data-layer-edge=slab]').hover();
   await dragBy(page, '[data-layer-edge=slab]', 0, 3);
   await expect.poll(async () => Number(await thickness.inputValue())).toBeGreaterThan(120);

@@ -1,50 +1,56 @@
 /**
  * One tab for many tests: it goes from job to job without loading everything anew, as a person's does in
- * the course of an evening. Who changes what the tab is (language, size, signal) leaves it to nobody.
+ * the course of an evening.
  */
 import { type BrowserContext, type Page, test as plain } from '@playwright/test';
 import { asAtFirst } from './helpers.ts';
 
-interface Tab {
-  context: BrowserContext;
-  page: Page;
-}
-
 /** What was typed last may still be on its way, ms. */
 const SAVES_WITHIN = 3000;
 
-const tidy = async ({ context, page }: Tab): Promise<boolean> => {
-  if (page.isClosed() || context.pages().length > 1 || !(await asAtFirst(page))) return false;
-  // What could not be sent would be sent in the next test.
-  return page
-    .locator('[data-saving=saved]')
-    .waitFor({ timeout: SAVES_WITHIN })
-    .then(
-      () => true,
-      () => false,
-    );
-};
+/**
+ * Makes a tab fit for the next test.
+ * @returns whether it is: not with other tabs about, or with what would be sent in the next test
+ */
+async function tidy(context: BrowserContext): Promise<boolean> {
+  const [page, ...others] = context.pages();
+  if (!page || others.length > 0) return false;
+  const saved = page.locator('[data-saving=saved]').waitFor({ timeout: SAVES_WITHIN });
+  const all = await saved.then(
+    () => true,
+    () => false,
+  );
+  if (!all) return false;
+  await context.unrouteAll({ behavior: 'ignoreErrors' });
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
+  page.removeAllListeners();
+  // Another language or unit goes with the page that was loaded in it.
+  if (!(await asAtFirst(page))) {
+    await context.clearCookies({ name: 'cimiento_prefs' });
+    await page.goto('about:blank');
+  }
+  return true;
+}
 
-export const test = plain.extend<object, { tab: { kept: Tab | null } }>({
+export const test = plain.extend<
+  { context: BrowserContext; page: Page },
+  { tab: { kept: BrowserContext | null } }
+>({
   tab: [
     // biome-ignore lint/correctness/noEmptyPattern: the runner reads what is asked for off the pattern
     async ({}, use) => {
-      const tab = { kept: null as Tab | null };
+      const tab = { kept: null as BrowserContext | null };
       await use(tab);
-      await tab.kept?.context.close();
+      await tab.kept?.close();
     },
     { scope: 'worker' },
   ],
-  page: async ({ browser, tab }, use, info) => {
-    const context = tab.kept?.context ?? (await browser.newContext());
-    const page = tab.kept?.page ?? (await context.newPage());
+  context: async ({ browser, tab }, use, info) => {
+    const context = tab.kept ?? (await browser.newContext());
     tab.kept = null;
-    await use(page);
-    const mine = { context, page };
-    if (info.status === info.expectedStatus && (await tidy(mine))) {
-      await page.unrouteAll({ behavior: 'ignoreErrors' });
-      page.removeAllListeners();
-      tab.kept = mine;
-    } else await context.close();
+    await use(context);
+    if (info.status === info.expectedStatus && (await tidy(context))) tab.kept = context;
+    else await context.close();
   },
+  page: async ({ context }, use) => use(context.pages()[0] ?? (await context.newPage())),
 });

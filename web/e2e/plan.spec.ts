@@ -1,8 +1,11 @@
 import type { Page } from '@playwright/test';
-import { expect, newJob, signIn, stage } from './helpers.ts';
+import { expect, newJob, prefer, signIn, stage } from './helpers.ts';
 import { test } from './one-tab.ts';
 
-test.beforeEach(async ({ page }) => signIn(page));
+test.beforeEach(async ({ page }) => {
+  await signIn(page);
+  await prefer(page, {});
+});
 
 interface Seen {
   readonly of: string;

@@ -1,6 +1,6 @@
 /** What people log: kept without signal, sent once, seen by others as it happens, never undone, printed. */
-import { test } from '@playwright/test';
 import { expect, newJob, prefer, ready, signIn, stage } from './helpers.ts';
+import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);
