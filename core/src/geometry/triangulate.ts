@@ -173,34 +173,49 @@ function turnDiagonal({ triangles, halfedges }: Work, a: number): readonly numbe
   return [a, al, ar, b, bl, br];
 }
 
+/** Whether the diagonal at half-edge e lies above the other one of its four spots, and both are as good. */
+function liesAbove({ coords, triangles, halfedges }: Work, levels: ArrayLike<number>, e: number): boolean {
+  const twin = halfedges[e]!;
+  if (twin === -1) return false;
+  // Plain numbers: it is asked of every side of every triangle.
+  const p = triangles[e]!;
+  const q = triangles[next(e)]!;
+  const r = triangles[prev(e)]!;
+  const s = triangles[prev(twin)]!;
+  const sx = coords[2 * s]!;
+  const sy = coords[2 * s + 1]!;
+  const px = coords[2 * p]! - sx;
+  const py = coords[2 * p + 1]! - sy;
+  const qx = coords[2 * q]! - sx;
+  const qy = coords[2 * q + 1]! - sy;
+  const rx = coords[2 * r]! - sx;
+  const ry = coords[2 * r + 1]! - sy;
+  const p2 = px * px + py * py;
+  const q2 = qx * qx + qy * qy;
+  const r2 = rx * rx + ry * ry;
+  const det = px * (qy * r2 - q2 * ry) - py * (qx * r2 - q2 * rx) + p2 * (qx * ry - qy * rx);
+  if (Math.abs(det) > ON_CIRCLE * Math.max(p2, q2, r2) ** 2) return false;
+  // Where p–q crosses s–r, as a share of each.
+  const dx = qx - px;
+  const dy = qy - py;
+  const turn = rx * dy - ry * dx;
+  const along = (px * dy - py * dx) / turn;
+  const here = (rx * py - ry * px) / -turn;
+  if (!(along > 0 && along < 1 && here > 0 && here < 1)) return false;
+  const [zp, zs] = [levels[p]!, levels[s]!];
+  return zp + here * (levels[q]! - zp) > zs + along * (levels[r]! - zs) + SAME_LEVEL;
+}
+
 /** Of every four spots on a circle the diagonal that makes the lower surface. */
 function settleTies(work: Work, levels: ArrayLike<number>): void {
-  const { coords, triangles, halfedges } = work;
-  /** Positive when the diagonal at e lies above the other one and both are as good. */
-  const above = (e: number): boolean => {
-    const twin = halfedges[e]!;
-    if (twin === -1) return false;
-    const [p, q, r, s] = [triangles[e]!, triangles[next(e)]!, triangles[prev(e)]!, triangles[prev(twin)]!];
-    const x = (i: number) => coords[2 * i]! - coords[2 * s]!;
-    const y = (i: number) => coords[2 * i + 1]! - coords[2 * s + 1]!;
-    const [px, py, qx, qy, rx, ry] = [x(p), y(p), x(q), y(q), x(r), y(r)];
-    const [p2, q2, r2] = [px * px + py * py, qx * qx + qy * qy, rx * rx + ry * ry];
-    const det = px * (qy * r2 - q2 * ry) - py * (qx * r2 - q2 * rx) + p2 * (qx * ry - qy * rx);
-    if (Math.abs(det) > ON_CIRCLE * Math.max(p2, q2, r2) ** 2) return false;
-    // Where p–q crosses s–r, as a share of each.
-    const [dx, dy] = [qx - px, qy - py];
-    const turn = rx * dy - ry * dx;
-    const along = (px * dy - py * dx) / turn;
-    const here = (rx * py - ry * px) / -turn;
-    if (!(along > 0 && along < 1 && here > 0 && here < 1)) return false;
-    const z = (i: number) => levels[i]!;
-    return z(p) + here * (z(q) - z(p)) > z(s) + along * (z(r) - z(s)) + SAME_LEVEL;
-  };
-  const queue = Array.from({ length: triangles.length }, (_, e) => e);
+  const { triangles, halfedges } = work;
+  const queue: number[] = [];
+  // Each diagonal once, by the one of its two halves that comes first.
+  for (let e = 0; e < triangles.length; e++) if (halfedges[e]! > e) queue.push(e);
   // Every turn lowers the surface, so it ends; the bound is for numbers that are no levels.
   for (let left = 40 * triangles.length; queue.length > 0 && left > 0; left--) {
     const e = queue.pop()!;
-    if (above(e)) queue.push(...turnDiagonal(work, e));
+    if (liesAbove(work, levels, e)) queue.push(...turnDiagonal(work, e));
   }
 }
 

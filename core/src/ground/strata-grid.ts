@@ -74,6 +74,11 @@ interface Triangle {
   readonly planes: readonly Linear[];
 }
 
+/** Squares of a row beyond any job. */
+const ROW = 2 ** 22;
+/** Tells places of the grid apart, at halves too: a number, since it is asked for at every square. */
+const placeKey = (i: number, j: number): number => 2 * i * ROW + 2 * j;
+
 /** Adds the bank m³ of every soil, by position, between a dug plane and the ground over a convex piece. */
 export type AddVolumes = (area: Polygon, level: Linear, ground: Linear, into: number[]) => void;
 
@@ -86,10 +91,10 @@ export function griddedVolumes(boundaries: readonly Boundary[], logs: readonly G
   const size = gridSize(logs) * Math.SQRT2;
   const [ox, oy] = logs[0]?.at ?? [0, 0];
   const [ux, uy] = headingOf(logs);
-  const nodes = new Map<string, readonly [number, number, readonly number[]]>();
+  const nodes = new Map<number, readonly [number, number, readonly number[]]>();
   /** Place and boundaries of a node, in squares from the first log; middles lie at halves. */
   const node = (i: number, j: number) => {
-    const key = `${i},${j}`;
+    const key = placeKey(i, j);
     const before = nodes.get(key);
     if (before) return before;
     const [u, v] = [i * size, j * size];
@@ -98,9 +103,9 @@ export function griddedVolumes(boundaries: readonly Boundary[], logs: readonly G
     nodes.set(key, made);
     return made;
   };
-  const squares = new Map<string, readonly Triangle[]>();
+  const squares = new Map<number, readonly Triangle[]>();
   const square = (i: number, j: number): readonly Triangle[] => {
-    const key = `${i},${j}`;
+    const key = placeKey(i, j);
     const before = squares.get(key);
     if (before) return before;
     const middle = node(i + 0.5, j + 0.5);
@@ -126,7 +131,12 @@ export function griddedVolumes(boundaries: readonly Boundary[], logs: readonly G
       us[k] = (x * ux + y * uy) / size;
       vs[k] = (y * ux - x * uy) / size;
     }
-    const [v0, v1] = [vs.reduce((p, q) => Math.min(p, q)), vs.reduce((p, q) => Math.max(p, q))];
+    let v0 = Infinity;
+    let v1 = -Infinity;
+    for (let k = 0; k < n; k++) {
+      v0 = Math.min(v0, vs[k]!);
+      v1 = Math.max(v1, vs[k]!);
+    }
     for (let j = Math.floor(v0); j <= Math.floor(v1); j++) {
       const [u0, u1] = rowSpan(us, vs, j);
       for (let i = Math.floor(u0); i <= Math.floor(u1); i++)
@@ -144,17 +154,24 @@ export function griddedVolumes(boundaries: readonly Boundary[], logs: readonly G
 
 /** How far a convex piece reaches along the row of squares from v = j to j + 1: a slanting one fills few. */
 function rowSpan(us: Float64Array, vs: Float64Array, j: number): readonly [number, number] {
-  let [u0, u1] = [Infinity, -Infinity];
-  const put = (u: number) => {
-    u0 = Math.min(u0, u);
-    u1 = Math.max(u1, u);
-  };
+  let u0 = Infinity;
+  let u1 = -Infinity;
   for (let k = 0; k < us.length; k++) {
-    const [u, v] = [us[k]!, vs[k]!];
-    const next = (k + 1) % us.length;
-    const [du, dv] = [us[next]! - u, vs[next]! - v];
-    if (v >= j && v <= j + 1) put(u);
-    for (const edge of [j, j + 1]) if (v < edge !== v + dv < edge) put(u + (du * (edge - v)) / dv);
+    const u = us[k]!;
+    const v = vs[k]!;
+    const next = k + 1 === us.length ? 0 : k + 1;
+    const du = us[next]! - u;
+    const dv = vs[next]! - v;
+    if (v >= j && v <= j + 1) {
+      u0 = Math.min(u0, u);
+      u1 = Math.max(u1, u);
+    }
+    for (let edge = j; edge <= j + 1; edge++)
+      if (v < edge !== v + dv < edge) {
+        const at = u + (du * (edge - v)) / dv;
+        u0 = Math.min(u0, at);
+        u1 = Math.max(u1, at);
+      }
   }
   return [u0, u1];
 }

@@ -193,16 +193,26 @@ function squaresOf(patches: readonly SurfacePatch[]): (x: number, y: number) => 
   );
   const columns = Math.floor(wide / size) + 1;
   const rows = Math.floor(high / size) + 1;
-  const lists = new Map<number, number[]>();
-  patches.forEach(({ box }, i) => {
-    for (let v = Math.floor((box.y0 - y0) / size); v <= Math.floor((box.y1 - y0) / size); v++)
-      for (let u = Math.floor((box.x0 - x0) / size); u <= Math.floor((box.x1 - x0) / size); u++) {
-        const list = lists.get(v * columns + u);
-        if (list) list.push(i);
-        else lists.set(v * columns + u, [i]);
-      }
+  // Counted first, then put one after the other: of many thousand squares most hold two or three.
+  const begin = new Int32Array(columns * rows + 1);
+  const over = (each: (square: number, i: number) => void) => {
+    for (let i = 0; i < patches.length; i++) {
+      const { box } = patches[i]!;
+      for (let v = Math.floor((box.y0 - y0) / size); v <= Math.floor((box.y1 - y0) / size); v++)
+        for (let u = Math.floor((box.x0 - x0) / size); u <= Math.floor((box.x1 - x0) / size); u++)
+          each(v * columns + u, i);
+    }
+  };
+  over((square) => {
+    begin[square + 1]!++;
   });
-  const squares = Array.from({ length: columns * rows }, (_, k) => Int32Array.from(lists.get(k) ?? []));
+  for (let k = 0; k < columns * rows; k++) begin[k + 1]! += begin[k]!;
+  const held = new Int32Array(begin[columns * rows]!);
+  const filled = begin.slice();
+  over((square, i) => {
+    held[filled[square]!++] = i;
+  });
+  const squares = Array.from({ length: columns * rows }, (_, k) => held.subarray(begin[k]!, begin[k + 1]!));
   return (x, y) => {
     const [u, v] = [Math.floor((x - x0) / size), Math.floor((y - y0) / size)];
     return u < 0 || v < 0 || u >= columns || v >= rows ? NOTHING : squares[v * columns + u]!;
