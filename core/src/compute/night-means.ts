@@ -14,6 +14,7 @@ import {
   type Storm,
   seeded,
   stormHours,
+  stormTurns,
 } from '../water/index.ts';
 import { type Difference, difference } from './compare.ts';
 import { computeWith } from './compute.ts';
@@ -288,6 +289,7 @@ export function chanceDry(
     const { storm: own, shift } = drawnStorm(plan, next);
     const course = courseOf(basin, {
       rain: (hour) => fallen(own, hour - shift),
+      turns: stormTurns(own).map((hour) => hour + shift),
       hours: by,
       every: 0.5,
       longest: 600,

@@ -73,6 +73,8 @@ const MOVE_IN_SUMP = 0.1;
 export interface Through {
   /** m of rain fallen since the beginning, at so many hours. */
   readonly rain: (hours: number) => number;
+  /** Hours at which rain begins, ends or changes at once: no step goes over them, or it would miss a peak. */
+  readonly turns?: readonly number[];
   readonly hours: number;
   /** m³ in it at first. */
   readonly before?: number;
@@ -127,12 +129,12 @@ function tablesOf(basin: Basin): Tables {
 
 export function courseOf(basin: Basin, through: Through): Course {
   const { storage, open, runoff, pumps, bottom: lowest = -Infinity } = basin;
-  const { rain, hours, before = 0, every = 1 / 6, longest = LONGEST } = through;
+  const { rain, turns = [], hours, before = 0, every = 1 / 6, longest = LONGEST } = through;
   const { levels } = storage;
   const { seeps, outlets, flows } = tablesOf(basin);
   const full = brimful(storage);
   const end = hours * 3600;
-  const edges = pumps.flatMap(({ from, until }) => [from * 3600, until * 3600]);
+  const edges = [...turns, ...pumps.flatMap(({ from, until }) => [from, until])].map((hour) => hour * 3600);
   const on = pumps.map(() => false);
   const sums = { rain: 0, runoff: 0, seeped: 0, soaked: 0, pumped: 0, drained: 0, spilt: 0 };
   const samples: Sample[] = [];

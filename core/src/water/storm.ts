@@ -16,6 +16,10 @@ export interface Storm {
 export const stormHours = ({ pattern, hours, hourly }: Storm): number =>
   pattern === 'hourly' ? hourly.length : hours;
 
+/** Hours after its start at which a storm may begin, end, or fall harder or softer at once. */
+export const stormTurns = (storm: Storm): readonly number[] =>
+  storm.pattern === 'hourly' ? [...storm.hourly.keys(), storm.hourly.length] : [0, storm.hours];
+
 const add = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0);
 
 export const stormDepth = ({ pattern, depth, hourly }: Storm): number =>
