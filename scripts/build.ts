@@ -1,12 +1,15 @@
 /** Builds the web application when its sources changed since the last build. */
-import { spawnSync } from 'node:child_process';
+import { execFile } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
 import { ROOT } from './postgres.ts';
 
 const SOURCES = ['core', 'formats', 'web', 'package-lock.json'];
 const STAMP = join(ROOT, 'web/build/.stamp');
+/** What a build may say, bytes. */
+const MOST_SAID = 10_000_000;
 
 function* filesOf(path: string): Generator<string> {
   if (!statSync(path).isDirectory()) yield path;
@@ -23,16 +26,18 @@ function fingerprint(): string {
   return hash.digest('hex');
 }
 
-/** Builds when need be; returns true when it did. Throws with the build's own words when it fails. */
-export function buildWhenStale(): boolean {
+/** Builds when need be, beside whatever else runs; whether it did. Throws with the build's own words when it fails. */
+export async function buildWhenStale(): Promise<boolean> {
   const now = fingerprint();
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === now) return false;
-  const done = spawnSync('npm', ['run', '--silent', 'build'], {
+  const env: NodeJS.ProcessEnv = { ...process.env, NODE_ENV: 'production' };
+  await promisify(execFile)('npm', ['run', '--silent', 'build'], {
     cwd: ROOT,
-    encoding: 'utf8',
-    env: { ...process.env, NODE_ENV: 'production' },
+    env,
+    maxBuffer: MOST_SAID,
+  }).catch(({ stdout, stderr }: { stdout: string; stderr: string }) => {
+    throw new Error(`The build failed:\n${stdout}\n${stderr}`);
   });
-  if (done.status !== 0) throw new Error(`The build failed:\n${done.stdout}\n${done.stderr}`);
   writeFileSync(STAMP, now);
   return true;
 }

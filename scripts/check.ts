@@ -70,7 +70,7 @@ const vitest = (name: string, project: string, file: string) =>
 async function builds(): Promise<void> {
   const start = Date.now();
   try {
-    const made = buildWhenStale();
+    const made = await buildWhenStale();
     console.log(`── build: ${made ? 'ok' : 'up to date'} (${seconds(start)} s)`);
   } catch (error) {
     console.error(error instanceof Error ? error.message : error);

@@ -26,7 +26,7 @@ const { loadDemo } = await import('../web/db/demo.ts');
 const { closeDatabase } = await import('../web/db/client.ts');
 await loadDemo();
 await closeDatabase();
-buildWhenStale();
+await buildWhenStale();
 
 const PORT = 20_000 + (process.pid % 20_000);
 const base = `http://127.0.0.1:${PORT}`;

@@ -244,7 +244,7 @@ async function main(): Promise<void> {
   await closeDatabase();
   await step();
   say('Building …');
-  buildWhenStale();
+  await buildWhenStale();
   await step();
 
   const port = await freePort(Number(process.env.PORT ?? 3000));

@@ -35,7 +35,7 @@ export default async function serve(): Promise<() => Promise<void>> {
   await ensureDatabase(server.url('postgres'), DATABASE);
   await migrateDatabase(server.url(DATABASE));
   process.env.DATABASE_URL = server.url(DATABASE);
-  buildWhenStale();
+  await buildWhenStale();
   const port = await freePort();
   process.env.BASE_URL = `http://127.0.0.1:${port}`;
   const web = fork(join(ROOT, 'web/server.ts'), [], {
