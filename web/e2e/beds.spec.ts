@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test';
 import {
   base,
+  comeBack,
   dragBy,
   expect,
   field,
@@ -68,7 +69,7 @@ test('a pad is given a bed of its own: its formation, the tonnes and the sheet f
   await expect.poll(() => formation(page)).toBe(dragged);
   await saved(page);
 
-  await page.reload();
+  await comeBack(page);
   await stage(page, 'base');
   await pick(page, 'P2');
   await expect(side.getByText('Bed under P2')).toBeVisible();

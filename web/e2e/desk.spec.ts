@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import {
+  comeBack,
   expect,
   field,
   figure,
@@ -45,8 +46,7 @@ async function deepen(page: Page, texts: { frost: string; was: string; formation
   await page.keyboard.press('Control+Shift+z');
   await expect(flag(page, 'formation')).toContainText(texts.formation[1]);
   await saved(page);
-  await page.reload();
-  await ready(page);
+  await comeBack(page);
   expect(await all(page)).toEqual(after);
 }
 
@@ -132,7 +132,7 @@ test('contradictions are named where they belong', async ({ page }) => {
   expect(await figure(page, 'dig')).toBeGreaterThan(100);
 });
 
-test('trenches by typed runs, pads by centre and size, kept after reload', async ({ page }) => {
+test('trenches by typed runs, pads by centre and size, kept', async ({ page }) => {
   await newJob(page, 'bell-frame');
   await prefer(page, { system: 'metric' });
   await page.reload();
@@ -152,8 +152,7 @@ test('trenches by typed runs, pads by centre and size, kept after reload', async
   await page.getByRole('button', { name: 'Add', exact: true }).last().click();
   await expect(page.getByRole('heading', { name: '1 trench, 7 pads' })).toBeVisible();
   await saved(page);
-  await page.reload();
-  await ready(page);
+  await comeBack(page);
   await expect(page.getByRole('heading', { name: '1 trench, 7 pads' })).toBeVisible();
 });
 

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import {
   blankJob,
+  comeBack,
   dragBy,
   expect,
   figure,
@@ -70,8 +71,7 @@ test('the order is found, played, dragged, judged, kept, and suggested again', a
   await page.keyboard.press('Space');
   await expect(page.locator('[data-verdict=clash]')).toContainText('Ramp comes before Vault');
   await saved(page);
-  await page.reload();
-  await ready(page);
+  await comeBack(page);
   await lower(page, 'order');
   await expect(page.locator('[data-verdict=clash]')).toContainText('Ramp comes before Vault');
   await page.getByRole('button', { name: 'Suggest an order' }).click();

@@ -4,6 +4,7 @@ import type { Page } from '@playwright/test';
 import {
   base,
   blankJob,
+  comeBack,
   dragBy,
   expect,
   field,
@@ -76,8 +77,7 @@ test('three logs are built from nothing in clicks and typing, undone, kept', asy
   await expect(page.locator('[data-water=standing]')).toHaveCount(0);
   await saved(page);
   await page.keyboard.press('Escape');
-  await page.reload();
-  await ready(page);
+  await comeBack(page);
   await stage(page, 'ground');
   await expect(side(page).getByText('3 soils to')).toHaveCount(3);
   // A pit is a mark on the plan too: dragged, and back by one undo.

@@ -94,6 +94,15 @@ export async function ready(page: Page): Promise<void> {
   await page.evaluate('new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))');
 }
 
+/** Goes to the board and comes back: what stands there then is what the server has. */
+export async function comeBack(page: Page): Promise<void> {
+  const { pathname } = new URL(page.url());
+  await page.evaluate(goTo, '/jobs');
+  await page.locator('[data-desk=live]').waitFor({ state: 'detached' });
+  await page.evaluate(goTo, pathname);
+  await ready(page);
+}
+
 /** The number shown for a headline figure. */
 export async function figure(page: Page, id: string): Promise<number> {
   const text = await page.locator(`[data-figure=${id}] [data-value]`).innerText();

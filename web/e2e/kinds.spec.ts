@@ -2,13 +2,13 @@
 import type { Page } from '@playwright/test';
 import {
   base,
+  comeBack,
   expect,
   field,
   figure,
   flag,
   newJob,
   prefer,
-  ready,
   saved,
   signIn,
   stage,
@@ -50,7 +50,7 @@ test('a slab turned from a drained bed to below frost digs for frost, and back; 
   await expect(page.locator('[data-caution=slabFrost]')).toHaveCount(0);
   await expect.poll(() => figure(page, 'stone')).toBeGreaterThan(stone);
   await saved(page);
-  await page.reload();
+  await comeBack(page);
   await stage(page, 'base');
   await pick(page, 'R1');
   await expect(side(page).getByRole('heading', { name: 'Drained bed' })).toBeVisible();
@@ -136,8 +136,7 @@ test('boards against frost lie where one says, and paving falls', async ({ page 
   await expect(side(page).getByText('High and low edge')).toBeVisible();
   await type(page, 'elements.crossfall.toward', '0');
   await saved(page);
-  await page.reload();
-  await ready(page);
+  await comeBack(page);
   await stage(page, 'dig');
   await pick(page, 'R1');
   await expect(side(page).getByLabel('Boards against frost')).toHaveValue('edge');

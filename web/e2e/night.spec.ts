@@ -1,6 +1,6 @@
 /** A night of rain: wet with one pump, dry with two, played; what it leaves is taken into the plan. */
 import type { Page } from '@playwright/test';
-import { expect, figure, newJob, prefer, ready, saved, signIn, stage, unfold } from './helpers.ts';
+import { comeBack, expect, figure, newJob, prefer, ready, saved, signIn, stage, unfold } from './helpers.ts';
 import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
@@ -243,8 +243,7 @@ test('ways to hold the water stand side by side; where it goes and who allowed i
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(wash.locator('[data-runs=A2]')).toBeVisible();
   await saved(page);
-  await page.reload();
-  await ready(page);
+  await comeBack(page);
   await stage(page, 'water');
   await expect(way('wellpoints').getByLabel('Why so')).toHaveValue('The bank must stay dry', {
     timeout: 60_000,

@@ -1,6 +1,18 @@
 /** Base proved: laboratory, trial, lifts laid, tested, reworked and released; compactors; soft bottoms. */
 import type { Page } from '@playwright/test';
-import { expect, figure, newJob, prefer, ready, saved, signIn, stage, type, unfold } from './helpers.ts';
+import {
+  comeBack,
+  expect,
+  figure,
+  newJob,
+  prefer,
+  ready,
+  saved,
+  signIn,
+  stage,
+  type,
+  unfold,
+} from './helpers.ts';
 import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
@@ -88,8 +100,7 @@ test('three sand cones: one fails, is reworked, retested and released by name; k
 
   // What was logged is no part of the plan: undo does not reach it.
   await saved(page);
-  await page.reload();
-  await ready(page);
+  await comeBack(page);
   await stage(page, 'base');
   await page.locator('[data-name-of=T1]').click();
   await unfold(page, 'Lifts of T1');

@@ -3,6 +3,7 @@ import Drawing from 'dxf-writer';
 import {
   base,
   blankJob,
+  comeBack,
   expect,
   figure,
   lower,
@@ -131,8 +132,7 @@ test('what the tape reads is checked: within, the corner that is off, and what c
   await expect(page.locator('[data-verdict=off]')).toContainText('too far east');
   await expect(line('C–D')).toContainText('✗ +40 mm');
   await saved(page);
-  await page.reload();
-  await ready(page);
+  await comeBack(page);
   await stage(page, 'setout');
   await expect(page.locator('[data-verdict=off]')).toContainText('corner C');
   await tape('A–C', '30');

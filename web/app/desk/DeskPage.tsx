@@ -39,7 +39,7 @@ import { Tally } from './tally/Tally.tsx';
 import { useNarrow } from './useNarrow.ts';
 
 /** After the desk is up nothing else is fetched for so long, ms. */
-const QUIET_FIRST = 1000;
+const QUIET_FIRST = 3000;
 
 export function DeskPage({
   jobId,
