@@ -60,7 +60,7 @@ describe('the map of cut depth', () => {
     expect(volume).toBeCloseTo(figures.dig.value, 6);
     // A grid read with depthAt agrees within its own coarseness.
     let read = 0;
-    const step = 0.2;
+    const step = 0.4;
     for (let x = -6; x < 30; x += step)
       for (let y = -14; y < 16; y += step) read += (depthAt(solid, x, y)?.depth ?? 0) * step * step;
     expect(read / volume).toBeGreaterThan(0.98);

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { checkPlan } from '../door/check.ts';
 import type { Plan, SoftSpot } from '../plan/schema.ts';
-import { named, pad, plainPlan, soilsDown, strip, unbalanced } from '../testing.ts';
+import { drawnCases, named, pad, plainPlan, soilsDown, strip, unbalanced } from '../testing.ts';
 
 const spot = (points: SoftSpot['points'], more: Partial<SoftSpot> = {}): SoftSpot => ({
   id: `w${points.length}-${points[0]!.join()}-${more.depth ?? 0}`,
@@ -134,7 +134,7 @@ describe('a soft spot', () => {
           expect(deeper.soft[0]!.area).toBeCloseTo(takeoff.soft[0]!.area, 9);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: drawnCases(60) },
     );
   });
 
