@@ -13,7 +13,13 @@ export interface Piece {
   readonly to: number;
 }
 
+/** What is cast with its like when nobody says otherwise, in the order it is cast. */
+export const POUR_KINDS = ['footings', 'pads', 'underpinning', 'boxes', 'slabs'] as const;
+export type PourKind = (typeof POUR_KINDS)[number];
+
 interface Cast<E extends Element> {
+  /** With what it is cast when nobody says otherwise. */
+  readonly pours: PourKind;
   /** A footing is cast on it. Drains and ramps carry nothing. */
   readonly carries: (element: E) => boolean;
   /** From the underside of its slab to the top of what is cast: a box's whole height. */
@@ -37,7 +43,8 @@ interface Cast<E extends Element> {
 /** Width of what takes no room where others do, m. */
 export const NO_WIDTH = 1e-6;
 
-const plain = <E extends Element>(): Cast<E> => ({
+const plain = <E extends Element>(pours: PourKind): Cast<E> => ({
+  pours,
   carries: () => true,
   height: (e) => e.thickness,
   slab: (e) => e.thickness,
@@ -51,7 +58,7 @@ const plain = <E extends Element>(): Cast<E> => ({
 
 const CASTS: { readonly [K in ElementKind]: Cast<ElementOf[K]> } = {
   strip: {
-    ...plain<Strip>(),
+    ...plain<Strip>('footings'),
     carries: (e) => e.use !== 'drain',
     // A stone footing's concrete is the beam on its stone.
     height: (e) => (e.use === 'stone' ? (e.beam?.height ?? 0) : e.thickness),
@@ -61,17 +68,17 @@ const CASTS: { readonly [K in ElementKind]: Cast<ElementOf[K]> } = {
     stoneOf: (e) => (e.use === 'stone' ? 'crushed' : 'clear'),
     across: (e) => (e.use === 'stone' ? (e.beam?.width ?? NO_WIDTH) : null),
   },
-  underpin: plain(),
-  pad: plain(),
-  ramp: { ...plain(), carries: () => false },
+  underpin: plain('underpinning'),
+  pad: plain('pads'),
+  ramp: { ...plain('footings'), carries: () => false },
   raft: {
-    ...plain(),
+    ...plain('slabs'),
     rise: (e) => e.edge?.depth ?? 0,
     more: ({ outline, edge }) =>
       edge ? framePieces(outline, 0, edge.width).map(({ plan }) => ({ plan, from: 0, to: edge.depth })) : [],
   },
   box: {
-    ...plain(),
+    ...plain('boxes'),
     height: (e) => e.height,
     hollows: (e) =>
       outlinePieces(e.outline, -e.wall).map((plan) => ({ plan, from: e.thickness, to: e.height - e.roof })),

@@ -1,11 +1,7 @@
 /** Pours: what is cast together, what it takes, how many trucks bring it. */
-import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
+import { castOf, POUR_KINDS, type PourKind } from './kinds.ts';
 import { deliveryOf } from './place.ts';
-
-/** What is cast with its like when nobody says otherwise, in the order it is cast. */
-const POUR_KINDS = ['footings', 'pads', 'underpinning', 'boxes', 'slabs'] as const;
-export type PourKind = (typeof POUR_KINDS)[number];
 
 export interface Pour {
   readonly id: string;
@@ -18,15 +14,6 @@ export interface Pour {
   readonly ordered: number;
   readonly loads: number;
 }
-
-const KIND: Record<Element['kind'], PourKind> = {
-  strip: 'footings',
-  pad: 'pads',
-  underpin: 'underpinning',
-  box: 'boxes',
-  raft: 'slabs',
-  ramp: 'footings',
-};
 
 /**
  * Pours of a job: those somebody named, then what is left with its like. Pours without concrete are
@@ -55,7 +42,7 @@ export function poursOf(plan: Plan, concrete: readonly number[]): Pour[] {
         kind,
         null,
         kind,
-        plan.elements.filter((element) => KIND[element.kind] === kind).map((element) => element.id),
+        plan.elements.filter((element) => castOf(element).pours === kind).map((element) => element.id),
       ),
     ),
   ];
