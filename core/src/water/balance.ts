@@ -166,15 +166,14 @@ export function courseOf(basin: Basin, through: Through): Course {
     // m³ for a metre of level here.
     const area = stage.slopeOver(levels);
     const room = (level < lowest - MOVE_IN_SUMP ? MOVE_IN_SUMP : MOVE) * area;
-    // No farther than a hand's breadth, and no farther than the next float. Rain that ends within the step
-    // fell faster in the part that is left of it: that part is looked at again.
-    for (let again = 0; room > 0 && again < 4; again++) {
+    if (room > 0) {
+      // No farther than a hand's breadth, and no farther than the next float.
       const net = (seep - drained - pumped) * step + (upTo - fell) * (open + runoff);
       const share = Math.min(1, room / Math.abs(net || 1e-12), floatAhead(pumps, on, level, net / area));
-      const shorter = Math.max(Math.min(SHORTEST, step), step * share);
-      if (shorter >= step) break;
-      step = shorter;
-      upTo = rain((now + step) / 3600);
+      if (share < 1) {
+        step = Math.max(Math.min(SHORTEST, step), step * share);
+        upTo = rain((now + step) / 3600);
+      }
     }
     const direct = (upTo - fell) * open;
     const drainsIn = (upTo - fell) * runoff;
