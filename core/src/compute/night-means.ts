@@ -8,13 +8,12 @@ import { PATTERNS } from '../plan/kinds.ts';
 import type { Plan, SitePump } from '../plan/schema.ts';
 import {
   courseOf,
-  fallen,
   hoursBetween,
   localAfter,
   type Storm,
   seeded,
+  showerOf,
   stormHours,
-  stormTurns,
 } from '../water/index.ts';
 import { type Difference, difference } from './compare.ts';
 import { computeWith } from './compute.ts';
@@ -288,8 +287,7 @@ export function chanceDry(
   for (let i = 0; i < storms; i++) {
     const { storm: own, shift } = drawnStorm(plan, next);
     const course = courseOf(basin, {
-      rain: (hour) => fallen(own, hour - shift),
-      turns: stormTurns(own).map((hour) => hour + shift),
+      ...showerOf(own, shift),
       hours: by,
       every: 0.5,
       longest: 600,

@@ -11,8 +11,8 @@ import {
   hoursBetween,
   levelAt,
   momentOf,
+  showerOf,
   stormHours,
-  stormTurns,
   type Through,
   type Wet,
   wetOver,
@@ -87,7 +87,7 @@ function watched({ water }: Plan): Watched | NightFault {
 function nightIn(ground: Ground, at: number, { storm, hours, dryBy }: Watched): NightHole {
   const dug = ground.holes[at]!;
   const { basin, hole } = readied(ground, at);
-  const through: Through = { rain: (hour) => fallen(storm, hour), turns: stormTurns(storm), hours };
+  const through: Through = { ...showerOf(storm), hours };
   const course = courseOf(basin, through);
   const dry = (k: 0 | 2) => {
     if (dryBy === null) return null;

@@ -7,7 +7,7 @@ import { hoursBetween, localAfter, momentOf } from './clock.ts';
 import { curveFault, hoseLoss, pumpFlow, suctionLimit } from './pump.ts';
 import { drainingInto, runoffShare } from './runoff.ts';
 import { Along, type Storage, storageOf } from './storage.ts';
-import { fallen, type Storm, stormDepth, stormTurns } from './storm.ts';
+import { fallen, type Storm, showerOf, stormDepth, stormTurns } from './storm.ts';
 import { isDay, isZone } from './zone.ts';
 
 const levelOf = ({ levels, volumes }: Storage, volume: number) => new Along(volumes).to(volume).read(levels);
@@ -171,8 +171,7 @@ describe('a night', () => {
   });
   const made = ({ depth, hours, pattern, runoff, k, water, pump }: Parameters<typeof basinOf>[0]) => ({
     basin: basinOf({ depth, hours, pattern, runoff, k, water, pump }),
-    rain: (h: number) => fallen(storm({ depth, hours, pattern }), h),
-    turns: stormTurns(storm({ depth, hours, pattern })),
+    ...showerOf(storm({ depth, hours, pattern })),
   });
   const basinOf = (d: {
     depth: number;

@@ -41,3 +41,12 @@ export function fallen(storm: Storm, after: number): number {
   const whole = Math.floor(after);
   return add(storm.hourly.slice(0, whole)) + (after - whole) * storm.hourly[whole]!;
 }
+
+/**
+ * The rain of a storm over a night: how much has fallen by an hour, and when it turns.
+ * @param start hours after the night begins
+ */
+export const showerOf = (storm: Storm, start = 0) => ({
+  rain: (hour: number): number => fallen(storm, hour - start),
+  turns: stormTurns(storm).map((hour) => hour + start),
+});

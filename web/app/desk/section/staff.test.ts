@@ -1,4 +1,4 @@
-import { compute, groundModel, type Plan, sectionThrough } from '@cimiento/core';
+import { compute, groundModel, type Plan, sectionThrough, type Takeoff } from '@cimiento/core';
 import fc from 'fast-check';
 import { produce } from 'immer';
 import { describe, expect, it } from 'vitest';
@@ -15,7 +15,7 @@ function flagsOf(plan: Plan, index: number) {
   return flagsFor(plan, takeoff, model, plan.elements[index], section);
 }
 
-const lowest = (plan: Plan, index: number): number => compute(plan).elements[index]!.groundLow;
+const lowest = ({ elements }: Takeoff, index: number): number => elements[index]!.groundLow;
 
 describe('a flag on the staff', () => {
   it('stands where it was put, however often it was put there on the way', () => {
@@ -40,10 +40,10 @@ describe('a flag on the staff', () => {
           if (!there && flag.name === 'word') return;
           // Frost is a depth below the lowest ground dug, which deeper frost may widen on to lower ground;
           // and it is never less than the winter reckons.
-          const { frost } = compute(put);
+          const after = compute(put);
           const stands =
             flag.name === 'frost'
-              ? lowest(put, index) - Math.max(lowest(plan, index) - to, frost.computed ?? 0)
+              ? lowest(after, index) - Math.max(lowest(compute(plan), index) - to, after.frost.computed ?? 0)
               : to;
           expect(there?.level).toBeCloseTo(stands, 6);
         },
