@@ -6,10 +6,13 @@ import { compute, type Lang, type Plan, type SiteRecord, type System } from '@ci
 import { takeoffCsv, takeoffJson } from '@cimiento/formats';
 import { loadMessages, makeI18n } from '../app/messages/i18n.ts';
 import { wordsOf } from '../app/messages/useTranslation.ts';
+import { isFigure, missingFrom } from '../app/paper/read-back.server.ts';
+import type { SheetId } from '../app/paper/sheets.server.ts';
+import { unread } from '../app/server/afresh.ts';
 import { summaryOf } from '../app/server/summary.ts';
 
 export interface PaperTask {
-  readonly sheet: 'dig' | 'setout' | 'base' | 'record';
+  readonly sheet: SheetId;
   readonly plan: Plan;
   readonly records: readonly SiteRecord[];
   readonly revision: number;
@@ -31,10 +34,10 @@ export const csv = ({ plan, records }: Job) => takeoffCsv(plan, compute(plan, re
 export async function paper({ sheet, ...rest }: PaperTask): Promise<Uint8Array> {
   const t = wordsOf(makeI18n(rest.lang, await loadMessages(rest.lang)));
   // Loaded when the first sheet is asked for: a worker that only adds up needs no typesetter.
-  const { digSheet } = await import('../app/paper/dig/dig-sheet.server.tsx');
-  const { setoutPdf } = await import('../app/paper/setout-sheet.server.tsx');
-  const { basePdf } = await import('../app/paper/base-sheet.server.tsx');
-  const { recordPdf } = await import('../app/paper/record-sheet.server.tsx');
-  const make = { dig: digSheet, setout: setoutPdf, base: basePdf, record: recordPdf }[sheet];
-  return make({ ...rest, t });
+  const { SHEETS } = await import('../app/paper/sheets.server.ts');
+  const printed = await SHEETS[sheet]({ ...rest, t });
+  // Nobody is handed a depth that does not read as it was worked out.
+  const missing = (await missingFrom(printed)).texts.filter(isFigure);
+  if (missing.length > 0) throw unread(missing);
+  return printed.pdf;
 }

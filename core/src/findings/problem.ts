@@ -3,7 +3,10 @@ import type { Kind } from '../units/index.ts';
 
 const PROBLEM_CODES = [
   'archiveBroken',
+  'archiveBusy',
   'archiveCut',
+  'archiveLarge',
+  'archiveSlow',
   'baseAboveSoils',
   'blank',
   'boxLow',
@@ -102,6 +105,8 @@ const PROBLEM_CODES = [
   'bayLonger',
   'outfallAbove',
   'pipeLarger',
+  'paperUnread',
+  'revisionsFull',
   'slabNoFloor',
   'slabUnderFooting',
   'obstructionLarger',

@@ -9,18 +9,28 @@ import {
   type Plan,
   type Takeoff,
 } from '@cimiento/core';
-import { renderToBuffer, Text, View } from '@react-pdf/renderer';
+import { Text, View } from '@react-pdf/renderer';
 import type { Say } from '../messages/keys.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
 import { compactorText } from '../parts/plant.ts';
 import { layerName } from '../parts/words.ts';
 import { SheetFrame, type SheetInput } from './frame.tsx';
+import { type Printed, print } from './print.server.ts';
 import { dateText, s } from './style.server.ts';
 
 type Live = Takeoff['elements'][number];
 
-/** Rows a page takes, each of up to three lines. */
-const A_PAGE = 18;
+/** Room under the head of a page, pt: A4 is the taller. */
+const ROOM = { metric: 742, imperial: 692 } as const;
+/** What heads take, pt: a bed's with the columns', an element's. */
+const BED = 44;
+const ELEMENT = 17;
+/** A line of a row, the air round it, and about how wide a letter is, pt. */
+const LINE = 10.6;
+const AIR = 5;
+const LETTER = 3.8;
+/** Letters of a line over the whole width. */
+const WIDE = 118;
 
 /** Widths of the columns, pt. */
 const COLUMNS = {
@@ -33,8 +43,17 @@ const COLUMNS = {
   stands: 66,
 } as const;
 
-/** A line of the sheet: an element's heading, or one of its lifts. */
-type Row = { readonly of: Live; readonly card: LiftCard | null };
+/** A lift of an element as it is printed. */
+interface Row {
+  readonly of: Live;
+  readonly card: LiftCard;
+  readonly cells: Readonly<Record<keyof typeof COLUMNS, string>>;
+}
+/** Rows of one bed that stand on one page, an element's together under its name. */
+interface Table {
+  readonly bed: string;
+  readonly elements: { readonly of: Live; readonly rows: Row[] }[];
+}
 
 /** What a lift's tests came to, the last first named. */
 const testsText = (t: Say, format: Format, { tests, wanted }: LiftCard): string =>
@@ -71,16 +90,8 @@ function workText(t: Say, format: Format, plan: Plan, of: Live, card: LiftCard):
   ].join(' · ');
 }
 
-interface LiftRow {
-  readonly plan: Plan;
-  readonly of: Live;
-  readonly card: LiftCard;
-  readonly t: Say;
-  readonly format: Format;
-}
-
-function Lift({ plan, of, card, t, format }: LiftRow) {
-  const cells: Record<keyof typeof COLUMNS, string> = {
+function cellsOf(plan: Plan, of: Live, card: LiftCard, t: Say, format: Format): Row['cells'] {
+  return {
     lift: [
       t('proof.lift', { layer: layerName(t, card.layer), lift: card.lift, count: card.count }),
       workText(t, format, plan, of, card),
@@ -99,9 +110,52 @@ function Lift({ plan, of, card, t, format }: LiftRow) {
     tests: testsText(t, format, card),
     stands: standsText(t, card),
   };
+}
+
+const KEYS = Object.keys(COLUMNS) as (keyof typeof COLUMNS)[];
+
+/** About what a row takes, pt: its longest cell decides. */
+const heightOf = ({ cells }: Row): number =>
+  AIR +
+  LINE *
+    Math.max(
+      ...KEYS.map((key) =>
+        cells[key]
+          .split('\n')
+          .reduce((sum, text) => sum + Math.max(1, Math.ceil((text.length * LETTER) / COLUMNS[key])), 0),
+      ),
+    );
+
+/**
+ * Rows cut into pages: a bed's heads stand once, and again where it goes on overleaf; no head stands alone
+ * at a page's end.
+ * @param first room on the first page, pt
+ */
+function pagesOf(rows: readonly Row[], first: number, room: number): { tables: Table[]; left: number }[] {
+  const pages = [{ tables: [] as Table[], left: first }];
+  for (const row of rows) {
+    const bed = row.of.bed?.name ?? '';
+    const needed = (page: (typeof pages)[number]) => {
+      const table = page.tables.at(-1);
+      const going = table?.bed === bed;
+      const own = going && table.elements.at(-1)?.of.id === row.of.id;
+      return (going ? 0 : BED) + (own ? 0 : ELEMENT) + heightOf(row);
+    };
+    if (needed(pages.at(-1)!) > pages.at(-1)!.left) pages.push({ tables: [], left: room });
+    const page = pages.at(-1)!;
+    page.left -= needed(page);
+    if (page.tables.at(-1)?.bed !== bed) page.tables.push({ bed, elements: [] });
+    const { elements } = page.tables.at(-1)!;
+    if (elements.at(-1)?.of.id !== row.of.id) elements.push({ of: row.of, rows: [] });
+    elements.at(-1)!.rows.push(row);
+  }
+  return pages;
+}
+
+function Lift({ row: { card, cells } }: { row: Row }) {
   return (
     <View style={{ ...s.row, borderBottom: '0.5 solid #9aa5a8' }} wrap={false}>
-      {(Object.keys(COLUMNS) as (keyof typeof COLUMNS)[]).map((key) => (
+      {KEYS.map((key) => (
         <Text
           key={key}
           style={{
@@ -120,17 +174,25 @@ function Lift({ plan, of, card, t, format }: LiftRow) {
   );
 }
 
-function Heading({ of, t }: { of: Live; t: Say }) {
+function BedTable({ table: { bed, elements }, t }: { table: Table; t: Say }) {
   return (
-    <View wrap={false} style={{ marginTop: 8 }}>
-      <Text style={s.h}>{`${of.element.name} · ${of.bed?.name ?? ''}`}</Text>
+    <View style={{ marginTop: 8 }}>
+      <Text style={s.h}>{bed}</Text>
       <View style={{ ...s.row, borderBottom: '1 solid #162329' }}>
-        {(Object.keys(COLUMNS) as (keyof typeof COLUMNS)[]).map((key) => (
+        {KEYS.map((key) => (
           <Text key={key} style={{ ...s.cell, width: COLUMNS[key], fontSize: 8 }}>
             {t(`baseSheet.${key}`)}
           </Text>
         ))}
       </View>
+      {elements.map(({ of, rows }) => (
+        <View key={of.id}>
+          <Text style={{ fontWeight: 600, marginTop: 3 }}>{of.element.name}</Text>
+          {rows.map((row) => (
+            <Lift key={`${row.card.layer.id}:${row.card.lift}`} row={row} />
+          ))}
+        </View>
+      ))}
     </View>
   );
 }
@@ -197,64 +259,56 @@ function Sheet(input: SheetInput) {
   const { plan, records, lang, system, savedAt, t } = input;
   const format = makeFormat(lang, system);
   const takeoff = compute(plan, records);
-  const rows = takeoff.elements.flatMap((of): Row[] =>
-    of.cards.length === 0
-      ? []
-      : [{ of, card: null }, ...of.cards.toReversed().map((card): Row => ({ of, card }))],
+  // What lies on one bed stands together.
+  const rows = takeoff.beds.flatMap(({ bed }) =>
+    takeoff.elements.flatMap((of) =>
+      of.bed?.id === bed.id
+        ? of.cards.toReversed().map((card): Row => ({ of, card, cells: cellsOf(plan, of, card, t, format) }))
+        : [],
+    ),
   );
-  const pages: React.ReactNode[] = [];
-  for (let i = 0; i < Math.max(1, rows.length); i += A_PAGE) {
-    const own = rows.slice(i, i + A_PAGE);
-    // What runs on from the page before says again what it is of.
-    const [first] = own;
-    const shown = first?.card ? [{ of: first.of, card: null }, ...own] : own;
-    pages.push(
-      <View style={{ marginTop: 6 }}>
-        {i === 0 &&
-          laboratory(takeoff, t, format).map((line) => (
-            <Text key={line} style={s.line}>
-              {line}
-            </Text>
-          ))}
-        {rows.length === 0 && <Text style={s.line}>{t('proof.noLifts')}</Text>}
-        {shown.map(({ of, card }) =>
-          card ? (
-            <Lift
-              key={`${of.id}:${card.layer.id}:${card.lift}`}
-              plan={plan}
-              of={of}
-              card={card}
-              t={t}
-              format={format}
-            />
-          ) : (
-            <Heading key={of.id} of={of} t={t} />
-          ),
-        )}
-        {i + A_PAGE >= rows.length &&
-          bottomLines(plan, takeoff, t, format).map((line) => (
-            <Text key={line} style={s.line}>
-              {line}
-            </Text>
-          ))}
-        {i + A_PAGE >= rows.length && (
-          <Text style={{ marginTop: 10, fontSize: 8.4 }}>
+  const lab = laboratory(takeoff, t, format);
+  const bottoms = bottomLines(plan, takeoff, t, format);
+  const room = ROOM[system];
+  const linesHigh = (of: readonly string[]) =>
+    of.reduce((sum, text) => sum + 14 * Math.ceil(text.length / WIDE), 0);
+  const pages = pagesOf(rows, room - linesHigh(lab), room);
+  // What closes the sheet keeps together, on a page of its own where there is no room.
+  const closing = linesHigh(bottoms) + 40;
+  const runsOn = pages.at(-1)!.left < closing ? [{ tables: [], left: room }] : [];
+  const lines = (of: readonly string[]) =>
+    of.map((line) => (
+      <Text key={line} style={s.line}>
+        {line}
+      </Text>
+    ));
+  const shown = [...pages, ...runsOn].map(({ tables }, i, all) => (
+    // biome-ignore lint/suspicious/noArrayIndexKey: pages are made once, in order
+    <View key={i} style={{ marginTop: 6 }}>
+      {i === 0 && lines(lab)}
+      {rows.length === 0 && <Text style={s.line}>{t('proof.noLifts')}</Text>}
+      {tables.map((table) => (
+        <BedTable key={table.bed} table={table} t={t} />
+      ))}
+      {i === all.length - 1 && (
+        <View style={{ marginTop: 6 }}>
+          {lines(bottoms)}
+          <Text style={{ marginTop: 8, fontSize: 8.4 }}>
             {t('baseSheet.note', { date: dateText(savedAt, lang) })}
           </Text>
-        )}
-      </View>,
-    );
-  }
+        </View>
+      )}
+    </View>
+  ));
   return (
     <SheetFrame
       {...input}
       title={t('baseSheet.title')}
       problems={takeoff.problems}
       format={format}
-      pages={pages}
+      pages={shown}
     />
   );
 }
 
-export const basePdf = async (input: SheetInput): Promise<Uint8Array<ArrayBuffer>> =>
-  new Uint8Array(await renderToBuffer(<Sheet {...input} />));
+export const basePdf = (input: SheetInput): Promise<Printed> => print(<Sheet {...input} />);

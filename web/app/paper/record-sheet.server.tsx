@@ -1,9 +1,10 @@
 /** One job's whole record on paper, in the order of time: what was done and seen, by whom. */
 import { inTime, standing } from '@cimiento/core';
-import { renderToBuffer, Text, View } from '@react-pdf/renderer';
+import { Text, View } from '@react-pdf/renderer';
 import { makeFormat } from '../parts/format.tsx';
 import { recordText } from '../parts/records.ts';
 import { SheetFrame, type SheetInput } from './frame.tsx';
+import { type Printed, print } from './print.server.ts';
 import { dateText, s, timeText } from './style.server.ts';
 
 /** Rows a page takes. */
@@ -41,5 +42,4 @@ function Sheet(input: SheetInput) {
   return <SheetFrame {...input} title={t('record.sheet')} problems={[]} format={format} pages={pages} />;
 }
 
-export const recordPdf = async (input: SheetInput): Promise<Uint8Array<ArrayBuffer>> =>
-  new Uint8Array(await renderToBuffer(<Sheet {...input} />));
+export const recordPdf = (input: SheetInput): Promise<Printed> => print(<Sheet {...input} />);

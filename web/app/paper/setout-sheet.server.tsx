@@ -1,11 +1,12 @@
 /** The set-out sheet as PDF: boards and strings, corners, and a check sheet with boxes to fill in. */
 import { compute, type SetoutSheet, setoutSheet } from '@cimiento/core';
-import { Circle, G, Line, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer';
+import { Circle, G, Line, Path, Svg, Text, View } from '@react-pdf/renderer';
 import { about } from '../drawing/names.ts';
 import { extent, polygonPath, viewOf } from '../drawing/view.ts';
 import { type Format, makeFormat } from '../parts/format.tsx';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { type PaperName, PlacedNames, paperSize } from './names.tsx';
+import { type Printed, print } from './print.server.ts';
 import { s } from './style.server.ts';
 
 const INK = '#162329';
@@ -322,5 +323,4 @@ function cutUp<T>(list: readonly T[], first: number, each: number): (readonly T[
 }
 
 /** Renders a job's set-out sheet. */
-export const setoutPdf = async (input: SheetInput): Promise<Uint8Array<ArrayBuffer>> =>
-  new Uint8Array(await renderToBuffer(<Sheet {...input} />));
+export const setoutPdf = (input: SheetInput): Promise<Printed> => print(<Sheet {...input} />);

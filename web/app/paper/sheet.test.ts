@@ -1,5 +1,3 @@
-import { createRequire } from 'node:module';
-import { pathToFileURL } from 'node:url';
 import {
   blankPlan,
   compute,
@@ -22,46 +20,8 @@ import { basePdf } from './base-sheet.server.tsx';
 import { digSheet } from './dig/dig-sheet.server.tsx';
 import { rowsOf } from './dig/rows.ts';
 import type { SheetInput } from './frame.tsx';
+import { lettersOf } from './read-back.server.ts';
 import { recordPdf } from './record-sheet.server.tsx';
-
-const require = createRequire(import.meta.url);
-
-interface Letters {
-  readonly text: string;
-  /** Left and foot of its letters on the page, their length and height, pt. */
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
-
-/** What stands on every page, as a reader of the PDF finds it. */
-async function lettersOf(pdf: Uint8Array): Promise<Letters[][]> {
-  const { getDocument } = (await import(
-    pathToFileURL(require.resolve('pdfjs-dist/legacy/build/pdf.mjs')).href
-  )) as typeof import('pdfjs-dist');
-  const read = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise;
-  const pages: Letters[][] = [];
-  for (let n = 1; n <= read.numPages; n++) {
-    const { items } = await (await read.getPage(n)).getTextContent();
-    pages.push(
-      items.flatMap((item) =>
-        'str' in item
-          ? [
-              {
-                text: item.str,
-                x: Number(item.transform[4]),
-                y: Number(item.transform[5]),
-                width: item.width,
-                height: item.height,
-              },
-            ]
-          : [],
-      ),
-    );
-  }
-  return pages;
-}
 
 /** The words of every page. */
 const wordsOf = async (pdf: Uint8Array): Promise<string[]> =>
@@ -90,7 +50,7 @@ function inputOf(plan: Plan, { records = [], lang = 'en', system = plan.system }
     t,
   };
 }
-const sheet = async (plan: Plan, wanted: Wanted = {}) => digSheet(inputOf(plan, wanted));
+const sheet = async (plan: Plan, wanted: Wanted = {}) => (await digSheet(inputOf(plan, wanted))).pdf;
 
 describe('the dig sheet', () => {
   it.each([
@@ -211,7 +171,7 @@ describe('the base sheet', () => {
     'of the Reading room in %s tells every lift, its tests and who released it',
     async (lang) => {
       const { plan, records } = await demoJob('reading-room');
-      const pages = await wordsOf(await basePdf(inputOf(plan, { records, lang })));
+      const pages = await wordsOf((await basePdf(inputOf(plan, { records, lang }))).pdf);
       const all = pages.join(' ');
       const words = (lang === 'es' ? es : en).proof.state;
       for (const state of ['open', 'failed', 'released'] as const) expect(all).toContain(words[state]);
@@ -221,7 +181,7 @@ describe('the base sheet', () => {
     },
   );
   it('of a job without beds says so', async () => {
-    const pages = await wordsOf(await basePdf(inputOf(blankPlan('Empty', 'metric'), {})));
+    const pages = await wordsOf((await basePdf(inputOf(blankPlan('Empty', 'metric'), {}))).pdf);
     expect(pages).toHaveLength(1);
     expect(pages[0]).toContain(en.proof.noLifts);
   });
@@ -245,7 +205,9 @@ describe('the record sheet', () => {
     const { plan } = await demoJob('bell-frame');
     const at = '2026-05-01T03:30:00.000Z';
     const records = [record(1, { at }), record(2, { corrects: 'r1', value: null })];
-    const [page] = await wordsOf(await recordPdf({ ...inputOf(plan, { records }), zone: 'America/Denver' }));
+    const [page] = await wordsOf(
+      (await recordPdf({ ...inputOf(plan, { records }), zone: 'America/Denver' })).pdf,
+    );
     expect(page).toMatch(/30 Apr 2026\s+21:30/);
     expect(page).toContain('America/Denver');
     expect(page).toMatch(/taken back: seen number\s+1/);
@@ -255,14 +217,14 @@ describe('the record sheet', () => {
     const { plan } = await demoJob('bell-frame');
     const records = Array.from({ length: 120 }, (_, i) => record(i));
     const shuffled = [...records.slice(60), ...records.slice(0, 60).reverse()];
-    const pages = await wordsOf(await recordPdf(inputOf(plan, { records: shuffled })));
+    const pages = await wordsOf((await recordPdf(inputOf(plan, { records: shuffled }))).pdf);
     expect(pages.length).toBeGreaterThan(2);
     const found = [...pages.join(' ').matchAll(/seen number (\d+)\./g)].map((match) => Number(match[1]));
     expect(found).toEqual(records.map((_, i) => i));
   });
   it('of a job on which nothing was logged says so', async () => {
     const { plan } = await demoJob('bell-frame');
-    const pages = await wordsOf(await recordPdf(inputOf(plan, {})));
+    const pages = await wordsOf((await recordPdf(inputOf(plan, {}))).pdf);
     expect(pages).toHaveLength(1);
     expect(pages[0]).toContain(en.record.none);
   });

@@ -17,6 +17,12 @@ Font.register({
   family: 'Figures',
   src: require.resolve('@expo-google-fonts/barlow-condensed/600SemiBold/BarlowCondensed_600SemiBold.ttf'),
 });
+/** Every face there is. */
+export const FACES = [
+  { fontFamily: 'Words', fontWeight: 400 },
+  { fontFamily: 'Words', fontWeight: 600 },
+  { fontFamily: 'Figures', fontWeight: 400 },
+] as const;
 // Words are not broken at the line's end: half a word on a wet sheet is worse than a ragged edge.
 Font.registerHyphenationCallback((word) => [word]);
 

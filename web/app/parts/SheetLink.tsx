@@ -2,8 +2,17 @@
  * A printed sheet to open. It is made first, with the seconds told while that goes on, and the tab
  * that waits for it is then sent there: what was made is kept for it.
  */
+
+import type { Problem } from '@cimiento/core';
 import { useEffect, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { useFormat } from './format.tsx';
+import { problemText } from './words.ts';
+
+/** What the server says of a sheet it could not make. */
+interface Refused {
+  readonly problems?: readonly Problem[];
+}
 
 export function SheetLink({
   href,
@@ -16,9 +25,11 @@ export function SheetLink({
   children: string;
 } & Omit<React.ComponentProps<'a'>, 'href' | 'children'>) {
   const { t } = useTranslation();
+  const format = useFormat();
   const [began, setBegan] = useState<number | null>(null);
   const [seconds, setSeconds] = useState(0);
-  const [failed, setFailed] = useState(false);
+  /** Why there is no sheet. */
+  const [failed, setFailed] = useState<string | null>(null);
   useEffect(() => {
     if (began === null) return;
     const timer = setInterval(() => setSeconds(Math.round((Date.now() - began) / 1000)), 500);
@@ -34,19 +45,25 @@ export function SheetLink({
     tab.document.title = children;
     tab.document.body.textContent = t('making.making');
     setSeconds(0);
-    setFailed(false);
+    setFailed(null);
     setBegan(Date.now());
     const made = await fetch(href).then(
       async (response) => {
+        if (!response.ok) return (await response.json().catch(() => null)) as Refused | null;
         await response.arrayBuffer();
-        return response.ok;
+        return 'made' as const;
       },
-      () => false,
+      () => null,
     );
     setBegan(null);
-    setFailed(!made);
-    if (made) tab.location.href = href;
-    else tab.document.body.textContent = t('making.notMade');
+    if (made === 'made') {
+      tab.location.href = href;
+      return;
+    }
+    const [problem] = made?.problems ?? [];
+    const why = problem ? problemText(t, format, problem) : t('making.notMade');
+    setFailed(why);
+    tab.document.body.textContent = why;
   };
   return (
     <a
@@ -60,7 +77,7 @@ export function SheetLink({
     >
       {icon} {children}
       {began !== null && <span role="status"> · {t('making.seconds', { n: seconds })}</span>}
-      {failed && <span role="alert"> · {t('making.notMade')}</span>}
+      {failed && <span role="alert"> · {failed}</span>}
     </a>
   );
 }

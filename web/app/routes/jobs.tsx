@@ -61,12 +61,12 @@ export async function action({ request, context }: Route.ActionArgs) {
         ...blankPlan(name, system),
         place: wholeText(fieldOf(form, 'place'), 120),
       };
-      return make(savingOf(plan, null, 'new', await summarise(plan)));
+      return make(savingOf(plan, null, 'new', await summarise(person.crewId, plan)));
     }
     case 'first': {
       const read = readFirst(form, preferencesOf(request).lang);
       if (!read.ok) return data({ intent: 'first', problems: read.problems }, { status: 400 });
-      return make(savingOf(read.plan, null, 'new', await summarise(read.plan)));
+      return make(savingOf(read.plan, null, 'new', await summarise(person.crewId, read.plan)));
     }
     case 'demo': {
       const demo = oneOf(DEMOS, form.get('demo'));
@@ -76,7 +76,7 @@ export async function action({ request, context }: Route.ActionArgs) {
           { status: 400 },
         );
       const { plan, records } = await demoJob(demo);
-      return make(savingOf(plan, null, 'demo', await summarise(plan, records), records));
+      return make(savingOf(plan, null, 'demo', await summarise(person.crewId, plan, records), records));
     }
     case 'file': {
       const file = form.get('file');
@@ -93,7 +93,7 @@ export async function action({ request, context }: Route.ActionArgs) {
       const read = readJob(await file.text());
       if (!read.ok) return data({ intent: 'file', problems: read.problems.slice(0, 8) }, { status: 422 });
       const { plan, records } = read;
-      return make(savingOf(plan, null, 'file', await summarise(plan, records), records));
+      return make(savingOf(plan, null, 'file', await summarise(person.crewId, plan, records), records));
     }
     case 'archive': {
       const file = form.get('file');
@@ -103,7 +103,7 @@ export async function action({ request, context }: Route.ActionArgs) {
       allow(person, 'archive.take');
       const lines = unpacked(Buffer.from(await file.arrayBuffer()));
       const taken = await withDatabase(() =>
-        takeArchive(person.crewId, person.id, lines, (plan) => summarise(plan)),
+        takeArchive(person.crewId, person.id, lines, (plan) => summarise(person.crewId, plan)),
       );
       if (!taken.ok) return refused({ code: taken.code, path: '', params: { line: taken.line } }, 422);
       return redirect('/jobs');

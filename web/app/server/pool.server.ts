@@ -1,6 +1,7 @@
 /**
- * Workers beside the web server: one for takeoffs, one (polite) for paper, so that ten sheets at
- * once hold up no save. Started when first needed. Anything too long is called off with a reason.
+ * Workers beside the web server: some for takeoffs, some (polite) for paper, so that ten sheets at
+ * once hold up no save. Started when first needed. Crews take turns; anything too long is called off
+ * with a reason; a sheet that does not read back is made again by a fresh worker.
  */
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
@@ -9,49 +10,62 @@ import { Piscina } from 'piscina';
 import { data } from 'react-router';
 import type { JobSummary } from '../../db/schema.ts';
 import type { PaperTask } from '../../work/tasks.ts';
+import { afresh } from './afresh.ts';
 import { sayError } from './say.server.ts';
+import { TooMany, Turns } from './turns.server.ts';
 
-/** Seconds a takeoff, and a sheet, may take, the wait for their turn included. */
-const LONGEST = { takeoff: 10, paper: 150 } as const;
-/** Asked at once at the most; more are told to come back. */
-const MOST_WAITING = 200;
+type Which = 'takeoff' | 'paper';
+/** Seconds a takeoff, and a sheet, may take once it is its turn. */
+const LONGEST: Record<Which, number> = { takeoff: 10, paper: 60 };
+const THREADS: Record<Which, number> = {
+  // One crew has one at a time, so one that is slow leaves the other to everybody else.
+  takeoff: 2,
+  paper: Math.max(1, Math.floor(availableParallelism() / 2)),
+};
+const FILES: Record<Which, string> = { takeoff: 'takeoffs.js', paper: 'paper.js' };
+/** What one crew may have waiting; more is told to come back. */
+const MOST_WAITING = 40;
 
 // Built beside the server (vite.work.config.ts); the folder is the project's.
-function pool(file: string, threads: number): Piscina {
+function started(which: Which): Piscina {
   const made = new Piscina({
-    filename: join(process.cwd(), 'web/build/work', file),
+    filename: join(process.cwd(), 'web/build/work', FILES[which]),
     minThreads: 1,
-    maxThreads: threads,
+    maxThreads: THREADS[which],
     idleTimeout: 300_000,
-    maxQueue: MOST_WAITING,
     // What a worker prints could hold parts of a plan.
     env: { ...process.env, DATABASE_URL: '' },
   });
   // A worker that dies takes its task with it, not the server.
-  made.on('error', (error) => sayError(error, { method: 'worker', path: file }));
+  made.on('error', (error) => sayError(error, { method: 'worker', path: FILES[which] }));
   return made;
 }
 
-let takeoffs: Piscina | null = null;
-let sheets: Piscina | null = null;
+const pools: Partial<Record<Which, Piscina>> = {};
+const turns: Record<Which, Turns> = {
+  takeoff: new Turns({ atOnce: THREADS.takeoff, each: MOST_WAITING }),
+  paper: new Turns({ atOnce: THREADS.paper, each: MOST_WAITING }),
+};
 
-async function within<T>(which: 'takeoff' | 'paper', name: string, task: unknown): Promise<T> {
-  takeoffs ??= pool('takeoffs.js', 1);
-  if (which === 'paper') sheets ??= pool('paper.js', Math.max(1, Math.floor(availableParallelism() / 2)));
-  const workers = which === 'paper' ? sheets! : takeoffs;
+const refused = (code: 'tookTooLong' | 'paperUnread', params: Record<string, string> = {}) =>
+  data({ code: 'problems', problems: [{ code, path: '', params }] }, { status: 422 });
+
+async function working<T>(which: Which, name: string, task: unknown): Promise<T> {
+  pools[which] ??= started(which);
   const limit = AbortSignal.timeout(LONGEST[which] * 1000);
   try {
-    return (await workers.run(task, { name, signal: limit })) as T;
+    return (await pools[which].run(task, { name, signal: limit })) as T;
   } catch (error) {
-    if (limit.aborted)
-      throw data(
-        {
-          code: 'problems',
-          problems: [{ code: 'tookTooLong', path: '', params: { limit: `${LONGEST[which]} s` } }],
-        },
-        { status: 422 },
-      );
-    if (error instanceof Error && /queue/i.test(error.message))
+    if (limit.aborted) throw refused('tookTooLong', { limit: `${LONGEST[which]} s` });
+    throw error;
+  }
+}
+
+async function within<T>(crew: string, which: Which, work: () => Promise<T>): Promise<T> {
+  try {
+    return await turns[which].run(crew, work);
+  } catch (error) {
+    if (error instanceof TooMany)
       throw data({ code: 'busy' }, { status: 503, headers: { 'Retry-After': '10' } });
     throw error;
   }
@@ -59,11 +73,25 @@ async function within<T>(which: 'takeoff' | 'paper', name: string, task: unknown
 
 /** A job as the pool is given it. */
 interface Worked {
+  readonly crewId: string;
   readonly plan: Plan;
   readonly records: readonly SiteRecord[];
 }
-export const summarise = (plan: Plan, records: readonly SiteRecord[] = []) =>
-  within<JobSummary>('takeoff', 'summary', { plan, records } satisfies Worked);
-export const takeoffText = ({ plan, records }: Worked, format: 'json' | 'csv') =>
-  within<string>('takeoff', format, { plan, records });
-export const printed = (task: PaperTask) => within<Uint8Array<ArrayBuffer>>('paper', 'paper', task);
+export const summarise = (crewId: string, plan: Plan, records: readonly SiteRecord[] = []) =>
+  within(crewId, 'takeoff', () => working<JobSummary>('takeoff', 'summary', { plan, records }));
+export const takeoffText = ({ crewId, plan, records }: Worked, format: 'json' | 'csv') =>
+  within(crewId, 'takeoff', () => working<string>('takeoff', format, { plan, records }));
+export const printed = (crewId: string, task: PaperTask) =>
+  within(crewId, 'paper', () =>
+    afresh(
+      () => working<Uint8Array<ArrayBuffer>>('paper', 'paper', task),
+      (error) => {
+        if (error instanceof Error) sayError(error, { method: 'paper', path: task.sheet });
+        // Whatever state made it print wrong goes with its workers; sheets under way are finished.
+        const old = pools.paper;
+        delete pools.paper;
+        void old?.close();
+      },
+      () => refused('paperUnread'),
+    ),
+  );

@@ -19,7 +19,7 @@ function zoneOf(request: Request): string {
 const made = new LRUCache<string, Promise<Uint8Array<ArrayBuffer>>>({ max: 24 });
 
 export async function sheetOf(request: Request, jobId: string, sheet: PaperTask['sheet']): Promise<Response> {
-  const { plan, revision, updatedAt, records, last } = await jobWithRecords(request, jobId);
+  const { crewId, plan, revision, updatedAt, records, last } = await jobWithRecords(request, jobId);
   const { lang, system } = preferencesOf(request);
   // Neither a revision nor a record changes, so a sheet of them does not either: made once, also for several who wait.
   const zone = zoneOf(request);
@@ -36,7 +36,7 @@ export async function sheetOf(request: Request, jobId: string, sheet: PaperTask[
   };
   let making = made.get(key);
   if (!making) {
-    making = printed(task);
+    making = printed(crewId, task);
     made.set(key, making);
     making.catch(() => made.delete(key));
   }

@@ -20,7 +20,7 @@ async function run(jobId: string): Promise<void> {
       const job = await findJob(crewId, jobId);
       if (!job) continue;
       const records = await recordsOf(crewId, jobId);
-      await setSummary(jobId, job.revision, await summarise(job.plan, records));
+      await setSummary(jobId, job.revision, await summarise(crewId, job.plan, records));
     }
   } catch (error) {
     // Too long, or the database is away: it stays stale, and is tried at the next look.

@@ -38,6 +38,14 @@ export const problems = {
     trenchesTooLong: 'The plan has {{value}} of trench; {{max}} are worked out at the most. Split the job.',
     slabsTooWide:
       'The plan has {{value}} of slab and box; {{max}} are worked out at the most. Split the job.',
+    paperUnread:
+      'The sheet was made twice and did not read back as it was worked out, so it is not handed out. Use the screen; tell whoever runs this program.',
+    revisionsFull:
+      'This job has as many revisions as one can have. Take it out as a file and bring it in as a new job.',
+    archiveBusy: 'An archive of your crew is being brought in already. Wait until it is done.',
+    archiveLarge:
+      'The archive unpacks to more than {{limit}}: line {{line}} is as far as it was read. Bring in fewer jobs at once.',
+    archiveSlow: 'Reading the archive took more than {{limit}} and was called off; nothing was brought in.',
     tookTooLong:
       'Working this out took more than {{limit}} and was called off. Undo the last change, or split the job.',
     farFromGround:

@@ -41,6 +41,14 @@ export const problems: Words<typeof english> = {
     trenchesTooLong: 'El plano tiene {{value}} de zanja; se calculan {{max}} como máximo. Divida la obra.',
     slabsTooWide:
       'El plano tiene {{value}} de losas y cajones; se calculan {{max}} como máximo. Divida la obra.',
+    paperUnread:
+      'La hoja se hizo dos veces y no se lee como se calculó, así que no se entrega. Use la pantalla; avise a quien lleva el programa.',
+    revisionsFull:
+      'Esta obra tiene tantas revisiones como puede tener. Sáquela como archivo y tráigala como obra nueva.',
+    archiveBusy: 'Ya se está trayendo un archivo de su cuadrilla. Espere a que termine.',
+    archiveLarge:
+      'El archivo se despliega a más de {{limit}}: se leyó hasta la línea {{line}}. Traiga menos obras a la vez.',
+    archiveSlow: 'Leer el archivo tomó más de {{limit}} y se dejó; no se trajo nada.',
     tookTooLong: 'Calcularlo tomó más de {{limit}} y se dejó. Deshaga el último cambio, o divida la obra.',
     farFromGround: '{{value}} está muy lejos del terreno: entre {{min}} y {{max}}. ¿Será de otra referencia?',
     holeEmpty: 'Un cono cuyo frasco pesa {{value}} después no deja hoyo: pese de nuevo.',

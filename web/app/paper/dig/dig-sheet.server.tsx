@@ -3,9 +3,10 @@
  * large letters, a card for each thing dug, then layers, loads and orders. Each page is of use alone.
  */
 import { compute, runningDimensions } from '@cimiento/core';
-import { renderToBuffer, Text, View } from '@react-pdf/renderer';
+import { Text, View } from '@react-pdf/renderer';
 import { makeFormat } from '../../parts/format.tsx';
 import { SheetFrame, type SheetInput } from '../frame.tsx';
+import { type Printed, print } from '../print.server.ts';
 import { s } from '../style.server.ts';
 import { CARDS_ON_PAGE, Card } from './Cards.tsx';
 import { byString, Depths, HEADS, type Of, rowHeight } from './Depths.tsx';
@@ -203,5 +204,4 @@ function Sheet(input: SheetInput) {
 }
 
 /** Renders a job's dig sheet. */
-export const digSheet = async (input: SheetInput): Promise<Uint8Array<ArrayBuffer>> =>
-  new Uint8Array(await renderToBuffer(<Sheet {...input} />));
+export const digSheet = (input: SheetInput): Promise<Printed> => print(<Sheet {...input} />);
