@@ -29,7 +29,13 @@ const HOUR = 3600;
 const YEAR = 365 * 24 * HOUR;
 
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS']);
-const HOST = /^(?:[a-z0-9](?:[a-z0-9.-]{0,252})|\[[0-9a-f:.]{2,45}\])(?::\d{1,5})?$/i;
+const HOST = /^(?:[a-z0-9](?:[a-z0-9.-]{0,252})|\[[0-9a-f:.]{2,45}\])(?::(\d{1,5}))?$/i;
+const MOST_PORT = 65_535;
+/** Whether an address can be made of it. */
+const isHost = (text: string): boolean => {
+  const found = HOST.exec(text);
+  return found !== null && Number(found[1] ?? 0) <= MOST_PORT && URL.canParse(`http://${text}`);
+};
 const refuse = (response: Response, status: number, text: string) => {
   response.set({ 'Cache-Control': 'no-store', Connection: 'close' });
   response.status(status).type('text/plain').send(`${text}\n`);
@@ -43,7 +49,7 @@ function forwarded(request: Request): boolean {
     delete request.headers[name];
     if (!trusted) continue;
     const last = String(value).split(',').pop()!.trim();
-    if (name === 'x-forwarded-host' && !HOST.test(last)) return false;
+    if (name === 'x-forwarded-host' && !isHost(last)) return false;
     if (name === 'x-forwarded-proto' && last !== 'http' && last !== 'https') return false;
     request.headers[name] = last;
     // The address people see has no port of ours in it.
@@ -67,7 +73,7 @@ app.use((request, response, next) => {
     return refuse(response, 405, 'method not allowed');
   }
   const { host } = request.headers;
-  if (host !== undefined && !HOST.test(host)) return refuse(response, 400, 'malformed host');
+  if (host !== undefined && !isHost(host)) return refuse(response, 400, 'malformed host');
   if (!forwarded(request)) return refuse(response, 400, 'malformed forwarded header');
   if (!decodes(request.path)) return refuse(response, 400, 'malformed address');
   const encoding = request.headers['content-encoding'];
@@ -101,13 +107,18 @@ app.use(
   }),
 );
 
+/** Whether a request carries a session, whoever's. */
+const signedIn = ({ headers }: Request): boolean =>
+  /(?:^|;\s*)cimiento_session=[\w-]{20,}/.test(headers.cookie ?? '');
+
 /** How long a body may be: a form for anybody, more for who carries a session. */
 function mostOf(request: Request): number {
-  const signedIn = /(?:^|;\s*)cimiento_session=[\w-]{20,}/.test(request.headers.cookie ?? '');
-  if (!signedIn) return MOST_BODY.form;
-  // An archive comes in by the day board's form.
-  return request.path === '/jobs' || request.path === '/jobs.data' ? MOST_BODY.archive : MOST_BODY.plan;
+  if (!signedIn(request)) return MOST_BODY.form;
+  return isArchive(request) ? MOST_BODY.archive : MOST_BODY.plan;
 }
+
+/** A crew's archive is not held here: its route writes it to a file as it comes. */
+const isArchive = ({ path }: Request) => path === '/crew/archive' || path === '/crew/archive.data';
 
 interface Counted extends Request {
   counted?: Buffer;
@@ -116,13 +127,18 @@ interface Counted extends Request {
 /** How long a sender of too much may go on before the line is cut, ms. */
 const DRAIN = 3000;
 
+/** What anybody may post to without a session. */
+const OPEN = /^\/(?:sign-in|join|preferences)(?:\.data)?$/;
+
 /**
- * Says that a body is too long. What still comes is read and dropped for a moment: a line cut at
- * once would take the answer with it.
+ * Says that a body is too long; to whoever is signed out that they are, since that comes first: a page
+ * that hears it sends again after signing in. What still comes is read and dropped for a moment: a line
+ * cut at once would take the answer with it.
  */
 function tooLarge(request: Request, response: Response): void {
   response.set('Cache-Control', 'no-store');
-  response.status(413).type('text/plain').send('too large\n');
+  if (!signedIn(request) && !OPEN.test(request.path)) response.status(401).json({ code: 'signedOut' });
+  else response.status(413).type('text/plain').send('too large\n');
   request.resume();
   const cut = setTimeout(() => request.socket.destroy(), DRAIN);
   request.once('end', () => clearTimeout(cut));
@@ -133,6 +149,7 @@ app.use((request: Counted, response, next) => {
   if (request.method === 'GET' || request.method === 'HEAD') return next();
   const most = mostOf(request);
   if (Number(request.headers['content-length'] ?? 0) > most) return tooLarge(request, response);
+  if (isArchive(request) && signedIn(request)) return next();
   const chunks: Buffer[] = [];
   let size = 0;
   const take = (chunk: Buffer) => {
@@ -154,7 +171,11 @@ app.use(
     build,
     mode: 'production',
     // Who asks: the brake on guessing passwords counts by address as well as by account.
-    getLoadContext: (request: Counted) => ({ address: request.ip ?? '', body: request.counted ?? null }),
+    getLoadContext: (request: Counted) => ({
+      address: request.ip ?? '',
+      body: request.counted ?? null,
+      program: build.assets.version,
+    }),
   }),
 );
 // Express knows an error handler by its four arguments.
@@ -173,7 +194,8 @@ const server = app.listen(port, host, () => {
 // Longer than clients and proxies keep an idle connection, or a request is sent into one just closed.
 server.keepAliveTimeout = 65_000;
 server.headersTimeout = 66_000;
-server.requestTimeout = 60_000;
+// As long as an archive takes over a phone; everything else is short.
+server.requestTimeout = 300_000;
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => {
     server.close(() => process.exit(0));

@@ -180,6 +180,8 @@ export function logged<K extends RecordKindId>(
     element: null,
     place: null,
     corrects: null,
+    after: null,
+    revision: null,
     value,
     ...more,
   } as SiteRecord;

@@ -11,6 +11,7 @@ import {
 import type { Route } from './+types/root';
 import { Oops } from './parts/Oops.tsx';
 import type { Preferences } from './preferences.ts';
+import { doorOf } from './server/body.server.ts';
 import { preferencesOf } from './server/http.server.ts';
 import './theme/fonts.ts';
 import { system } from './theme/system.ts';
@@ -20,7 +21,10 @@ export const links: Route.LinksFunction = () => [
 ];
 export const meta: Route.MetaFunction = () => [{ title: 'Cimiento' }];
 
-export const loader = ({ request }: Route.LoaderArgs) => ({ preferences: preferencesOf(request) });
+export const loader = ({ request, context }: Route.LoaderArgs) => ({
+  preferences: preferencesOf(request),
+  program: doorOf(context).program,
+});
 
 export function Layout({ children }: { children: React.ReactNode }) {
   const found = useRouteLoaderData<typeof loader>('root');

@@ -14,6 +14,9 @@ const pool = new pg.Pool({
   max: 10,
   connectionTimeoutMillis: 4000,
   statement_timeout: 15_000,
+  // Whoever opens a transaction and then waits for something else gives its connection back.
+  idle_in_transaction_session_timeout: 10_000,
+  lock_timeout: 10_000,
 });
 // A server that goes away while a connection idles must not take the process with it.
 pool.on('error', (error) => console.error(`database connection lost: ${error.message}`));

@@ -23,8 +23,9 @@ export async function moveLegacyRecords(client: Client): Promise<number> {
   for (const { id, crew_id, plan } of rows)
     for (const record of legacyRecords(plan)) {
       const done = await client.query(
-        `insert into records (job_id, id, crew_id, kind, at, by_name, value)
-         values ($1, $2, $3, $4, $5, $6, $7) on conflict do nothing`,
+        `insert into records (job_id, id, crew_id, kind, at, by_name, value, seq)
+         values ($1, $2, $3, $4, $5, $6, $7,
+           (select coalesce(max(seq), 0) + 1 from records where job_id = $1)) on conflict do nothing`,
         [id, record.id, crew_id, record.kind, record.at, record.by, JSON.stringify(record.value)],
       );
       moved += done.rowCount ?? 0;

@@ -2,7 +2,8 @@
 import { LANGS, type RecordKindId, type SiteRecord } from '@cimiento/core';
 import { sql } from 'drizzle-orm';
 import {
-  bigserial,
+  bigint,
+  boolean,
   index,
   integer,
   jsonb,
@@ -126,6 +127,8 @@ export const revisions = pgTable(
     personId: uuid('person_id').references(() => people.id),
     /** Who saved it where it came from, for what an archive brought in. */
     byName: text('by_name'),
+    /** A record, a print or a release names it: it stands for itself and is never folded into another. */
+    named: boolean('named').notNull().default(false),
     at: at('at').notNull().defaultNow(),
   },
   (table) => [primaryKey({ columns: [table.jobId, table.number] })],
@@ -152,9 +155,15 @@ export const records = pgTable(
     element: text('element'),
     place: jsonb('place').$type<SiteRecord['place']>(),
     corrects: text('corrects'),
+    after: text('after'),
+    /** The plan's revision it was seen against. */
+    revision: integer('revision'),
     value: jsonb('value').$type<SiteRecord['value']>(),
-    /** In the order they came in, over all jobs: what a reader has seen already. */
-    seq: bigserial('seq', { mode: 'number' }).notNull(),
+    /**
+     * In the order they came in to their job: what a reader has seen already. Given out while the job's row is
+     * held, so that none comes to light after a larger one.
+     */
+    seq: bigint('seq', { mode: 'number' }).notNull(),
   },
   (table) => [
     primaryKey({ columns: [table.jobId, table.id] }),

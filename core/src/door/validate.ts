@@ -116,6 +116,10 @@ const validRecord = Object.fromEntries(
   RECORD_KIND_IDS.map((kind) => [kind, ajv.compile<SiteRecord>(RECORD_SCHEMAS[kind])]),
 );
 
+/** Moments anybody can have seen something at: the first stands for "nobody knows". */
+const EARLIEST = 0;
+const LATEST = Date.UTC(2200);
+
 export type ValidatedRecords =
   | { readonly ok: true; readonly records: readonly SiteRecord[] }
   | { readonly ok: false; readonly problems: readonly Problem[] };
@@ -151,7 +155,8 @@ export function validateRecords(list: unknown, under = '/records'): ValidatedRec
       problems.push(...real.map((error) => toProblem(error, path)));
       return;
     }
-    if (Number.isNaN(Date.parse(record.at))) problems.push({ code: 'notADate', path: `${path}/at` });
+    const at = Date.parse(record.at);
+    if (!(at >= EARLIEST && at < LATEST)) problems.push({ code: 'notADate', path: `${path}/at` });
     else if (seen.has(record.id))
       problems.push({ code: 'duplicateId', path: `${path}/id`, value: record.id });
     else if (record.value === null && record.corrects === null)
@@ -161,5 +166,12 @@ export function validateRecords(list: unknown, under = '/records'): ValidatedRec
   });
   return problems.length > 0
     ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) }
-    : { ok: true, records: list as SiteRecord[] };
+    : {
+        ok: true,
+        records: (list as SiteRecord[]).map(({ after = null, revision = null, ...record }) => ({
+          ...record,
+          after,
+          revision,
+        })) as SiteRecord[],
+      };
 }

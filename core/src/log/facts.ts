@@ -1,5 +1,6 @@
 /** Records folded into what is known: corrections in, what was withdrawn out. */
 import type { RecordKindId, RecordValue, SiteRecord } from './kinds.ts';
+import { standing } from './order.ts';
 
 export interface Facts {
   /** Days of each machine, by its id, in the order they were logged. */
@@ -53,34 +54,6 @@ function grouped<T>(list: readonly T[], keyOf: (one: T) => string): Map<string, 
     else out.set(key, [one]);
   }
   return out;
-}
-
-/** In the order of time; those of one moment in the order of their ids, so that every reader has one. */
-export const inTime = (records: readonly SiteRecord[]): SiteRecord[] =>
-  [...records].sort((p, q) => (p.at < q.at ? -1 : p.at > q.at ? 1 : p.id < q.id ? -1 : p.id > q.id ? 1 : 0));
-
-/**
- * The records that stand: of each chain of corrections the newest, unless it withdraws. A correction
- * of a record that is not there stands for itself. They keep the place in time of what they correct.
- */
-export function standing(records: readonly SiteRecord[]): SiteRecord[] {
-  const byId = new Map(records.map((record) => [record.id, record]));
-  /** The first of a chain; a circle is cut where it closes. */
-  const rootOf = (record: SiteRecord): string => {
-    const seen = new Set<string>();
-    let at = record;
-    while (at.corrects !== null && !seen.has(at.id)) {
-      seen.add(at.id);
-      const before = byId.get(at.corrects);
-      if (!before) return at.corrects;
-      if (before.kind !== at.kind) return at.id;
-      at = before;
-    }
-    return at.id;
-  };
-  const newest = new Map<string, SiteRecord>();
-  for (const record of inTime(records)) newest.set(rootOf(record), record);
-  return [...newest.values()].filter((record) => record.value !== null);
 }
 
 type Valued<K extends RecordKindId> = Extract<SiteRecord, { kind: K }>;

@@ -1,12 +1,10 @@
 export {
   type Facts,
   factsOf,
-  inTime,
   type LiftRecord,
   layerKey,
   liftKey,
   NO_RECORDS,
-  standing,
 } from './facts.ts';
 export {
   CONE_SOILS,
@@ -23,3 +21,4 @@ export {
   WETNESSES,
 } from './kinds.ts';
 export { recordsBefore } from './legacy.ts';
+export { inTime, standing } from './order.ts';

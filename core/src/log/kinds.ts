@@ -148,6 +148,10 @@ interface Entry {
   readonly place: readonly [number, number] | null;
   /** Id of the record it corrects. */
   readonly corrects: string | null;
+  /** Id of the newest record known where it was made: it comes after that one, whatever the clocks say. */
+  readonly after: string | null;
+  /** The plan's revision it was seen against; null when nobody said. */
+  readonly revision: number | null;
 }
 
 /** A record; `value` null withdraws the one it corrects. */

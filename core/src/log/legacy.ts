@@ -26,6 +26,8 @@ export function recordsBefore(document: unknown): SiteRecord[] {
       element: null,
       place: null,
       corrects: null,
+      after: null,
+      revision: null,
       value,
     } as SiteRecord;
   };

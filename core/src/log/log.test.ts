@@ -4,9 +4,10 @@ import { compute } from '../compute/index.ts';
 import { validateRecords } from '../door/validate.ts';
 import { currentPlan } from '../plan/migrate.ts';
 import { honeyHouse, logged } from '../testing.ts';
-import { factsOf, inTime, standing } from './facts.ts';
+import { factsOf } from './facts.ts';
 import { RECORD_KIND_IDS, type RecordKindId, type SiteRecord } from './kinds.ts';
 import { recordsBefore } from './legacy.ts';
+import { inTime, standing } from './order.ts';
 
 const day = (volume: number, hours = 8, machine = 'm') => ({ machine, when: '', volume, hours });
 

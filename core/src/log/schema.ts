@@ -1,5 +1,6 @@
 /** Schemas of records, one a kind, for whatever comes from outside. */
 import Type, { type Static, type TSchema } from 'typebox';
+import { MOST_REVISIONS } from '../plan/limits.ts';
 import { id, name, object, oneOf, orNull, Point, text, within } from '../plan/parts.ts';
 import { WHOLE_TEXT } from '../plan/text.ts';
 import {
@@ -123,6 +124,9 @@ export const RECORD_SCHEMAS = Object.fromEntries(
       element: orNull(id),
       place: orNull(Point),
       corrects: orNull(id),
+      // Records of earlier files say neither.
+      after: Type.Optional(orNull(id)),
+      revision: Type.Optional(orNull(Type.Integer({ minimum: 1, maximum: MOST_REVISIONS }))),
       value: orNull(VALUES[kind]),
     }),
   ]),

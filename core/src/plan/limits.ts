@@ -13,3 +13,5 @@ export const CLOCK = '^([01][0-9]|2[0-3]):[0-5][0-9]$';
 export const MOST_SPOTS = 20_000;
 /** A day and a time of day as they are written: 2026-11-26T07:00. */
 export const LOCAL = '^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])T([01][0-9]|2[0-3]):[0-5][0-9]$';
+/** Revisions of one job at the most: the largest number its table holds, less one for the next. */
+export const MOST_REVISIONS = 2 ** 31 - 2;

@@ -1,16 +1,19 @@
 /** A crew's whole data in one file: out, to keep somewhere else; and in again. */
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { Problem } from '@cimiento/core';
-import { Form } from 'react-router';
+import { useFetcher } from 'react-router';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../parts/controls.tsx';
 import { useFormat } from '../parts/format.tsx';
 import { problemText } from '../parts/words.ts';
+import type { action } from '../routes/archive.ts';
 
 const Fold = chakra('details');
 
-export function Archive({ refused }: { refused: readonly Problem[] }) {
+export function Archive() {
   const { t } = useTranslation();
+  const taking = useFetcher<typeof action>();
+  const refused: readonly Problem[] = taking.data?.problems ?? [];
   const format = useFormat();
   return (
     <Fold mt={4} data-archive open={refused.length > 0}>
@@ -22,8 +25,7 @@ export function Archive({ refused }: { refused: readonly Problem[] }) {
         <a href="/crew/archive" download>
           {t('archive.out')}
         </a>
-        <Form method="post" encType="multipart/form-data">
-          <input type="hidden" name="intent" value="archive" />
+        <taking.Form method="post" action="/crew/archive" encType="multipart/form-data">
           <label>
             <Box as="span" fontSize="sm">
               {t('archive.in')}
@@ -31,14 +33,14 @@ export function Archive({ refused }: { refused: readonly Problem[] }) {
             <input
               type="file"
               name="file"
-              accept=".gz,application/gzip"
+              accept=".gz,.jsonl,application/gzip"
               style={{ display: 'block', padding: '6px 0' }}
             />
           </label>
-          <Button type="submit" size="sm">
-            {t('archive.take')}
+          <Button type="submit" size="sm" disabled={taking.state !== 'idle'}>
+            {t(taking.state === 'idle' ? 'archive.take' : 'archive.taking')}
           </Button>
-        </Form>
+        </taking.Form>
       </Flex>
       {refused.map((problem) => (
         <FieldError key={problem.code} role="alert" fontSize="sm">

@@ -1,4 +1,5 @@
 import { type Lang, written } from '@cimiento/core';
+import { clockText } from '../parts/clock.ts';
 import { useFormat } from '../parts/format.tsx';
 
 /** Making one costs a millisecond; a board has dozens. */
@@ -9,6 +10,14 @@ function formatOf(lang: Lang): Intl.DateTimeFormat {
   const format = new Intl.DateTimeFormat(written(lang), { dateStyle: 'medium', timeStyle: 'short' });
   made.set(lang, format);
   return format;
+}
+
+/** A moment of today by its time, of another day by its date too. */
+export function momentText(lang: Lang, at: number): string {
+  const moment = new Date(at);
+  return moment.toDateString() === new Date().toDateString()
+    ? clockText(60 * moment.getHours() + moment.getMinutes())
+    : formatOf(lang).format(moment);
 }
 
 /** A time of day where the person is: drawn by the page only, the server does not know where. */

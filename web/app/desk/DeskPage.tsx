@@ -2,6 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
   groundModel,
+  mergePlans,
   type Plan,
   type SiteRecord,
   sameValue,
@@ -10,6 +11,7 @@ import {
 } from '@cimiento/core';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { useSender } from '../outbox/useSender.ts';
 import { Button } from '../parts/controls.tsx';
 import { openAll } from '../parts/later.tsx';
 import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
@@ -19,13 +21,13 @@ import { DeskShell } from './DeskShell.tsx';
 import { InHole } from './InHole.tsx';
 import { JobIdProvider } from './jobId.ts';
 import { Keys } from './Keys.tsx';
-import { forgetKept, keptEdit } from './kept.ts';
+import { forgetKept, type Kept, keptEdit } from './kept.ts';
 import { LowerView, useLowerHeight } from './LowerView.tsx';
 import { PlanView } from './plan/PlanView.tsx';
 import { useRecords } from './records.ts';
 import { Side } from './Side.tsx';
 import { Swiped } from './Swiped.tsx';
-import { DeskProvider, makeDesk, useDesk } from './store.ts';
+import { DeskProvider, type DeskStore, makeDesk, useDesk } from './store.ts';
 import { TopBar } from './TopBar.tsx';
 import {
   GroundProvider,
@@ -47,8 +49,11 @@ export function DeskPage({
   revision,
   records,
   last,
+  person,
 }: {
   jobId: string;
+  /** Id of who is signed in. */
+  person: string;
   plan: Plan;
   revision: number;
   records: readonly SiteRecord[];
@@ -56,32 +61,27 @@ export function DeskPage({
   last: number;
 }) {
   const [store] = useState(() => makeDesk(plan, revision, records));
-  useRecords(store, jobId, last);
+  const sender = useSender(person);
+  useRecords(store, jobId, sender, last);
+  const [ready, setReady] = useState(false);
   useEffect(() => {
-    // An edit an earlier page could not save comes back as unsaved work on what it was based on.
-    const kept = keptEdit(jobId);
-    if (!kept) return;
-    // It was saved after all while the page was closing; only the answer came too late.
-    const { sent } = kept;
-    store.setState({ sent });
-    if (sameValue(kept.plan, plan)) forgetKept(jobId);
-    // What the server has is what this browser sent last: what was typed after goes on top of it.
-    else if (kept.revision === revision || sent.some((one) => sameValue(one.plan, plan)))
-      store.getState().replace(kept.plan);
-    else
-      store.setState({
-        plan: kept.plan,
-        base: { revision: kept.revision, plan: kept.base },
-        saving: { state: 'conflict', conflict: { revision, plan, by: null } },
-      });
-  }, [store, jobId, plan, revision]);
+    let gone = false;
+    void keptEdit(jobId, person).then((kept) => {
+      if (gone) return;
+      if (kept) takeUp(store, jobId, kept, { revision, plan });
+      setReady(true);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [store, jobId, person, plan, revision]);
   // The other stages are fetched while nothing else is to do.
   useEffect(() => {
     const timer = setTimeout(() => void openAll(), QUIET_FIRST);
     return () => clearTimeout(timer);
   }, []);
   // After what was kept is back: saving it starts from there.
-  useAutosave(store, jobId);
+  useAutosave(store, jobId, person, ready);
   return (
     <JobIdProvider value={jobId}>
       <DeskProvider value={store}>
@@ -89,6 +89,27 @@ export function DeskPage({
       </DeskProvider>
     </JobIdProvider>
   );
+}
+
+/** An edit an earlier page could not save comes back as unsaved work on what it was based on. */
+function takeUp(store: DeskStore, jobId: string, kept: Kept, now: { revision: number; plan: Plan }): void {
+  const { sent } = kept;
+  const { plan: shown, base } = store.getState();
+  store.setState({ sent });
+  // It was saved after all while the page was closing; only the answer came too late.
+  if (sameValue(kept.plan, now.plan)) forgetKept(jobId);
+  // What the server has is what this browser sent last: what was typed after goes on top of it; and what was
+  // typed here while it was looked for, on top of that.
+  else if (kept.revision === now.revision || sent.some((one) => sameValue(one.plan, now.plan)))
+    store
+      .getState()
+      .replace(shown === base.plan ? kept.plan : mergePlans(base.plan, kept.plan, shown).merged);
+  else
+    store.setState({
+      plan: kept.plan,
+      base: { revision: kept.revision, plan: kept.base },
+      saving: { state: 'conflict', conflict: { ...now, by: null } },
+    });
 }
 
 function Desk() {

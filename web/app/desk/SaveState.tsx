@@ -3,6 +3,7 @@ import { Box, Flex, Stack } from '@chakra-ui/react';
 import { mergePlans } from '@cimiento/core';
 import { writeJob } from '@cimiento/formats';
 import { useMemo, useState } from 'react';
+import { momentText } from '../board/When.tsx';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { ChangeLine } from '../parts/ChangeLine.tsx';
 import { changeText } from '../parts/changes.ts';
@@ -19,27 +20,34 @@ export function SaveState() {
   const revision = useDesk((desk) => desk.base.revision);
   const store = useDeskStore();
   const kept = useDesk((desk) => desk.kept);
+  const asOf = useDesk((desk) => desk.asOf);
+  const unkept = useDesk((desk) => desk.unkept.length);
   const format = useFormat();
   const alarming = saving.state !== 'saved' && saving.state !== 'saving' && saving.state !== 'unsaved';
+  const old = asOf !== null && saving.state === 'saved';
   return (
     <>
       <Box
         role="status"
         data-saving={saving.state}
+        data-old={old}
         fontSize="sm"
-        color={alarming ? 'held' : 'soft'}
-        fontWeight={alarming ? 600 : 400}
+        color={alarming || old ? 'held' : 'soft'}
+        fontWeight={alarming || old ? 600 : 400}
       >
         {saving.state === 'failed'
           ? t(`saving.failed.${saving.code}`)
-          : t(`saving.${saving.state}`, { n: revision })}
+          : old
+            ? t('saving.old', { n: revision, time: momentText(format.lang, asOf) })
+            : t(`saving.${saving.state}`, { n: revision })}
         {saving.state === 'refused' &&
           saving.problems
             .slice(0, 2)
             .map((problem) => ` ${problemText(t, format, problem)}`)
             .join('')}
         {!kept && saving.state !== 'saved' && ` ${t('saving.noRoom')}`}
-        {(alarming || !kept) && saving.state !== 'saved' && saving.state !== 'conflict' && (
+        {unkept > 0 && ` ${t('record.unkept', { count: unkept })}`}
+        {(unkept > 0 || ((alarming || !kept) && saving.state !== 'saved' && saving.state !== 'conflict')) && (
           <>
             {' '}
             <Button

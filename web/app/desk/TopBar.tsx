@@ -185,7 +185,9 @@ function SavedMark() {
   const { t } = useTranslation();
   const state = useDesk((desk) => desk.saving.state);
   const n = useDesk((desk) => desk.base.revision);
-  if (!QUIET.has(state)) return null;
+  const old = useDesk((desk) => desk.asOf !== null);
+  // What may be old takes a row of its own, under the bar.
+  if (!QUIET.has(state) || (old && state === 'saved')) return null;
   const Icon = state === 'saved' ? Check : CloudUpload;
   return (
     <Box as="span" color="soft" flexShrink={0} data-saving={state}>
@@ -195,7 +197,10 @@ function SavedMark() {
 }
 
 function Trouble() {
-  const quiet = useDesk((desk) => QUIET.has(desk.saving.state) && desk.kept);
+  const quiet = useDesk(
+    ({ saving, kept, asOf, unkept }) =>
+      QUIET.has(saving.state) && kept && unkept.length === 0 && (asOf === null || saving.state !== 'saved'),
+  );
   return quiet ? null : (
     <Box px={3} py={1.5} bg="heldWash">
       <SaveState />

@@ -1,7 +1,7 @@
 import { blankPlan, type Plan } from '@cimiento/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { autosave, LONGEST_SAVE, type Surroundings } from './autosave.ts';
-import { keepEdit, keptEdit } from './kept.ts';
+import { jobsLeft, keepEdit, keptEdit, type Page, turnToPage } from './kept.ts';
 import { type DeskStore, makeDesk } from './store.ts';
 
 /** A server that answers what it is told, and a clock moved by hand. */
@@ -39,7 +39,12 @@ let around: Around;
 let store: DeskStore;
 const kept = new Map<string, string>();
 let room = Infinity;
-let tab = 'one';
+/** Pages of this browser that are open. */
+let open: string[] = [];
+const page = (name: string, before: string | null = null): Page => {
+  open.push(name);
+  return { name, before, isOpen: async (other) => open.includes(other) };
+};
 const frost = (value: number) =>
   store.getState().edit((d) => {
     d.ground.frost.local = value;
@@ -49,7 +54,7 @@ const state = () => store.getState().saving.state;
 beforeEach(() => {
   kept.clear();
   room = Infinity;
-  tab = 'one';
+  open = [];
   vi.stubGlobal('localStorage', {
     get length() {
       return kept.size;
@@ -62,12 +67,15 @@ beforeEach(() => {
     },
     removeItem: (key: string) => void kept.delete(key),
   });
-  vi.stubGlobal('sessionStorage', { getItem: () => tab, setItem: () => {} });
+  turnToPage(page('one'));
   around = new Around();
   store = makeDesk(blankPlan('Shed', 'metric'), 1);
-  autosave(store, 'job', around);
+  autosave(store, 'job', 'ann', around);
 });
-afterEach(() => vi.unstubAllGlobals());
+afterEach(() => {
+  turnToPage(null);
+  vi.unstubAllGlobals();
+});
 
 describe('saving by itself', () => {
   it('waits for quiet, then saves the newest once, over the revision it was edited from', async () => {
@@ -79,7 +87,7 @@ describe('saving by itself', () => {
     expect(state()).toBe('unsaved');
     await around.pass(400);
     expect(around.posts.map((p) => [p.path, p.plan.ground.frost.local])).toEqual([
-      ['/jobs/job/revisions?base=1', 1.2],
+      ['/jobs/job/revisions?base=1&person=ann', 1.2],
     ]);
     expect(state()).toBe('saved');
     expect(store.getState().base.revision).toBe(2);
@@ -115,14 +123,17 @@ describe('saving by itself', () => {
     frost(1.1);
     await around.pass(700);
     expect(store.getState().saving).toEqual({ state: 'waiting', tries: 1 });
-    expect(keptEdit('job')).toMatchObject({ revision: 1, plan: { ground: { frost: { local: 1.1 } } } });
+    expect(await keptEdit('job', 'ann')).toMatchObject({
+      revision: 1,
+      plan: { ground: { frost: { local: 1.1 } } },
+    });
     await around.pass(2000);
     expect(store.getState().saving).toEqual({ state: 'waiting', tries: 2 });
     await around.pass(3000);
     expect(around.posts).toHaveLength(2);
     await around.pass(1000);
     expect(state()).toBe('saved');
-    expect(keptEdit('job')).toBeNull();
+    expect(await keptEdit('job', 'ann')).toBeNull();
   });
 
   it('does not hurry a waiting save because of more typing, and sends the newest when it goes', async () => {
@@ -146,7 +157,7 @@ describe('saving by itself', () => {
     await around.pass(2000);
     expect(state()).toBe('saved');
     expect(store.getState().base.revision).toBe(2);
-    expect(keptEdit('job')).toBeNull();
+    expect(await keptEdit('job', 'ann')).toBeNull();
   });
 
   it('takes theirs after a conflict without saving them again', async () => {
@@ -192,7 +203,7 @@ describe('saving by itself', () => {
     frost(1.3);
     await around.pass(700);
     expect(state()).toBe(expected);
-    expect(keptEdit('job')).toMatchObject({ plan: { ground: { frost: { local: 1.3 } } } });
+    expect(await keptEdit('job', 'ann')).toMatchObject({ plan: { ground: { frost: { local: 1.3 } } } });
   });
 
   it('tries again after signing in elsewhere, and after a refused value is mended', async () => {
@@ -224,7 +235,7 @@ describe('a save that hangs', () => {
     frost(1.1);
     frost(1.2);
     // Before the save has ended in any way.
-    expect(keptEdit('job')).toMatchObject({ plan: { ground: { frost: { local: 1.2 } } } });
+    expect(await keptEdit('job', 'ann')).toMatchObject({ plan: { ground: { frost: { local: 1.2 } } } });
     await around.pass(LONGEST_SAVE);
     expect(state()).toBe('waiting');
     await around.pass(2000);
@@ -246,7 +257,7 @@ describe('a save that hangs', () => {
     expect(store.getState().base).toMatchObject({ revision: 2, plan: { ground: { frost: { local: 1 } } } });
     await around.pass(700);
     expect(around.posts.at(-1)).toMatchObject({
-      path: '/jobs/job/revisions?base=2',
+      path: '/jobs/job/revisions?base=2&person=ann',
       plan: { ground: { frost: { local: 1.4 } } },
     });
     expect(state()).toBe('saved');
@@ -257,7 +268,7 @@ describe('a save that hangs', () => {
     frost(1);
     await around.pass(700);
     frost(1.4);
-    expect(keptEdit('job')).toMatchObject({
+    expect(await keptEdit('job', 'ann')).toMatchObject({
       plan: { ground: { frost: { local: 1.4 } } },
       sent: [{ revision: 1, plan: { ground: { frost: { local: 1 } } } }],
     });
@@ -287,7 +298,9 @@ describe('a save that hangs', () => {
     await around.pass(700);
     frost(1.4);
     await around.pass(LONGEST_SAVE);
-    expect(keptEdit('job')!.sent).toMatchObject([{ revision: 1, plan: { ground: { frost: { local: 1 } } } }]);
+    expect((await keptEdit('job', 'ann'))!.sent).toMatchObject([
+      { revision: 1, plan: { ground: { frost: { local: 1 } } } },
+    ]);
   });
 });
 
@@ -339,26 +352,67 @@ describe('a full storage', () => {
 });
 
 describe('two tabs on one job', () => {
-  it('keep apart what each has not saved, and a new one takes up what a closed one left', () => {
-    frost(1);
-    tab = 'two';
+  const another = (note: string) => {
     const base = store.getState().base.plan;
-    const other = { ...base, note: 'the other tab' };
-    keepEdit('job', { revision: 1, base, plan: other, sent: [] });
+    return { revision: 1, base, plan: { ...base, note }, sent: [], person: 'ann' };
+  };
+  it('keep apart what each has not saved, and a new one takes up what a closed one left', async () => {
+    frost(1);
+    turnToPage(page('two'));
+    keepEdit('job', another('the other tab'));
     expect(kept.size).toBe(2);
-    expect(keptEdit('job')!.plan.note).toBe('the other tab');
-    tab = 'three';
-    expect(keptEdit('job')).not.toBeNull();
-    expect(kept.size).toBe(2);
+    expect((await keptEdit('job', 'ann'))!.plan.note).toBe('the other tab');
+    // Both are open: a third finds nothing of theirs.
+    turnToPage(page('three'));
+    expect(await keptEdit('job', 'ann')).toBeNull();
+    open = ['one', 'three'];
+    expect((await keptEdit('job', 'ann'))!.plan.note).toBe('the other tab');
+    expect([...kept.keys()].sort()).toEqual(['cimiento:unsaved:job:one', 'cimiento:unsaved:job:three']);
+  });
+  it('one made from the other, with a copy of its storage, deletes nothing of it by saving', async () => {
+    frost(1.51);
+    // A tab duplicated knows the name of the page it was made from.
+    turnToPage(page('two', 'one'));
+    expect(await keptEdit('job', 'ann')).toBeNull();
+    const second = new Around();
+    const copy = makeDesk(store.getState().base.plan, 1);
+    autosave(copy, 'job', 'ann', second);
+    copy.getState().edit((d) => {
+      d.note = 'from the copy';
+    });
+    await second.pass(700);
+    expect(copy.getState().saving.state).toBe('saved');
+    expect([...kept.keys()]).toEqual(['cimiento:unsaved:job:one']);
+    // The first is closed before it could save: its 1.51 is still there.
+    open = ['two'];
+    expect((await keptEdit('job', 'ann'))!.plan.ground.frost.local).toBe(1.51);
+  });
+  it('after a reload go on with what their own page before left, though another left something newer', async () => {
+    frost(1.2);
+    await new Promise((done) => setTimeout(done, 3));
+    turnToPage(page('two'));
+    keepEdit('job', another('newer'));
+    open = [];
+    turnToPage(page('three', 'one'));
+    expect((await keptEdit('job', 'ann'))!.plan.ground.frost.local).toBe(1.2);
+  });
+  it('of two people on one phone: what one left the other is not given', async () => {
+    frost(1.2);
+    open = [];
+    turnToPage(page('two', 'one'));
+    expect(await keptEdit('job', 'bea')).toBeNull();
+    expect(await jobsLeft('bea')).toEqual([]);
+    expect(await jobsLeft('ann')).toEqual(['job']);
+    expect((await keptEdit('job', 'ann'))!.plan.ground.frost.local).toBe(1.2);
   });
 });
 
 describe('a kept edit', () => {
   it('that is broken is no edit, and a full storage is no error', async () => {
     kept.set('cimiento:unsaved:job:one', '{broken');
-    expect(keptEdit('job')).toBeNull();
+    expect(await keptEdit('job', 'ann')).toBeNull();
     kept.set('cimiento:unsaved:job:one', '"text"');
-    expect(keptEdit('job')).toBeNull();
+    expect(await keptEdit('job', 'ann')).toBeNull();
     vi.stubGlobal('localStorage', {
       getItem: () => {
         throw new Error('no');
@@ -368,7 +422,7 @@ describe('a kept edit', () => {
       },
       removeItem: () => {},
     });
-    expect(keptEdit('job')).toBeNull();
+    expect(await keptEdit('job', 'ann')).toBeNull();
     frost(1);
     await around.pass(700);
     expect(state()).toBe('saved');

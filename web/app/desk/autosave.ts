@@ -59,8 +59,16 @@ const FAULTS: Readonly<Record<number, Extract<Saving, { state: 'failed' }>['code
   413: 'tooLarge',
 };
 
-/** Watches a desk and saves what changes. */
-export function autosave(store: DeskStore, jobId: string, around: Surroundings = browser): Autosave {
+/**
+ * Watches a desk and saves what changes.
+ * @param person id of who edits: under nobody else's session is it saved
+ */
+export function autosave(
+  store: DeskStore,
+  jobId: string,
+  person = '',
+  around: Surroundings = browser,
+): Autosave {
   let callOff = () => {};
   let busy = false;
 
@@ -72,7 +80,7 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
   const keep = () => {
     const { plan, base, kept, sent } = store.getState();
     if (plan === base.plan) forgetKept(jobId);
-    const room = plan === base.plan || keepEdit(jobId, { ...base, base: base.plan, plan, sent });
+    const room = plan === base.plan || keepEdit(jobId, { ...base, base: base.plan, plan, sent, person });
     if (room !== kept) store.setState({ kept: room });
   };
 
@@ -148,7 +156,7 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
     const limit = new AbortController();
     const inTime = around.later(() => limit.abort(), LONGEST_SAVE);
     try {
-      const path = `/jobs/${jobId}/revisions?base=${base.revision}`;
+      const path = `/jobs/${jobId}/revisions?base=${base.revision}&person=${person}`;
       const response = await around.post(path, JSON.stringify(plan), limit.signal);
       const body: unknown = await response.json().catch(() => null);
       if (limit.signal.aborted) throw new Error('no answer in time');
@@ -180,6 +188,7 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
   const { plan, base, saving } = store.getState();
   if (plan !== base.plan && saving.state !== 'conflict') {
     store.setState({ saving: { state: 'unsaved' } });
+    keep();
     wait(QUIET);
   }
   return {
@@ -191,9 +200,11 @@ export function autosave(store: DeskStore, jobId: string, around: Surroundings =
   };
 }
 
-export function useAutosave(store: DeskStore, jobId: string): void {
+/** @param ready false while what an earlier page kept is still looked for */
+export function useAutosave(store: DeskStore, jobId: string, person: string, ready: boolean): void {
   useEffect(() => {
-    const saver = autosave(store, jobId);
+    if (!ready) return;
+    const saver = autosave(store, jobId, person);
     // Leaving within the quiet time: what is short still goes, the rest is kept.
     const flush = () => void saver.flush();
     const hidden = () => document.visibilityState === 'hidden' && flush();
@@ -207,5 +218,5 @@ export function useAutosave(store: DeskStore, jobId: string): void {
       removeEventListener('visibilitychange', hidden);
       removeEventListener('online', flush);
     };
-  }, [store, jobId]);
+  }, [store, jobId, person, ready]);
 }

@@ -1,13 +1,16 @@
 /**
  * What this browser keeps of an edit until the server has it: written at every edit, so that a
- * closed tab, a lost line or a dead battery loses nothing. One entry a tab: two tabs on one job do
- * not overwrite each other's.
+ * closed tab, a lost line or a dead battery loses nothing. One entry a page, under a name no other page
+ * has: two tabs on one job, also one made from the other, do not touch each other's. What a page that is
+ * gone has left, the next one takes over.
  */
 import { currentPlan, type Plan } from '@cimiento/core';
 
 const PREFIX = 'cimiento:unsaved:';
+/** Where a tab writes the name of its last page; a tab made from another has a copy of it. */
 const TAB = 'cimiento:tab';
-const keyOf = (jobId: string, tab: string) => `${PREFIX}${jobId}:${tab}`;
+const LOCK = 'cimiento:page:';
+const keyOf = (jobId: string, page: string) => `${PREFIX}${jobId}:${page}`;
 
 /** A save under way or whose answer never came: it may stand on the server all the same. */
 export interface Sent {
@@ -21,20 +24,60 @@ export interface Kept {
   readonly plan: Plan;
   /** Saves sent without an answer, oldest first. */
   readonly sent: readonly Sent[];
+  /** Id of who edited; empty where an earlier program did not say. */
+  readonly person: string;
 }
 
-/** This tab's own name; it outlives a reload but not the tab. */
-function tabName(): string {
-  try {
-    const known = sessionStorage.getItem(TAB);
-    if (known) return known;
-    const made = Math.random().toString(36).slice(2, 10);
-    sessionStorage.setItem(TAB, made);
-    return made;
-  } catch {
-    return 'tab';
-  }
+/** How long the page before this one in its tab may take to go, ms. */
+const GOING = 1000;
+
+/** A page by its name: how it is told from others, and whether those are still there. */
+export interface Page {
+  readonly name: string;
+  /** The page before in this tab, if it was one of this program. */
+  readonly before: string | null;
+  /** Whether a page of that name is open in this browser. */
+  isOpen(name: string): Promise<boolean>;
 }
+
+/** A page's name is held as long as the page is there, whatever ends it; no other page can hold it. */
+function openPage(): Page {
+  const name = `${Date.now().toString(36)}-${Math.random().toString(36).slice(2, 10)}`;
+  let before: string | null = null;
+  try {
+    before = sessionStorage.getItem(TAB);
+    sessionStorage.setItem(TAB, name);
+  } catch {
+    // No storage: nothing is kept either.
+  }
+  const locks = globalThis.navigator?.locks;
+  void locks?.request(LOCK + name, () => new Promise<void>(() => {}));
+  return {
+    name,
+    before,
+    async isOpen(other) {
+      // Without locks nobody can tell: what is kept is taken over, as by a reload.
+      if (!locks) return false;
+      const free = () => locks.request(LOCK + other, { ifAvailable: true }, (lock) => lock !== null);
+      if (await free()) return false;
+      if (other !== before) return true;
+      // A reload is quicker than the old page goes; a tab made from a living one waits in vain.
+      return locks
+        .request(LOCK + other, { signal: AbortSignal.timeout(GOING) }, () => false)
+        .catch(() => true);
+    },
+  };
+}
+
+let own: Page | null = null;
+const thisPage = (): Page => {
+  own ??= openPage();
+  return own;
+};
+/** For tests: another page of the same browser. */
+export const turnToPage = (page: Page | null): void => {
+  own = page;
+};
 
 /** The base changes seldom and is written at every edit: its text is kept with it. */
 const texts = new WeakMap<Plan, string>();
@@ -50,21 +93,21 @@ function textOf(plan: Plan): string {
  * Keeps an edit in the browser's own storage.
  * @returns false when there is no room for it, or no storage
  */
-export function keepEdit(jobId: string, { revision, base, plan, sent }: Kept): boolean {
+export function keepEdit(jobId: string, { revision, base, plan, sent, person }: Kept): boolean {
   const held = sent.map((one) => `{"revision":${one.revision},"plan":${textOf(one.plan)}}`).join();
-  const text = `{"revision":${revision},"base":${textOf(base)},"plan":${JSON.stringify(plan)},"sent":[${held}],"at":${Date.now()}}`;
+  const text = `{"revision":${revision},"base":${textOf(base)},"plan":${JSON.stringify(plan)},"sent":[${held}],"person":${JSON.stringify(person)},"at":${Date.now()}}`;
   try {
-    localStorage.setItem(keyOf(jobId, tabName()), text);
+    localStorage.setItem(keyOf(jobId, thisPage().name), text);
     return true;
   } catch {
     return false;
   }
 }
 
-/** This tab's edit is saved, or no longer wanted. */
+/** This page's edit is saved, or no longer wanted. */
 export function forgetKept(jobId: string): void {
   try {
-    localStorage.removeItem(keyOf(jobId, tabName()));
+    localStorage.removeItem(keyOf(jobId, thisPage().name));
   } catch {
     // No storage: nothing was kept.
   }
@@ -74,7 +117,7 @@ function read(text: string | null): (Kept & { at: number }) | null {
   try {
     const kept: unknown = JSON.parse(text ?? 'null');
     if (typeof kept !== 'object' || kept === null || !('plan' in kept) || !('base' in kept)) return null;
-    const { revision, at, sent } = kept as Record<string, unknown>;
+    const { revision, at, sent, person } = kept as Record<string, unknown>;
     // It may have been kept by an earlier version of this program.
     const [plan, base] = [currentPlan(kept.plan), currentPlan(kept.base)];
     if (!plan || !base || typeof revision !== 'number') return null;
@@ -87,6 +130,7 @@ function read(text: string | null): (Kept & { at: number }) | null {
       base,
       revision,
       sent: lost,
+      person: typeof person === 'string' ? person : '',
       at: typeof at === 'number' ? at : 0,
     };
   } catch {
@@ -94,27 +138,64 @@ function read(text: string | null): (Kept & { at: number }) | null {
   }
 }
 
-/**
- * An edit an earlier page could not save, if there is one for this job: this tab's own first, else
- * the newest a closed tab left. It becomes this tab's.
- */
-export function keptEdit(jobId: string): Kept | null {
+interface Entry {
+  readonly key: string;
+  readonly job: string;
+  /** Empty where an earlier program kept one a job. */
+  readonly page: string;
+}
+
+function entries(): Entry[] {
   try {
-    const mine = keyOf(jobId, tabName());
-    const own = read(localStorage.getItem(mine));
-    if (own) return own;
-    const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '');
-    const [newest] = keys
-      // An earlier version of this program kept one a job, without a tab.
-      .filter((key) => key === `${PREFIX}${jobId}` || key.startsWith(`${PREFIX}${jobId}:`))
-      .flatMap((key) => {
-        const kept = read(localStorage.getItem(key));
-        return kept ? [{ key, kept }] : [];
-      })
-      .sort((p, q) => q.kept.at - p.kept.at);
-    if (!newest) return null;
-    if (keepEdit(jobId, newest.kept)) localStorage.removeItem(newest.key);
-    return newest.kept;
+    return Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '')
+      .filter((key) => key.startsWith(PREFIX))
+      .map((key) => {
+        const [job = '', page = ''] = key.slice(PREFIX.length).split(':');
+        return { key, job, page };
+      });
+  } catch {
+    return [];
+  }
+}
+
+const theirs = (kept: Kept, person: string) => kept.person === '' || kept.person === person;
+
+/** Edits of a person that pages now gone have left, or this one; newest first. */
+async function left(person: string): Promise<(Entry & { readonly kept: Kept; readonly at: number })[]> {
+  const { name, isOpen } = thisPage();
+  const found = await Promise.all(
+    entries().map(async (entry) => {
+      const kept = read(localStorage.getItem(entry.key));
+      if (!kept || !theirs(kept, person)) return [];
+      if (entry.page !== name && entry.page !== '' && (await isOpen(entry.page))) return [];
+      return [{ ...entry, kept, at: kept.at }];
+    }),
+  );
+  return found.flat().sort((p, q) => q.at - p.at);
+}
+
+/** Jobs of which edits of a person wait here, with no page open that would save them. */
+export const jobsLeft = async (person: string): Promise<string[]> => [
+  ...new Set((await left(person)).map(({ job }) => job)),
+];
+
+/**
+ * An edit an earlier page could not save, if there is one for this job: this page's own first, then what
+ * this tab's last page left, else the newest any closed page left. It becomes this page's; of two pages
+ * that look at once one takes it.
+ */
+export async function keptEdit(jobId: string, person: string): Promise<Kept | null> {
+  const take = async (): Promise<Kept | null> => {
+    const { name, before } = thisPage();
+    const all = (await left(person)).filter(({ job }) => job === jobId);
+    const next = all.find(({ page }) => page === name) ?? all.find(({ page }) => page === before) ?? all[0];
+    if (!next) return null;
+    if (next.page !== name && keepEdit(jobId, next.kept)) localStorage.removeItem(next.key);
+    return next.kept;
+  };
+  try {
+    const locks = globalThis.navigator?.locks;
+    return locks ? await locks.request(`cimiento:take:${jobId}`, take) : await take();
   } catch {
     return null;
   }

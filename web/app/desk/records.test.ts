@@ -1,26 +1,12 @@
 import 'fake-indexeddb/auto';
 import { blankPlan, type SiteRecord } from '@cimiento/core';
 import { describe, expect, it } from 'vitest';
-import { keep, letGo, waitingOf } from './outbox.ts';
-import { joined, recordOf } from './records.ts';
+import { joined } from './follow.ts';
+import { recordOf } from './records.ts';
 import { makeDesk } from './store.ts';
 
-const note = (text: string): SiteRecord => recordOf('note', { text });
-
-describe('the outbox', () => {
-  it('keeps records by job until they are let go, in the order of time', async () => {
-    const [a, b, c] = [note('a'), { ...note('b'), at: '2020-01-01T00:00:00.000Z' }, note('c')];
-    expect(await keep('job-1', a)).toBe(true);
-    await keep('job-1', b);
-    await keep('job-2', c);
-    expect((await waitingOf('job-1')).map((record) => record.id)).toEqual([b.id, a.id]);
-    await keep('job-1', a);
-    expect(await waitingOf('job-1')).toHaveLength(2);
-    await letGo([a.id, b.id]);
-    expect(await waitingOf('job-1')).toEqual([]);
-    expect(await waitingOf('job-2')).toEqual([c]);
-  });
-});
+const desk = () => makeDesk(blankPlan('x', 'metric'), 4).getState();
+const note = (text: string): SiteRecord => recordOf(desk(), 'note', { text });
 
 describe('records of a desk', () => {
   it('are of one id each, the later word counting: the server says by whom', () => {
@@ -30,8 +16,15 @@ describe('records of a desk', () => {
     expect(joined([a], [said])).toEqual([said]);
   });
   it('carry an id, their moment and what they are of', () => {
-    const record = recordOf('note', { text: 'x' }, { element: 'T1', corrects: 'y' });
-    expect(record).toMatchObject({ kind: 'note', element: 'T1', corrects: 'y', place: null });
+    const record = recordOf(
+      { ...desk(), records: [note('before')] },
+      'note',
+      { text: 'x' },
+      { element: 'T1', corrects: 'y' },
+    );
+    expect(record).toMatchObject({ kind: 'note', element: 'T1', corrects: 'y', place: null, revision: 4 });
+    expect(record.after).toMatch(/./);
+    expect(note('first').after).toBeNull();
     expect(record.id).toMatch(/^[A-Za-z0-9_-]{1,40}$/);
     expect(Math.abs(Date.parse(record.at) - Date.now())).toBeLessThan(5000);
   });

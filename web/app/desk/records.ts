@@ -2,19 +2,11 @@
  * The records of a desk: those the server has, those still on their way, and making new ones. They are
  * beside the plan: no undo touches them.
  */
-import type { RecordKindId, RecordValue, SiteRecord } from '@cimiento/core';
+import { inTime, type RecordKindId, type RecordValue, type SiteRecord } from '@cimiento/core';
 import { useCallback, useEffect } from 'react';
-import { useJobId } from './jobId.ts';
-import { keep, letGo, waitingOf } from './outbox.ts';
-import { type DeskStore, useDeskStore } from './store.ts';
-
-/** Sent at once. */
-const A_PAGE = 100;
-/** Between tries, ms. */
-const FIRST_WAIT = 2000;
-const LONGEST_WAIT = 60_000;
-/** An answer that takes longer is as good as none, ms. */
-const LONGEST_ANSWER = 20_000;
+import type { Sender } from '../outbox/sender.ts';
+import { browser, Follower, joined } from './follow.ts';
+import { type Desk, type DeskStore, useDeskStore } from './store.ts';
 
 /** What belongs to a record beside its kind and value. */
 export interface About {
@@ -23,8 +15,9 @@ export interface About {
   readonly corrects?: string | null;
 }
 
-/** A new record of this moment. */
+/** A new record of this moment, made by somebody who sees this desk. */
 export const recordOf = <K extends RecordKindId>(
+  { records, base }: Pick<Desk, 'records' | 'base'>,
   kind: K,
   value: RecordValue<K> | null,
   { element = null, place = null, corrects = null }: About = {},
@@ -37,168 +30,74 @@ export const recordOf = <K extends RecordKindId>(
     element,
     place,
     corrects,
+    after: inTime(records).at(-1)?.id ?? null,
+    revision: base.revision,
     value,
   }) as SiteRecord;
 
 /** Logs something: it counts at once, and goes to the server when there is signal. */
 export function useLog() {
   const store = useDeskStore();
-  const jobId = useJobId();
   return useCallback(
     <K extends RecordKindId>(kind: K, value: RecordValue<K> | null, about?: About): SiteRecord => {
-      const record = recordOf(kind, value, about);
-      const { records, unsent } = store.getState();
-      store.setState({ records: [...records, record], unsent: [...unsent, record.id] });
-      void keep(jobId, record).then(() => store.getState().send());
+      const record = recordOf(store.getState(), kind, value, about);
+      store.getState().deliver(record);
       return record;
     },
-    [store, jobId],
+    [store],
   );
 }
 
-type Sending = 'sent' | 'later' | 'refused';
-
-async function post(jobId: string, list: readonly SiteRecord[]): Promise<Sending> {
-  const answer = await fetch(`/jobs/${jobId}/records`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(list),
-    signal: AbortSignal.timeout(LONGEST_ANSWER),
-  }).catch(() => null);
-  if (answer?.ok) return 'sent';
-  return answer?.status === 422 || answer?.status === 404 ? 'refused' : 'later';
-}
-
-/** Joins lists of records, one of each id: the server's word on it first. */
-export function joined(known: readonly SiteRecord[], more: readonly SiteRecord[]): readonly SiteRecord[] {
-  const byId = new Map(known.map((record) => [record.id, record]));
-  for (const record of more) byId.set(record.id, record);
-  return [...byId.values()];
-}
-
-/** Empties the outbox of a job again and again, and fetches what others logged. */
-class Post {
-  readonly #store: DeskStore;
-  readonly #jobId: string;
-  #after: number;
-  #busy = false;
-  #again = false;
-  #wait = FIRST_WAIT;
-  #timer: ReturnType<typeof setTimeout> | null = null;
-  #stopped = false;
-
-  constructor(store: DeskStore, jobId: string, after: number) {
-    this.#store = store;
-    this.#jobId = jobId;
-    this.#after = after;
-  }
-
-  stop(): void {
-    this.#stopped = true;
-    if (this.#timer) clearTimeout(this.#timer);
-  }
-
-  /** What an earlier page could not send counts here too. */
-  async wake(): Promise<void> {
-    const waiting = await waitingOf(this.#jobId);
-    if (this.#stopped || waiting.length === 0) return;
-    const { records, unsent } = this.#store.getState();
-    this.#store.setState({
-      records: joined(waiting, records),
-      unsent: [...new Set([...unsent, ...waiting.map((record) => record.id)])],
-    });
-    await this.send();
-  }
-
-  /** Sends what waits; only one sending is under way. */
-  readonly send = async (): Promise<void> => {
-    if (this.#busy) {
-      this.#again = true;
-      return;
-    }
-    this.#busy = true;
-    do {
-      this.#again = false;
-      const { records, unsent } = this.#store.getState();
-      const page = records.filter((record) => unsent.includes(record.id)).slice(0, A_PAGE);
-      if (page.length === 0) break;
-      const done = await post(this.#jobId, page);
-      if (this.#stopped) break;
-      if (done === 'later') {
-        this.#later();
-        break;
-      }
-      this.#wait = FIRST_WAIT;
-      const ids = page.map((record) => record.id);
-      // What was refused stays here: the person may want to read it.
-      if (done === 'sent') await letGo(ids);
-      const now = this.#store.getState();
-      this.#store.setState({
-        unsent: now.unsent.filter((id) => !ids.includes(id)),
-        ...(done === 'refused' && { refused: true }),
-      });
-      this.#again ||= this.#store.getState().unsent.length > 0;
-    } while (this.#again);
-    this.#busy = false;
-  };
-
-  #later(): void {
-    if (this.#timer) clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => void this.send(), this.#wait);
-    this.#wait = Math.min(2 * this.#wait, LONGEST_WAIT);
-  }
-
-  /** Takes in what others logged since. */
-  readonly fetch = async (): Promise<void> => {
-    const answer = await fetch(`/jobs/${this.#jobId}/records?after=${this.#after}`).catch(() => null);
-    if (!answer?.ok || this.#stopped) return;
-    const { records, last } = (await answer.json()) as { records: SiteRecord[]; last: number };
-    this.#after = last;
-    if (records.length > 0)
-      this.#store.setState({ records: joined(this.#store.getState().records, records) });
-  };
+/** Shows on a desk what waits of its job, and how it fares. */
+function showWaiting(store: DeskStore, jobId: string, { state }: Sender): void {
+  const { waiting, unkept } = state.getState();
+  const own = waiting.filter(({ job }) => job === jobId);
+  const known = new Set(store.getState().records.map(({ id }) => id));
+  const more = own.flatMap(({ record }) => (known.has(record.id) ? [] : [record]));
+  store.setState({
+    ...(more.length > 0 && { records: [...store.getState().records, ...more] }),
+    unsent: own.flatMap(({ id, refused }) => (refused ? [] : [id])),
+    refused: own.flatMap(({ id, refused }) => (refused ? [{ id, problems: refused.problems }] : [])),
+    unkept: unkept.filter((id) => own.some((one) => one.id === id)),
+  });
 }
 
 /**
- * Keeps the records of an open desk going both ways.
- * @param after what the page came with already
+ * Keeps the records and the plan of an open desk going both ways.
+ * @param after up to which the page's records go
  */
-export function useRecords(store: DeskStore, jobId: string, after: number): void {
+export function useRecords(store: DeskStore, jobId: string, sender: Sender, after: number): void {
   useEffect(() => {
-    const post = new Post(store, jobId, after);
-    store.setState({ send: () => void post.send() });
-    void post.wake();
-    const online = () => void post.send();
-    window.addEventListener('online', online);
-    let events: EventSource | null = null;
-    const open = () => {
-      events = new EventSource(`/jobs/${jobId}/events`);
-      events.addEventListener('records', () => void post.fetch());
-      events.addEventListener('revision', (event) => {
-        const { number } = JSON.parse((event as MessageEvent<string>).data) as { number: number };
-        store.setState({ newest: Math.max(number, store.getState().newest) });
-      });
-      // The line is back: what waits may go, and what came meanwhile is asked for.
-      events.onopen = () => {
-        void post.send();
-        void post.fetch();
-      };
-    };
+    store.setState({
+      deliver: (record) => {
+        store.setState({ records: joined(store.getState().records, [record]) });
+        void sender.log(jobId, record);
+      },
+      retry: () => void sender.retry(),
+    });
+    showWaiting(store, jobId, sender);
+    return sender.state.subscribe(() => showWaiting(store, jobId, sender));
+  }, [store, jobId, sender]);
+  useEffect(() => {
+    const follower = new Follower(store, jobId, after, browser);
+    const wake = () => follower.wake();
     // A page nobody looks at holds no line: a browser has six to one place.
-    const look = () => {
-      if (document.visibilityState === 'visible' && !events) open();
-      else if (document.visibilityState === 'hidden') {
-        events?.close();
-        events = null;
-      }
-    };
+    const look = () => (document.visibilityState === 'visible' ? follower.start() : follower.rest());
+    // One that comes back out of the browser's memory has heard nothing meanwhile.
+    const shown = (event: PageTransitionEvent) => event.persisted && wake();
     look();
     document.addEventListener('visibilitychange', look);
+    document.addEventListener('resume', wake);
+    addEventListener('pageshow', shown);
+    addEventListener('online', wake);
+    addEventListener('offline', follower.lost);
     return () => {
-      post.stop();
-      events?.close();
-      window.removeEventListener('online', online);
+      follower.rest();
       document.removeEventListener('visibilitychange', look);
+      document.removeEventListener('resume', wake);
+      removeEventListener('pageshow', shown);
+      removeEventListener('online', wake);
+      removeEventListener('offline', follower.lost);
     };
   }, [store, jobId, after]);
 }

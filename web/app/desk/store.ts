@@ -2,11 +2,20 @@
  * The desk's state: the plan being edited, what can be undone, what is picked, and how saving
  * goes. A change is a set of patches with their inverse (immer), so undo is exact.
  */
-import { type Cause, type Plan, type Problem, type SiteRecord, settled, wholeValue } from '@cimiento/core';
+import {
+  type Cause,
+  mergePlans,
+  type Plan,
+  type Problem,
+  type SiteRecord,
+  settled,
+  wholeValue,
+} from '@cimiento/core';
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createContext, useContext } from 'react';
 import { createStore, type StoreApi, useStore } from 'zustand';
 import type { FitTo } from '../drawing/view.ts';
+import type { Refused } from '../outbox/sender.ts';
 import type { Sent } from './kept.ts';
 import type { Stage } from './stages.ts';
 
@@ -98,12 +107,16 @@ export interface Desk {
   readonly records: readonly SiteRecord[];
   /** Ids of those the server has not got yet. */
   readonly unsent: readonly string[];
-  /** The server would not have one of them. */
-  readonly refused: boolean;
-  /** Newest revision heard of. */
-  readonly newest: number;
-  /** Sends what waits; does nothing before the page is up. */
-  send(): void;
+  /** Those the server would not have, with why. */
+  readonly refused: readonly Refused[];
+  /** Ids of those this browser has no room to keep. */
+  readonly unkept: readonly string[];
+  /** What is shown may be as old as this, ms since 1970; null while the server tells what happens. */
+  readonly asOf: number | null;
+  /** Takes a record in and sends it; does nothing before the page is up. */
+  deliver(record: SiteRecord): void;
+  /** Tries once more what was refused. */
+  retry(): void;
   /** Id of the picked element. */
   readonly picked: string | null;
   readonly stage: Stage;
@@ -119,6 +132,8 @@ export interface Desk {
   look(at: Partial<Looking>): void;
   /** Replaces the plan as one undoable step: a merge, or an old revision brought back. */
   replace(plan: Plan): void;
+  /** Shows a newer revision somebody else saved; nothing is typed here. What can be undone is put on top of it. */
+  refresh(revision: number, plan: Plan): void;
 }
 
 /** The plan with its readonly marks off, for recipes. */
@@ -151,9 +166,11 @@ export function makeDesk(plan: Plan, revision: number, records: readonly SiteRec
     sent: [],
     records,
     unsent: [],
-    refused: false,
-    newest: revision,
-    send: () => {},
+    refused: [],
+    unkept: [],
+    asOf: null,
+    deliver: () => {},
+    retry: () => {},
     picked: plan.elements[0]?.id ?? null,
     stage: 'dig',
     view: {
@@ -226,7 +243,40 @@ export function makeDesk(plan: Plan, revision: number, records: readonly SiteRec
       }, REPLACED);
       get().settle();
     },
+    refresh(revision, plan) {
+      const { plan: shown, past } = get();
+      set({
+        plan,
+        base: { revision, plan },
+        saving: { state: 'saved' },
+        past: rebased(past, shown, plan),
+        future: [],
+      });
+    },
   }));
+}
+
+/** Steps put on top of another's save at the most: older ones are let go. */
+const MOST_REBASED = 30;
+
+/**
+ * What can be undone of an own plan, on top of what another saved since: each step changes back what it
+ * changed, and nothing of theirs. Ends at the first that touched what they changed.
+ */
+function rebased(past: readonly Step[], own: Plan, theirs: Plan): Step[] {
+  const out: Step[] = [];
+  let [after, now] = [own, theirs];
+  for (const step of past.toReversed().slice(0, MOST_REBASED)) {
+    const before = applyPatches(after, step.back);
+    const { merged, collisions } = mergePlans(after, now, before);
+    if (collisions.length > 0) break;
+    const [, forward, back] = produceWithPatches(merged, (draft: Plan) => {
+      Object.assign(draft, changedFields(merged, now));
+    });
+    if (forward.length > 0) out.unshift({ forward, back, key: null });
+    [after, now] = [before, merged];
+  }
+  return out;
 }
 
 const Context = createContext<DeskStore | null>(null);

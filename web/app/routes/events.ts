@@ -4,8 +4,8 @@ import { jobHere } from '../server/download.server.ts';
 import { listenTo } from '../server/events.server.ts';
 import type { Route } from './+types/events';
 
-/** A word now and then keeps proxies from taking the line for dead, ms. */
-const BEAT = 25_000;
+/** A word now and then: a page that hears none knows its line is dead, and proxies that it is not, ms. */
+const BEAT = 15_000;
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const job = await jobHere(request, params.jobId, 'job.read');
@@ -23,7 +23,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       const letGo = listenTo(job.id, (happened) =>
         send(`event: ${happened.what}\ndata: ${JSON.stringify(happened)}\n\n`),
       );
-      const beat = setInterval(() => send(': still here\n\n'), BEAT);
+      const beat = setInterval(() => send('event: beat\ndata: {}\n\n'), BEAT);
       end = () => {
         clearInterval(beat);
         letGo();

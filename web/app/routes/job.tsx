@@ -8,8 +8,8 @@ import { jobWithRecords } from '../server/download.server.ts';
 import type { Route } from './+types/job';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { id, plan, revision, records, last } = await jobWithRecords(request, params.jobId);
-  return { id, plan, revision, records, last };
+  const { id, plan, revision, records, last, person } = await jobWithRecords(request, params.jobId);
+  return { id, plan, revision, records, last, person: person.id };
 }
 
 /**
@@ -22,13 +22,21 @@ export const shouldRevalidate = ({ currentParams, nextParams }: ShouldRevalidate
 export default function Job({ loaderData }: Route.ComponentProps) {
   const root = useRouteLoaderData<typeof rootLoader>('root');
   const { lang, system } = root?.preferences ?? { lang: 'en' as const, system: null };
-  const { id, plan, revision, records, last } = loaderData;
+  const { id, plan, revision, records, last, person } = loaderData;
   // The drawings are the page's own work: the server sends what they are made from.
   const live = useLive();
   return (
     <FormatProvider lang={lang} system={system ?? plan.system}>
       {live ? (
-        <DeskPage key={id} jobId={id} plan={plan} revision={revision} records={records} last={last} />
+        <DeskPage
+          key={id}
+          jobId={id}
+          person={person}
+          plan={plan}
+          revision={revision}
+          records={records}
+          last={last}
+        />
       ) : (
         <DeskShell name={plan.name} />
       )}

@@ -2,13 +2,13 @@ import { Box, Flex } from '@chakra-ui/react';
 import { blankPlan, type Problem, wholeText } from '@cimiento/core';
 import { LONGEST_PLAN, readJob } from '@cimiento/formats';
 import { data, Form, redirect, useRouteLoaderData } from 'react-router';
-import { takeArchive } from '../../db/queries/archive.ts';
 import { bringBack, createJob, KEPT_DAYS, listJobs, listRemoved, removeJob } from '../../db/queries/jobs.ts';
 import { Archive } from '../board/Archive.tsx';
 import { Board } from '../board/Board.tsx';
 import { BoardStill } from '../board/BoardStill.tsx';
 import { NewJob } from '../board/NewJob.tsx';
 import { Removed } from '../board/Removed.tsx';
+import { Waiting } from '../board/Waiting.tsx';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Button, Heading } from '../parts/controls.tsx';
 import { FormatProvider } from '../parts/format.tsx';
@@ -16,14 +16,13 @@ import { Preferences } from '../parts/Preferences.tsx';
 import { useLive } from '../parts/useLive.ts';
 import { oneOf, SYSTEMS } from '../preferences.ts';
 import type { loader as rootLoader } from '../root.tsx';
-import { unpacked } from '../server/archive.server.ts';
 import { fieldOf, MOST_BODY } from '../server/body.server.ts';
 import { allow } from '../server/can.server.ts';
 import { readFirst } from '../server/first.server.ts';
 import { formOf, preferencesOf, requirePerson, withDatabase } from '../server/http.server.ts';
 import { DEMOS, demoJob, savingOf } from '../server/jobs.server.ts';
 import { summarise } from '../server/pool.server.ts';
-import { catchUpStale } from '../server/summaries.server.ts';
+import { catchUp } from '../server/summaries.server.ts';
 import type { Route } from './+types/jobs';
 
 export async function loader({ request }: Route.LoaderArgs) {
@@ -32,9 +31,9 @@ export async function loader({ request }: Route.LoaderArgs) {
   const [jobs, removed] = await withDatabase(() =>
     Promise.all([listJobs(person.crewId), listRemoved(person.crewId)]),
   );
-  for (const job of jobs) if (job.summary.stale) catchUpStale(person.crewId, job.id);
+  for (const job of jobs) if (job.summary.stale) catchUp(person.crewId, job.id);
   return {
-    person: { name: person.name, crew: person.crew },
+    person: { id: person.id, name: person.name, crew: person.crew },
     jobs,
     removed,
     keptDays: KEPT_DAYS,
@@ -45,7 +44,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request, context }: Route.ActionArgs) {
   const person = await requirePerson(request);
   allow(person, 'jobs.create');
-  const form = await formOf(request, context, MOST_BODY.archive);
+  const form = await formOf(request, context, MOST_BODY.plan);
   const make = async (saving: ReturnType<typeof savingOf>) =>
     redirect(`/jobs/${await withDatabase(() => createJob(person.crewId, person.id, saving))}`);
   switch (form.get('intent')) {
@@ -94,19 +93,6 @@ export async function action({ request, context }: Route.ActionArgs) {
       if (!read.ok) return data({ intent: 'file', problems: read.problems.slice(0, 8) }, { status: 422 });
       const { plan, records } = read;
       return make(savingOf(plan, null, 'file', await summarise(person.crewId, plan, records), records));
-    }
-    case 'archive': {
-      const file = form.get('file');
-      const refused = (problem: Problem, status: number) =>
-        data({ intent: 'archive', problems: [problem] }, { status });
-      if (!(file instanceof File) || file.size === 0) return refused({ code: 'noFile', path: '' }, 400);
-      allow(person, 'archive.take');
-      const lines = unpacked(Buffer.from(await file.arrayBuffer()));
-      const taken = await withDatabase(() =>
-        takeArchive(person.crewId, person.id, lines, (plan) => summarise(person.crewId, plan)),
-      );
-      if (!taken.ok) return refused({ code: taken.code, path: '', params: { line: taken.line } }, 422);
-      return redirect('/jobs');
     }
     case 'remove': {
       allow(person, 'job.remove', person);
@@ -174,6 +160,7 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
           <Heading fontSize="xl" mb={3}>
             {t('jobs.board')}
           </Heading>
+          <Waiting person={person.id} jobs={jobs} />
           {jobs.length === 0 ? (
             <Box borderWidth="1px" borderStyle="dashed" borderColor="edge" p={6}>
               {t('jobs.none')}
@@ -182,7 +169,7 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
             <Board jobs={jobs} />
           )}
           <Removed jobs={loaderData.removed} days={loaderData.keptDays} />
-          <Archive refused={actionData?.intent === 'archive' ? actionData.problems : []} />
+          <Archive />
         </Box>
         <NewJob actionData={actionData} demos={loaderData.demos} />
       </Flex>

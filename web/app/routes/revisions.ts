@@ -1,12 +1,12 @@
 /** Revisions of a job: the list, one of them, and saving the next. Answers in JSON. */
 
-import { wholeText } from '@cimiento/core';
+import { MOST_REVISIONS, wholeText } from '@cimiento/core';
 import { readPlan } from '@cimiento/formats';
 import { data } from 'react-router';
 import { findJob, findRevision, listRevisions, saveRevision } from '../../db/queries/jobs.ts';
 import { allow } from '../server/can.server.ts';
 import { jobHere } from '../server/download.server.ts';
-import { notFound, requirePersonHere, textOf, withDatabase } from '../server/http.server.ts';
+import { notFound, requireMaker, requirePersonHere, textOf, withDatabase } from '../server/http.server.ts';
 import { savingOf } from '../server/jobs.server.ts';
 import { catchUp } from '../server/summaries.server.ts';
 import type { Route } from './+types/revisions';
@@ -19,7 +19,7 @@ function numberIn(query: URLSearchParams, name: string): number | null {
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const person = await requirePersonHere(request);
-  await jobHere(request, params.jobId, 'job.read', person);
+  const job = await jobHere(request, params.jobId, 'job.read', person);
   const query = new URL(request.url).searchParams;
   if (query.has('number')) {
     const number = numberIn(query, 'number');
@@ -27,6 +27,14 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       number === null ? null : await withDatabase(() => findRevision(person.crewId, params.jobId, number));
     if (!found) throw notFound();
     return Response.json({ number, plan: found.plan });
+  }
+  // A page that was away asks whether there is a newer one than its own.
+  if (query.has('newer')) {
+    const known = numberIn(query, 'newer');
+    if (known === null) throw data({ code: 'badRequest' }, { status: 400 });
+    const { revision, plan, updatedBy } = job;
+    if (revision <= known) return new Response(null, { status: 204 });
+    return Response.json({ number: revision, plan, by: updatedBy });
   }
   if (query.has('before') && numberIn(query, 'before') === null)
     throw data({ code: 'badRequest' }, { status: 400 });
@@ -38,7 +46,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params, context }: Route.ActionArgs) {
-  const person = await requirePersonHere(request);
+  const person = await requireMaker(request);
   const refuse = (status: number, body: unknown) => Response.json(body, { status });
   const read = readPlan(await textOf(request, context));
   if (!read.ok)
@@ -46,6 +54,8 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   const query = new URL(request.url).searchParams;
   const base = Number(query.get('base'));
   if (!Number.isInteger(base) || base < 1 || base >= 2 ** 31) return refuse(400, { code: 'badRequest' });
+  if (base > MOST_REVISIONS)
+    return refuse(422, { code: 'problems', problems: [{ code: 'revisionsFull', path: '' }] });
   return withDatabase(async () => {
     const job = await findJob(person.crewId, params.jobId);
     if (!job) throw data({ code: 'notFound' }, { status: 404 });

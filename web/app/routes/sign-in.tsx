@@ -41,7 +41,10 @@ export async function action({ request, context }: Route.ActionArgs) {
   if (!result.ok)
     return data(
       { code: result.code, email },
-      { status: { wrong: 401, tooMany: 429, busy: 503 }[result.code] },
+      {
+        status: { wrong: 401, tooMany: 429, busy: 503 }[result.code],
+        ...(result.code !== 'wrong' && { headers: { 'Retry-After': '5' } }),
+      },
     );
   const { token, maxAge } = await withDatabase(() => openSession(result.personId));
   const headers = new Headers({ 'Set-Cookie': sessionCookie(request, token, maxAge) });

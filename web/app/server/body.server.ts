@@ -8,8 +8,8 @@ import { isWholeText } from '@cimiento/core';
 import busboy from 'busboy';
 import { data } from 'react-router';
 
-/** Bytes: of a form anybody can send, of what somebody signed in can save, and of a crew's archive. */
-export const MOST_BODY = { form: 16_000, plan: 5_000_000, archive: 60_000_000 } as const;
+/** Bytes: of a form anybody can send, of what somebody signed in can save, and of a crew's archive (never held in memory). */
+export const MOST_BODY = { form: 16_000, plan: 5_000_000, archive: 300_000_000 } as const;
 /** Fields and files of one form. */
 const MOST_PARTS = 24;
 
@@ -19,11 +19,14 @@ export interface Door {
   readonly address: string;
   /** The posted body, counted and read. */
   readonly body: Buffer | null;
+  /** Version of the program that serves: another one may take what this one refuses. */
+  readonly program: string;
 }
 
 export const doorOf = (context: object | undefined): Door => ({
   address: context && 'address' in context ? String(context.address) : '',
   body: context && 'body' in context && Buffer.isBuffer(context.body) ? context.body : null,
+  program: context && 'program' in context ? String(context.program) : '',
 });
 
 const refuse = (status: 400 | 413 | 415, code = status === 413 ? 'tooLarge' : 'badRequest') =>

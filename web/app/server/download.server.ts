@@ -5,10 +5,6 @@ import type { Person } from '../../db/queries/sign-in.ts';
 import { type Action, allow } from './can.server.ts';
 import { notFound, requirePerson, requirePersonHere, withDatabase } from './http.server.ts';
 
-/** A job for a page: whoever is not signed in is turned to the door. */
-const jobOf = async (request: Request, jobId: string) =>
-  found(await requirePerson(request), jobId, 'job.read');
-
 /** A job for a call a page makes in the background. */
 export const jobHere = async (request: Request, jobId: string, action: Action, person?: Person) =>
   found(person ?? (await requirePersonHere(request)), jobId, action);
@@ -20,11 +16,12 @@ async function found(person: Person, jobId: string, action: Action) {
   return job;
 }
 
-/** A job with all that was logged on it. */
+/** A job with all that was logged on it, for a page: whoever is not signed in is turned to the door. */
 export async function jobWithRecords(request: Request, jobId: string) {
-  const job = await jobOf(request, jobId);
+  const person = await requirePerson(request);
+  const job = await found(person, jobId, 'job.read');
   const rows = await withDatabase(() => listRecords(job.crewId, job.id));
-  return { ...job, records: rows.map((row) => row.record), last: rows.at(-1)?.seq ?? 0 };
+  return { ...job, person, records: rows.map((row) => row.record), last: rows.at(-1)?.seq ?? 0 };
 }
 
 /** A file response. The name is plain ASCII with the full one beside it (RFC 6266). */

@@ -89,6 +89,19 @@ export async function requirePersonHere(request: Request): Promise<Person> {
   return person;
 }
 
+/**
+ * For what a page sends by itself, maybe long after it was made: it counts only under the session of the
+ * person it was made by (`person` in the address). Another who signed in on the same phone is told to sign
+ * in as them.
+ * @throws 401
+ */
+export async function requireMaker(request: Request): Promise<Person> {
+  const person = await requirePersonHere(request);
+  const maker = new URL(request.url).searchParams.get('person') ?? '';
+  if (maker !== '' && maker !== person.id) throw data({ code: 'otherPerson' }, { status: 401 });
+  return person;
+}
+
 export const notFound = () => data({ code: 'notFound' }, { status: 404 });
 
 /** A posted form; anything else is a bad request. Only in parts may it be longer than a form is. */

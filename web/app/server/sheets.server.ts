@@ -1,8 +1,9 @@
 /** Printed sheets of a job, in the reader's language and units. */
 import { LRUCache } from 'lru-cache';
+import { nameRevision } from '../../db/queries/jobs.ts';
 import type { PaperTask } from '../../work/tasks.ts';
 import { fileOf, jobWithRecords } from './download.server.ts';
-import { preferencesOf } from './http.server.ts';
+import { preferencesOf, withDatabase } from './http.server.ts';
 import { printed } from './pool.server.ts';
 
 /** The time zone a page asks for, by its IANA name; one that is none is UTC. */
@@ -41,5 +42,7 @@ export async function sheetOf(request: Request, jobId: string, sheet: PaperTask[
     making.catch(() => made.delete(key));
   }
   const pdf = await making;
+  // People dig by it from now on.
+  await withDatabase(() => nameRevision(crewId, jobId, revision));
   return fileOf(new Uint8Array(pdf), 'application/pdf', plan.name, 'pdf', 'inline');
 }

@@ -1,6 +1,6 @@
 /** Jobs of a crew and their revisions. Every query names the crew: no job is reachable without it. */
 import type { Plan, SiteRecord, System } from '@cimiento/core';
-import { and, desc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
+import { and, desc, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import { db } from '../client.ts';
 import { type Change, type JobSummary, jobs, people, revisions } from '../schema.ts';
@@ -66,7 +66,9 @@ export async function createJob(crewId: string, personId: string | null, saving:
       .values({ crewId, name: plan.name, place: plan.place, plan, summary, updatedBy: personId })
       .returning({ id: jobs.id });
     await tx.insert(revisions).values({ jobId: job!.id, number: 1, plan, summary, changes, why, personId });
-    await putRecords(tx, crewId, job!.id, personId, records);
+    // Revisions they were seen against are another job's.
+    const own = records.map((record) => ({ ...record, revision: null }));
+    await putRecords(tx, { crewId, jobId: job!.id, newest: 1 }, personId, own);
     return job!.id;
   });
 }
@@ -169,6 +171,19 @@ export async function findRevision(crewId: string, jobId: string, number: number
     .where(and(mine(crewId, jobId), eq(revisions.number, number)));
   return row ?? null;
 }
+
+/** A print of the crew's job names its revision: from then on it stands for itself. */
+export const nameRevision = (crewId: string, jobId: string, number: number) =>
+  db
+    .update(revisions)
+    .set({ named: true })
+    .where(
+      and(
+        inArray(revisions.jobId, db.select({ id: jobs.id }).from(jobs).where(mine(crewId, jobId))),
+        eq(revisions.number, number),
+        eq(revisions.named, false),
+      ),
+    );
 
 /** Takes a job off the board. It can be brought back for a while. */
 export async function removeJob(crewId: string, jobId: string): Promise<boolean> {

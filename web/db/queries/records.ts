@@ -1,14 +1,14 @@
 /** Records of a job: added, never changed. Every query names the crew. */
 import type { SiteRecord } from '@cimiento/core';
-import { and, asc, eq, gt, isNull } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNull, max } from 'drizzle-orm';
 import type { PgTransaction } from 'drizzle-orm/pg-core';
 import { db } from '../client.ts';
-import { jobs, records } from '../schema.ts';
+import { jobs, records, revisions } from '../schema.ts';
 import { isId } from './ids.ts';
 import { tell } from './tell.ts';
 
 // biome-ignore lint/suspicious/noExplicitAny: a transaction of whatever schema
-type Here = Pick<PgTransaction<any, any, any>, 'insert' | 'execute' | 'select'>;
+type Here = Pick<PgTransaction<any, any, any>, 'insert' | 'execute' | 'select' | 'update'>;
 
 export interface RecordRow {
   readonly record: SiteRecord;
@@ -24,6 +24,8 @@ const columns = {
   element: records.element,
   place: records.place,
   corrects: records.corrects,
+  after: records.after,
+  revision: records.revision,
   value: records.value,
   seq: records.seq,
 };
@@ -67,19 +69,38 @@ export async function recordsForArchive(crewId: string, jobId: string): Promise<
 export const recordsOf = async (crewId: string, jobId: string): Promise<SiteRecord[]> =>
   (await listRecords(crewId, jobId)).map((row) => row.record);
 
-/** Puts records beside a job within a transaction; those it has already stay as they are. */
+/** A revision that something names stands for itself from then on: no later save is folded into it, nor it into one. */
+async function nameRevisions(tx: Here, jobId: string, numbers: readonly number[]): Promise<void> {
+  if (numbers.length === 0) return;
+  await tx
+    .update(revisions)
+    .set({ named: true })
+    .where(
+      and(eq(revisions.jobId, jobId), inArray(revisions.number, [...numbers]), eq(revisions.named, false)),
+    );
+}
+
+/**
+ * Puts records beside a job within a transaction that holds the job's row; those it has already stay as
+ * they are. A revision the job has not got (yet) is not named.
+ * @param newest the job's newest revision
+ */
 export async function putRecords(
   tx: Here,
-  crewId: string,
-  jobId: string,
+  { crewId, jobId, newest }: { readonly crewId: string; readonly jobId: string; readonly newest: number },
   personId: string | null,
   list: readonly SiteRecord[],
 ): Promise<number> {
   if (list.length === 0) return 0;
+  const [last] = await tx
+    .select({ seq: max(records.seq) })
+    .from(records)
+    .where(eq(records.jobId, jobId));
+  const known = (revision: number | null) => (revision !== null && revision <= newest ? revision : null);
   const rows = await tx
     .insert(records)
     .values(
-      list.map(({ id, kind, at, by, element, place, corrects, value }) => ({
+      list.map(({ id, kind, at, by, element, place, corrects, after, revision, value }, i) => ({
         jobId,
         id,
         crewId,
@@ -90,11 +111,15 @@ export async function putRecords(
         element,
         place,
         corrects,
+        after,
+        revision: known(revision),
         value,
+        seq: (last?.seq ?? 0) + 1 + i,
       })),
     )
     .onConflictDoNothing()
-    .returning({ id: records.id });
+    .returning({ revision: records.revision });
+  await nameRevisions(tx, jobId, [...new Set(rows.flatMap((row) => row.revision ?? []))]);
   return rows.length;
 }
 
@@ -111,11 +136,12 @@ export async function addRecords(
   if (!isId(jobId)) return null;
   return db.transaction(async (tx) => {
     const [job] = await tx
-      .select({ id: jobs.id })
+      .select({ revision: jobs.revision })
       .from(jobs)
-      .where(and(eq(jobs.id, jobId), eq(jobs.crewId, crewId), isNull(jobs.removedAt)));
+      .where(and(eq(jobs.id, jobId), eq(jobs.crewId, crewId), isNull(jobs.removedAt)))
+      .for('update');
     if (!job) return null;
-    const added = await putRecords(tx, crewId, jobId, personId, list);
+    const added = await putRecords(tx, { crewId, jobId, newest: job.revision }, personId, list);
     if (added > 0) await tell(tx, { job: jobId, what: 'records' });
     return added;
   });

@@ -12,8 +12,29 @@ export type Person = Omit<typeof people.$inferSelect, 'passwordHash' | 'createdA
 };
 
 const SESSION_DAYS = 30;
-/** Tries allowed in the window: for one account, from one address, on a device known to the account. */
-export const MOST_ATTEMPTS = { account: 8, address: 40, device: 8 } as const;
+/**
+ * What wrong tries in the window cost the next one: after so many each waits longer, and none is shut out.
+ * Who knows the password gets in within seconds, whoever else is guessing; who guesses has hundreds of
+ * tries a day, not millions. Assumed; passwords are ten letters at least.
+ */
+const BRAKES = {
+  /** On an account from one address, or on a device the account knows: doubles with each. */
+  own: { free: 5, wait: (over: number) => 500 * 2 ** over, most: 8000 },
+  /** On an account from anywhere. */
+  account: { free: 8, wait: (over: number) => 500 * over, most: 4000 },
+  /** From one address, on any account. */
+  address: { free: 20, wait: (over: number) => 250 * over, most: 4000 },
+} as const;
+type Brake = keyof typeof BRAKES;
+
+/** Milliseconds a try waits after so many wrong ones. */
+export function waitAfter(brake: Brake, wrong: number): number {
+  const { free, wait, most } = BRAKES[brake];
+  return wrong < free ? 0 : Math.min(most, wait(wrong - free + 1));
+}
+
+/** Tries of one address that may wait at once: more are told to come back in a moment. */
+export const MOST_AT_ONCE = 4;
 /** Crews one address may found in the window. */
 export const MOST_JOINS = 20;
 const WINDOW_MINUTES = 15;
@@ -60,6 +81,45 @@ async function counted(keys: readonly (readonly [string, number])[]): Promise<st
   });
 }
 
+/** Counts a try against its keys before it is made. @returns how many wrong ones each had, and the ids to forget it by */
+async function struck(keys: readonly string[]): Promise<{ wrong: number[]; ids: string[] }> {
+  const since = new Date(Date.now() - WINDOW_MINUTES * 60_000);
+  const rows = await db
+    .select({ key: attempts.key, n: count() })
+    .from(attempts)
+    .where(and(inArray(attempts.key, [...keys]), gt(attempts.at, since)))
+    .groupBy(attempts.key);
+  const made = await db
+    .insert(attempts)
+    .values(keys.map((key) => ({ key })))
+    .returning({ id: attempts.id });
+  return {
+    wrong: keys.map((key) => rows.find((row) => row.key === key)?.n ?? 0),
+    ids: made.map((row) => row.id),
+  };
+}
+
+/** Tries under way that are made to wait, by address. */
+const underWay = new Map<string, number>();
+
+/** Holds a try back. @returns false when too many of its address are held back already */
+async function held(address: string, wait: number, pause: (ms: number) => Promise<void>): Promise<boolean> {
+  if (wait === 0) return true;
+  const now = underWay.get(address) ?? 0;
+  if (now >= MOST_AT_ONCE) return false;
+  underWay.set(address, now + 1);
+  try {
+    await pause(wait);
+    return true;
+  } finally {
+    const left = (underWay.get(address) ?? 1) - 1;
+    if (left > 0) underWay.set(address, left);
+    else underWay.delete(address);
+  }
+}
+
+const sleep = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
+
 const forget = (ids: readonly string[]) => db.delete(attempts).where(inArray(attempts.id, [...ids]));
 
 /** Whether a device has signed in to an account before. */
@@ -73,32 +133,37 @@ async function knows(personId: string, device: string | null): Promise<boolean> 
 }
 
 /**
- * Checks a password. Every try counts against the account and the address; on a device that has
- * signed in to the account before it counts against the device alone, so that a stranger's wrong
- * guesses lock nobody out of their own phone.
+ * Checks a password. Wrong tries slow the next ones down: those on the account from this address, those
+ * on the account, those from the address; on a device that has signed in to the account before only its
+ * own. Nobody is shut out: the right password gets in, after seconds at the most.
  * @param device the token of the device's cookie, when it has one
+ * @param pause how a try is held back, ms
  */
 export async function checkPassword(
   email: string,
   password: string,
   address: string,
   device: string | null = null,
+  pause: (ms: number) => Promise<void> = sleep,
 ): Promise<SignIn> {
   const [person] = await db
     .select()
     .from(people)
     .where(eq(people.email, mail(email)));
   const known = person !== undefined && (await knows(person.id, device));
-  const account = known ? `device:${digest(device!)}` : `account:${mail(email)}`;
-  const ids = await counted(
-    known
-      ? [[account, MOST_ATTEMPTS.device]]
-      : [
-          [account, MOST_ATTEMPTS.account],
-          [`address:${address}`, MOST_ATTEMPTS.address],
-        ],
-  );
-  if (!ids) return { ok: false, code: 'tooMany' };
+  const brakes: readonly (readonly [Brake, string])[] = known
+    ? [['own', `device:${digest(device!)}`]]
+    : [
+        ['own', `from:${address}:${mail(email)}`],
+        ['account', `account:${mail(email)}`],
+        ['address', `address:${address}`],
+      ];
+  const { wrong, ids } = await struck(brakes.map(([, key]) => key));
+  const wait = Math.max(...brakes.map(([brake], i) => waitAfter(brake, wrong[i]!)));
+  if (!(await held(known ? `device:${digest(device!)}` : address, wait, pause))) {
+    await forget(ids);
+    return { ok: false, code: 'tooMany' };
+  }
   const against = person?.passwordHash ?? (await NOBODY);
   const right = await inTurn(() => verify(against, password.slice(0, 200)));
   if (right === null) {
@@ -107,7 +172,7 @@ export async function checkPassword(
   }
   if (person && right) {
     await forget(ids);
-    await db.delete(attempts).where(eq(attempts.key, account));
+    await db.delete(attempts).where(eq(attempts.key, brakes[0]![1]));
     return { ok: true, personId: person.id };
   }
   await db.delete(attempts).where(lt(attempts.at, new Date(Date.now() - 24 * 3600_000)));

@@ -56,7 +56,13 @@ export const log = {
     noteOn: 'A note for the record, on {{name}}',
     waiting_one: '{{count}} record waits to be sent',
     waiting_other: '{{count}} records wait to be sent',
-    refused: 'A record was refused by the server and is kept here only.',
+    refused_one: 'The server would not have {{count}} record. It is kept here.',
+    refused_other: 'The server would not have {{count}} records. They are kept here.',
+    tryAgain: 'Try again',
+    unkept_one:
+      '{{count}} record is in this page only: the browser has no room left. Do not close it; save it as a file.',
+    unkept_other:
+      '{{count}} records are in this page only: the browser has no room left. Do not close it; save them as a file.',
     older_one: '{{count}} older record',
     older_other: '{{count}} older records',
     unknownBy: 'from an older plan',

@@ -93,7 +93,7 @@ export function SectionDrawing({
       )}
       {section.dug.map((p) => (
         <Path
-          key={p.s0}
+          key={`d${p.s0},${p.s1},${p.z0}`}
           d={path([...groundBetween(section.posts, p.s0, p.s1), p.s1, p.z1, p.s0, p.z0])}
           fill="#ffffff"
           stroke="#ffffff"
@@ -145,7 +145,7 @@ export function SectionDrawing({
       ))}
       {section.dug.map((p) => (
         <Line
-          key={`l${p.s0}`}
+          key={`l${p.s0},${p.s1},${p.z0}`}
           x1={x(p.s0)}
           y1={y(p.z0)}
           x2={x(p.s1)}

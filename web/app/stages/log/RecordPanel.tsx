@@ -11,6 +11,7 @@ import { Button, FieldError, Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { recordText } from '../../parts/records.ts';
 import { TextField } from '../../parts/TextField.tsx';
+import { problemText } from '../../parts/words.ts';
 import { Panel } from '../fields.tsx';
 
 const SHOWN = 12;
@@ -24,7 +25,7 @@ export function RecordPanel() {
   const unsent = useDesk((desk) => desk.unsent);
   const refused = useDesk((desk) => desk.refused);
   const [all, setAll] = useState(false);
-  const rows = useMemo(() => inTime(records).reverse(), [records]);
+  const rows = useMemo(() => inTime(records).toReversed(), [records]);
   const stand = useMemo(() => new Set(standing(records)), [records]);
   const shown = all ? rows : rows.slice(0, SHOWN);
   return (
@@ -35,7 +36,7 @@ export function RecordPanel() {
           {t('record.waiting', { count: unsent.length })}
         </Small>
       )}
-      {refused && <FieldError role="alert">{t('record.refused')}</FieldError>}
+      {refused.length > 0 && <Refusals />}
       {rows.length === 0 && <Small fontSize="sm">{t('record.none')}</Small>}
       <Box as="ol" data-records>
         {shown.map((record) => (
@@ -57,6 +58,34 @@ export function RecordPanel() {
         </a>
       )}
     </Panel>
+  );
+}
+
+/** What the server would not have, each with why: kept here, and offered again by a newer program. */
+function Refusals() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const refused = useDesk((desk) => desk.refused);
+  const records = useDesk((desk) => desk.records);
+  const plan = useDesk((desk) => desk.plan);
+  const retry = useDesk((desk) => desk.retry);
+  return (
+    <Box role="alert" data-refused>
+      <FieldError>{t('record.refused', { count: refused.length })}</FieldError>
+      {refused.map(({ id, problems }) => {
+        const record = records.find((one) => one.id === id);
+        const said = record && recordText(t, format, plan, record);
+        return (
+          <Small key={id}>
+            {said && `${said.what}: ${said.value} · `}
+            {problems.map((problem) => problemText(t, format, problem)).join(' ')}
+          </Small>
+        );
+      })}
+      <Button size="sm" onClick={retry}>
+        {t('record.tryAgain')}
+      </Button>
+    </Box>
   );
 }
 

@@ -1,0 +1,76 @@
+/**
+ * Records on their way to the server: kept in this browser (IndexedDB) from the moment they are made
+ * until the server has them, whatever happens to page, line or battery in between. Each belongs to the
+ * person who made it and waits for them: nobody else's session sends it. Sending one twice keeps one.
+ */
+import type { Problem, SiteRecord } from '@cimiento/core';
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+
+/** Why the server would not have a record, and which program said so. */
+export interface Refusal {
+  readonly problems: readonly Problem[];
+  readonly program: string;
+}
+export interface Waiting {
+  readonly id: string;
+  readonly job: string;
+  /** Id of who made it; empty where an earlier program did not say. */
+  readonly person: string;
+  readonly record: SiteRecord;
+  readonly refused: Refusal | null;
+}
+interface Outbox extends DBSchema {
+  waiting: { key: string; value: Waiting; indexes: { job: string } };
+}
+
+const NAME = 'cimiento-outbox';
+let opened: Promise<IDBPDatabase<Outbox> | null> | null = null;
+
+/** Null where the browser keeps nothing: records then wait in the page only. */
+function open(): Promise<IDBPDatabase<Outbox> | null> {
+  opened ??= openDB<Outbox>(NAME, 2, {
+    upgrade(db, before) {
+      if (before < 1) db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'job');
+    },
+    // Another page wants to bring it up to a newer version.
+    blocking(_now, _wanted, event) {
+      (event.target as IDBDatabase).close();
+      opened = null;
+    },
+    terminated() {
+      opened = null;
+    },
+  }).catch(() => null);
+  return opened;
+}
+
+/** Those an earlier program kept said neither who nor what came before. */
+const whole = ({ person = '', refused = null, record, ...rest }: Waiting): Waiting => {
+  const { after = null, revision = null, ...known } = record;
+  return { ...rest, person, refused, record: { ...known, after, revision } as SiteRecord };
+};
+
+/** Keeps something until it is sent. @returns false when this browser has no room for it */
+export async function keep(one: Waiting): Promise<boolean> {
+  const db = await open();
+  if (!db) return false;
+  return db.put('waiting', one).then(
+    () => true,
+    () => false,
+  );
+}
+
+/** All that waits in this browser, whoever's. */
+export async function allWaiting(): Promise<Waiting[]> {
+  const db = await open();
+  const found = db ? await db.getAll('waiting').catch(() => []) : [];
+  return found.map(whole);
+}
+
+/** Lets go of what the server has. */
+export async function letGo(ids: readonly string[]): Promise<void> {
+  const db = await open();
+  if (!db) return;
+  const tx = db.transaction('waiting', 'readwrite');
+  await Promise.all([...ids.map((id) => tx.store.delete(id)), tx.done]).catch(() => {});
+}
