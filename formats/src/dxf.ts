@@ -8,6 +8,7 @@
 import { arcPoints, DRAWN_LAYERS, type Drawn, type Problem, type ProblemCode } from '@cimiento/core';
 import { DxfWriter, LWPolylineFlags, point2d, point3d, Units } from '@tarikjabiri/dxf';
 import DxfParser, { type IDxf, type IEntity } from 'dxf-parser';
+import { wholeDrawing } from './dxf-whole.ts';
 
 export const DXF_UNITS = { m: 1, cm: 0.01, mm: 0.001, ft: 0.3048, in: 0.0254 } as const;
 export type DxfUnit = keyof typeof DXF_UNITS;
@@ -150,48 +151,16 @@ function parse(text: string): { ok: true; parsed: Parsed } | Refused {
   return read;
 }
 
-const READ = new Set(['HEADER', 'ENTITIES']);
-
-/**
- * The sections of a drawing that are read, whole; null when it is broken. The parser reads on for
- * ever after an old polyline or a table that does not end: the first is refused here, and of the
- * other sections it is given none.
- */
-export function readSections(text: string): string | null {
-  const lines = text.split(/\r\n|\r|\n/);
-  while (lines.length > 0 && lines[lines.length - 1]!.trim() === '') lines.pop();
-  if (lines.length % 2 !== 0) return null;
-  const out: string[] = [];
-  let section: string | null = null;
-  let open = false;
-  for (let i = 0; i < lines.length; i += 2) {
-    const code = lines[i]!.trim();
-    const value = lines[i + 1]!.trim();
-    if (!/^-?\d{1,5}$/.test(code)) return null;
-    const begins = code === '0';
-    if (begins && value === 'EOF') break;
-    if (begins && value === 'SECTION') {
-      if (section !== null || lines[i + 2]?.trim() !== '2') return null;
-      section = lines[i + 3]?.trim() ?? '';
-    }
-    if (begins && open && value !== 'VERTEX' && value !== 'SEQEND') return null;
-    if (begins) open = section === 'ENTITIES' && (value === 'POLYLINE' || (open && value === 'VERTEX'));
-    if (section !== null && READ.has(section)) out.push(code, lines[i + 1]!);
-    if (begins && value === 'ENDSEC') section = null;
-  }
-  return open || section !== null ? null : [...out, '0', 'EOF', ''].join('\n');
-}
-
 function parsed(text: string): { ok: true; parsed: Parsed } | Refused {
   if (text.length > LONGEST) return refuse('fileLong', { value: text.length, max: LONGEST });
   // The binary kind begins with a line of words, an end-of-file mark and a nought.
   if (['\0', '\u001a'].some((mark) => text.slice(0, 4000).includes(mark))) return refuse('fileBinary');
   if (!/^\s*0\s*[\r\n]+\s*(SECTION|EOF)/m.test(text.slice(0, 200_000))) return refuse('dxfNone');
-  const sections = readSections(text);
-  if (sections === null) return refuse(/^\s*EOF\s*$/m.test(text.slice(-200)) ? 'dxfBroken' : 'dxfCut');
+  const whole = wholeDrawing(text);
+  if (whole === null) return refuse(/^\s*EOF\s*$/m.test(text.slice(-200)) ? 'dxfBroken' : 'dxfCut');
   let drawing: IDxf | null;
   try {
-    drawing = new DxfParser().parseSync(sections);
+    drawing = new DxfParser().parseSync(whole.text);
   } catch {
     return refuse('dxfBroken');
   }
@@ -202,7 +171,7 @@ function parsed(text: string): { ok: true; parsed: Parsed } | Refused {
   const unit = SAID[Number(drawing?.header?.$INSUNITS ?? 0)] ?? null;
   const off = 0.01 / DXF_UNITS[unit ?? 'm'];
   const shapes = entities.flatMap((entity) => shapeOf(entity, off) ?? []);
-  const skipped = entities.length - shapes.length;
+  const skipped = entities.length - shapes.length + whole.others;
   if (shapes.length === 0) {
     const inserts = entities.filter((entity) => entity.type === 'INSERT').length;
     return refuse(inserts > 0 ? 'dxfBlocks' : 'dxfEmpty', { value: inserts });

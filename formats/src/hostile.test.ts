@@ -1,12 +1,18 @@
 /** Files made to hang a reader or knock it over: each is answered at once, with what is wrong. */
+
+import { DRAWN_LAYERS } from '@cimiento/core';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { lookAtDxf, readDxf } from './dxf.ts';
+import { lookAtDxf, readDxf, writeDxf } from './dxf.ts';
 import { readLandXml } from './landxml.ts';
 
 const pairs = (...groups: (string | number)[]) => `${groups.join('\n')}\n`;
 const entities = (...inside: (string | number)[]) =>
   pairs(0, 'SECTION', 2, 'ENTITIES', ...inside, 0, 'ENDSEC', 0, 'EOF');
 const line = [0, 'LINE', 8, 'A', 10, 0, 20, 0, 11, 5, 21, 5];
+const DRAWN_NAMES = Object.fromEntries(DRAWN_LAYERS.map((name) => [name, name])) as Parameters<
+  typeof writeDxf
+>[1];
 const codeOf = (read: { ok: boolean; problem?: { code: string } }) => (read.ok ? 'ok' : read.problem?.code);
 
 describe('a drawing', () => {
@@ -45,6 +51,133 @@ describe('a drawing', () => {
       expect(['ok', 'dxfEmpty', 'dxfBroken']).toContain(
         codeOf(lookAtDxf(entities(0, 'CIRCLE', 8, 'A', 10, 0, 20, 0, 40, radius))),
       );
+  });
+  it('with something foreign between two corners of a polyline is read, and does not read on for ever', () => {
+    const corners = [10, 0, 20, 0, 10, 5, 20, 0, 10, 5, 20, 5];
+    const head = [0, 'LWPOLYLINE', 8, 'A', 90, 3, 70, 0];
+    for (let at = 0; at <= corners.length; at += 2)
+      for (const foreign of [
+        [91, 0],
+        [5, 'FF'],
+        [1000, 'x'],
+        [330, 'A'],
+        [0, 'SEQEND'],
+        [-5, 'x'],
+      ]) {
+        const text = entities(...head, ...corners.slice(0, at), ...foreign, ...corners.slice(at));
+        expect(['ok', 'dxfBroken', 'dxfEmpty']).toContain(codeOf(lookAtDxf(text)));
+      }
+    const odd = entities(...head, 10, 0, 91, 7, 20, 0, 91, 7, 10, 5, 91, 7, 20, 0, 5, 'FF', 10, 5, 20, 5);
+    const read = readDxf(odd, ['A'], 'm');
+    expect(read.ok && read.shapes[0]!.points).toEqual([
+      [0, 0],
+      [5, 0],
+      [5, 5],
+    ]);
+  });
+  it('of ours, mutated in drawn ways, is always answered', () => {
+    const drawings = [
+      writeDxf(
+        [
+          {
+            layer: 'axis',
+            name: 'A',
+            points: [
+              [0, 0],
+              [14.4, 0],
+              [14.4, 8.4],
+              [0, 8.4],
+            ],
+            closed: true,
+            level: 1,
+          },
+          { layer: 'pin', name: 'p', points: [[1, 1]], closed: false, level: null },
+        ],
+        DRAWN_NAMES,
+      ),
+      entities(...line, 0, 'ARC', 8, 'A', 10, 0, 20, 0, 40, 5, 50, 0, 51, 90, ...line),
+      entities(
+        ...line,
+        ...[
+          0,
+          'POLYLINE',
+          8,
+          'A',
+          66,
+          1,
+          70,
+          1,
+          0,
+          'VERTEX',
+          10,
+          0,
+          20,
+          0,
+          42,
+          0.4,
+          0,
+          'VERTEX',
+          10,
+          3,
+          20,
+          0,
+        ],
+        ...[0, 'SEQEND', 8, 'A', 0, 'LWPOLYLINE', 8, 'B', 90, 2, 10, 1, 20, 1, 10, 2, 20, 2],
+      ),
+    ];
+    const change = fc.record({
+      how: fc.constantFrom('drop', 'twice', 'swap', 'foreign', 'value', 'cut'),
+      at: fc.nat(),
+      group: fc.constantFrom(
+        ...[
+          [91, '0'],
+          [0, 'VERTEX'],
+          [0, 'SEQEND'],
+          [0, 'POLYLINE'],
+          [0, 'ENDSEC'],
+          [0, 'SECTION'],
+          [10, '1e999'],
+        ],
+        ...[
+          [90, '-1'],
+          [90, '1000000000'],
+          [210, '0'],
+          [20, 'x'],
+          [101, 'Embedded'],
+          [70, '255'],
+          [0, 'EOF'],
+        ],
+      ),
+    });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...drawings),
+        fc.array(change, { minLength: 1, maxLength: 4 }),
+        (text, changes) => {
+          const lines = text.trimEnd().split('\n');
+          let groups = Array.from({ length: lines.length / 2 }, (_, i) => [lines[2 * i]!, lines[2 * i + 1]!]);
+          for (const { how, at, group } of changes) {
+            const i = groups.length === 0 ? 0 : at % groups.length;
+            const made = group.map(String);
+            if (how === 'drop') groups.splice(i, 1);
+            else if (how === 'twice') groups.splice(i, 0, groups[i] ?? made);
+            else if (how === 'swap') groups.splice(i, 2, ...groups.slice(i, i + 2).reverse());
+            else if (how === 'foreign') groups.splice(i, 0, made);
+            else if (how === 'value' && groups[i]) groups[i] = [groups[i]![0]!, made[1]!];
+            else if (how === 'cut') groups = groups.slice(0, i);
+          }
+          const mutated = `${groups.flat().join('\n')}\n`;
+          const look = lookAtDxf(mutated);
+          if (!look.ok) return;
+          const layers = look.look.layers.map(({ name }) => name);
+          const read = readDxf(mutated, layers, 'm');
+          if (read.ok)
+            for (const { points } of read.shapes)
+              for (const p of points) expect(p.every((v) => Number.isFinite(v))).toBe(true);
+        },
+      ),
+      { numRuns: 3000 },
+    );
   });
   it('of pseudo-random groups is always answered', () => {
     let seed = 9;

@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { expect, field, figure, newJob, prefer, ready, saved, signIn, stage, type } from './helpers.ts';
 import { test } from './one-tab.ts';
 
@@ -5,6 +6,9 @@ test.beforeEach(async ({ page }) => {
   await signIn(page);
   await prefer(page, {});
 });
+
+/** A page out of reach of what others save: it would show it at once, while nothing is typed. */
+const hearsNothing = (page: Page) => page.route('**/revisions?newer=*', (route) => route.abort());
 
 test('saves by itself as revisions that say what changed, and brings an old one back', async ({ page }) => {
   await newJob(page, 'bell-frame');
@@ -21,6 +25,7 @@ test('saves by itself as revisions that say what changed, and brings an old one 
 
 test('the second writer is shown the difference and nothing is lost', async ({ page, context }) => {
   const url = await newJob(page, 'bell-frame');
+  await hearsNothing(page);
   const other = await context.newPage();
   await other.goto(url);
   await ready(other);
@@ -53,6 +58,7 @@ test('the second writer is shown the difference and nothing is lost', async ({ p
 
 test('the second writer may take theirs, and undo brings the own version back', async ({ page, context }) => {
   const url = await newJob(page, 'bell-frame');
+  await hearsNothing(page);
   const other = await context.newPage();
   await other.goto(url);
   await ready(other);
@@ -62,6 +68,7 @@ test('the second writer may take theirs, and undo brings the own version back', 
   await stage(page, 'ground');
   await type(page, 'ground.frost.local', `4' 6"`);
   await page.getByRole('button', { name: 'Take theirs only' }).click();
+  await page.unroute('**/revisions?newer=*');
   await expect(field(page, 'ground.frost.local')).toHaveValue(`5'-0"`);
   await saved(page);
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -14,7 +14,7 @@ const records = async (page: import('@playwright/test').Page, url: string) =>
 test('a note made without signal is kept over a reload and goes once there is signal', async ({ page }) => {
   const url = await newJob(page, 'bell-frame');
   await stage(page, 'log');
-  await page.route('**/records', (route) => route.abort());
+  await page.route('**/records?person=*', (route) => route.abort());
   await page.getByLabel('A note for the record').fill('Water came in at the north corner');
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.locator('[data-records] [data-record=note]')).toContainText('north corner');
@@ -24,7 +24,7 @@ test('a note made without signal is kept over a reload and goes once there is si
   await ready(page);
   await stage(page, 'log');
   await expect(page.locator('[data-records] [data-record=note]')).toContainText('north corner');
-  await page.unroute('**/records');
+  await page.unroute('**/records?person=*');
   await page.evaluate(`window.dispatchEvent(new Event('online'))`);
   await expect(page.locator('[data-unsent]')).toHaveCount(0);
   await expect.poll(async () => (await records(page, url)).length).toBe(1);

@@ -30,12 +30,8 @@ export function Archive() {
             <Box as="span" fontSize="sm">
               {t('archive.in')}
             </Box>
-            <input
-              type="file"
-              name="file"
-              accept=".gz,.jsonl,application/gzip"
-              style={{ display: 'block', padding: '6px 0' }}
-            />
+            {/* Packed or not: any file may be one. */}
+            <input type="file" name="file" style={{ display: 'block', padding: '6px 0' }} />
           </label>
           <Button type="submit" size="sm" disabled={taking.state !== 'idle'}>
             {t(taking.state === 'idle' ? 'archive.take' : 'archive.taking')}

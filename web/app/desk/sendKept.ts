@@ -12,6 +12,8 @@ export async function sendKept(jobId: string, person: string): Promise<Saving['s
   store.getState().replace(kept.plan);
   const saver = autosave(store, jobId, person);
   await saver.flush();
+  // The server had an earlier one of this browser's after all: what was typed after goes on top of it.
+  if (store.getState().saving.state === 'unsaved') await saver.flush();
   saver.stop();
   return store.getState().saving.state;
 }
