@@ -3,73 +3,24 @@
  * acknowledged and what is there after: `npm run prove:kills [trials]`. Prints acknowledged,
  * present and lost; exits 1 when anything is lost. On a database of its own.
  */
-import { type ChildProcess, fork, spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Plan } from '@cimiento/core';
-import { DEMO_PERSON } from '../web/db/demo-people.ts';
-
-process.env.CIMIENTO_DATA = mkdtempSync(join(tmpdir(), 'cimiento-kills-'));
-spawnSync('chmod', ['755', process.env.CIMIENTO_DATA]);
-const { DATA, postgres, ROOT } = await import('./postgres.ts');
-const { buildWhenStale } = await import('./build.ts');
-const { ensureDatabase, migrateDatabase } = await import('../web/db/migrate.ts');
+import { Client, ownServer, wait } from './own-server.ts';
 
 const trials = Math.max(1, Number(process.argv[2] ?? 60));
-const wait = (ms: number) => new Promise((next) => setTimeout(next, ms));
-const server = await postgres('pg');
-await ensureDatabase(server.url('postgres'), 'cimiento');
-await migrateDatabase(server.url('cimiento'));
-process.env.DATABASE_URL = server.url('cimiento');
-const { loadDemo } = await import('../web/db/demo.ts');
-const { closeDatabase } = await import('../web/db/client.ts');
-await loadDemo();
-await closeDatabase();
-await buildWhenStale();
-
-const PORT = 20_000 + (process.pid % 20_000);
-const base = `http://127.0.0.1:${PORT}`;
-async function serve(): Promise<ChildProcess> {
-  const web = fork(join(ROOT, 'web/server.ts'), [], {
-    cwd: ROOT,
-    execArgv: ['--import', 'tsx'],
-    env: { ...process.env, NODE_ENV: 'production', PORT: String(PORT), CIMIENTO_DEMO: '1' },
-    stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
-  });
-  await new Promise<void>((ready) => web.once('message', () => ready()));
-  return web;
-}
-let web = await serve();
-let cookie = '';
-async function ask(path: string, body?: string | URLSearchParams): Promise<Response | null> {
-  return fetch(base + path, {
-    ...(body !== undefined && { method: 'POST', body }),
-    headers: { origin: base, cookie },
-    redirect: 'manual',
-    signal: AbortSignal.timeout(8000),
-  }).catch(() => null);
-}
+const own = await ownServer('kills');
+const { database: server, data: DATA, serve } = own;
+let { web } = own;
+const client = new Client(own.base);
+const ask = (path: string, body?: string | URLSearchParams) => client.ask(path, body);
 const bodyOf = <T>(response: Response): Promise<T | null> =>
   response.json().then(
     (body) => body as T,
     () => null,
   );
-async function signIn(): Promise<void> {
-  for (let tries = 0; tries < 40; tries++) {
-    const response = await ask('/sign-in', new URLSearchParams({ ...DEMO_PERSON }));
-    if (response?.status === 302) {
-      cookie = response.headers
-        .getSetCookie()
-        .map((line) => line.split(';')[0])
-        .join('; ');
-      return;
-    }
-    await wait(250);
-  }
-  throw new Error('nobody can sign in');
-}
-await signIn();
+await client.signIn();
 const made = await ask('/jobs', new URLSearchParams({ intent: 'demo', demo: 'bell-frame' }));
 const job = made?.headers.get('location') ?? '';
 const plan = ((await (await ask(`${job}/revisions?number=1`))!.json()) as { plan: Plan }).plan;
@@ -158,10 +109,7 @@ for (const [number, note] of written) {
   const found = await ask(`${job}/revisions?number=${number}`);
   if (found?.status === 200 && ((await found.json()) as { plan: Plan }).plan.note === note) present++;
 }
-web.kill('SIGTERM');
-await wait(500);
-server.stop();
-rmSync(DATA, { recursive: true, force: true });
+await own.stop(web);
 console.log(
   `${trials} kills (${appKills} of the web server, ${databaseKills} of the database; the web server stayed up through ${stayedUp} of those)`,
 );

@@ -30,7 +30,7 @@ const MOST_WAITING = 40;
 function started(which: Which): Piscina {
   const made = new Piscina({
     filename: join(process.cwd(), 'web/build/work', FILES[which]),
-    minThreads: 1,
+    minThreads: THREADS[which],
     maxThreads: THREADS[which],
     idleTimeout: 300_000,
     // What a worker prints could hold parts of a plan.

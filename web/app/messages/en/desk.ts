@@ -44,7 +44,7 @@ export const desk = {
     json: 'Takeoff (JSON)',
   },
   saving: {
-    old: 'rev {{n}} · may be old: no word from the job store since {{time}}',
+    old: 'rev {{n}} · may be old: no line since {{time}}',
     saved: 'rev {{n}} · saved',
     unsaved: 'rev {{n}} · editing',
     saving: 'saving…',

@@ -47,7 +47,7 @@ export const desk: Words<typeof english> = {
     json: 'Cómputo (JSON)',
   },
   saving: {
-    old: 'rev {{n}} · puede ser vieja: sin noticias del servidor desde las {{time}}',
+    old: 'rev {{n}} · quizá vieja: sin línea desde las {{time}}',
     saved: 'rev {{n}} · guardado',
     unsaved: 'rev {{n}} · editando',
     saving: 'guardando…',
