@@ -180,6 +180,24 @@ describe('the base sheet', () => {
       expect(all).toMatch(/91[.,]1\s?%.*95[.,]7\s?%.*96[.,]4\s?%/);
     },
   );
+  it.each(['metric', 'imperial'] as const)(
+    'in %s heads its table once a bed and page, and no head stands alone at a page’s end',
+    async (system) => {
+      const { plan, records } = await demoJob('honey-house');
+      const pages = await lettersOf((await basePdf(inputOf(plan, { records, system }))).pdf);
+      const { beds } = compute(plan, records);
+      const heads = pages.map((page) => page.filter(({ text }) => text === en.baseSheet.lift));
+      const runOn = heads.filter((own, i) => i > 0 && own.length > 0).length;
+      const all = heads.flat().length;
+      expect(all).toBeGreaterThanOrEqual(beds.length);
+      expect(all).toBeLessThanOrEqual(beds.length + runOn);
+      for (const [i, own] of heads.entries())
+        for (const head of own) {
+          const under = pages[i]!.filter(({ y }) => y < head.y && y > 40).map(({ text }) => text);
+          expect(under.some((text) => / 1 of | 2 of /.test(text))).toBe(true);
+        }
+    },
+  );
   it('of a job without beds says so', async () => {
     const pages = await wordsOf((await basePdf(inputOf(blankPlan('Empty', 'metric'), {}))).pdf);
     expect(pages).toHaveLength(1);
