@@ -50,7 +50,7 @@ export const WATER_CAUTIONS = {
           values: {
             safety: [done.safety ?? 0, 'number'],
             ballast: [done.ballast, 'load'],
-            level: [box.underside + done.floatsAt, 'level'],
+            level: [box.underside + (done.floatsAt ?? 0), 'level'],
           },
         })),
   },
@@ -60,7 +60,7 @@ export const WATER_CAUTIONS = {
       boxes(at)
         .filter(({ box, done }) => !unsafe(done) && box.states.some(unsafe))
         .map(({ e, box }) => {
-          const lowest = Math.min(...box.states.filter(unsafe).map(({ floatsAt }) => floatsAt));
+          const lowest = Math.min(...box.states.filter(unsafe).map(({ floatsAt }) => floatsAt ?? Infinity));
           return {
             elements: [e.id],
             names: { name: e.element.name },

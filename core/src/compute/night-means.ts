@@ -288,6 +288,8 @@ export function chanceDry(
     const { storm: own, shift } = drawnStorm(plan, next);
     const course = courseOf(basin, {
       ...showerOf(own, shift),
+      // One that comes early has rained already at the hour expected.
+      from: Math.min(0, shift),
       hours: by,
       every: 0.5,
       longest: 600,

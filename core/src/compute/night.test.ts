@@ -168,6 +168,23 @@ describe('the chance of a dry morning', () => {
     expect(gumbelRain(record, 0.9)).toBeCloseTo(0.07, 9);
     expect(gumbelRain(record, 1e-9)).toBe(0);
   });
+  it.each([1, 3, 6, 12])(
+    'counts rain that fell before the hour expected: %d h on clay, nothing leaving',
+    (hours) => {
+      const { plan, takeoff } = job((p) => {
+        soilsDown(p, ['c', 'stiffClay', 0, { permeability: 1e-12 }]);
+        p.water.record = { two: 0.03, ten: 0.04 };
+        p.water.storm!.hours = hours;
+      });
+      const { dry, peaks } = chanceDry(plan, takeoff, ['E1'], 1000)!;
+      // There is no worst day of a year without rain in this record.
+      expect(dry).toBeLessThan(0.02);
+      // What stands in the upright pit is what fell: the record's own depths, whenever they fell.
+      const median = peaks[500]!;
+      expect(median).toBeGreaterThan(0.025);
+      expect(median).toBeLessThan(0.035);
+    },
+  );
   it('is the same for the same seed, told as it goes, and no less with a pump', () => {
     const record = (p: Plan) => {
       p.water.record = { two: 0.03, ten: 0.06 };

@@ -75,6 +75,9 @@ export interface Through {
   readonly rain: (hours: number) => number;
   /** Hours at which rain begins, ends or changes at once: no step goes over them, or it would miss a peak. */
   readonly turns?: readonly number[];
+  /** Hours at which it begins; 0 when nobody says. Less than nought: before the hour all others are counted from. */
+  readonly from?: number;
+  /** Hours at which it ends. */
   readonly hours: number;
   /** m³ in it at first. */
   readonly before?: number;
@@ -129,7 +132,7 @@ function tablesOf(basin: Basin): Tables {
 
 export function courseOf(basin: Basin, through: Through): Course {
   const { storage, open, runoff, pumps, bottom: lowest = -Infinity } = basin;
-  const { rain, turns = [], hours, before = 0, every = 1 / 6, longest = LONGEST } = through;
+  const { rain, turns = [], from = 0, hours, before = 0, every = 1 / 6, longest = LONGEST } = through;
   const { levels } = storage;
   const { seeps, outlets, flows } = tablesOf(basin);
   const full = brimful(storage);
@@ -139,9 +142,10 @@ export function courseOf(basin: Basin, through: Through): Course {
   const sums = { rain: 0, runoff: 0, seeped: 0, soaked: 0, pumped: 0, drained: 0, spilt: 0 };
   const samples: Sample[] = [];
   const stage = new Along(storage.volumes);
-  let [now, volume, ran, nextSample, fell] = [0, before, 0, 0, rain(0)];
+  const begin = from * 3600;
+  let [now, volume, ran, nextSample, fell] = [begin, before, 0, begin, rain(from)];
   let level = stage.to(volume).read(levels);
-  let peak = { level, at: 0 };
+  let peak = { level, at: from };
   while (now < end - 1e-6) {
     let pumped = 0;
     let running = 0;

@@ -36,4 +36,50 @@ describe('a box in ground water', () => {
       ),
     );
   });
+  it('of 7.2 × 3.8 × 2.9 under a metre of soil, water at the ground: 0.99, and the other form agrees at 1', () => {
+    const box = { outer: 7.2 * 3.8, inner: 6.8 * 3.4, base: 0.2, height: 2.9, roof: 0.2, cover: 1 };
+    const at = (cover: number, water = box.height + cover) => boxFloats({ ...box, cover }, water).at(-1)!;
+    // Concrete 5.472 + 4.24·2.5 + 5.472 = 21.544 m³, 50 628 kg; soil full of water 27.36 × 1996 = 54 617;
+    // uplift 27.36 × 3.9 × 1000 = 106 704: 0.986.
+    expect(at(1).safety).toBeCloseTo(0.986, 3);
+    // 1.4 m: (50 628 + 76 461)/117 648; 2.6 m: (50 628 + 142 000)/150 480.
+    expect(at(1.4).safety).toBeCloseTo(1.08, 2);
+    expect(at(2.6).safety).toBeCloseTo(1.28, 2);
+    // Its own weight and the soil's under water, 9.81·(50 628 + 27.36·996), over what it displaces itself.
+    const buoyant = (cover: number, water: number) => {
+      const wet = Math.min(cover, Math.max(0, water - box.height));
+      const soil = 1600 * (cover - wet) + 996.226 * wet;
+      return (50_628.4 + 27.36 * soil) / (27.36 * 1000 * Math.min(water, box.height));
+    };
+    expect(buoyant(1, 3.9)).toBeCloseTo(0.9816, 4);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        fc.double({ min: 0.5, max: 6, noNaN: true }),
+        (cover, over) => {
+          const water = Math.min(over, box.height + cover);
+          const { safety } = at(cover, water);
+          const other = buoyant(cover, water);
+          if (Math.abs(other - 1) > 1e-5) expect(safety! > 1).toBe(other > 1);
+        },
+      ),
+    );
+  });
+  it('floats just at the level it says, and at none where it says none', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        fc.double({ min: 0.1, max: 0.6, noNaN: true }),
+        (cover, wall) => {
+          const outer = 7.2 * 3.8;
+          const inner = (7.2 - 2 * wall) * (3.8 - 2 * wall);
+          const box = { outer, inner, base: 0.2, height: 2.9, roof: 0.2, cover };
+          const { floatsAt } = boxFloats(box, 1).at(-1)!;
+          const safety = (water: number) => boxFloats(box, water).at(-1)!.safety!;
+          if (floatsAt === null) expect(safety(box.height + cover)).toBeGreaterThanOrEqual(1 - 1e-9);
+          else expect(safety(floatsAt)).toBeCloseTo(1, 9);
+        },
+      ),
+    );
+  });
 });

@@ -1,7 +1,10 @@
 /**
  * Whether an empty box floats when the ground water comes back: weight over the water it displaces, state
- * by state as it is built. Friction of the backfill on its walls is not counted.
+ * by state as it is built. Friction of the backfill on its walls is not counted, nor soil that stands on a
+ * projecting base.
  */
+
+import { saturated } from './uplift.ts';
 
 /** Water, N/m³. */
 const WATER = 9810;
@@ -13,8 +16,8 @@ export interface Floating {
   readonly safety: number | null;
   /** N more that would make it safe; 0 when it is. */
   readonly ballast: number;
-  /** m of water over its underside at which it floats. */
-  readonly floatsAt: number;
+  /** m of water over its underside at which it floats; null where it does not, however high the water stands. */
+  readonly floatsAt: number | null;
 }
 
 /**
@@ -46,36 +49,62 @@ export interface BoxSizes {
   readonly cover: number;
 }
 
-/** Concrete and filled soil, N/m³: low typical figures, since they are what holds it down. */
+/** Concrete, and filled soil as it is put back and full of water, N/m³: low typical figures, since they hold it down. */
 const CONCRETE = 2350 * 9.81;
-const SOIL = 1600 * 9.81;
+const DRY_SOIL = 1600;
+const SOIL = DRY_SOIL * 9.81;
+const WET_SOIL = saturated(DRY_SOIL) * 9.81;
 
 export interface BoxFloat extends Floating {
   readonly state: BoxState;
+  /** Of all that stands on its underside, what is full of water with its water, N. */
   readonly weight: number;
+}
+
+/**
+ * A box under soil: all that stands on its underside, water in the soil included, over the water pressed
+ * against it from below, which reaches as high as the ground water. Where that just balances, so do its own
+ * weight with the soil under water and the water the box itself displaces.
+ * @param built N of concrete; @param water over its underside, m
+ */
+function covered(
+  built: number,
+  { outer, height, cover }: BoxSizes,
+  water: number,
+): Floating & { weight: number } {
+  const standing = Math.max(0, Math.min(water, height + cover));
+  const wet = Math.max(0, standing - height);
+  const weight = built + outer * ((cover - wet) * SOIL + wet * WET_SOIL);
+  const uplift = WATER * outer * standing;
+  const dry = (built / outer + cover * SOIL) / WATER;
+  // Over its roof every metre of water makes the soil heavier too.
+  const over = (built / outer + cover * SOIL - height * (WET_SOIL - SOIL)) / (WATER - (WET_SOIL - SOIL));
+  const at = dry <= height ? dry : over;
+  return {
+    weight,
+    safety: uplift > 0 ? weight / uplift : null,
+    ballast: Math.max(0, FLOAT_SAFE * uplift - weight),
+    floatsAt: at <= height + cover ? at : null,
+  };
 }
 
 /** A box through all it is on the way to being done, empty. @param water over its underside, m */
 export function boxFloats(box: BoxSizes, water: number): BoxFloat[] {
-  const { outer, inner, base, height, roof, cover } = box;
+  const { outer, inner, base, height, roof } = box;
   const slab = outer * base * CONCRETE;
   const walls = (outer - inner) * Math.max(0, height - base - roof) * CONCRETE;
   const lid = outer * roof * CONCRETE;
-  const weights: Record<BoxState, number> = {
-    base: slab,
-    walls: slab + walls,
-    roof: slab + walls + lid,
-    covered: slab + walls + lid + (roof > 0 ? outer * cover * SOIL : 0),
-  };
-  const tall: Record<BoxState, number> = {
-    base,
-    walls: height - roof,
-    roof: height,
-    covered: height,
-  };
-  return BOX_STATES.map((state) => ({
-    state,
-    weight: weights[state],
-    ...floating(weights[state], outer, water, tall[state]),
-  }));
+  const whole = slab + walls + lid;
+  const built = [
+    ['base', slab, base],
+    ['walls', slab + walls, height - roof],
+    ['roof', whole, height],
+  ] as const;
+  const open = { weight: whole, ...floating(whole, outer, water, height) };
+  return [
+    ...built.map(
+      ([state, weight, tall]): BoxFloat => ({ state, weight, ...floating(weight, outer, water, tall) }),
+    ),
+    { state: 'covered', ...(roof > 0 ? covered(whole, box, water) : open) },
+  ];
 }

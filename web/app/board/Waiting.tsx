@@ -19,7 +19,7 @@ function useLeftEdits(person: string) {
     const left = await jobsLeft(person);
     if (left.length === 0) return setEdits((now) => (now.size === 0 ? now : new Map()));
     setEdits(new Map(left.map((job) => [job, 'saving'])));
-    // What saving takes is fetched only when something is left to save.
+    // What saving takes is the desk's: fetched only when something is left to save.
     const { sendKept } = await import('../desk/sendKept.ts');
     for (const job of left) {
       const state = await sendKept(job, person);

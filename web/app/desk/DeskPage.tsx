@@ -63,25 +63,21 @@ export function DeskPage({
   const [store] = useState(() => makeDesk(plan, revision, records));
   const sender = useSender(person);
   useRecords(store, jobId, sender, last);
-  const [ready, setReady] = useState(false);
   useEffect(() => {
     let gone = false;
     void keptEdit(jobId, person).then((kept) => {
-      if (gone) return;
-      if (kept) takeUp(store, jobId, kept, { revision, plan });
-      setReady(true);
+      if (kept && !gone) takeUp(store, jobId, kept);
     });
     return () => {
       gone = true;
     };
-  }, [store, jobId, person, plan, revision]);
+  }, [store, jobId, person]);
   // The other stages are fetched while nothing else is to do.
   useEffect(() => {
     const timer = setTimeout(() => void openAll(), QUIET_FIRST);
     return () => clearTimeout(timer);
   }, []);
-  // After what was kept is back: saving it starts from there.
-  useAutosave(store, jobId, person, ready);
+  useAutosave(store, jobId, person);
   return (
     <JobIdProvider value={jobId}>
       <DeskProvider value={store}>
@@ -91,24 +87,27 @@ export function DeskPage({
   );
 }
 
-/** An edit an earlier page could not save comes back as unsaved work on what it was based on. */
-function takeUp(store: DeskStore, jobId: string, kept: Kept, now: { revision: number; plan: Plan }): void {
-  const { sent } = kept;
+/**
+ * An edit an earlier page could not save comes back as unsaved work on what it was based on; what was typed
+ * here while it was looked for stays on top of it.
+ */
+function takeUp(store: DeskStore, jobId: string, kept: Kept): void {
   const { plan: shown, base } = store.getState();
-  store.setState({ sent });
+  const mine = shown === base.plan ? kept.plan : mergePlans(base.plan, kept.plan, shown).merged;
+  const { sent } = kept;
+  store.setState({ sent: [...sent, ...store.getState().sent] });
   // It was saved after all while the page was closing; only the answer came too late.
-  if (sameValue(kept.plan, now.plan)) forgetKept(jobId);
-  // What the server has is what this browser sent last: what was typed after goes on top of it; and what was
-  // typed here while it was looked for, on top of that.
-  else if (kept.revision === now.revision || sent.some((one) => sameValue(one.plan, now.plan)))
-    store
-      .getState()
-      .replace(shown === base.plan ? kept.plan : mergePlans(base.plan, kept.plan, shown).merged);
+  if (sameValue(kept.plan, base.plan)) {
+    if (shown === base.plan) forgetKept(jobId);
+  }
+  // What the server has is what this browser sent last: what was typed after goes on top of it.
+  else if (kept.revision === base.revision || sent.some((one) => sameValue(one.plan, base.plan)))
+    store.getState().replace(mine);
   else
     store.setState({
-      plan: kept.plan,
+      plan: mine,
       base: { revision: kept.revision, plan: kept.base },
-      saving: { state: 'conflict', conflict: { ...now, by: null } },
+      saving: { state: 'conflict', conflict: { ...base, by: null } },
     });
 }
 

@@ -200,10 +200,8 @@ export function autosave(
   };
 }
 
-/** @param ready false while what an earlier page kept is still looked for */
-export function useAutosave(store: DeskStore, jobId: string, person: string, ready: boolean): void {
+export function useAutosave(store: DeskStore, jobId: string, person: string): void {
   useEffect(() => {
-    if (!ready) return;
     const saver = autosave(store, jobId, person);
     // Leaving within the quiet time: what is short still goes, the rest is kept.
     const flush = () => void saver.flush();
@@ -218,5 +216,5 @@ export function useAutosave(store: DeskStore, jobId: string, person: string, rea
       removeEventListener('visibilitychange', hidden);
       removeEventListener('online', flush);
     };
-  }, [store, jobId, person, ready]);
+  }, [store, jobId, person]);
 }

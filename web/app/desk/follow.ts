@@ -3,6 +3,7 @@
  * have been deaf (hidden, off line, asleep, a line that went dead). Whatever may be old says since when.
  */
 import type { Plan, SiteRecord } from '@cimiento/core';
+import { joined } from './joined.ts';
 import type { DeskStore } from './store.ts';
 
 /** Between looks at whether time has jumped or the line went quiet, ms. */
@@ -33,13 +34,6 @@ export interface Surroundings {
   listen(path: string, heard: Heard): Line;
   now(): number;
   later(task: () => void, delay: number): () => void;
-}
-
-/** Joins lists of records, one of each id: the server's word on it first. */
-export function joined(known: readonly SiteRecord[], more: readonly SiteRecord[]): readonly SiteRecord[] {
-  const byId = new Map(known.map((record) => [record.id, record]));
-  for (const record of more) byId.set(record.id, record);
-  return [...byId.values()];
 }
 
 export class Follower {

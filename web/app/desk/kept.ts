@@ -4,12 +4,12 @@
  * has: two tabs on one job, also one made from the other, do not touch each other's. What a page that is
  * gone has left, the next one takes over.
  */
-import { currentPlan, type Plan } from '@cimiento/core';
+import type { Plan } from '@cimiento/core';
 
-const PREFIX = 'cimiento:unsaved:';
 /** Where a tab writes the name of its last page; a tab made from another has a copy of it. */
 const TAB = 'cimiento:tab';
 const LOCK = 'cimiento:page:';
+const PREFIX = 'cimiento:unsaved:';
 const keyOf = (jobId: string, page: string) => `${PREFIX}${jobId}:${page}`;
 
 /** A save under way or whose answer never came: it may stand on the server all the same. */
@@ -113,28 +113,15 @@ export function forgetKept(jobId: string): void {
   }
 }
 
-function read(text: string | null): (Kept & { at: number }) | null {
-  try {
-    const kept: unknown = JSON.parse(text ?? 'null');
-    if (typeof kept !== 'object' || kept === null || !('plan' in kept) || !('base' in kept)) return null;
-    const { revision, at, sent, person } = kept as Record<string, unknown>;
-    // It may have been kept by an earlier version of this program.
-    const [plan, base] = [currentPlan(kept.plan), currentPlan(kept.base)];
-    if (!plan || !base || typeof revision !== 'number') return null;
-    const lost = (Array.isArray(sent) ? sent : []).flatMap((one: { revision?: unknown; plan?: unknown }) => {
-      const made = currentPlan(one?.plan);
-      return made ? [{ revision: Number(one.revision), plan: made }] : [];
-    });
-    return {
-      plan,
-      base,
-      revision,
-      sent: lost,
-      person: typeof person === 'string' ? person : '',
-      at: typeof at === 'number' ? at : 0,
-    };
-  } catch {
-    return null;
+/** Between tries to fetch what reads old edits, ms. */
+const AGAIN = 2000;
+
+/** What reads an edit of any version: fetched only when there is one, and until it is there. */
+async function reader(): Promise<typeof import('./readKept.ts').readKept> {
+  for (;;) {
+    const found = await import('./readKept.ts').catch(() => null);
+    if (found) return found.readKept;
+    await new Promise((done) => setTimeout(done, AGAIN));
   }
 }
 
@@ -163,9 +150,12 @@ const theirs = (kept: Kept, person: string) => kept.person === '' || kept.person
 /** Edits of a person that pages now gone have left, or this one; newest first. */
 async function left(person: string): Promise<(Entry & { readonly kept: Kept; readonly at: number })[]> {
   const { name, isOpen } = thisPage();
+  const all = entries();
+  if (all.length === 0) return [];
+  const readKept = await reader();
   const found = await Promise.all(
-    entries().map(async (entry) => {
-      const kept = read(localStorage.getItem(entry.key));
+    all.map(async (entry) => {
+      const kept = readKept(localStorage.getItem(entry.key));
       if (!kept || !theirs(kept, person)) return [];
       if (entry.page !== name && entry.page !== '' && (await isOpen(entry.page))) return [];
       return [{ ...entry, kept, at: kept.at }];

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { blankPlan, type SiteRecord } from '@cimiento/core';
 import { describe, expect, it } from 'vitest';
-import { joined } from './follow.ts';
+import { joined } from './joined.ts';
 import { recordOf } from './records.ts';
 import { makeDesk } from './store.ts';
 

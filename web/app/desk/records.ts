@@ -5,7 +5,8 @@
 import { inTime, type RecordKindId, type RecordValue, type SiteRecord } from '@cimiento/core';
 import { useCallback, useEffect } from 'react';
 import type { Sender } from '../outbox/sender.ts';
-import { browser, Follower, joined } from './follow.ts';
+import type { Follower } from './follow.ts';
+import { joined } from './joined.ts';
 import { type Desk, type DeskStore, useDeskStore } from './store.ts';
 
 /** What belongs to a record beside its kind and value. */
@@ -79,25 +80,39 @@ export function useRecords(store: DeskStore, jobId: string, sender: Sender, afte
     return sender.state.subscribe(() => showWaiting(store, jobId, sender));
   }, [store, jobId, sender]);
   useEffect(() => {
-    const follower = new Follower(store, jobId, after, browser);
-    const wake = () => follower.wake();
+    let follower: Follower | null = null;
+    let gone = false;
+    const wake = () => (follower ? follower.wake() : void begin());
+    const lost = () => follower?.lost();
     // A page nobody looks at holds no line: a browser has six to one place.
-    const look = () => (document.visibilityState === 'visible' ? follower.start() : follower.rest());
+    const look = () => (document.visibilityState === 'visible' ? follower?.start() : follower?.rest());
+    // What the page came with is new: what keeps it so is fetched once it stands.
+    const begin = () =>
+      import('./follow.ts').then(
+        (made) => {
+          if (gone || follower) return;
+          follower = new made.Follower(store, jobId, after, made.browser);
+          look();
+        },
+        // No signal yet: nothing is heard until there is.
+        () => store.setState({ asOf: Date.now() }),
+      );
+    void begin();
     // One that comes back out of the browser's memory has heard nothing meanwhile.
     const shown = (event: PageTransitionEvent) => event.persisted && wake();
-    look();
     document.addEventListener('visibilitychange', look);
     document.addEventListener('resume', wake);
     addEventListener('pageshow', shown);
     addEventListener('online', wake);
-    addEventListener('offline', follower.lost);
+    addEventListener('offline', lost);
     return () => {
-      follower.rest();
+      gone = true;
+      follower?.rest();
       document.removeEventListener('visibilitychange', look);
       document.removeEventListener('resume', wake);
       removeEventListener('pageshow', shown);
       removeEventListener('online', wake);
-      removeEventListener('offline', follower.lost);
+      removeEventListener('offline', lost);
     };
   }, [store, jobId, after]);
 }

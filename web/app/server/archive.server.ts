@@ -12,7 +12,7 @@ import { pipeline } from 'node:stream/promises';
 import { createGunzip } from 'node:zlib';
 import busboy from 'busboy';
 import { data } from 'react-router';
-import { Broken } from '../../db/queries/archive.ts';
+import { Broken } from '../../db/broken.ts';
 import { MOST_BODY } from './body.server.ts';
 
 /** What an archive may unpack to, bytes: as much as one may send unpacked. */

@@ -13,6 +13,7 @@ import {
 import { validateRecords, validateShape } from '@cimiento/core/validate';
 import { and, asc, eq, gt } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
+import { Broken, type Refused } from '../broken.ts';
 import { db } from '../client.ts';
 import { legacyRecords } from '../legacy-records.ts';
 import { type Change, crews, type JobSummary, jobs, people, revisions } from '../schema.ts';
@@ -76,12 +77,6 @@ export async function* archiveLines(crewId: string): AsyncGenerator<string> {
   yield line({ kind: 'end', jobs: all.length, revisions: count, records: logged });
 }
 
-/** Why an archive is not taken in, and how far it was read. */
-export interface Refused {
-  readonly ok: false;
-  readonly code: 'notAnArchive' | 'archiveCut' | 'archiveBroken' | 'archiveLarge' | 'archiveSlow';
-  readonly line: number;
-}
 export type Taken =
   | {
       readonly ok: true;
@@ -91,17 +86,6 @@ export type Taken =
       readonly revisions: number;
     }
   | Refused;
-
-/** What reading stops with; a source of lines may throw it too. */
-export class Broken extends Error {
-  readonly code: Refused['code'];
-  readonly line: number;
-  constructor(code: Refused['code'], line = 0) {
-    super(code);
-    this.code = code;
-    this.line = line;
-  }
-}
 
 type Json = Record<string, unknown>;
 const isJson = (value: unknown): value is Json =>

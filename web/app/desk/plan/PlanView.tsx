@@ -37,7 +37,6 @@ import { useGround, useShownPlan, useTakeoff } from '../takeoff.ts';
 import { useNarrow } from '../useNarrow.ts';
 import { useSize } from '../useSize.ts';
 import { elementNames } from './elementNames.ts';
-import { Bays, Outlet } from './KindMarks.tsx';
 import { Labels, LabelsOf, makeLabelBoard, useLabels } from './labels.tsx';
 import { Compass, CutMark, Grid, PickedDimensions, ScaleBar } from './Marks.tsx';
 import { PlanBar } from './PlanBar.tsx';
@@ -45,6 +44,9 @@ import { snapPoint } from './snap.ts';
 import type { Zoomer } from './zoom.ts';
 
 const digLayers = () => import('../../stages/dig/layers.ts');
+const marks = () => import('./KindMarks.tsx');
+const Bays = later(marks, 'Bays');
+const Outlet = later(marks, 'Outlet');
 const DepthLayer = later(digLayers, 'DepthLayer');
 const DepthLegend = later(digLayers, 'DepthLegend');
 const OrderLayer = later(digLayers, 'OrderLayer');
@@ -271,10 +273,14 @@ export function PlanView({ section }: { section: Section | null }) {
                     onDown={onDown}
                   />
                 ))}
-                {takeoff.elements.map((info) => info.bays && <Bays key={info.id} view={view} info={info} />)}
-                {plan.elements.filter(isDrain).map((element) => (
-                  <Outlet key={element.id} view={view} element={element} />
-                ))}
+                <Suspense fallback={null}>
+                  {takeoff.elements.map(
+                    (info) => info.bays && <Bays key={info.id} view={view} info={info} />,
+                  )}
+                  {plan.elements.filter(isDrain).map((element) => (
+                    <Outlet key={element.id} view={view} element={element} />
+                  ))}
+                </Suspense>
                 {site && <SiteLayer view={view} hold={hold} />}
                 <Suspense fallback={null}>
                   {hatched && <OverdigOnPlan view={view} cause={hatched} />}

@@ -50,7 +50,9 @@ export function FloatPanel({ element }: { element: string }) {
             <Small>
               {[
                 ...(ballast > 0 ? [t('rain.floatBallast', { ballast: format.text(ballast, 'load') })] : []),
-                t('rain.floatAt', { level: format.text(underside + floatsAt, 'level') }),
+                ...(floatsAt === null
+                  ? []
+                  : [t('rain.floatAt', { level: format.text(underside + floatsAt, 'level') })]),
               ].join(' · ')}
             </Small>
           </Box>
