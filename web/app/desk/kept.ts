@@ -5,28 +5,13 @@
  * gone has left, the next one takes over.
  */
 import type { Plan } from '@cimiento/core';
+import type { Kept } from './readKept.ts';
 
 /** Where a tab writes the name of its last page; a tab made from another has a copy of it. */
 const TAB = 'cimiento:tab';
 const LOCK = 'cimiento:page:';
 const PREFIX = 'cimiento:unsaved:';
 const keyOf = (jobId: string, page: string) => `${PREFIX}${jobId}:${page}`;
-
-/** A save under way or whose answer never came: it may stand on the server all the same. */
-export interface Sent {
-  readonly revision: number;
-  readonly plan: Plan;
-}
-
-export interface Kept {
-  readonly revision: number;
-  readonly base: Plan;
-  readonly plan: Plan;
-  /** Saves sent without an answer, oldest first. */
-  readonly sent: readonly Sent[];
-  /** Id of who edited; empty where an earlier program did not say. */
-  readonly person: string;
-}
 
 /** How long the page before this one in its tab may take to go, ms. */
 const GOING = 1000;

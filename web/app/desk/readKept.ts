@@ -1,6 +1,21 @@
 /** Reads an edit a browser has kept, by this version of the program or an earlier one. */
-import { currentPlan } from '@cimiento/core';
-import type { Kept } from './kept.ts';
+import { currentPlan, type Plan } from '@cimiento/core';
+
+/** A save under way or whose answer never came: it may stand on the server all the same. */
+export interface Sent {
+  readonly revision: number;
+  readonly plan: Plan;
+}
+
+export interface Kept {
+  readonly revision: number;
+  readonly base: Plan;
+  readonly plan: Plan;
+  /** Saves sent without an answer, oldest first. */
+  readonly sent: readonly Sent[];
+  /** Id of who edited; empty where an earlier program did not say. */
+  readonly person: string;
+}
 
 /** @returns null for what is none */
 export function readKept(text: string | null): (Kept & { at: number }) | null {

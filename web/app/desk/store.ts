@@ -16,7 +16,7 @@ import { createContext, useContext } from 'react';
 import { createStore, type StoreApi, useStore } from 'zustand';
 import type { FitTo } from '../drawing/view.ts';
 import type { Refused } from '../outbox/sender.ts';
-import type { Sent } from './kept.ts';
+import type { Sent } from './readKept.ts';
 import type { Stage } from './stages.ts';
 
 enablePatches();
