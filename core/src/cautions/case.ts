@@ -23,7 +23,7 @@ export function caseOf(job: Job): Case {
 type Values = NonNullable<Caution['values']>;
 type Names = NonNullable<Caution['names']>;
 
-/** Where a caution applies and with which numbers; `weight` when it is graver than its row says. */
+/** Where a caution applies and with which numbers; `weight` when it is another than its row says. */
 export interface Finding {
   readonly elements: readonly string[];
   readonly values?: Values;

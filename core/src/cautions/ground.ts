@@ -1,4 +1,5 @@
 /** Water, soil, frost and what nobody has said of them. */
+import { wholeWord } from '../levels/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
 import { drawnAround, floatsOf, heaveUnder, pipingIn, surfaceRuns, underFlood } from '../takeoff/index.ts';
 import { type BoxFloat, FLOAT_SAFE } from '../water/flotation.ts';
@@ -72,9 +73,9 @@ export const WATER_CAUTIONS = {
     weight: 'warn',
     find: (at) => all(boxes(at).flatMap(({ e, box }) => (box.water === null ? [e] : []))),
   },
-  // The soil left under a bottom against water under pressure below it.
+  // The soil left under a bottom against water under pressure below it: a hold until an engineer has said what is due.
   heave: {
-    weight: 'warn',
+    weight: 'stop',
     find: ({ live, job: { plan } }) =>
       live.flatMap((e) => {
         const found = heaveUnder(plan, e);
@@ -88,7 +89,7 @@ export const WATER_CAUTIONS = {
               asked: [HEAVE_SAFE, 'number'],
               level: [found.relieveTo, 'level'],
             },
-            ...(found.safety < 1 && { weight: 'stop' as const }),
+            ...(wholeWord(plan, e.id) !== null && { weight: 'warn' as const }),
           },
         ];
       }),

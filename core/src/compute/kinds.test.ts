@@ -90,13 +90,17 @@ describe('a slab founded by its floor', () => {
     });
     expect(deep.elements[0]!.slab!.short).toBeCloseTo(0, 9);
     expect(codes(deep)).not.toContain('slabFrost');
-    const said = job((p) => {
-      slab(p);
-      p.levels.instructions = [
-        { id: 'w', level: null, width: 0.9, who: 'Eng. Sol', when: '', why: '', elements: ['E1'] },
-      ];
-    });
-    expect(codes(said)).not.toContain('slabEngineer');
+    // By name, when and why: nothing less is an engineer's word.
+    const said = (when: string, why: string) =>
+      job((p) => {
+        slab(p);
+        p.levels.instructions = [
+          { id: 'w', level: null, width: 0.9, who: 'Eng. Sol', when, why, elements: ['E1'] },
+        ];
+      });
+    expect(codes(said('24 Nov', 'Drained bed, frost cannot reach it'))).not.toContain('slabEngineer');
+    expect(codes(said('', 'Drained bed'))).toContain('slabEngineer');
+    expect(codes(said('24 Nov', ' '))).toContain('slabEngineer');
   });
   it('does not lift where the soil under it holds no ice', () => {
     const takeoff = job((p) => {

@@ -114,6 +114,16 @@ export const instructionFor = (plan: Plan, element: Element): Instruction | null
     (word) => word.level !== null && (word.elements.length === 0 || word.elements.includes(element.id)),
   ) ?? null;
 
+/**
+ * An engineer's word about an element by name, said when and why: nothing less lifts what only an engineer
+ * may. Null when there is none.
+ */
+export const wholeWord = (plan: Plan, id: string): Instruction | null =>
+  plan.levels.instructions.findLast(
+    ({ elements, who, when, why }) =>
+      elements.includes(id) && [who, when, why].every((text) => text.trim() !== ''),
+  ) ?? null;
+
 /** The plan with the widths an engineer has ordered put in place of those typed. */
 export function withInstructedWidths(plan: Plan): Plan {
   const words = plan.levels.instructions.filter((word) => word.width !== null);

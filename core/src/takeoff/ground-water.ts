@@ -3,7 +3,7 @@
  * or boils, where water on the ground runs to, what stands too low beside a stream.
  */
 import type { Polygon } from '../geometry/index.ts';
-import { groundModel, type Layer } from '../ground/index.ts';
+import { groundModel, type Layer, type Soil } from '../ground/index.ts';
 import { distanceTo } from '../levels/index.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
 import {
@@ -63,11 +63,21 @@ export function drawnAround({ ground }: Plan, holes: readonly Hole[], elements: 
   });
 }
 
+/**
+ * What a soil weighs full of water, kg/m³. Somebody who typed its density as it is in the ground, or dry, is
+ * believed; of both the lower, since it is what holds a bottom down.
+ */
+function weighed({ layer, dryDensity }: Soil): number {
+  const { density, dryDensity: dry } = layer.values;
+  if (density === undefined) return saturated(dryDensity);
+  return dry === undefined ? density : Math.min(density, saturated(dry));
+}
+
 /** Mass over a level, of soil full of water, kg/m². @param from and @param to depths below the ground */
 const massBetween = (column: readonly Layer[], from: number, to: number): number =>
   column.reduce((sum, { soil, top, bottom }) => {
     const thick = Math.max(0, Math.min(to, bottom) - Math.max(from, top));
-    return sum + thick * saturated(soil.dryDensity);
+    return sum + thick * weighed(soil);
   }, 0);
 
 /** The least that holds an element's bottom down over water under pressure; null when none presses. */

@@ -119,7 +119,7 @@ export const cautions = {
     },
     slabEngineer: {
       title: 'A slab above the frost line waits for an engineer’s word.',
-      text: 'Sized for frost only. Bearing, edges and steel are a licensed engineer’s: record who said so, for this slab, under Levels.',
+      text: 'Sized for frost only. Bearing, edges and steel are a licensed engineer’s: record under Levels who said so, when and why, for this slab.',
     },
     slabSide: {
       title:
@@ -164,7 +164,7 @@ export const cautions = {
     },
     heave: {
       title: '{{name}}: water under pressure can lift its bottom ({{safety}}; {{asked}} is asked).',
-      text: 'Bring that water down to {{level}} before you dig on, by a well through the tight layer. An engineer says how.',
+      text: 'Bring that water down to {{level}} before you dig on, by a well through the tight layer. An engineer says how; recorded under Levels with name, date and reason, the hold lifts.',
     },
     piping: {
       title: 'Water coming up can boil the bottom ({{safety}}; {{asked}} is asked).',

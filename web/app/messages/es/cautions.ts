@@ -125,7 +125,7 @@ export const cautions: Words<typeof english> = {
     },
     slabEngineer: {
       title: 'Una losa sobre la línea de helada espera la palabra de un ingeniero.',
-      text: 'Calculada solo por helada. Apoyo, bordes y acero son de un ingeniero matriculado: anote quién lo dijo, para esta losa, en Niveles.',
+      text: 'Calculada solo por helada. Apoyo, bordes y acero son de un ingeniero matriculado: anote en Niveles quién lo dijo, cuándo y por qué, para esta losa.',
     },
     slabSide: {
       title:
@@ -170,7 +170,7 @@ export const cautions: Words<typeof english> = {
     },
     heave: {
       title: '{{name}}: el agua a presión puede levantar su fondo ({{safety}}; se pide {{asked}}).',
-      text: 'Baje esa agua hasta {{level}} antes de seguir, con un pozo a través de la capa impermeable. Un ingeniero dice cómo.',
+      text: 'Baje esa agua hasta {{level}} antes de seguir, con un pozo a través de la capa impermeable. Un ingeniero dice cómo; anotado en Niveles con nombre, fecha y razón, se levanta el paro.',
     },
     piping: {
       title: 'El agua que sube puede hacer hervir el fondo ({{safety}}; se pide {{asked}}).',
