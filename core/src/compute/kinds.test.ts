@@ -739,6 +739,21 @@ describe('pours', () => {
     ]);
     const neat = alone.pours.reduce((sum, pour) => sum + pour.neat, 0);
     expect(neat).toBeCloseTo(alone.concrete.neat, 9);
+    // Each is ordered by itself; what is told of the job is all of them, in m³ and in loads.
+    const all = (of: typeof alone, what: 'ordered' | 'loads') =>
+      of.pours.reduce((sum, pour) => sum + pour[what], 0);
+    expect(alone.concrete.ordered).toBeCloseTo(all(alone, 'ordered'), 9);
+    expect(alone.concrete.loads).toBe(all(alone, 'loads'));
+    expect(alone.concrete.loads).toBeGreaterThanOrEqual(3);
+    // What makes up a bottom dug low is cast with what stands on it.
+    const low = job((p) => {
+      parts(p);
+      p.elements[0]!.low = 0.1;
+      p.pour.makeUp = 'concrete';
+    });
+    expect(low.pours[0]!.neat - alone.pours[0]!.neat).toBeCloseTo(low.madeUp, 9);
+    expect(low.madeUp).toBeGreaterThan(0.5);
+    expect(low.pours.reduce((sum, pour) => sum + pour.neat, 0)).toBeCloseTo(low.concrete.neat, 9);
     const together = job((p) => {
       parts(p);
       p.pour.together = [{ id: 'm', name: 'Monday', elements: ['E1', 'E3', 'E1'] }];

@@ -204,6 +204,8 @@ function unlaid(takeoff: Takeoff): string[] {
   const irregular = add(layers.map(({ area, unevenness }) => area * unevenness));
   same('lean', takeoff.lean.volume, cast(true) + irregular + backIn(true));
   same('pours', add(takeoff.pours.map((pour) => pour.neat)), takeoff.concrete.neat);
+  same('orders', add(takeoff.pours.map((pour) => pour.ordered)), takeoff.concrete.ordered);
+  same('trucks', add(takeoff.pours.map((pour) => pour.loads)), takeoff.concrete.loads);
   for (const e of takeoff.elements) {
     if (!e.live) continue;
     for (const laid of e.layers) if (laid.volume < -1e-9) out.push(`${e.id} ${laid.layer.id} below nought`);

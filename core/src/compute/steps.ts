@@ -467,7 +467,9 @@ export function orderStep(
   const backIn = soft.filter(({ cast }) => !cast);
   const backCast = sum(soft.map(({ cast, volume }) => (cast ? volume : 0)));
   const lean = placed.blinding + placed.irregularity + made('lean') + backCast;
-  const concrete = sum(placed.concrete) + made('concrete');
+  // What is made up with concrete is cast with what stands on it.
+  const cast = placed.concrete.map((volume, i) => volume + (makeUp === 'concrete' ? placed.makeUps[i]! : 0));
+  const pours = poursOf(plan, cast);
   const stone = {
     volume: sum(placed.stone) + made('stone') + sum(backIn.map(({ volume }) => volume)),
     mass:
@@ -481,13 +483,18 @@ export function orderStep(
   return {
     beds,
     floors: floorTakeoffs(plan, (element) => dug.has(element.id)),
-    pours: poursOf(plan, placed.concrete),
+    pours,
     soft,
     stone,
     madeUp: placed.makeUp,
     trips: tripsOf(plan.spoil.trucks, stone, hauling),
     lean: { volume: lean, ...delivered(lean) },
-    concrete: { neat: concrete, ...delivered(concrete) },
+    // Each pour is ordered by itself, on its own day: all of them are what is ordered.
+    concrete: {
+      neat: sum(cast),
+      ordered: sum(pours.map(({ ordered }) => ordered)),
+      loads: sum(pours.map(({ loads }) => loads)),
+    },
     walls: placed.stems,
   };
 }

@@ -7,12 +7,42 @@ import type { Job } from '../takeoff/index.ts';
 import type { Kind } from '../units/index.ts';
 import { type FigureRow, input, line, part, sum } from './line.ts';
 
-const orderLine = ({ plan }: Job, neat: number, ordered: number): Working =>
-  line('order', 'V′ = ⌈V·(1 + w)/q⌉·q', ordered, 'volume', [
-    input('volume', neat, 'volume'),
-    input('waste', plan.pour.waste, 'percent', 'typed'),
-    input('step', plan.pour.step, 'volume', 'typed'),
-  ]);
+const orderLine = ({ plan }: Job, neat: number, ordered: number, label?: string): Working =>
+  line(
+    'order',
+    'V′ = ⌈V·(1 + w)/q⌉·q',
+    ordered,
+    'volume',
+    [
+      input('volume', neat, 'volume'),
+      input('waste', plan.pour.waste, 'percent', 'typed'),
+      input('step', plan.pour.step, 'volume', 'typed'),
+    ],
+    label === undefined ? {} : { label },
+  );
+
+/** What is ordered of concrete, pour by pour: each is rounded up by itself, and so are its trucks. */
+function pourLines(job: Job): Working[] {
+  const { plan, pours } = job;
+  const named = (ids: readonly string[]) => {
+    const names = plan.elements.flatMap(({ id, name }) => (ids.includes(id) ? [name] : []));
+    return names.length > 3 ? `${names.slice(0, 3).join(', ')} …` : names.join(', ');
+  };
+  return pours.flatMap(({ name, elements, neat, ordered, loads }) => {
+    const label = pours.length > 1 ? (name ?? named(elements)) : undefined;
+    return [
+      orderLine(job, neat, ordered, label),
+      line(
+        'trucks',
+        'N = ⌈V′/Vt⌉',
+        loads,
+        'count',
+        [input('ordered', ordered, 'volume'), input('truck', plan.pour.truck, 'volume', 'typed')],
+        label === undefined ? {} : { label },
+      ),
+    ];
+  });
+}
 
 /** Fill of bottoms dug low, when they are made up with what the figure is of. */
 const makeUpLine = ({ plan, placed }: Job, what: Job['plan']['pour']['makeUp']): Working[] =>
@@ -216,10 +246,7 @@ export const PLACED_FIGURES = {
       workings: [
         line('footings', 'V = ∪ (B·L·t)', sum(job.placed.concrete), 'volume'),
         ...makeUpLine(job, 'concrete'),
-        orderLine(job, job.concrete.neat, job.concrete.ordered),
-        line('trucks', 'N = ⌈V′/Vt⌉', job.concrete.loads, 'count', [
-          input('truck', job.plan.pour.truck, 'volume', 'typed'),
-        ]),
+        ...pourLines(job),
       ],
     }),
   },

@@ -54,8 +54,9 @@ export interface Placed {
   readonly packs: number;
   /** The layers of each element's bed, from formation up. */
   readonly layers: readonly (readonly LaidLayer[])[];
-  /** Fill of bottoms dug low, m³, in whatever the plan makes them up with. */
+  /** Fill of bottoms dug low, m³, in whatever the plan makes them up with: all of it, and by element. */
   readonly makeUp: number;
+  readonly makeUps: readonly number[];
   /** Lean concrete of beds: plan area m², neat m³, and its allowance for an uneven bed, m³. */
   readonly blindingArea: number;
   readonly blinding: number;
@@ -198,8 +199,8 @@ interface Filled {
   readonly layers: readonly number[][];
   readonly ownStone: readonly number[];
   readonly pipes: readonly number[];
-  /** What makes up the bottoms dug low. */
-  readonly makeUp: number;
+  /** What makes up the bottoms dug low, by element. */
+  readonly makeUps: readonly number[];
 }
 
 /** What fills the dig from face to face. */
@@ -207,7 +208,7 @@ function filled({ plan, solid, founded }: Ground): Filled {
   const beds = founded.map(({ element }) => bedOf(plan, element));
   const layers = beds.map((bed) => (bed?.layers ?? []).map(() => 0));
   const ownStone = founded.map(() => 0);
-  let makeUp = 0;
+  const makeUps = founded.map(() => 0);
   // Stone and make-up follow the bottom they lie on: benches read it off the part below them.
   const floors = new Map<number, Linear>();
   for (const part of solid.parts) if (!floors.has(part.of)) floors.set(part.of, part.floor);
@@ -219,7 +220,7 @@ function filled({ plan, solid, founded }: Ground): Filled {
     const own = castOf(element).stone(element);
     const under = (level: Linear) => cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, level), 0);
     let below = element.low > 0 ? under(needed) : 0;
-    makeUp += below;
+    makeUps[part.owner]! += below;
     let height = 0;
     // A drain's own stone takes the room of its bed; a stone footing stands on it.
     if (castOf(element).carries(element))
@@ -245,7 +246,7 @@ function filled({ plan, solid, founded }: Ground): Filled {
       ? Math.min(ownStone[i]!, (Math.PI / 4) * element.pipe.diameter ** 2 * axisLength(element))
       : 0,
   );
-  return { layers, ownStone: ownStone.map((volume, i) => volume - pipes[i]!), pipes, makeUp };
+  return { layers, ownStone: ownStone.map((volume, i) => volume - pipes[i]!), pipes, makeUps };
 }
 
 interface Placing extends Prism {
@@ -426,7 +427,7 @@ export function place(
   const footings = split(founded, wholeFootings);
   const prisms = prismsOf(ground, wholeFootings, footings);
   const concrete = founded.map(() => 0);
-  const { layers: volumes, ownStone, pipes, makeUp } = filled(ground);
+  const { layers: volumes, ownStone, pipes, makeUps } = filled(ground);
   const sums = { stem: 0, void: 0, floor: 0, board: 0 };
   prismVolumes(prisms).forEach((volume, i) => {
     const { owner, what, layer } = prisms[i]!;
@@ -464,7 +465,8 @@ export function place(
   const total = (of: readonly LaidLayer[], value: (laid: LaidLayer) => number) =>
     of.reduce((sum, laid) => sum + value(laid), 0);
   return {
-    makeUp,
+    makeUp: makeUps.reduce((sum, volume) => sum + volume, 0),
+    makeUps,
     ownStone,
     pipes,
     underSlabs: sums.floor,

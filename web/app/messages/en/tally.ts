@@ -122,6 +122,7 @@ export const tally = {
     blindingArea: 'plan',
     thickness: 'thickness',
     unevenness: 'unevenness',
+    ordered: 'ordered',
     truck: 'truck',
     permeability: 'permeability',
     head: 'head H',

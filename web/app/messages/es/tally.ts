@@ -125,6 +125,7 @@ export const tally: Words<typeof english> = {
     blindingArea: 'planta',
     thickness: 'espesor',
     unevenness: 'desparejo',
+    ordered: 'pedido',
     truck: 'camión',
     permeability: 'permeabilidad',
     head: 'carga H',
