@@ -285,13 +285,11 @@ export function volumeUnderLevel(cell: Cell, level: Linear): number {
   const room = minus(level, cell.level);
   const filled = clip(cell.area, { a: -room.a, b: -room.b, c: -room.c });
   if (filled.length < 6) return 0;
-  // Fill stops at the ground where that is lower than the level.
-  const aboveGround = minus(room, cell.depth);
-  const under = clip(filled, aboveGround);
-  const spilt = clip(filled, { a: -aboveGround.a, b: -aboveGround.b, c: -aboveGround.c });
-  return (
-    (under.length < 6 ? 0 : integral(under, room)) + (spilt.length < 6 ? 0 : integral(spilt, cell.depth))
-  );
+  // Fill stops at the ground where that is lower than the level: what would stand over it is taken off. Where
+  // both are one there is nothing to take off, and nothing is counted on both sides of a line.
+  const over = minus(room, cell.depth);
+  const spilt = clip(filled, { a: -over.a, b: -over.b, c: -over.c });
+  return integral(filled, room) - (spilt.length < 6 ? 0 : Math.max(0, integral(spilt, over)));
 }
 
 /** Whole volume, m³. */
