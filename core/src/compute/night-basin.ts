@@ -60,6 +60,8 @@ export interface HoleSaid {
   /** m² of roofs and yards whose water runs into it. */
   readonly piped: number;
   readonly drainsFrom: 'typed' | 'surface' | 'unknown';
+  /** m² whose water was still on its way when it was given up following: some of it may drain in, too. */
+  readonly cutOff: number;
   /** Squares of ground that drain in, by their middles, and the side of one, m; none where it is typed. */
   readonly ground: { readonly places: readonly (readonly [number, number])[]; readonly step: number };
   readonly pumps: readonly NightPump[];
@@ -308,6 +310,7 @@ export function readied(ground: Ground, at: number): Readied {
       drains,
       share,
       piped,
+      cutOff: found?.cutOff ?? 0,
       ground: { places: found?.places[at] ?? [], step: found?.step ?? 0 },
       drainsFrom: typed.length > 0 ? 'typed' : found ? 'surface' : 'unknown',
       pumps: pumps.map(({ said }) => said),

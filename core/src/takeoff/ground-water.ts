@@ -122,9 +122,26 @@ export function surfaceRuns(plan: Plan, elements: Elements): SurfaceRun[] {
   const live = elements.filter((e) => e.live);
   const openings = live.map((e) => e.openings);
   const lines = ditches.map(({ points }) => points);
+  const known = [
+    ...plan.site.boundary,
+    ...plan.ground.logs.map((log) => log.at),
+    ...plan.ground.hazards.flatMap(({ points }) => points),
+    ...(plan.ground.surface.kind === 'spots'
+      ? plan.ground.surface.points.map(([x, y]) => [x, y] as const)
+      : []),
+    ...lines.flat(),
+  ];
+  // What still ran when it was given up following may come to the nearest hole: told as if it did.
+  const nearestTo = (at: readonly [number, number]) => {
+    const far = (e: ElementTakeoff) => Math.min(...e.openings.map((opening) => distanceTo([at], opening)));
+    return live.reduce<ElementTakeoff | null>(
+      (least, e) => (least && far(least) <= far(e) ? least : e),
+      null,
+    );
+  };
   return surface.map(({ id, at }): SurfaceRun => {
-    const { hole, way } = runsTo(level, at, openings, lines);
-    return { id, element: live[hole]?.id ?? null, way };
+    const { hole, way, cutOff } = runsTo(level, at, openings, lines, known);
+    return { id, element: (cutOff ? nearestTo(at) : live[hole])?.id ?? null, way };
   });
 }
 

@@ -90,4 +90,61 @@ describe('water on the ground', () => {
       { numRuns: 10 },
     );
   });
+  it.each([
+    [100, 388],
+    [180, 708],
+    [480, 1908],
+  ])('follows it all down a plot 12 m wide and %d m long: %d m²', (long, wanted) => {
+    fc.assert(
+      fc.property(fc.constantFrom(0, 0.5, 1, 2.2, 3.9), (by) => {
+        const place = ([x, y]: Point): Point => turned([x, y], by);
+        const [east, north] = turned([1, 0], by);
+        const plot = (
+          [
+            [0, -6],
+            [long, -6],
+            [long, 6],
+            [0, 6],
+          ] as const
+        ).map(place);
+        const hole = (
+          [
+            [0, -2],
+            [3, -2],
+            [3, 2],
+            [0, 2],
+          ] as const
+        ).map(place);
+        const found = drainingInto((x, y) => 0.03 * (x * east + y * north), plot, [[hole.flat()]], []);
+        expect(found.cutOff).toBe(0);
+        // In squares: by a row of them along the strip at the most, more or less.
+        expect(Math.abs(found.areas[0]! - wanted)).toBeLessThan(found.step * long + 1);
+        if (by === 0) expect(Math.abs(found.areas[0]! - wanted) / wanted).toBeLessThan(0.12);
+      }),
+    );
+  });
+  const square = (
+    [
+      [-2, -2],
+      [2, -2],
+      [2, 2],
+      [-2, 2],
+    ] as const
+  ).flat();
+  it('finds where a wash-out runs from however far upslope', () => {
+    for (const far of [10, 99, 101, 400, 2500])
+      for (const by of [0, 0.7, 2, 4]) {
+        const [east, north] = turned([1, 0], by);
+        const level = (x: number, y: number) => 0.03 * (x * east + y * north);
+        const { hole, cutOff } = runsTo(level, [far * east, far * north], [[square]], []);
+        expect([hole, cutOff], `${far} m`).toEqual([0, false]);
+      }
+  });
+  it('that goes to and fro in a hollow stands there, and what leaves the ground that is known is let go', () => {
+    const bowl = (x: number, y: number) => 0.01 * ((x - 30) ** 2 + (y - 3) ** 2);
+    expect(runsTo(bowl, [40, 9], [[square]], [])).toMatchObject({ hole: -1, cutOff: false });
+    const away = runsTo((x) => -0.05 * x, [10, 0], [[square]], []);
+    expect(away).toMatchObject({ hole: -1, cutOff: false });
+    expect(away.way.at(-1)![0]).toBeLessThan(40);
+  });
 });

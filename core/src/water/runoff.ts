@@ -3,7 +3,7 @@
  * Practice 37), and how much of it there is, by following the surface downhill.
  */
 import type { SoilKind } from '../catalogue/soils.ts';
-import { boxOf, contains, edges, at as evaluate, type Polygon } from '../geometry/index.ts';
+import { type Box, boxOf, contains, edges, at as evaluate, type Polygon } from '../geometry/index.ts';
 
 type Point = readonly [number, number];
 
@@ -33,14 +33,22 @@ export interface Draining {
   /** Centres of it, by hole: for drawing; and the side of a square each stands for, m. */
   readonly places: readonly (readonly Point[])[];
   readonly step: number;
+  /** m² whose water was still on its way when it was given up following: it may drain in, too. */
+  readonly cutOff: number;
 }
 
 /** Squares the ground is looked over in, about. */
 const SQUARES = 6000;
 /** Flatter than this water stands where it is. */
 const STANDS = 0.002;
-/** Longest way it is followed, in squares. */
-const LONGEST = 400;
+/** Longest way it is followed, in times half the way round the ground looked at: no plain slope has one so long. */
+const LONGEST = 4;
+/** Water that has moved less than a step after so many of them goes to and fro in a hollow: it stands. */
+const GOES_NOWHERE = 64;
+
+/** How a way ended that led into no hole: it stands, is taken away, or leaves what is looked at; or was given up. */
+const NOWHERE = -1;
+const GIVEN_UP = -2;
 
 /** Whether two stretches cross. */
 function crosses([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point, [dx, dy]: Point): boolean {
@@ -103,7 +111,8 @@ const slopeBy = (level: (x: number, y: number) => number, step: number): Downhil
 
 /**
  * Follows water downhill from a place, half a step at a time, until something stops it.
- * @returns the hole it comes to; −1: it stands, is taken away, or leaves the ground looked at
+ * @param most half steps followed
+ * @returns the hole it comes to, or how it ended
  */
 function followed(
   from: Point,
@@ -112,22 +121,32 @@ function followed(
   holeAt: HoleAt,
   within: (x: number, y: number) => boolean,
   ditches: readonly (readonly [Point, Point])[],
+  most: number,
   onTheWay?: (at: Point) => void,
 ): number {
   let here = from;
-  for (let k = 0; k < LONGEST; k++) {
+  let lately = from;
+  for (let k = 1; k <= most; k++) {
     const [ux, uy, steep] = downhill(here[0], here[1]);
-    if (steep < STANDS) break;
+    if (steep < STANDS) return NOWHERE;
     const to: Point = [here[0] + (ux * step) / 2, here[1] + (uy * step) / 2];
-    if (ditches.some(([p, q]) => crosses(here, to, p, q))) break;
+    if (ditches.some(([p, q]) => crosses(here, to, p, q))) return NOWHERE;
     here = to;
     onTheWay?.(here);
-    if (!within(here[0], here[1])) break;
+    if (!within(here[0], here[1])) return NOWHERE;
     const hole = holeAt(here[0], here[1]);
     if (hole >= 0) return hole;
+    if (k % GOES_NOWHERE === 0) {
+      if (Math.hypot(here[0] - lately[0], here[1] - lately[1]) < step) return NOWHERE;
+      lately = here;
+    }
   }
-  return -1;
+  return GIVEN_UP;
 }
+
+/** Half steps that go so many times half round a box. */
+const mostIn = ({ x0, y0, x1, y1 }: Box, step: number): number =>
+  Math.ceil((LONGEST * (x1 - x0 + y1 - y0)) / (step / 2));
 
 const stretches = (lines: readonly (readonly Point[])[]) =>
   lines.flatMap((line) => line.slice(1).map((q, i) => [line[i]!, q] as const));
@@ -164,6 +183,8 @@ export function drainingInto(
   };
   const within = (x: number, y: number) => x >= box.x0 && x <= box.x1 && y >= box.y0 && y <= box.y1;
   const runs = stretches(ditches);
+  const most = mostIn(box, step);
+  let cutOff = 0;
   const areas = holes.map(() => 0);
   const slopes = holes.map(() => 0);
   const places = holes.map((): Point[] => []);
@@ -171,40 +192,55 @@ export function drainingInto(
     for (let j = 0; j < ny; j++) {
       const from = centre(i, j);
       if (!contains(plot, from[0], from[1]) || holeAt(from[0], from[1]) >= 0) continue;
-      const hole = followed(from, step, downhill, holeAt, within, runs);
+      const hole = followed(from, step, downhill, holeAt, within, runs, most);
+      if (hole === GIVEN_UP) cutOff += step * step;
       if (hole < 0) continue;
       areas[hole]! += step * step;
       slopes[hole]! += downhill(...from)[2];
       places[hole]!.push(from);
     }
-  return { areas, slopes: slopes.map((sum, i) => sum / Math.max(1, places[i]!.length)), places, step };
+  return {
+    areas,
+    slopes: slopes.map((sum, i) => sum / Math.max(1, places[i]!.length)),
+    places,
+    step,
+    cutOff,
+  };
 }
 
 /** How far water let go on the ground is followed at a time, m. */
 const PACE = 0.5;
+/** Past the holes and everything else that is known of the ground it is followed no further than this, m: assumed. */
+const PAST = 20;
 
 /**
- * Where water let go at a place goes: the hole it comes to, −1 when it comes to none, and its way.
+ * Where water let go at a place goes, to the edge of what is known of the ground.
  * @param holes openings, convex pieces by hole
+ * @param known places the ground is known about, beside the holes and the place itself
+ * @returns the hole it comes to, −1 when it comes to none; its way; and whether that was given up, still running
  */
 export function runsTo(
   level: (x: number, y: number) => number,
   from: Point,
   holes: readonly (readonly Polygon[])[],
   ditches: readonly (readonly Point[])[],
-): { readonly hole: number; readonly way: readonly Point[] } {
+  known: readonly Point[] = [],
+): { readonly hole: number; readonly way: readonly Point[]; readonly cutOff: boolean } {
   const holeAt = holeFinder(holes);
   const way: Point[] = [from];
   const first = holeAt(from[0], from[1]);
-  if (first >= 0) return { hole: first, way };
+  if (first >= 0) return { hole: first, way, cutOff: false };
+  const all = boxOf([...from, ...holes.flat(2), ...known.flat()]);
+  const edge = { x0: all.x0 - PAST, y0: all.y0 - PAST, x1: all.x1 + PAST, y1: all.y1 + PAST };
   const hole = followed(
     from,
     PACE,
     slopeBy(level, PACE),
     holeAt,
-    () => true,
+    (x, y) => x >= edge.x0 && x <= edge.x1 && y >= edge.y0 && y <= edge.y1,
     stretches(ditches),
+    mostIn(edge, PACE),
     (at) => way.push(at),
   );
-  return { hole, way };
+  return { hole: Math.max(NOWHERE, hole), way, cutOff: hole === GIVEN_UP };
 }

@@ -12,6 +12,7 @@ export const rain = {
     feedAway: 'The feed does not answer. Type what you know.',
     round: 'What runs in',
     runoffHint: 'empty: {{share}}, by soil and slope',
+    drainsCut: '{{area}} more was followed far and still ran: some of it may drain in, too',
     drainsSurface: '{{area}} of ground drains in, by its fall within the plot',
     drainsTyped: '{{area}} of ground drains in, as typed',
     drainsUnknown: 'What drains in is not known: draw the plot, or type the ground that drains in.',

@@ -15,6 +15,7 @@ export const rain: Words<typeof english> = {
     feedAway: 'El pronóstico no responde. Anote lo que sepa.',
     round: 'Lo que escurre adentro',
     runoffHint: 'vacío: {{share}}, según suelo y pendiente',
+    drainsCut: 'Otros {{area}} se siguieron lejos y aún corrían: parte puede entrar también',
     drainsSurface: 'Escurren adentro {{area}} de terreno, por su caída dentro del lote',
     drainsTyped: 'Escurren adentro {{area}} de terreno, como se anotó',
     drainsUnknown: 'No se sabe qué escurre adentro: dibuje el lote, o anote el terreno que escurre.',

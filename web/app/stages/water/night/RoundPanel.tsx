@@ -34,6 +34,11 @@ export function RoundPanel({ element }: { element: string }) {
           {t(FROM[hole.drainsFrom], { area: format.text(hole.drains, 'area') })}
         </Small>
       )}
+      {hole && hole.drainsFrom === 'surface' && hole.cutOff > 0 && (
+        <Small color="held" data-cut-off>
+          {t('rain.drainsCut', { area: format.text(hole.cutOff, 'area') })}
+        </Small>
+      )}
       <QuantityField
         optional
         label={t('night.drained')}
