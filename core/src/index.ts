@@ -395,6 +395,7 @@ export {
   passingAt,
   rechargeFault,
   rechargeRange,
+  regraded,
   STEEPEST,
   type StoneFault,
   type StoneLimits,

@@ -124,6 +124,43 @@ describe('stone as a filter', () => {
 });
 
 describe('cloth as a filter', () => {
+  it('goes by what of a soil with gravel is finer than 4.75 mm: gravel 3.1 mm for 23.6, gravelly clay 0.30 for 15.9', () => {
+    const whole = (kind: 'gravel' | 'gravellyClay') => sizeAt(assumedGrading(kind)!, 0.85)! * 1000;
+    expect(whole('gravel')).toBeCloseTo(23.6, 1);
+    expect(whole('gravellyClay')).toBeCloseTo(15.9, 1);
+    // Of gravel 18 of 36 parts pass 1.18 mm: 85 % lies 0.7 of the way on to 4.75, 3.13 mm; d60/d10 over 8, B is 1.
+    expect(clothLimits(assumedGrading('gravel')!, 1e-3, false)!.most * 1000).toBeCloseTo(3.128, 2);
+    // Of gravelly clay 35 of 65 parts are silt and clay: 0.3 mm at the most.
+    expect(clothLimits(assumedGrading('gravellyClay')!, 1e-8, false)!.most * 1000).toBeCloseTo(0.3, 9);
+    // A silty gravel, d85 13.4 mm whole, over half of whose sand and finer is silt.
+    const silty = curve([0.075, 22], [0.4, 30], [4.75, 42], [10, 72], [19, 98], [37.5, 100]);
+    expect(sizeAt(silty, 0.85)! * 1000).toBeCloseTo(13.8, 1);
+    expect(clothLimits(silty, 1e-6, false)!.most * 1000).toBeCloseTo(0.3, 9);
+  });
+  it('is the same as of the soil sieved through 4.75 mm, whatever is held back on it', () => {
+    const share = fc.integer({ min: 3, max: 97 });
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(share, { minLength: 5, maxLength: 5 }),
+        fc.integer({ min: 30, max: 99 }),
+        (all, below) => {
+          const sizes = [0.01, 0.075, 0.3, 1, 2.5];
+          const passing = [...all].sort((p, q) => p - q);
+          // What passes 4.75 mm, as a sieving of it alone would tell it; and the same with stones among it.
+          const fine = curve(...sizes.map((size, i) => [size, passing[i]!] as const), [4.75, 100]);
+          const stony = curve(
+            ...sizes.map((size, i) => [size, (passing[i]! * below) / 100] as const),
+            [4.75, below],
+            [40, 100],
+          );
+          const [p, q] = [clothLimits(fine, 1e-5, false), clothLimits(stony, 1e-5, false)];
+          expect(q?.most).toBeCloseTo(p!.most, 9);
+          expect(q?.uniformity ?? 0).toBeCloseTo(p?.uniformity ?? 0, 6);
+          expect(q?.least ?? 0).toBeCloseTo(p?.least ?? 0, 9);
+        },
+      ),
+    );
+  });
   it('keeps silt and clay back with no opening over 0.3 mm', () => {
     const silt = curve([0.002, 8], [0.01, 20], [0.075, 62], [0.2, 85], [2, 100]);
     expect(clothLimits(silt, 1e-6, true)!.most * 1000).toBeCloseTo(0.2, 6);

@@ -39,8 +39,11 @@ export function sizeAt(grading: Grading, passing: number): number | null {
   return p.size * (q.size / p.size) ** share;
 }
 
-/** A grading of what is finer than 4.75 mm alone; one that stops below that stays as it is. */
-function regraded(grading: Grading): Grading {
+/**
+ * A grading of what is finer than 4.75 mm alone; one that stops below that stays as it is. It is the sand and
+ * what is finer that washes out between the stones of a soil: rule and drawing both go by it.
+ */
+export function regraded(grading: Grading): Grading {
   if (grading.at(-1)!.size < SAND) return grading;
   const below = passingAt(grading, SAND);
   if (below <= 0 || below >= 1 - 1e-9) return grading;
@@ -115,10 +118,12 @@ function retention(uniformity: number): number {
 }
 
 /**
- * Cloth that filters a soil; null when its grading says too little.
+ * Cloth that filters a soil, by what of it is finer than 4.75 mm; null when its grading says too little.
+ * @param whole its grading, stones and all
  * @param k of the soil, m/s; @param woven else felted
  */
-export function clothLimits(soil: Grading, k: number, woven: boolean): ClothLimits | null {
+export function clothLimits(whole: Grading, k: number, woven: boolean): ClothLimits | null {
+  const soil = regraded(whole);
   const d85 = sizeAt(soil, 0.85);
   if (d85 === null) return null;
   const [d60, d15, d10] = [sizeAt(soil, 0.6), sizeAt(soil, 0.15), sizeAt(soil, 0.1)];

@@ -60,6 +60,7 @@ export const held = {
     noGrading: 'Its kind says nothing of its grains: sieve it.',
     short: 'The test stops too early: it must reach the sieve that lets 85 % through.',
     chart: 'Grading of the soil and of the stone',
+    soilFine: 'soil finer than {{size}} (dots: with its gravel)',
     soilCurve: 'soil',
     stoneCurve: 'stone',
     stone: 'Stone as a filter',

@@ -64,6 +64,7 @@ export const held: Words<typeof english> = {
     noGrading: 'Su clase no dice nada de sus granos: tamícelo.',
     short: 'El ensayo corta demasiado pronto: debe llegar al tamiz que deja pasar el 85 %.',
     chart: 'Granulometría del suelo y de la piedra',
+    soilFine: 'suelo de menos de {{size}} (puntos: con su grava)',
     soilCurve: 'suelo',
     stoneCurve: 'piedra',
     stone: 'Piedra como filtro',

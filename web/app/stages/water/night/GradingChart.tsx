@@ -1,6 +1,6 @@
 /** A soil's grading and a filter stone's, over the logarithm of the size. */
 import { Box } from '@chakra-ui/react';
-import type { Grading } from '@cimiento/core';
+import { type Grading, regraded } from '@cimiento/core';
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';
 import { ink } from '../../../desk/hatches.tsx';
@@ -20,8 +20,12 @@ const shown = line<Grading[number]>()
 export function GradingChart({ soil, stone }: { soil: Grading; stone: Grading }) {
   const { t } = useTranslation();
   const format = useFormat();
+  // What the rules go by: of a soil with gravel only what is finer than that.
+  const fine = regraded(soil);
+  const stony = fine !== soil;
   const curves = [
-    { key: 'soil', points: soil, colour: ink('earth'), dash: undefined },
+    { key: 'soil', points: soil, colour: ink('earth'), dash: stony ? '1 3' : undefined },
+    ...(stony ? [{ key: 'fine', points: fine, colour: ink('earth'), dash: undefined }] : []),
     { key: 'stone', points: stone, colour: ink('placed'), dash: '6 3' },
   ] as const;
   return (
@@ -69,7 +73,7 @@ export function GradingChart({ soil, stone }: { soil: Grading; stone: Grading })
           />
         ))}
         <text x={PAD.left + 6} y={PAD.top + 12} fill={ink('earth')} style={figure}>
-          {t('filter.soilCurve')}
+          {t(stony ? 'filter.soilFine' : 'filter.soilCurve', { size: format.text(0.00475, 'grain') })}
         </text>
         <text x={PAD.left + 6} y={PAD.top + 26} fill={ink('placed')} style={figure}>
           {t('filter.stoneCurve')}
