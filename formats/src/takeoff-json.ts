@@ -134,7 +134,8 @@ export function takeoffJson(plan: Plan, takeoff: Takeoff) {
     lean: takeoff.lean,
     concrete: takeoff.concrete,
     handTrim: takeoff.handTrim,
-    inflow: triple(takeoff.inflow),
+    // Water nobody knows is not none.
+    inflow: takeoff.water.from === null ? null : triple(takeoff.inflow),
     elements: takeoff.elements.map(elementJson),
     cautions: takeoff.cautions.map((c) => ({
       code: c.code,

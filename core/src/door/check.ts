@@ -229,7 +229,10 @@ function winterProblems({ ground: { frost } }: Plan): Problem[] {
   return out;
 }
 
-/** Hours that are none, a float upside down, a curve that rises, rain by the hour without hours. */
+/** Hoses are no narrower than a garden's, m. */
+const LEAST_HOSE = 0.01;
+
+/** Hours that are none, a hose without width, a float upside down, a curve that rises, rain by the hour without hours. */
 function waterProblems({ water }: Plan, near: Near): Problem[] {
   const { zone, storm, dryBy, pumps } = water;
   if (!isZone(zone)) return [{ code: 'unknownZone', path: '/water/zone', value: zone }];
@@ -241,12 +244,21 @@ function waterProblems({ water }: Plan, near: Near): Problem[] {
   moment('/water/dryBy', dryBy);
   if (storm?.pattern === 'hourly' && storm.hourly.length === 0)
     out.push({ code: 'hourlyEmpty', path: '/water/storm/hourly' });
-  pumps.forEach(({ name, start, stop, sump, curve, outlet, from, until }, i) => {
+  pumps.forEach(({ name, kind, hose, start, stop, sump, curve, outlet, from, until }, i) => {
     const path = `/water/pumps/${i}`;
     moment(`${path}/from`, from);
     moment(`${path}/until`, until);
     near(`${path}/outlet`, outlet);
     const params = { name };
+    // Water comes through no hose that has no width; only who bails has none.
+    if (kind !== 'bucket' && hose.diameter < LEAST_HOSE)
+      out.push({
+        code: 'range',
+        path: `${path}/hose/diameter`,
+        value: hose.diameter,
+        min: LEAST_HOSE,
+        kind: 'size',
+      });
     if (start <= stop)
       out.push({
         code: 'startUnderStop',

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { PUMP_IDS, PUMPS } from '../catalogue/pumps.ts';
 import { type Basin, courseOf, levelAt, wetOver } from './balance.ts';
 import { hoursBetween, localAfter, momentOf } from './clock.ts';
-import { curveFault, hoseLoss, pumpFlow, suctionLimit } from './pump.ts';
+import { curveFault, flowFrom, hoseLoss, pumpFlow, suckedUp, suctionLimit } from './pump.ts';
 import { drainingInto, runoffShare } from './runoff.ts';
 import { Along, type Storage, storageOf } from './storage.ts';
 import { fallen, type Storm, showerOf, stormDepth, stormTurns } from './storm.ts';
@@ -87,6 +87,35 @@ describe('a pump', () => {
     // A person bails half a litre a second up to two metres.
     expect(pumpFlow(PUMPS.bucket.curve, 1.5, none)).toBeCloseTo(0.0005, 9);
     expect(pumpFlow(PUMPS.bucket.curve, 2.1, none)).toBe(0);
+  });
+  it('at the edge moves less and less as the lift comes to what the air allows, without a cliff', () => {
+    const set = {
+      kind: 'petrol80',
+      curve: [],
+      hose: { diameter: 0.08, length: 20 },
+      edge: 100,
+      outlet: 100.5,
+    } as const;
+    const flow = (lift: number, altitude = 0) => flowFrom({ ...set, altitude }, 100 - lift);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 7.6, noNaN: true }),
+        fc.integer({ min: 0, max: 3000 }),
+        (lift, altitude) => {
+          const here = flow(lift, altitude);
+          expect(flow(lift + 0.001, altitude)).toBeLessThanOrEqual(here + 1e-12);
+          // A millimetre is never more than a tenth of what it moves at its best.
+          expect(here - flow(lift + 0.001, altitude)).toBeLessThan(0.1 * flow(0, 0));
+          if (lift >= suctionLimit(altitude)) expect(here).toBe(0);
+        },
+      ),
+    );
+    // At 7.0 m half a metre is left: 10.67·10·1.1·Q^1.852/(140^1.852·0.08^4.8704) + v²/19.62 takes 0.5 m at 8.1 L/s.
+    const q = suckedUp(7, 0.08, 0);
+    expect(hoseLoss(q, { diameter: 0.08, length: 10 }) + (q / 0.0050265) ** 2 / 19.62).toBeCloseTo(0.5, 5);
+    expect(flow(7.49)).toBeLessThan(0.35 * flow(6));
+    expect(q).toBeCloseTo(0.0081, 4);
+    expect(suckedUp(3, 0, 0)).toBe(0);
   });
   it('moves less the higher it lifts and the longer its hose, whichever it is', () => {
     fc.assert(

@@ -75,11 +75,35 @@ export interface PumpSet {
 export const curveOf = ({ kind, curve }: Pick<PumpSet, 'kind' | 'curve'>): readonly CurvePoint[] =>
   curve.length > 1 ? curve : PUMPS[kind].curve;
 
-/** m³/s one pump takes from a level; none from deeper than the air lets it suck. */
+/** A suction hose lies so far on the ground and in the water besides what hangs down, m: typical. */
+const SUCTION_LIES = 3;
+const GRAVITY = 9.81;
+
+/**
+ * The most that is sucked up so high, m³/s: what the air still presses beyond the lift is used up by the
+ * hose and by setting the water going. Falls to nothing as the lift comes to the limit.
+ */
+export function suckedUp(lift: number, diameter: number, altitude: number): number {
+  const spare = suctionLimit(altitude) - lift;
+  if (spare <= 0 || diameter <= 0) return 0;
+  const hose = { diameter, length: Math.max(0, lift) + SUCTION_LIES };
+  const used = (flow: number) =>
+    hoseLoss(flow, hose) + (flow / ((Math.PI / 4) * diameter ** 2)) ** 2 / (2 * GRAVITY);
+  // Without a hose it would be thrown up so fast: more than any flow that is asked for.
+  let [low, high] = [0, (Math.PI / 4) * diameter ** 2 * Math.sqrt(2 * GRAVITY * spare)];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (used(middle) <= spare) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/** m³/s one pump takes from a level; less and less where the air hardly lets it suck so high. */
 export function flowFrom(set: PumpSet, level: number): number {
   const { kind, hose, edge, outlet, altitude } = set;
-  if (PUMPS[kind].sucks && edge - level > suctionLimit(altitude)) return 0;
-  return pumpFlow(curveOf(set), outlet - level, hose);
+  const flow = pumpFlow(curveOf(set), outlet - level, hose);
+  return PUMPS[kind].sucks ? Math.min(flow, suckedUp(edge - level, hose.diameter, altitude)) : flow;
 }
 
 /** A curve that rises, or whose flows do not: where; null when it is one. */
