@@ -455,6 +455,39 @@ describe('dug by hand', () => {
   });
 });
 
+describe('dug by hand from a stage', () => {
+  /** An upright pit of 2 × 2 m, dug by hand so deep, in silt that swells by a quarter. */
+  const hours = (deep: number, slope = 0) => {
+    const takeoff = job((p) => {
+      soilsDown(p, ['a', 'silt', 0]);
+      p.ground.soils[0]!.values.swell = 0.25;
+      p.dig.slope = slope;
+      p.dig.room = 0;
+      p.dig.handRate = 0.6;
+      p.elements = named(pad(0, 0, 2, 2, { hand: true, level: 100 - deep }));
+    });
+    const [own] = takeoff.work.hand.elements;
+    expect(own!.staged).toBe(deep > 1.5);
+    return own!.hours;
+  };
+  it('takes longer only for what lies deeper than one throws: no step at 1.5 m', () => {
+    // 6 m³ loose 7.5 at 0.6: 12.5 h; a metre more is 4 m³, 5 loose, handed up twice: 5/0.6·1.75 = 14.58 h.
+    expect(hours(1.5)).toBeCloseTo(12.5, 6);
+    expect(hours(2.5) - hours(1.5)).toBeCloseTo(14.583, 3);
+    expect(hours(1.500001) - hours(1.5)).toBeLessThan(0.0001);
+  });
+  it('never falls as it gets deeper, with any sides, and never jumps', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1.1, max: 3, noNaN: true }), fc.constantFrom(0, 0.5, 1), (deep, slope) => {
+        const more = hours(deep + 0.01, slope) - hours(deep, slope);
+        expect(more).toBeGreaterThan(0);
+        expect(more).toBeLessThan(3);
+      }),
+      { numRuns: 25 },
+    );
+  });
+});
+
 describe('the pace of people who dig', () => {
   const digging = (
     rates: readonly (readonly [volume: number, hours: number])[],

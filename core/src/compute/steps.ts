@@ -364,6 +364,16 @@ export function spoilStep(
   };
 }
 
+/** Bank m³ of an element that lie deeper than so many m below the ground. */
+const deeperIn =
+  ({ cuts, parts }: Solid) =>
+  (element: number, than: number): number =>
+    sum(
+      cuts.flatMap(({ cells }, i) =>
+        parts[i]!.owner === element ? cells.map((cell) => volumeDeeperThan(cell, than)) : [],
+      ),
+    );
+
 /** Bank m³ dug within the frozen crust. */
 const frozenVolume = (solid: Solid, depth: number, total: number) =>
   total - sum(solid.cuts.flatMap(({ cells }) => cells.map((cell) => volumeDeeperThan(cell, depth))));
@@ -408,6 +418,7 @@ export function siteStep(
       loads: hauling.loads,
       shares: { frozen: share(frozenBank), hand: share(handDug(dig.solid, plan.ground.hazards)) },
       trimmed: hauling.handTrim.volume,
+      deeper: deeperIn(dig.solid),
       repose: hauling.pile.repose,
     }),
   };

@@ -23,7 +23,7 @@ export interface HandDug {
   /** Bank and loose m³. */
   readonly bank: number;
   readonly loose: number;
-  /** Person-hours of digging; from a stage when it is too deep to throw. */
+  /** Person-hours of digging; from a stage what lies too deep to throw. */
   readonly hours: number;
   readonly staged: boolean;
   /** While people dig there: what the machine stays off, since its opening and theirs are one. */
@@ -62,12 +62,17 @@ const sharing = (own: ElementTakeoff, elements: readonly ElementTakeoff[]): stri
     )
     .map((other) => other.id);
 
-/** Elements marked to be dug by hand. @param rate loose m³ a person and hour */
+/**
+ * Elements marked to be dug by hand.
+ * @param rate loose m³ a person and hour
+ * @param deeper bank m³ of an element that lie deeper than so many m
+ */
 export function handDugElements(
   plan: Plan,
   elements: readonly ElementTakeoff[],
   soils: readonly Soil[],
   rate: number,
+  deeper: (element: number, than: number) => number,
 ): HandDug[] {
   const own = elements.filter((e) => e.live && e.element.hand && e.volume > 0);
   if (own.length === 0) return [];
@@ -78,13 +83,15 @@ export function handDugElements(
   return own.map((e): HandDug => {
     const loose = e.bySoil.reduce((sum, bank, i) => sum + bank * (1 + (soils[i]?.swell ?? COMMON_SWELL)), 0);
     const staged = e.depth > THROW;
+    // Only what lies deeper than one throws is handed up twice.
+    const below = staged ? Math.min(1, deeper(e.index, THROW) / e.volume) : 0;
     const distance = toHeap(plan, e);
     const trips = Math.ceil(loose / BARROW.body - 1e-9);
     return {
       id: e.id,
       bank: e.volume,
       loose,
-      hours: (loose / rate) * (staged ? STAGED : 1),
+      hours: (loose / rate) * (1 + (STAGED - 1) * below),
       staged,
       blocks: sharing(e, elements),
       pours: pours

@@ -81,10 +81,10 @@ export interface HandWork {
   readonly from: Origin;
 }
 
-function handWork({ plan, facts, elements, soils, trimmed, shares, byStratum }: Digging): HandWork {
+function handWork({ plan, facts, elements, soils, trimmed, shares, byStratum, deeper }: Digging): HandWork {
   const { rate, from } = handRateOf(plan, facts);
   const services = byStratum.reduce((sum, volume) => sum + volume, 0) * shares.hand;
-  const dug = handDugElements(plan, elements, soils, rate);
+  const dug = handDugElements(plan, elements, soils, rate, deeper);
   const scraped = scrapedBottoms(elements, rate);
   const loose = (services + trimmed) * (1 + COMMON_SWELL);
   const hours = [...dug, ...scraped].reduce((sum, own) => sum + own.hours, loose / rate);
@@ -158,6 +158,8 @@ export interface Digging {
   readonly trimmed: number;
   /** Degrees a heap stands at. */
   readonly repose: number;
+  /** Bank m³ of an element, by position, that lie deeper than so many m. */
+  readonly deeper: (element: number, than: number) => number;
 }
 
 export function siteWork(digging: Digging): SiteWork {
