@@ -119,7 +119,7 @@ export function Waiting({
           </li>
         ))}
       </Box>
-      {unkept.length > 0 && <Small color="held">{t('record.unkept', { count: unkept.length })}</Small>}
+      {unkept.length > 0 && <Small color="held">{t('saving.unkept', { count: unkept.length })}</Small>}
       {signedOut && <Small color="held">{t('outbox.signedOut')}</Small>}
       {others > 0 && <Small>{t('outbox.others', { count: others })}</Small>}
     </Box>

@@ -46,7 +46,7 @@ export function SaveState() {
             .map((problem) => ` ${problemText(t, format, problem)}`)
             .join('')}
         {!kept && saving.state !== 'saved' && ` ${t('saving.noRoom')}`}
-        {unkept > 0 && ` ${t('record.unkept', { count: unkept })}`}
+        {unkept > 0 && ` ${t('saving.unkept', { count: unkept })}`}
         {(unkept > 0 || ((alarming || !kept) && saving.state !== 'saved' && saving.state !== 'conflict')) && (
           <>
             {' '}

@@ -45,9 +45,9 @@ export const depthText = (format: Format, depth: number): string =>
 
 /** How the sides stand: as they are held, never a slope they do not have. */
 export function sidesText(info: ElementTakeoff, t: Say, format: Format): string {
-  if (info.bays) return t('sheet.side.bays');
-  if (info.support !== 'slope') return t(`sheet.side.${info.support}`);
-  return info.slope > 0 ? format.text(info.slope, 'slope') : t('sheet.side.vertical');
+  if (info.bays) return t('sides.bays');
+  if (info.support !== 'slope') return t(`sides.${info.support}`);
+  return info.slope > 0 ? format.text(info.slope, 'slope') : t('sides.vertical');
 }
 
 /** What there is to dig, kind by kind. */

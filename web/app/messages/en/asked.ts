@@ -340,11 +340,8 @@ export const asked = {
     curve: 'Reach by depth',
     logNote: 'What it dug on a day; from three days on this replaces the typical output.',
     dug: 'Dug, in the ground',
-    in: 'In',
     dayN: 'day {{n}}',
     removeDay: 'Remove day {{n}}',
-    logDay: 'Log it',
-    leaveDay: 'Leave',
     addDay: 'Log a day',
   },
   carries: {

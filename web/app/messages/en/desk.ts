@@ -44,6 +44,10 @@ export const desk = {
     json: 'Takeoff (JSON)',
   },
   saving: {
+    unkept_one:
+      '{{count}} record is in this page only: the browser has no room left. Do not close it; save it as a file.',
+    unkept_other:
+      '{{count}} records are in this page only: the browser has no room left. Do not close it; save them as a file.',
     old: 'rev {{n}} · may be old: no line since {{time}}',
     saved: 'rev {{n}} · saved',
     unsaved: 'rev {{n}} · editing',

@@ -1,5 +1,18 @@
 /** Widths and sides, spoil and trucks, machines, the order of digging. */
 export const dig = {
+  /** A day's work told. */
+  workday: {
+    hours: 'In',
+    log: 'Log it',
+    leave: 'Leave',
+  },
+  /** How the sides of a dig stand. */
+  sides: {
+    bays: 'in bays',
+    shore: 'shored',
+    bench: 'benched',
+    vertical: 'upright',
+  },
   dig: {
     pickOne: 'Pick a trench or pad on the plan to see its numbers.',
     width: 'Footing width',

@@ -59,10 +59,6 @@ export const log = {
     refused_one: 'The server would not have {{count}} record. It is kept here.',
     refused_other: 'The server would not have {{count}} records. They are kept here.',
     tryAgain: 'Try again',
-    unkept_one:
-      '{{count}} record is in this page only: the browser has no room left. Do not close it; save it as a file.',
-    unkept_other:
-      '{{count}} records are in this page only: the browser has no room left. Do not close it; save them as a file.',
     older_one: '{{count}} older record',
     older_other: '{{count}} older records',
     unknownBy: 'from an older plan',

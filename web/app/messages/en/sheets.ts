@@ -1,12 +1,6 @@
 /** What is printed. */
 export const sheets = {
   sheet: {
-    side: {
-      bays: 'in bays',
-      shore: 'shored',
-      bench: 'benched',
-      vertical: 'upright',
-    },
     title: 'Dig sheet',
     revision: 'Revision {{n}}, saved {{date}}',
     key: 'Key plan',

@@ -343,11 +343,8 @@ export const asked: Words<typeof english> = {
     curve: 'Alcance según el fondo',
     logNote: 'Lo que excavó en un día; desde tres días sustituye al rendimiento típico.',
     dug: 'Excavado, en banco',
-    in: 'En',
     dayN: 'día {{n}}',
     removeDay: 'Quitar el día {{n}}',
-    logDay: 'Anotar',
-    leaveDay: 'Dejar',
     addDay: 'Anotar un día',
   },
   carries: {

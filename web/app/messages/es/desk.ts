@@ -47,6 +47,10 @@ export const desk: Words<typeof english> = {
     json: 'Cómputo (JSON)',
   },
   saving: {
+    unkept_one:
+      '{{count}} anotación está solo en esta página: el navegador no tiene lugar. No la cierre; guárdela como archivo.',
+    unkept_other:
+      '{{count}} anotaciones están solo en esta página: el navegador no tiene lugar. No la cierre; guárdelas como archivo.',
     old: 'rev {{n}} · quizá vieja: sin línea desde las {{time}}',
     saved: 'rev {{n}} · guardado',
     unsaved: 'rev {{n}} · editando',

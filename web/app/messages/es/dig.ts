@@ -3,6 +3,19 @@ import type { dig as english } from '../en/dig.ts';
 import type { Words } from '../words.ts';
 
 export const dig: Words<typeof english> = {
+  /** A day's work told. */
+  workday: {
+    hours: 'En',
+    log: 'Anotar',
+    leave: 'Dejar',
+  },
+  /** How the sides of a dig stand. */
+  sides: {
+    bays: 'por bataches',
+    shore: 'entibada',
+    bench: 'en bancos',
+    vertical: 'a plomo',
+  },
   dig: {
     pickOne: 'Elija una zanja o zapata en planta para ver sus números.',
     width: 'Ancho de zapata',

@@ -61,10 +61,6 @@ export const log: Words<typeof english> = {
     refused_one: 'El servidor no aceptó {{count}} anotación. Queda guardada aquí.',
     refused_other: 'El servidor no aceptó {{count}} anotaciones. Quedan guardadas aquí.',
     tryAgain: 'Probar otra vez',
-    unkept_one:
-      '{{count}} anotación está solo en esta página: el navegador no tiene lugar. No la cierre; guárdela como archivo.',
-    unkept_other:
-      '{{count}} anotaciones están solo en esta página: el navegador no tiene lugar. No la cierre; guárdelas como archivo.',
     older_one: '{{count}} anotación anterior',
     older_other: '{{count}} anotaciones anteriores',
     unknownBy: 'de un plan anterior',

@@ -4,12 +4,6 @@ import type { Words } from '../words.ts';
 
 export const sheets: Words<typeof english> = {
   sheet: {
-    side: {
-      bays: 'por bataches',
-      shore: 'entibada',
-      bench: 'en bancos',
-      vertical: 'a plomo',
-    },
     title: 'Hoja de zanja',
     revision: 'Revisión {{n}}, guardada {{date}}',
     key: 'Planta',

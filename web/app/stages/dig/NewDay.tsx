@@ -39,7 +39,7 @@ export function NewDay({
       <QuantityField
         stacked
         optional
-        label={t('machine.in')}
+        label={t('workday.hours')}
         range={ranges[1]}
         value={hours}
         onCommit={setHours}
@@ -54,10 +54,10 @@ export function NewDay({
           close();
         }}
       >
-        {t('machine.logDay')}
+        {t('workday.log')}
       </Button>
       <Button size="sm" look="quiet" onClick={close}>
-        {t('machine.leaveDay')}
+        {t('workday.leave')}
       </Button>
     </Flex>
   );
