@@ -34,13 +34,14 @@ export interface Alternative {
 }
 
 /**
- * One element dug three ways, the rest of the job as it is. Elements of its group go with it.
+ * One element dug three ways, the rest of the job as it is. Elements of its group go with it. What is dug in
+ * bays under a wall is dug one way only.
  * @param takeoff of the plan as it stands
  */
 export function alternatives(plan: Plan, takeoff: Takeoff, index: number): Alternative[] {
   const info = takeoff.elements[index];
   const own = plan.elements[index];
-  if (!info?.live || !own) return [];
+  if (!info?.live || !own || info.bays) return [];
   const together = new Set(
     plan.elements.filter((e) => e === own || (own.group !== '' && e.group === own.group)).map((e) => e.id),
   );

@@ -18,8 +18,10 @@ import {
   strip,
   unbalanced,
 } from '../testing.ts';
+import { alternatives } from './alternatives.ts';
 import { compute } from './compute.ts';
 import { concreteInstead } from './footings.ts';
+import { mendCost, mendOf } from './mends.ts';
 import { digOrder } from './order-of.ts';
 import { setoutSheet } from './setout-sheet.ts';
 
@@ -389,6 +391,24 @@ describe('a run under an old wall', () => {
     const takeoff = under({ old: { underside: 99.4, thickness: 0.6, inside: 99.9, access: 1, gap: 0 } });
     expect(takeoff.elements[0]!.depth).toBeCloseTo(1.6, 9);
     expect(takeoff.cautions.map((c) => c.code)).toContain('unsupported');
+  });
+  it('is not offered to be sloped back, benched or shored: that would change nothing', () => {
+    const old = { underside: 99.4, thickness: 0.6, inside: 99.9, access: 1, gap: 0 };
+    const alone = plainPlan((p) => {
+      p.elements = named(run(p, { old }));
+    });
+    const takeoff = compute(alone);
+    expect(mendCost(alone, takeoff, 'unsupported')).toBeNull();
+    expect(alternatives(alone, takeoff, 0)).toEqual([]);
+    // A pad beside it is offered, for itself.
+    const both = plainPlan((p) => {
+      soilsDown(p, ['a', 'softClay', 0]);
+      p.dig.slope = 0;
+      p.elements = named(run(p, { old }), pad(30, 0, 2, 2, { level: 97.5 }));
+    });
+    const mend = mendOf(both, compute(both), 'unsupported')!;
+    expect(mend.ids).toEqual(['E2']);
+    expect(mendCost(both, compute(both), 'unsupported')!.change.dig).toBeGreaterThan(0);
   });
   it('is an open trench while nobody knows the wall, and says so', () => {
     const takeoff = under({ old: null });

@@ -27,15 +27,21 @@ export type Mended = (typeof MENDED)[number];
 /** A plan with a caution mended; null when it does not stand. And to what it was brought. */
 export interface Mend {
   readonly plan: Plan;
+  /** Elements it is offered for; none: the whole job. */
+  readonly ids: readonly string[];
   readonly to: readonly [value: number, kind: Kind] | { readonly name: string };
 }
 
-/** Sides brought back to what the rule asks of each. */
-function slopedBack(plan: Plan, takeoff: Takeoff, ids: readonly string[]): Mend {
+/** Sides brought back to what the rule asks of each; what is dug in bays under a wall has none to lay back. */
+function slopedBack(plan: Plan, takeoff: Takeoff, ids: readonly string[]): Mend | null {
   const asked = new Map(
-    takeoff.elements.flatMap((e) => (ids.includes(e.id) ? [[e.id, e.rule.steepest] as const] : [])),
+    takeoff.elements.flatMap((e) =>
+      ids.includes(e.id) && !e.bays ? [[e.id, e.rule.steepest] as const] : [],
+    ),
   );
+  if (asked.size === 0) return null;
   return {
+    ids: [...asked.keys()],
     plan: {
       ...plan,
       elements: plan.elements.map((e) => {
@@ -53,6 +59,7 @@ function raised(plan: Plan, takeoff: Takeoff): Mend | null {
   const least = low[0]?.least;
   if (least === undefined) return null;
   return {
+    ids: [],
     plan: {
       ...plan,
       levels: {
@@ -74,6 +81,7 @@ function stepsByRule(plan: Plan, takeoff: Takeoff, ids: readonly string[], what:
       ? Math.min(...of.map(({ element }) => element.thickness))
       : Math.max(...of.map(({ element, steps }) => leastLap(steps!.height, element.thickness)));
   return {
+    ids,
     plan: { ...plan, levels: { ...plan.levels, steps: { ...plan.levels.steps, [what]: null } } },
     to: [to, 'size'],
   };
@@ -93,7 +101,7 @@ function usualLifts(plan: Plan): Mend | null {
       return { ...layer, maxLift: high };
     }),
   }));
-  return Number.isFinite(to) ? { plan: { ...plan, beds }, to: [to, 'size'] } : null;
+  return Number.isFinite(to) ? { ids: [], plan: { ...plan, beds }, to: [to, 'size'] } : null;
 }
 
 /** The first of the plan's other machines with which neither caution stands. */
@@ -103,7 +111,7 @@ function otherMachine(plan: Plan, { facts }: Takeoff): Mend | null {
     const mended = { ...plan, dig: { ...plan.dig, machine: id } };
     const { cautions } = computeWith(mended, facts);
     if (!cautions.some(({ code }) => code === 'reach' || code === 'gate'))
-      return { plan: mended, to: { name } };
+      return { ids: [], plan: mended, to: { name } };
   }
   return null;
 }
@@ -113,7 +121,7 @@ function coverSaid(plan: Plan): Mend | null {
   const { cover } = plan.levels;
   if (cover === null || !isAssumed(plan, '/levels/cover')) return null;
   const assumed = plan.assumed.filter((pointer) => pointer !== '/levels/cover');
-  return { plan: { ...plan, assumed }, to: [cover, 'size'] };
+  return { ids: [], plan: { ...plan, assumed }, to: [cover, 'size'] };
 }
 
 export function mendOf(plan: Plan, takeoff: Takeoff, code: Mended): Mend | null {
@@ -142,17 +150,22 @@ export function mendOf(plan: Plan, takeoff: Takeoff, code: Mended): Mend | null 
 /** What only says that an assumption is so changes no figure: nothing has to be worked out. */
 export const CHANGES_NOTHING: ReadonlySet<Mended> = new Set(['coverAssumed']);
 
-/** What mending a caution changes; null when it does not stand. */
+/** Whether a mended plan has a caution no more, of what it was mended for. */
+function lifted({ cautions }: Takeoff, code: Mended, { ids }: Mend): boolean {
+  return !cautions.some(
+    (caution) =>
+      caution.code === code && (ids.length === 0 || caution.elements.some((id) => ids.includes(id))),
+  );
+}
+
+/** What mending a caution changes; null when it does not stand, or what would mend it does not lift it. */
 export function mendCost(
   plan: Plan,
   takeoff: Takeoff,
   code: Mended,
 ): { readonly to: Mend['to']; readonly change: Difference } | null {
   const mend = mendOf(plan, takeoff, code);
-  return (
-    mend && {
-      to: mend.to,
-      change: difference(plan, takeoff, computeWith(mend.plan, takeoff.facts)),
-    }
-  );
+  if (!mend) return null;
+  const mended = computeWith(mend.plan, takeoff.facts);
+  return lifted(mended, code, mend) ? { to: mend.to, change: difference(plan, takeoff, mended) } : null;
 }

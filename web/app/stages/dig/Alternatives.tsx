@@ -23,7 +23,7 @@ export function Alternatives() {
   const info = takeoff.elements[index];
   const { ref, looked } = useLookedFor();
   const ways = useAlternatives(looked ? plan : null, index);
-  if (!element || !info?.live) return null;
+  if (!element || !info?.live || info.bays) return null;
   const choose = (support: Support, slope: number) =>
     store.getState().edit((d) => {
       for (const e of d.elements)
