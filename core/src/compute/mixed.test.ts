@@ -206,6 +206,10 @@ function unlaid(takeoff: Takeoff): string[] {
   same('pours', add(takeoff.pours.map((pour) => pour.neat)), takeoff.concrete.neat);
   same('orders', add(takeoff.pours.map((pour) => pour.ordered)), takeoff.concrete.ordered);
   same('trucks', add(takeoff.pours.map((pour) => pour.loads)), takeoff.concrete.loads);
+  // What is told of the hole to fill again adds up to it, term by term; it is never less than none.
+  const [hole] = takeoff.figures.keep.workings.filter(({ step }) => step === 'void');
+  const [first, ...less] = hole!.inputs.map(({ value }) => value);
+  same('hole to fill', Math.max(0, first! - add(less)), hole!.value);
   for (const e of takeoff.elements) {
     if (!e.live) continue;
     for (const laid of e.layers) if (laid.volume < -1e-9) out.push(`${e.id} ${laid.layer.id} below nought`);

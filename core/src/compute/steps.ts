@@ -56,7 +56,16 @@ import type { Element } from '../plan/elements.ts';
 import { oldWallOf } from '../plan/forms.ts';
 import type { Bed, GroundLog, Plan } from '../plan/schema.ts';
 import { stringFor } from '../plan/strings.ts';
-import { castOf, deliveryOf, floorTakeoffs, type Placed, place, poursOf, topOver } from '../pour/index.ts';
+import {
+  builtIn,
+  castOf,
+  deliveryOf,
+  floorTakeoffs,
+  type Placed,
+  place,
+  poursOf,
+  topOver,
+} from '../pour/index.ts';
 import { middleOf, readPlaces, shapeOf, sizesOf } from '../setout/index.ts';
 import {
   type BrokenOut,
@@ -277,20 +286,6 @@ export function elementStep(
   );
 }
 
-/** What stands in the dig in the end, m³ below ground. */
-const builtIn = (placed: Placed, soft: readonly SoftDig[]) =>
-  sum(placed.stone) +
-  sum(soft.map(({ volume }) => volume)) +
-  sum(placed.pipes) +
-  placed.packs +
-  placed.underSlabs +
-  placed.boards +
-  placed.makeUp +
-  placed.blinding +
-  sum(placed.concrete) +
-  placed.stems +
-  placed.voids;
-
 export interface Hauling {
   readonly spoil: Spoil;
   readonly loads: readonly Loads[];
@@ -331,7 +326,12 @@ export function spoilStep(
   const items = brokenOut(plan.ground.obstructions);
   const displaced = displacedBy(plan, elements, dig, items);
   const earth = dig.byStratum.map((volume, i) => Math.max(0, volume - displaced[i]!));
-  const spoil = spoilOf(plan, soils, earth, dig.total - builtIn(placed, dig.soft));
+  const spoil = spoilOf(
+    plan,
+    soils,
+    earth,
+    dig.total - builtIn(placed, sum(dig.soft.map(({ volume }) => volume))),
+  );
   const live = elements.filter((e) => e.live);
   const bearing = live.filter((e) => shapeOf(e.element).founded);
   const trimmed = sum(bearing.map((e) => e.trim * e.bottomArea));

@@ -3,6 +3,7 @@ import { CAUSES, type Cause } from '../dig/index.ts';
 import type { Origin, WorkingInput } from '../findings/index.ts';
 import { soilOrigin } from '../ground/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
+import { builtTerms } from '../pour/index.ts';
 import { shapeOf } from '../setout/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import { type FigureRow, input, line, part, sum } from './line.ts';
@@ -173,7 +174,7 @@ export const EARTH_FIGURES = {
     kind: 'volume',
     tone: 'placed',
     make: (job) => {
-      const { spoil, dig, stone, placed } = job;
+      const { spoil, dig, soft, placed } = job;
       return {
         value: spoil.keptBank,
         also: logged(job),
@@ -182,12 +183,11 @@ export const EARTH_FIGURES = {
             ? { key: 'tally.keep.short', values: { volume: [spoil.shortfall, 'volume'] } }
             : { key: 'tally.keep.sub', values: { volume: [spoil.keptTopsoil, 'volume'] } },
         workings: [
-          line('void', 'Vv = V − Vs − Vl − Vc − Vw', spoil.backfill, 'volume', [
+          line('void', 'Vv = V − Σ Vi', spoil.backfill, 'volume', [
             input('digTotal', dig.total, 'volume'),
-            input('stoneVolume', stone.volume, 'volume'),
-            input('blindingVolume', placed.blinding, 'volume'),
-            input('footingVolume', sum(placed.concrete), 'volume'),
-            input('stemVolume', placed.stems, 'volume'),
+            ...builtTerms(placed, sum(soft.map(({ volume }) => volume)))
+              .filter(([, volume]) => volume !== 0)
+              .map(([name, volume]) => input(name, volume, 'volume')),
           ]),
           ...spoil.strata
             .filter((s) => s.keptBank > 0)

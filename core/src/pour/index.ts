@@ -1,3 +1,4 @@
+export * from './built.ts';
 export * from './floors.ts';
 export { castOf } from './kinds.ts';
 export * from './place.ts';

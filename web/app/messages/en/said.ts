@@ -21,7 +21,7 @@ export const said = {
     handTrim: '{{trim}} left on {{bottomArea}} of bottom for the shovel: {{value}}.',
     bulk: '{{bank}} in the ground swell by {{swell}}: {{value}} loose.',
     pile: '{{keptLoose}} laid along {{run}} at its own slope of {{repose}}: {{pileBase}} wide and {{value}} high.',
-    void: '{{digTotal}} dug, less stone {{stoneVolume}}, lean concrete {{blindingVolume}}, footings {{footingVolume}} and walls {{stemVolume}}: {{value}} to fill.',
+    void: '{{digTotal}} dug, less all that stands and lies in it: {{value}} to fill.',
     keepSoil: 'It shrinks by {{shrink}} when it is tamped, so {{value}} of it is kept.',
     shortfall: 'Fit soil ends {{value}} short: bring it in.',
     loads:

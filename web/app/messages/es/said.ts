@@ -24,7 +24,7 @@ export const said: Words<typeof english> = {
     handTrim: '{{trim}} que se dejan sobre {{bottomArea}} de fondo para la pala: {{value}}.',
     bulk: '{{bank}} en banco esponjan {{swell}}: {{value}} sueltos.',
     pile: '{{keptLoose}} a lo largo de {{run}} con su propio talud de {{repose}}: {{pileBase}} de ancho y {{value}} de alto.',
-    void: '{{digTotal}} excavados, menos piedra {{stoneVolume}}, hormigón pobre {{blindingVolume}}, zapatas {{footingVolume}} y muros {{stemVolume}}: {{value}} por rellenar.',
+    void: '{{digTotal}} excavados, menos todo lo que queda dentro: {{value}} por rellenar.',
     keepSoil: 'Al compactarlo merma {{shrink}}, así que se guardan {{value}}.',
     shortfall: 'Faltan {{value}} de suelo apto: tráigalo.',
     loads:
