@@ -155,6 +155,46 @@ describe('points on arcs and along axes', () => {
   });
 });
 
+describe('points along a ring', () => {
+  it('are at no place twice: 22.4 × 16.8 at 2.8 are 28, the corners among them once', () => {
+    const ring: (readonly [number, number])[] = [
+      [0, 0],
+      [22.4, 0],
+      [22.4, 16.8],
+      [0, 16.8],
+    ];
+    const found = pointsAlong(ring, true, 2.8, 0);
+    expect(found).toHaveLength(28);
+    for (const corner of ring)
+      expect(found.filter(({ at }) => Math.hypot(at[0] - corner[0], at[1] - corner[1]) < 0.001)).toHaveLength(
+        1,
+      );
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 300 }),
+        fc.integer({ min: 0, max: 100 }),
+        fc.integer({ min: 3, max: 30 }),
+        fc.integer({ min: 3, max: 30 }),
+        (spacing, first, long, wide) => {
+          const box: (readonly [number, number])[] = [
+            [0, 0],
+            [long, 0],
+            [long, wide],
+            [0, wide],
+          ];
+          const places = pointsAlong(box, true, spacing / 100, first / 100);
+          let least = Infinity;
+          for (const [i, p] of places.entries())
+            for (const q of places.slice(i + 1))
+              least = Math.min(least, Math.hypot(p.at[0] - q.at[0], p.at[1] - q.at[1]));
+          expect(least).toBeGreaterThan(0.005);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});
+
 describe('tapes and traverses', () => {
   it('a steel tape at 35 °C reads 30 m short by 5.2 mm', () => {
     expect(trueLength(30, 35) - 30).toBeCloseTo(0.00522, 5);

@@ -60,6 +60,9 @@ export function arcPoints(
   });
 }
 
+/** Two pads nearer than this along an axis are one, m. */
+const AGAIN = 0.01;
+
 /**
  * Points every so often along an axis: where pads notch a trench.
  * @param first m from the start to the first
@@ -75,13 +78,16 @@ export function pointsAlong(
   let before = 0;
   let next = first;
   const count = closed ? points.length : points.length - 1;
-  for (let i = 0; i < count; i++) {
-    const p = points[i]!;
-    const q = points[(i + 1) % points.length]!;
-    const length = Math.hypot(q[0] - p[0], q[1] - p[1]);
+  const runs = Array.from({ length: count }, (_, i) => {
+    const [p, q] = [points[i]!, points[(i + 1) % points.length]!];
+    return { p, q, length: Math.hypot(q[0] - p[0], q[1] - p[1]) };
+  });
+  // Once round, a closed axis is at its first point again: that is there already.
+  const round = closed ? first + runs.reduce((sum, { length }) => sum + length, 0) - AGAIN : Infinity;
+  for (const { p, q, length } of runs) {
     if (length < 1e-9) continue;
     const [ux, uy] = [(q[0] - p[0]) / length, (q[1] - p[1]) / length];
-    while (next <= before + length + 1e-9 && out.length < 400) {
+    while (next <= before + length + 1e-9 && next < round && out.length < 400) {
       const s = next - before;
       out.push({
         at: [p[0] + ux * s, p[1] + uy * s],

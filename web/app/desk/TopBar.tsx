@@ -1,7 +1,7 @@
 /** The head of the desk: job, holds, undo, files, and how a person likes to read. */
 import { Box, Flex } from '@chakra-ui/react';
 import { Check, ChevronLeft, CloudUpload, Redo2, Undo2 } from 'lucide-react';
-import { memo, Suspense, useState } from 'react';
+import { memo, Suspense, useRef, useState } from 'react';
 import { Link, useRouteLoaderData } from 'react-router';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Bare, Button, Heading } from '../parts/controls.tsx';
@@ -9,6 +9,7 @@ import { later } from '../parts/later.tsx';
 import { Preferences } from '../parts/Preferences.tsx';
 import { SheetLink } from '../parts/SheetLink.tsx';
 import type { loader as rootLoader } from '../root.tsx';
+import { stageOfCaution } from './cautions.ts';
 import { useJobId } from './jobId.ts';
 import { SaveState } from './SaveState.tsx';
 import { type Saving, useDesk, useDeskStore } from './store.ts';
@@ -230,24 +231,20 @@ function Unsaid() {
 
 function Holds() {
   const { t } = useTranslation();
-  const holds = useTakeoff().cautions.filter((c) => c.weight === 'stop').length;
-  if (holds === 0) return null;
+  const store = useDeskStore();
+  const holds = useTakeoff().cautions.filter((c) => c.weight === 'stop');
+  const turn = useRef(0);
+  if (holds.length === 0) return null;
+  // To one after the other, each where it is lifted and with what it is of picked.
+  const go = () => {
+    const hold = holds[turn.current % holds.length]!;
+    turn.current++;
+    if (hold.elements.length === 1) store.getState().pick(hold.elements[0]!);
+    store.getState().go(stageOfCaution(hold.code));
+  };
   return (
-    <Box
-      bg="heldWash"
-      color="held"
-      px={2.5}
-      py={1}
-      borderRadius="sm"
-      fontSize="sm"
-      fontWeight={600}
-      borderWidth="1px"
-      borderStyle="solid"
-      borderColor="held"
-      flexShrink={0}
-      whiteSpace="nowrap"
-    >
-      {t('caution.count', { count: holds })}
-    </Box>
+    <Button size="sm" look="held" flexShrink={0} whiteSpace="nowrap" onClick={go} data-hold-count={holds.length}>
+      {t('caution.count', { count: holds.length })}
+    </Button>
   );
 }
