@@ -243,7 +243,14 @@ function Holds() {
     store.getState().go(stageOfCaution(hold.code));
   };
   return (
-    <Button size="sm" look="held" flexShrink={0} whiteSpace="nowrap" onClick={go} data-hold-count={holds.length}>
+    <Button
+      size="sm"
+      look="held"
+      flexShrink={0}
+      whiteSpace="nowrap"
+      onClick={go}
+      data-hold-count={holds.length}
+    >
       {t('caution.count', { count: holds.length })}
     </Button>
   );
