@@ -39,13 +39,16 @@ const shown = (page: Page) =>
 /** Drawn steps: all where all cases are drawn, a few where someone waits. */
 const STEPS = process.env.DRAWN === 'all' ? 14 : 6;
 
+test.beforeEach(async ({ page }) => {
+  await signIn(page);
+  await prefer(page, {});
+});
+
 test('two browsers and a phone, each going off line, to sleep and back: nobody sees an old figure as saved', async ({
   browser,
   page,
 }) => {
   test.slow();
-  await signIn(page);
-  await prefer(page, {});
   const url = await newJob(page, 'bell-frame');
   const pages = [
     await openedAs(browser, url),
@@ -117,8 +120,6 @@ test('a desk takes what somebody else saves at once, and undo takes back one’s
   page,
   browser,
 }) => {
-  await signIn(page);
-  await prefer(page, {});
   const url = await newJob(page, 'bell-frame');
   await stage(page, 'levels');
   await type(page, 'levels.string', `102'`);
@@ -142,8 +143,6 @@ test('a tab made from another keeps its own edit: the other’s save deletes not
   page,
   context,
 }) => {
-  await signIn(page);
-  await prefer(page, {});
   const url = await newJob(page, 'bell-frame');
   await page.route('**/revisions?base=*', (route) => route.abort());
   await stage(page, 'ground');
@@ -179,8 +178,6 @@ test('on a shared phone nobody signs what another logged; it waits for them and 
   page,
   context,
 }) => {
-  await signIn(page);
-  await prefer(page, {});
   const url = await newJob(page, 'bell-frame');
   await stage(page, 'log');
   await page.route('**/records?person=*', (route) => route.abort());
@@ -204,8 +201,6 @@ test('on a shared phone nobody signs what another logged; it waits for them and 
 });
 
 test('the day board shows what waits of any job, edits too, and sends it', async ({ page, context }) => {
-  await signIn(page);
-  await prefer(page, {});
   const url = await newJob(page, 'bell-frame');
   await context.route('**/revisions?base=*', (route) => route.abort());
   await context.route('**/records?person=*', (route) => route.abort());
@@ -230,8 +225,6 @@ test('the day board shows what waits of any job, edits too, and sends it', async
 });
 
 test('one record the server will not have leaves the others alone, and says why', async ({ page }) => {
-  await signIn(page);
-  await prefer(page, {});
   const url = await newJob(page, 'bell-frame');
   await stage(page, 'log');
   // As a server would that knows no such thing.
@@ -267,8 +260,6 @@ test('one record the server will not have leaves the others alone, and says why'
 test('a record this browser has no room for is said to be in the page only, and goes all the same', async ({
   page,
 }) => {
-  await signIn(page);
-  await prefer(page, {});
   await page.addInitScript(() => {
     IDBObjectStore.prototype.put = () => {
       throw new DOMException('full', 'QuotaExceededError');
@@ -292,8 +283,6 @@ test('signed out with a plan of any size: it says so, and saves after signing in
   page,
   context,
 }) => {
-  await signIn(page);
-  await prefer(page, {});
   const url = await newJob(page, 'honey-house');
   const size = (await (await page.request.get(`${url}/plan.json`)).body()).length;
   expect(size).toBeGreaterThan(16_000);

@@ -102,11 +102,6 @@ export class Sender {
     this.#around = around;
   }
 
-  /** What waits of one job and has not been refused. */
-  pending(job: string): SiteRecord[] {
-    return this.state.getState().waiting.flatMap((one) => (one.job === job ? [one.record] : []));
-  }
-
   /** Logs something: it waits from here on, in this browser if it has room, else in the page. */
   async log(job: string, record: SiteRecord): Promise<void> {
     const one: Waiting = { id: record.id, job, person: this.person, record, refused: null };
