@@ -1,7 +1,7 @@
 /** Water, soil, frost and what nobody has said of them. */
 import { wholeWord } from '../levels/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
-import { drawnAround, floatsOf, heaveUnder, pipingIn, surfaceRuns, underFlood } from '../takeoff/index.ts';
+import { drawnAround, floatsOf, heaveUnder, pipingUnder, surfaceRuns, underFlood } from '../takeoff/index.ts';
 import { type BoxFloat, FLOAT_SAFE } from '../water/flotation.ts';
 import { HOLD_BELOW } from '../water/holes.ts';
 import { HEAVE_SAFE } from '../water/uplift.ts';
@@ -43,17 +43,41 @@ export const WATER_CAUTIONS = {
   floats: {
     weight: 'stop',
     find: (at) =>
-      boxes(at)
-        .filter(({ done }) => unsafe(done))
-        .map(({ e, box, done }) => ({
-          elements: [e.id],
-          names: { name: e.element.name },
-          values: {
-            safety: [done.safety ?? 0, 'number'],
-            ballast: [done.ballast, 'load'],
-            level: [box.underside + (done.floatsAt ?? 0), 'level'],
-          },
-        })),
+      boxes(at).flatMap(({ e, box, done: { safety, ballast, floatsAt } }) =>
+        safety === null || safety >= 1 || floatsAt === null
+          ? []
+          : [
+              {
+                elements: [e.id],
+                names: { name: e.element.name },
+                values: {
+                  safety: [safety, 'number'],
+                  ballast: [ballast, 'load'],
+                  level: [box.underside + floatsAt, 'level'],
+                },
+              },
+            ],
+      ),
+  },
+  // Heavier than the water it presses away, by less than is asked.
+  floatsBarely: {
+    weight: 'stop',
+    find: (at) =>
+      boxes(at).flatMap(({ e, done: { safety, ballast } }) =>
+        safety === null || safety < 1 || safety >= FLOAT_SAFE
+          ? []
+          : [
+              {
+                elements: [e.id],
+                names: { name: e.element.name },
+                values: {
+                  safety: [safety, 'number'],
+                  asked: [FLOAT_SAFE, 'number'],
+                  ballast: [ballast, 'load'],
+                },
+              },
+            ],
+      ),
   },
   floatsMeanwhile: {
     weight: 'warn',
@@ -61,11 +85,11 @@ export const WATER_CAUTIONS = {
       boxes(at)
         .filter(({ box, done }) => !unsafe(done) && box.states.some(unsafe))
         .map(({ e, box }) => {
-          const lowest = Math.min(...box.states.filter(unsafe).map(({ floatsAt }) => floatsAt ?? Infinity));
+          const lowest = Math.min(...box.states.filter(unsafe).map(({ safeTo }) => safeTo));
           return {
             elements: [e.id],
             names: { name: e.element.name },
-            values: { level: [box.underside + lowest / FLOAT_SAFE, 'level'] },
+            values: { level: [box.underside + lowest, 'level'] },
           };
         }),
   },
@@ -94,18 +118,25 @@ export const WATER_CAUTIONS = {
         ];
       }),
   },
-  // Water that comes up through the bottom carries its grains with it.
+  // Water that comes up through the bottom carries its grains with it, first at the foot of the sides.
   piping: {
     weight: 'warn',
-    find: ({ job: { plan, holes, elements } }) =>
-      holes.flatMap((hole) => {
-        const found = pipingIn(plan, hole, elements);
-        if (!found || found.safety >= found.asked) return [];
+    find: ({ live, job: { plan } }) =>
+      live.flatMap((e) => {
+        const found = pipingUnder(plan, e);
+        if (!found || found.toe >= found.asked) return [];
         return [
           {
-            elements: hole.elements.map((i) => elements[i]!.id),
-            values: { safety: [found.safety, 'number'], asked: [found.asked, 'number'] },
-            ...(found.safety < 1 && { weight: 'stop' as const }),
+            elements: [e.id],
+            names: { name: e.element.name },
+            values: {
+              toe: [found.toe, 'number'],
+              middle: [found.middle, 'number'],
+              asked: [found.asked, 'number'],
+              head: [found.head, 'size'],
+              sheets: [found.sheets, 'size'],
+            },
+            ...(found.toe < 1 && { weight: 'stop' as const }),
           },
         ];
       }),

@@ -11,6 +11,7 @@ import {
   type Heave,
   type Hole,
   heave,
+  isGrainy,
   type Piping,
   piping,
   runsTo,
@@ -93,17 +94,32 @@ export function heaveUnder(plan: Plan, e: ElementTakeoff): Heave | null {
   }, null);
 }
 
-/** Whether water that comes up through a hole's bottom lifts its grains. */
-export function pipingIn(plan: Plan, hole: Hole, elements: Elements): Piping | null {
-  const own = hole.elements.map((i) => elements[i]!);
-  const bottom = own.reduce((sum, e) => sum + e.bottomArea, 0);
+/** Across to up of an element's sides, as water meets them on its way to the bottom. */
+function sideSlope({ dig }: Plan, { support, slope }: ElementTakeoff): number {
+  if (support === 'slope') return slope;
+  return support === 'bench' && dig.bench.height > 0 ? dig.bench.width / dig.bench.height : 0;
+}
+
+/** Whether water that is pumped from inside lifts the grains of a bottom: at the worst place of it. */
+export function pipingUnder(plan: Plan, e: ElementTakeoff): Piping | null {
+  if (e.water === null || e.water <= e.lowest || e.bays) return null;
+  const head = e.water - e.lowest;
   const model = groundModel(plan);
-  return own.reduce<Piping | null>((worst, e) => {
-    const [x, y] = e.places[0] ?? [0, 0];
+  return e.places.reduce<Piping | null>((worst, [x, y]) => {
     const depth = model.level(x, y) - e.lowest;
-    const soil = model.column(x, y).find((layer) => layer.bottom > depth)?.soil;
-    const here = soil && piping(soil.layer.kind, hole.inflow[1], hole.k[1], bottom, soil.dryDensity);
-    return here && (!worst || here.safety / here.asked < worst.safety / worst.asked) ? here : worst;
+    const under = model.column(x, y).filter((layer) => layer.bottom > depth);
+    const { soil } = under[0] ?? {};
+    if (!soil) return worst;
+    const end = under.find((layer) => !isGrainy(layer.soil.layer.kind))?.top ?? under.at(-1)!.bottom;
+    const here = piping(
+      soil.layer.kind,
+      head,
+      sideSlope(plan, e),
+      Math.min(e.width.dug, e.bottomLength ?? Infinity),
+      end - depth,
+      soil.dryDensity,
+    );
+    return here && (!worst || here.toe / here.asked < worst.toe / worst.asked) ? here : worst;
   }, null);
 }
 

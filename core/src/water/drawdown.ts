@@ -5,7 +5,7 @@
  * Not covered: what lies between (walls, streams), the time the cone itself takes to spread.
  */
 import type { SoilKind } from '../catalogue/soils.ts';
-import { influence, SICHARDT_LINE } from './inflow.ts';
+import { type DrawnHole, influence, SICHARDT_LINE, trenchShare } from './inflow.ts';
 
 /** Water a soil lets go when it drains, of its volume. Of topsoil, made ground and rock: assumed. */
 const YIELDS: Record<SoilKind, number> = {
@@ -24,25 +24,30 @@ const YIELDS: Record<SoilKind, number> = {
 export const yieldOf = (soil: SoilKind): number => YIELDS[soil];
 
 /** A hole that is held, as the ground about it sees it. */
-export interface Held {
-  readonly method: 'pit' | 'trench';
-  /** m: of the equivalent well, or half a trench's width. */
-  readonly radius: number;
-  /** Of a trench, m; 0 of a pit. */
-  readonly length: number;
+export interface Held extends DrawnHole {
   /** H and h, m over the tight base. */
   readonly head: number;
   readonly held: number;
 }
 
-const reachFor = ({ method, head, held }: Held, k: number): number =>
-  influence(head - held, k, method === 'trench' ? SICHARDT_LINE : undefined);
+/** A hole as a pit, and as a long trench, each with how much of it counts. */
+interface Way {
+  readonly method: 'pit' | 'trench';
+  readonly share: number;
+  readonly reach: number;
+}
+const waysOf = ({ head, held, length, width }: Held, k: number): Way[] => {
+  if (head <= held || k <= 0) return [];
+  const share = trenchShare(length, width);
+  const ways: Way[] = [
+    { method: 'pit', share: 1 - share, reach: influence(head - held, k) },
+    { method: 'trench', share, reach: influence(head - held, k, SICHARDT_LINE) },
+  ];
+  return ways.filter((way) => way.share > 0);
+};
 
 /** What the square of the water's height has lost at a distance from the edge, m². */
-function lostSquare(hole: Held, k: number, distance: number): number {
-  const { method, radius, head, held } = hole;
-  if (head <= held || k <= 0) return 0;
-  const reach = reachFor(hole, k);
+const lostBy = ({ radius, head, held }: Held, { method, reach }: Way, distance: number): number => {
   if (distance >= reach) return 0;
   const all = head * head - held * held;
   if (distance <= 0) return all;
@@ -50,7 +55,9 @@ function lostSquare(hole: Held, k: number, distance: number): number {
   return method === 'trench'
     ? all * (1 - distance / reach)
     : (all * Math.log((reach + radius) / (radius + distance))) / Math.log((reach + radius) / radius);
-}
+};
+const lostSquare = (hole: Held, k: number, distance: number): number =>
+  waysOf(hole, k).reduce((sum, way) => sum + way.share * lostBy(hole, way, distance), 0);
 
 /**
  * Fall of the ground water at a place, m. Of several holes what each takes from the square of its height is
@@ -69,14 +76,16 @@ export function fallAt(
 const SLICES = 400;
 
 /** Ground between the water as it stood and as it is held, m³: over the hole itself and about it. */
-export function drainedGround(hole: Held, k: number): number {
-  const { radius, length, head, held } = hole;
-  if (head <= held || k <= 0) return 0;
-  const reach = reachFor(hole, k);
+export const drainedGround = (hole: Held, k: number): number =>
+  waysOf(hole, k).reduce((sum, way) => sum + way.share * drainedBy(hole, way), 0);
+
+function drainedBy(hole: Held, way: Way): number {
+  const { head, held } = hole;
+  const [radius, length] = way.method === 'trench' ? [hole.width / 2, hole.length] : [hole.radius, 0];
   const fall = (distance: number) =>
-    head - Math.sqrt(Math.max(0, head * head - lostSquare(hole, k, distance)));
+    head - Math.sqrt(Math.max(0, head * head - lostBy(hole, way, distance)));
   // Slices thin at the edge, where it falls fastest.
-  const at = (i: number) => reach * (i / SLICES) ** 2;
+  const at = (i: number) => way.reach * (i / SLICES) ** 2;
   let sum = (Math.PI * radius * radius + 2 * radius * length) * (head - held);
   for (let i = 0; i < SLICES; i++) {
     const [from, to] = [at(i), at(i + 1)];

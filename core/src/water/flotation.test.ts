@@ -36,6 +36,26 @@ describe('a box in ground water', () => {
       ),
     );
   });
+  it('weighs the water exactly where it floats, and what is asked of it where it is safe to', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.3, max: 0.95, noNaN: true }),
+        fc.double({ min: 0.15, max: 0.9, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        (share, base, cover) => {
+          const box = { outer: 20, inner: 20 * share, base, height: 3, roof: 0.2, cover };
+          boxFloats(box, 3 + cover).forEach(({ floatsAt, safeTo, state }, i) => {
+            const tall = { base, walls: 2.8, roof: 3, covered: 3 + cover }[state];
+            const safety = (water: number) => boxFloats(box, water)[i]!.safety!;
+            if (floatsAt !== null) expect(safety(floatsAt)).toBeCloseTo(1, 9);
+            else expect(safety(tall)).toBeGreaterThan(1);
+            if (safeTo <= tall) expect(safety(safeTo)).toBeCloseTo(1.1, 9);
+            else expect(safety(tall)).toBeGreaterThan(1.1);
+          });
+        },
+      ),
+    );
+  });
   it('of 7.2 × 3.8 × 2.9 under a metre of soil, water at the ground: 0.99, and the other form agrees at 1', () => {
     const box = { outer: 7.2 * 3.8, inner: 6.8 * 3.4, base: 0.2, height: 2.9, roof: 0.2, cover: 1 };
     const at = (cover: number, water = box.height + cover) => boxFloats({ ...box, cover }, water).at(-1)!;

@@ -18,6 +18,8 @@ export interface Floating {
   readonly ballast: number;
   /** m of water over its underside at which it floats; null where it does not, however high the water stands. */
   readonly floatsAt: number | null;
+  /** m of water over its underside up to which it weighs as much as is asked. */
+  readonly safeTo: number;
 }
 
 /**
@@ -29,7 +31,9 @@ export function floating(weight: number, area: number, water: number, height: nu
   return {
     safety: uplift > 0 ? weight / uplift : null,
     ballast: Math.max(0, FLOAT_SAFE * uplift - weight),
-    floatsAt: weight / (WATER * area),
+    // Higher than it is the water runs over it and presses no more.
+    floatsAt: weight <= WATER * area * height ? weight / (WATER * area) : null,
+    safeTo: weight / (FLOAT_SAFE * WATER * area),
   };
 }
 
@@ -76,15 +80,19 @@ function covered(
   const wet = Math.max(0, standing - height);
   const weight = built + outer * ((cover - wet) * SOIL + wet * WET_SOIL);
   const uplift = WATER * outer * standing;
-  const dry = (built / outer + cover * SOIL) / WATER;
-  // Over its roof every metre of water makes the soil heavier too.
-  const over = (built / outer + cover * SOIL - height * (WET_SOIL - SOIL)) / (WATER - (WET_SOIL - SOIL));
-  const at = dry <= height ? dry : over;
+  const balanced = (asked: number) => {
+    const [all, water] = [built / outer + cover * SOIL, asked * WATER];
+    if (all <= water * height) return all / water;
+    // Over its roof every metre of water makes the soil heavier too.
+    return height + (all - water * height) / (water - (WET_SOIL - SOIL));
+  };
+  const at = balanced(1);
   return {
     weight,
     safety: uplift > 0 ? weight / uplift : null,
     ballast: Math.max(0, FLOAT_SAFE * uplift - weight),
     floatsAt: at <= height + cover ? at : null,
+    safeTo: balanced(FLOAT_SAFE),
   };
 }
 

@@ -8,7 +8,7 @@ import { settlingArea, sinks } from './settling.ts';
 import { HEAVE_SAFE, heave, piping, saturated } from './uplift.ts';
 import { pointTakes, wellpoints } from './wellpoints.ts';
 
-const PIT: Held = { method: 'pit', radius: equivalentRadius(12, 8), length: 0, head: 4, held: 1.2 };
+const PIT: Held = { radius: equivalentRadius(12, 8), length: 0, width: 8, head: 4, held: 1.2 };
 const K = 5e-5;
 const drawnPit = fc
   .record({
@@ -18,7 +18,7 @@ const drawnPit = fc
     k: fc.double({ min: 1e-7, max: 1e-3, noNaN: true }),
   })
   .map(({ radius, head, share, k }) => ({
-    hole: { method: 'pit' as const, radius, length: 0, head, held: head * share },
+    hole: { radius, length: 0, width: 0, head, held: head * share },
     k,
   }));
 
@@ -51,7 +51,7 @@ describe('drawdown around a hole', () => {
   });
 
   it('to the side of a trench carries what its sides let in', () => {
-    const trench: Held = { method: 'trench', radius: 0.6, length: 30, head: 3, held: 1 };
+    const trench: Held = { radius: equivalentRadius(30, 1.2), length: 30, width: 1.2, head: 3, held: 1 };
     const sides = trenchInflow(1e-4, 3, 1, 30, 1.2) - pitInflow(1e-4, 3, 1, 0.6);
     const height = (distance: number) => 3 - fallAt([{ hole: trench, k: 1e-4, distance }]);
     const gradient = (height(10.001) - height(9.999)) / 0.002;
@@ -117,15 +117,47 @@ describe('water from below', () => {
     // 0.6 of grains at 2650 and 0.4 of water: 1590 dry, 1990 full.
     expect(saturated(0.6 * 2650)).toBeCloseTo(0.6 * 2650 + 0.4 * 1000, 9);
   });
-  it('boils sand when it comes up as steeply as grains weigh under water', () => {
-    const dry = 0.6 * 2650;
+  it('boils where the head over the way round lifts the grains: first at the foot, least in the middle', () => {
+    const dry = 2650 * 0.6;
     // Grains under water weigh (2.65 − 1)·0.6 of water: the gradient at which none is left.
     const critical = 1.65 * 0.6;
-    const inflow = critical * 1e-4 * 20;
-    expect(piping('sand', inflow, 1e-4, 20, dry)!.safety).toBeCloseTo(1, 9);
-    expect(piping('sand', inflow, 1e-4, 20, dry)!.asked).toBe(2);
-    expect(piping('stiffClay', inflow, 1e-4, 20, dry)).toBeNull();
-    expect(piping('gravel', 0, 1e-4, 20, dry)).toBeNull();
+    const upright = piping('sand', 0.8, 0, 1.2, 10, dry)!;
+    expect(upright.toe).toBeCloseTo(critical, 9);
+    expect(upright.middle).toBeCloseTo((critical * (0.8 + Math.PI * 0.6)) / 0.8, 9);
+    expect(upright.asked).toBe(2);
+    // With sheets so deep the way down and up again is as long as is asked.
+    expect((critical * (0.8 + 2 * upright.sheets)) / 0.8).toBeCloseTo(upright.asked, 9);
+    expect(piping('stiffClay', 0.8, 0, 1.2, 10, dry)).toBeNull();
+    expect(piping('gravel', 0, 0, 1.2, 10, dry)).toBeNull();
+    expect(piping('gravel', -0.1, 0, 1.2, 10, dry)).toBeNull();
+  });
+  it('goes the shortest way that a search along the water outside finds', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 4, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        fc.double({ min: 0.4, max: 8, noNaN: true }),
+        fc.double({ min: 0.1, max: 6, noNaN: true }),
+        (head, slope, width, deep) => {
+          let shortest = Infinity;
+          // From every place the water outside stands, straight through the soil to the foot.
+          for (let x = slope * head; x < slope * head + 3; x += 0.01)
+            shortest = Math.min(shortest, Math.hypot(x, head));
+          // And on in small chords under the bottom, no deeper than such soil goes.
+          const radius = Math.min(width / 2, deep);
+          let round = 0;
+          for (let i = 0; i < 2000; i++) {
+            const at = (turn: number) => [radius * Math.cos(turn), radius * Math.sin(turn)] as const;
+            const [p, q] = [at((Math.PI * i) / 2000), at((Math.PI * (i + 1)) / 2000)];
+            round += Math.hypot(p[0] - q[0], p[1] - q[1]);
+          }
+          const found = piping('silt', head, slope, width, deep, 1590)!;
+          expect(found.toe).toBeCloseTo((0.99 * shortest) / head, 6);
+          expect(found.middle).toBeCloseTo((0.99 * (shortest + round)) / head, 4);
+          expect(found.middle).toBeGreaterThan(found.toe);
+        },
+      ),
+    );
   });
   it('lets coarse silt settle as its weight under water and its drag say', () => {
     const d = 2e-5;

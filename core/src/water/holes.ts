@@ -15,21 +15,19 @@ import type { Facts } from '../log/index.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { axisLength } from '../setout/index.ts';
-import { equivalentRadius, pitInflow, trenchInflow } from './inflow.ts';
+import { type DrawnHole, equivalentRadius, holeInflow, trenchShare } from './inflow.ts';
 import { rechargeRange } from './recharge.ts';
 
 /** Water is held this far under formation so that the bottom can be trimmed and walked on, m. */
 export const HOLD_BELOW = 0.3;
 
-export interface Hole {
+export interface Hole extends DrawnHole {
   readonly elements: readonly number[];
+  /** What it acts like: a trench as soon as it is no longer a pit alone. */
   readonly method: 'pit' | 'trench';
   /** Plan sizes of the hole, m. */
   readonly a: number;
   readonly b: number;
-  readonly radius: number;
-  /** Of a trench, m. */
-  readonly length: number;
   readonly head: number;
   readonly held: number;
   readonly holdLevel: number;
@@ -108,15 +106,10 @@ export interface Standing {
 }
 
 /** Ground water about a hole as it is let in: where from, and how easily. */
-export interface Reach {
+export interface Reach extends DrawnHole {
   readonly elements: readonly number[];
-  readonly method: 'pit' | 'trench';
   readonly a: number;
   readonly b: number;
-  readonly radius: number;
-  /** Of a trench, m. */
-  readonly length: number;
-  readonly width: number;
   /** Level water stands at outside; null when nobody knows. */
   readonly water: number | null;
   /** Level of its lowest dug place, of the lowest ground over it, and of the tight base. */
@@ -165,13 +158,11 @@ export function reachesOf(
     const only = elements.length === 1 ? plan.elements[elements[0]!]! : null;
     const length = only && isRun(only) && !only.closed ? axisLength(only) : 0;
     const width = Math.min(a, b);
-    const method = length > 5 * width ? 'trench' : 'pit';
     return {
       elements,
-      method,
       a,
       b,
-      radius: method === 'trench' ? width / 2 : equivalentRadius(a, b),
+      radius: equivalentRadius(a, b),
       length,
       width,
       water,
@@ -192,21 +183,19 @@ export function reachesOf(
  * Water let into a hole that stands at a level inside, m³/s; none where it stands higher inside, or where
  * nobody knows how high it stands outside.
  */
-export function inflowAt(
-  { method, water, tight, radius, length, width }: Reach,
-  k: number,
-  level: number,
-): number {
+export function inflowAt(reach: Reach, k: number, level: number): number {
+  const { water, tight } = reach;
   if (water === null) return 0;
   const head = water - tight;
   const held = Math.max(0, level - tight);
-  // Sichardt's reach shrinks with the drawdown faster than the flow does, which would leave a flow
-  // at none: below the least that is ever drawn under a wet formation the reach stays.
-  const drawdown = Math.max(head - held, HOLD_BELOW);
-  return method === 'trench'
-    ? trenchInflow(k, head, held, length, width, drawdown)
-    : pitInflow(k, head, held, radius, drawdown);
+  return holeInflow(k, head, held, reach, reachingOf(head, held));
 }
+
+/**
+ * Drawdown the reach is taken for, m. Sichardt's shrinks with the drawdown faster than the flow does, which
+ * would leave a flow at none: below the least that is ever drawn under a wet formation the reach stays.
+ */
+export const reachingOf = (head: number, held: number): number => Math.max(head - held, HOLD_BELOW);
 
 /**
  * Holes that come within the hold of the water, and the water each lets in. Water is held below
@@ -224,16 +213,17 @@ export function holesOf(
     return water !== null && dug - HOLD_BELOW < water;
   };
   return reachesOf(plan, solid, standing, drawn, recharge).map((reach): Hole => {
-    const { elements, method, a, b, radius, length, k, kOrigin, floor, tight } = reach;
+    const { elements, a, b, radius, length, width, k, kOrigin, floor, tight } = reach;
     const holdLevel = floor - HOLD_BELOW;
     const flow = (likely: number) => inflowAt(reach, likely, holdLevel);
     return {
       elements,
-      method,
+      method: trenchShare(length, width) > 0 ? 'trench' : 'pit',
       a,
       b,
       radius,
-      length: method === 'trench' ? length : 0,
+      length,
+      width,
       head: (reach.water ?? tight) - tight,
       held: Math.max(0, holdLevel - tight),
       holdLevel,

@@ -1,6 +1,6 @@
 /**
  * First estimate of the water to hold: steady, fully penetrating, unconfined flow (Dupuit–Thiem)
- * to an equivalent well or to a long trench, with Sichardt's radius of influence.
+ * to an equivalent well or to a long trench, with Sichardt's radius of influence, and what lies between.
  *
  * Not covered: rain, leakage from below, rivers, walls, time to draw down.
  */
@@ -53,4 +53,39 @@ export function trenchInflow(
     (Math.PI * k * heads) / Math.log(reach / radius) +
     (k * length * heads) / influence(reaching, k, SICHARDT_LINE)
   );
+}
+
+/** Times as long as wide: up to the first a hole draws water as a pit, from the second on as a long trench. */
+const PIT_TO = 5;
+const TRENCH_FROM = 10;
+
+/** How far a run that is open at both ends has become a trench: 0 as a pit, 1 as a trench. */
+export const trenchShare = (length: number, width: number): number =>
+  width > 0 ? Math.min(1, Math.max(0, (length / width - PIT_TO) / (TRENCH_FROM - PIT_TO))) : 0;
+
+/** A hole as the ground water meets it. */
+export interface DrawnHole {
+  /** m, of the well a pit of its plan acts like. */
+  readonly radius: number;
+  /** m, of a run; the length is 0 of a pit. */
+  readonly length: number;
+  readonly width: number;
+}
+
+/**
+ * Flow to a hole, m³/s: as a pit, as a long trench, or between the two. A trench lets in no less than a pit of
+ * its plan does: where the reach is longer than the trench, its line formula leaves out what comes to its ends.
+ */
+export function holeInflow(
+  k: number,
+  head: number,
+  held: number,
+  { radius, length, width }: DrawnHole,
+  reaching = head - held,
+): number {
+  const pit = pitInflow(k, head, held, radius, reaching);
+  const share = trenchShare(length, width);
+  if (share === 0) return pit;
+  const trench = trenchInflow(k, head, held, length, width, reaching);
+  return pit + share * Math.max(0, trench - pit);
 }

@@ -36,30 +36,50 @@ const GRAINY: readonly SoilKind[] = ['silt', 'sandySilt', 'siltySand', 'sand', '
 const FINE: readonly SoilKind[] = ['silt', 'sandySilt', 'siltySand', 'sand'];
 
 export interface Piping {
-  readonly safety: number;
+  /** The gradient that lifts the grains over the one there is: at the foot of the sides, and in the middle. */
+  readonly toe: number;
+  readonly middle: number;
   readonly asked: number;
-  readonly gradient: number;
+  /** Water over the bottom, m. */
+  readonly head: number;
+  /** m that tight sheets must reach under the bottom for what is asked at their foot. */
+  readonly sheets: number;
 }
 
+/** Whether a soil has grains that water can carry off. */
+export const isGrainy = (soil: SoilKind): boolean => GRAINY.includes(soil);
+
 /**
- * Whether water that comes up through a bottom lifts its grains; null of soil that has none to lift. As if
- * all came up through the bottom: more than does.
- * @param inflow m³/s; @param bottom m²; @param dry density, kg/m³
+ * Whether water that stands over a bottom and is pumped from inside lifts the grains it comes up through:
+ * the head over the shortest way through the soil, which is along the side to its foot, and over the half
+ * circle from there to the middle (Terzaghi, Peck & Mesri, Soil Mechanics in Engineering Practice, art. 23).
+ * Null of soil without grains, and where no water stands over the bottom.
+ *
+ * As if the water outside stood undrawn up to the side; not covered: sheets, wellpoints, a filter.
+ * @param head of water over the bottom, m; @param slope of the sides, across to up
+ * @param width of the bottom, and @param deep such soil under it is known to, m
+ * @param dry density, kg/m³
  */
 export function piping(
   soil: SoilKind,
-  inflow: number,
-  k: number,
-  bottom: number,
+  head: number,
+  slope: number,
+  width: number,
+  deep: number,
   dry: number,
 ): Piping | null {
-  if (!GRAINY.includes(soil) || inflow <= 0 || k <= 0 || bottom <= 0) return null;
+  if (!isGrainy(soil) || head <= 0 || width <= 0) return null;
   const voids = (GRAINS * WATER) / dry - 1;
-  const gradient = inflow / (k * bottom);
   const critical = (GRAINS - 1) / (1 + voids);
+  const asked = FINE.includes(soil) ? PIPING_SAFE_FINE : PIPING_SAFE;
+  const side = head * Math.hypot(1, slope);
+  // Where such soil ends sooner, no way under the middle is longer than down to its end.
+  const across = Math.PI * Math.min(width / 2, Math.max(0, deep));
   return {
-    safety: critical / gradient,
-    asked: FINE.includes(soil) ? PIPING_SAFE_FINE : PIPING_SAFE,
-    gradient,
+    toe: (critical * side) / head,
+    middle: (critical * (side + across)) / head,
+    asked,
+    head,
+    sheets: Math.max(0, ((asked / critical) * head - side) / 2),
   };
 }

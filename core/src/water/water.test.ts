@@ -1,9 +1,10 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { groundModel } from '../ground/index.ts';
 import { demo, honeyHouse, named, pad, plainPlan, soilsDown, strip } from '../testing.ts';
 import { layeredK } from './holes.ts';
-import { equivalentRadius, influence, pitInflow, trenchInflow } from './inflow.ts';
+import { equivalentRadius, holeInflow, influence, pitInflow, trenchInflow } from './inflow.ts';
 
 describe('inflow', () => {
   it('to a 12 × 8 pit, k 5e-5, H 4.0, h 1.2: re 5.528, R0 59.397, Q 0.9284 L/s', () => {
@@ -23,6 +24,38 @@ describe('inflow', () => {
     // k 1e-4, H 3, h 1, 30 m by 1.2 m. s 2: R0 = 3000·2·0.01 = 60, R = 60.6; L0 = 1750·2·0.01 = 35.
     // Ends π·1e-4·8/ln(101) = 5.4458e-4; sides 1e-4·30·8/35 = 6.8571e-4; together 1.2303e-3.
     expect(trenchInflow(1e-4, 3, 1, 30, 1.2)).toBeCloseTo(1.2303e-3, 6);
+  });
+
+  it('of a pit passes into that of a trench without a jump, and a longer one never lets in less', () => {
+    const flow = (k: number, head: number, held: number, width: number, times: number) =>
+      holeInflow(k, head, held, {
+        radius: equivalentRadius(times * width, width),
+        length: times * width,
+        width,
+      });
+    fc.assert(
+      fc.property(
+        fc.double({ min: -8, max: -1, noNaN: true }),
+        fc.double({ min: 0.3, max: 6, noNaN: true }),
+        fc.double({ min: 0.5, max: 12, noNaN: true }),
+        fc.double({ min: 0, max: 0.97, noNaN: true }),
+        (power, width, head, share) => {
+          const [k, held] = [10 ** power, head * share];
+          const at = (times: number) => flow(k, head, held, width, times);
+          // A centimetre longer, at and about either end of the change.
+          for (const times of [5, 10])
+            expect(at(times + 1e-6) - at(times - 1e-6)).toBeLessThan(1e-5 * at(times));
+          for (let times = 1.6; times < 14; times += 0.2)
+            expect(at(times + 0.2)).toBeGreaterThanOrEqual(at(times) * (1 - 1e-12));
+          const [pit, trench] = [
+            pitInflow(k, head, held, equivalentRadius(20 * width, width)),
+            trenchInflow(k, head, held, 20 * width, width),
+          ];
+          expect(at(20)).toBeCloseTo(Math.max(pit, trench), 12);
+          expect(at(5)).toBe(pitInflow(k, head, held, equivalentRadius(5 * width, width)));
+        },
+      ),
+    );
   });
 
   it('is nothing without drawdown', () => {

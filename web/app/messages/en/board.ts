@@ -141,6 +141,7 @@ export const board = {
   hold: {
     outsidePlot: 'digs outside the plot',
     floats: 'can float',
+    floatsBarely: 'held down too little',
     slabFrost: 'frost under the slab',
     slabEngineer: 'engineer: slab',
     liftFailed: 'a lift failed',

@@ -158,6 +158,10 @@ export const cautions = {
       title: '{{name}} floats when it is empty: weight over uplift {{safety}}, 1.1 is asked.',
       text: 'Against the highest water known, friction of the fill not counted. It needs {{ballast}} more, a base that stands out under the fill, or anchors: an engineer’s. It floats with water at {{level}}; keep pumping, or flood it, until that is there.',
     },
+    floatsBarely: {
+      title: '{{name}} is held down too little when it is empty: weight over uplift {{safety}}, {{asked}} is asked.',
+      text: 'Against the highest water known, friction of the fill not counted. It needs {{ballast}} more, a base that stands out under the fill, or anchors: an engineer’s. Keep pumping, or flood it, until that is there.',
+    },
     floatsMeanwhile: {
       title: '{{name}} can float until it is roofed and filled over.',
       text: 'Keep the water under {{level}} until then: do not let the pumps stop at night or over the weekend, and leave a hole in the base to flood it if they do.',
@@ -167,8 +171,8 @@ export const cautions = {
       text: 'Bring that water down to {{level}} before you dig on, by a well through the tight layer. An engineer says how; recorded under Levels with name, date and reason, the hold lifts.',
     },
     piping: {
-      title: 'Water coming up can boil the bottom ({{safety}}; {{asked}} is asked).',
-      text: 'Draw the water down from outside, or weigh the bottom with stone on a filter; pump no harder from inside. An engineer says which.',
+      title: '{{name}}: {{head}} of water over its bottom, pumped from inside, can boil it ({{toe}} at the foot of the sides, {{middle}} in the middle; {{asked}} is asked).',
+      text: 'Draw it down from outside first, drive tight sheets {{sheets}} below the bottom, or weigh it with stone on a filter. An engineer says which.',
     },
     drawdown: {
       title: 'Pumping draws the water under {{hazard}} down: {{likely}}, up to {{high}}, at {{distance}}.',

@@ -164,6 +164,10 @@ export const cautions: Words<typeof english> = {
       title: '{{name}} flota vacío: peso sobre empuje {{safety}}, se pide 1,1.',
       text: 'Frente al nivel freático más alto conocido, sin contar el roce del relleno. Le faltan {{ballast}}, un fondo que sobresalga bajo el relleno, o anclajes: cosa de un ingeniero. Flota con el agua a {{level}}; siga bombeando, o inúndelo, hasta que eso esté.',
     },
+    floatsBarely: {
+      title: '{{name}} queda mal sujeto cuando está vacío: peso sobre empuje {{safety}}, se pide {{asked}}.',
+      text: 'Frente al nivel freático más alto conocido, sin contar el roce del relleno. Le faltan {{ballast}}, un fondo que sobresalga bajo el relleno, o anclajes: cosa de un ingeniero. Siga bombeando, o inúndelo, hasta que eso esté.',
+    },
     floatsMeanwhile: {
       title: '{{name}} puede flotar hasta que tenga techo y relleno encima.',
       text: 'Hasta entonces mantenga el agua bajo {{level}}: que las bombas no paren de noche ni el fin de semana, y deje un hueco en el fondo para inundarlo si paran.',
@@ -173,8 +177,8 @@ export const cautions: Words<typeof english> = {
       text: 'Baje esa agua hasta {{level}} antes de seguir, con un pozo a través de la capa impermeable. Un ingeniero dice cómo; anotado en Niveles con nombre, fecha y razón, se levanta el paro.',
     },
     piping: {
-      title: 'El agua que sube puede hacer hervir el fondo ({{safety}}; se pide {{asked}}).',
-      text: 'Abata el agua desde afuera, o cargue el fondo con piedra sobre un filtro; no bombee más fuerte desde adentro. Un ingeniero dice cuál.',
+      title: '{{name}}: {{head}} de agua sobre su fondo, bombeada desde adentro, puede hacerlo hervir ({{toe}} al pie de los taludes, {{middle}} en el medio; se pide {{asked}}).',
+      text: 'Abátala antes desde afuera, hinque tablestacas hasta {{sheets}} bajo el fondo, o cárguelo con piedra sobre un filtro. Un ingeniero dice cuál.',
     },
     drawdown: {
       title: 'El bombeo baja el agua bajo {{hazard}}: {{likely}}, hasta {{high}}, a {{distance}}.',
