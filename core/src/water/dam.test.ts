@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type BagDam, bagDam, bypassFor, fullBore } from './dam.ts';
+import { type BagDam, bagDam, bypassFor, fullBore, headAtMouth } from './dam.ts';
 
 const dam = (more: Partial<BagDam> = {}): BagDam => ({
   length: 6,
@@ -63,11 +63,43 @@ describe('a bypass', () => {
     expect(fullBore(0.315, 0.01)).toBeCloseTo(0.07793 * 0.18373 * 0.1 * 90.909, 4);
     expect(fullBore(0.315, 0.01) * 1000).toBeCloseTo(130.2, 0);
   });
-  it('is the smallest that takes the stream, none where none does', () => {
-    expect(bypassFor(0.12, 0.01)).toBe(0.315);
-    expect(bypassFor(0.131, 0.01)).toBe(0.4);
-    expect(bypassFor(0, 0.01)).toBe(0.11);
-    expect(bypassFor(50, 0.01)).toBeNull();
-    expect(bypassFor(0.01, 0)).toBeNull();
+  it('of 0.2 m bore takes 0.12 m³/s with 2.2 m over its invert, as an orifice of 0.6', () => {
+    // 0.12/(0.6·0.031416) = 6.366 m/s, squared over 19.62: 2.066; and 0.1 to its middle.
+    expect(headAtMouth(0.12, 0.2)).toBeCloseTo(2.166, 3);
+    expect(headAtMouth(0, 0.2)).toBe(0.1);
+  });
+  it('is of every kind the smallest that takes the stream at its fall and through its mouth', () => {
+    const sizes = (flow: number, fall: number, depth: number) =>
+      Object.fromEntries(bypassFor(flow, fall, depth).map(({ kind, size }) => [kind, size]));
+    // A plastic pipe of 315 is 296 inside and runs full at 111 L/s.
+    expect(sizes(0.12, 0.01, 0.5)).toEqual({ smooth: 0.4, corrugated: 0.45, concrete: 0.375 });
+    // Steep, the bore would do; the mouth rules: 315 needs 0.58 m, 250 1.2.
+    expect(sizes(0.12, 0.2, 0.5)).toMatchObject({ smooth: 0.4 });
+    expect(sizes(0.12, 0.2, 0.6)).toMatchObject({ smooth: 0.315 });
+    expect(bypassFor(50, 0.01, 3)).toEqual([]);
+    expect(bypassFor(0.01, 0, 1)).toEqual([]);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.001, max: 0.5, noNaN: true }),
+        fc.double({ min: 0.0005, max: 0.3, noNaN: true }),
+        fc.double({ min: 0.05, max: 3, noNaN: true }),
+        (flow, fall, depth) => {
+          for (const { kind, bore, size, full, needs } of bypassFor(flow, fall, depth)) {
+            expect(bore).toBeLessThanOrEqual(size);
+            expect(full).toBeGreaterThanOrEqual(flow);
+            // What the water there pushes through the mouth is no less than the flow.
+            const through = 0.6 * (Math.PI / 4) * bore ** 2 * Math.sqrt(2 * 9.81 * (depth - bore / 2));
+            expect(through).toBeGreaterThanOrEqual(flow * (1 - 1e-6));
+            expect(needs).toBeLessThanOrEqual(depth + 1e-9);
+            // Deeper water and more fall never ask for a larger one.
+            for (const [f, d] of [
+              [fall, depth + 0.5],
+              [fall * 2, depth],
+            ] as const)
+              expect(bypassFor(flow, f, d).find((pipe) => pipe.kind === kind)!.size).toBeLessThanOrEqual(size);
+          }
+        },
+      ),
+    );
   });
 });

@@ -123,9 +123,13 @@ export const rain = {
       inner: 'To the water bags stand no steeper than {{least}}.',
       outer: 'To the dry side bags stand no steeper than {{least}}.',
     },
-    bypass: 'Bypass pipe',
-    bypassTakes: 'runs full at {{flow}}',
-    bypassNone: 'No pipe one gets takes that at this fall: two pipes, more fall, or a pump.',
+    bypass: {
+      smooth: 'Bypass, plastic by its outside',
+      corrugated: 'or corrugated, by its bore',
+      concrete: 'or concrete, by its bore',
+    },
+    bypassTakes: 'runs full at {{flow}}; its mouth needs {{needs}} of the {{depth}} of water',
+    bypassNone: 'No one pipe takes that at this fall and depth of water: two pipes, more fall, or a pump.',
     bypassUnknown: 'Measure what the stream brings: a bucket and a watch, or a float between two marks.',
     damNote:
       'The corner where the current hits gives first: more bags, a sheet under them, and someone who looks. Whether one may dam it, and the fish, are somebody’s decision: ask before the first bag. The machine stands above the flood at night.',

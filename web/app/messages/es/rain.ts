@@ -126,9 +126,13 @@ export const rain: Words<typeof english> = {
       inner: 'Hacia el agua los sacos no se sostienen más empinados que {{least}}.',
       outer: 'Hacia el lado seco los sacos no se sostienen más empinados que {{least}}.',
     },
-    bypass: 'Tubo de desvío',
-    bypassTakes: 'lleno lleva {{flow}}',
-    bypassNone: 'Ningún tubo de los que hay lleva eso con esta caída: dos tubos, más caída, o una bomba.',
+    bypass: {
+      smooth: 'Desvío, plástico por su exterior',
+      corrugated: 'o corrugado, por su interior',
+      concrete: 'o de hormigón, por su interior',
+    },
+    bypassTakes: 'lleno lleva {{flow}}; su boca pide {{needs}} de los {{depth}} de agua',
+    bypassNone: 'Ningún tubo solo lleva eso con esta caída y este fondo de agua: dos tubos, más caída, o una bomba.',
     bypassUnknown: 'Mida lo que trae el arroyo: un balde y un reloj, o un flotador entre dos marcas.',
     damNote:
       'La esquina donde pega la corriente cede primero: más sacos, una lona debajo, y alguien que mire. Si se puede cerrar, y los peces, lo decide alguien: pregunte antes del primer saco. De noche la máquina queda sobre la crecida.',

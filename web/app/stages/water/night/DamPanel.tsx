@@ -3,7 +3,6 @@ import {
   bagDam,
   bypassFor,
   FREEBOARD,
-  fullBore,
   LEAST_CREST,
   LEAST_FREEBOARD,
   STEEPEST,
@@ -73,7 +72,7 @@ export function DamPanel() {
       <Takes dam={dam} />
       <PlanField optional path="/water/dam/flow" />
       <PlanField path="/water/dam/fall" />
-      <Bypass flow={dam.flow} fall={dam.fall} />
+      <Bypass {...dam} />
       <Small>{t('rain.damNote')}</Small>
       <Button
         look="quiet"
@@ -116,24 +115,28 @@ function Takes({ dam }: { dam: Parameters<typeof bagDam>[0] }) {
   );
 }
 
-function Bypass({ flow, fall }: { flow: number | null; fall: number }) {
+function Bypass({ flow, fall, depth }: { flow: number | null; fall: number; depth: number }) {
   const { t } = useTranslation();
   const format = useFormat();
   if (flow === null) return <Small>{t('rain.bypassUnknown')}</Small>;
-  const pipe = bypassFor(flow, fall);
-  if (pipe === null)
+  const pipes = bypassFor(flow, fall, depth);
+  if (pipes.length === 0)
     return (
       <Small color="held" data-bypass="none">
         {t('rain.bypassNone')}
       </Small>
     );
-  return (
-    <div data-bypass={pipe}>
+  return pipes.map(({ kind, size, full, needs }) => (
+    <div key={kind} data-bypass={size} data-kind={kind}>
       <Fact
-        label={t('rain.bypass')}
-        note={t('rain.bypassTakes', { flow: format.text(fullBore(pipe, fall), 'flow') })}
-        value={format.text(pipe, 'size')}
+        label={t(`rain.bypass.${kind}`)}
+        note={t('rain.bypassTakes', {
+          flow: format.text(full, 'flow'),
+          needs: format.text(needs, 'size'),
+          depth: format.text(depth, 'size'),
+        })}
+        value={format.text(size, 'size')}
       />
     </div>
-  );
+  ));
 }
