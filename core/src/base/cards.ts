@@ -55,7 +55,7 @@ export interface LiftCard {
 /** What the laboratory says of a layer; null when nothing was tested. */
 export const labOf = (facts: Facts, bed: string, layer: string): ProctorResult | null => {
   const test = facts.lab.get(layerKey(bed, layer));
-  return test ? proctor(test.points, test.grains) : null;
+  return test ? proctor(test.points, test.grains, test.coarse ?? null) : null;
 };
 
 /** Maximum dry density a layer is held against, kg/m³: the laboratory's, else the one typed. */
@@ -145,7 +145,7 @@ export function liftCards({ id, bed, layers }: LaidBed, facts: Facts): LiftCard[
     if (!lifts) continue;
     const lab = labOf(facts, bed.id, layer.id);
     const maximum = maximumBy(lab, layer);
-    const grains = facts.lab.get(layerKey(bed.id, layer.id))?.grains ?? USUAL_GRAINS;
+    const grains = lab?.ok ? lab.grains : USUAL_GRAINS;
     const { target } = layer;
     const wanted = target ? Math.max(1, Math.ceil(area / target.area - 1e-9)) : 0;
     for (let i = 0; i < lifts.count; i++) {

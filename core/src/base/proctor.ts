@@ -16,13 +16,27 @@ export type ProctorFault =
   /** Two at one moisture, or so close that no curve is told by them. */
   | 'together'
   /** The curve has no top between the driest and the wettest point: all on one side. */
-  | 'oneSided';
+  | 'oneSided'
+  /** Its top lies where no air is left: no soil is so dense, something was weighed wrong. */
+  | 'overAir';
+
+/** Stones too large for the mould, which the laboratory sieves out: their share by dry mass, grains, water. */
+export interface Coarse {
+  readonly share: number;
+  /** Specific gravity, of the stones as they are. */
+  readonly grains: number;
+  readonly moisture: number;
+}
 
 export interface Proctor {
   readonly ok: true;
-  /** Maximum dry density, kg/m³, and the moisture it comes at. */
+  /** Maximum dry density, kg/m³, and the moisture it comes at: of all that is laid, its stones in it. */
   readonly maximum: number;
   readonly optimum: number;
+  /** The same of what was in the mould. */
+  readonly mould: { readonly maximum: number; readonly optimum: number };
+  /** Specific gravity of all grains together. */
+  readonly grains: number;
   /** Of the curve, by the moisture less its middle: density = Σ cᵢ·(w − middle)ⁱ. */
   readonly curve: readonly number[];
   readonly middle: number;
@@ -71,12 +85,29 @@ function leastSquares(x: readonly number[], y: readonly number[], degree: number
 export const densityAt = ({ curve, middle }: Pick<Proctor, 'curve' | 'middle'>, moisture: number): number =>
   curve.reduce((sum, c, i) => sum + c * (moisture - middle) ** i, 0);
 
+/** Of the mould's soil and its stones together: each takes its own room, and brings its own water. */
+function withCoarse(mould: Proctor['mould'], grains: number, coarse: Coarse | null) {
+  const share = coarse?.share ?? 0;
+  if (!coarse || share === 0) return { ...mould, grains };
+  return {
+    maximum: 1 / ((1 - share) / mould.maximum + share / (coarse.grains * WATER)),
+    optimum: (1 - share) * mould.optimum + share * coarse.moisture,
+    grains: 1 / ((1 - share) / grains + share / coarse.grains),
+  };
+}
+
 /**
  * Least-squares cubic of density on moisture, a quadratic with four points; its highest top within the
  * data is the maximum.
  * @param grains specific gravity of the grains: 2.65–2.70 where nobody measured it
+ * @param coarse what was sieved out of it: put back in by its volume (ASTM D4718; up to 40 % over 4.75 mm,
+ *   30 % over 19 mm)
  */
-export function proctor(points: readonly ProctorPoint[], grains: number): ProctorResult {
+export function proctor(
+  points: readonly ProctorPoint[],
+  grains: number,
+  coarse: Coarse | null = null,
+): ProctorResult {
   if (points.length < 4) return { ok: false, fault: 'tooFew' };
   const sorted = [...points].sort((p, q) => p.moisture - q.moisture);
   if (sorted.some((point, i) => i > 0 && point.moisture - sorted[i - 1]!.moisture < APART))
@@ -107,10 +138,12 @@ export function proctor(points: readonly ProctorPoint[], grains: number): Procto
   const best = tops
     .map((u) => middle + u * half)
     .reduce((p, q) => (densityAt(found, q) > densityAt(found, p) ? q : p));
+  const mould = { maximum: densityAt(found, best), optimum: best };
+  if (mould.maximum > zeroAirVoids(best, grains) * (1 + ROUNDED)) return { ok: false, fault: 'overAir' };
   return {
     ok: true,
-    maximum: densityAt(found, best),
-    optimum: best,
+    ...withCoarse(mould, grains, coarse),
+    mould,
     ...found,
     above: points.flatMap((p, i) =>
       p.density > zeroAirVoids(p.moisture, grains) * (1 + ROUNDED) ? [i] : [],

@@ -33,6 +33,14 @@ function diesAt(rows: readonly TrialPass[], least: number): number | null {
   return null;
 }
 
+/** Whether a pass after those gains as much as `least` again. */
+const goesOn = (rows: readonly TrialPass[], after: number, least: number): boolean =>
+  rows.some((now, i) => {
+    const before = rows[i - 1];
+    if (!before || before.passes < after) return false;
+    return (now.value - before.value) / (now.passes - before.passes) >= least;
+  });
+
 /**
  * A trial by density.
  * @param maximum laboratory maximum dry density, kg/m³
@@ -44,14 +52,18 @@ export function trialByDensity(readings: readonly TrialPass[], maximum: number, 
   const meets = rows.find((row) => row.value >= share * maximum - 1e-9)?.passes ?? null;
   const fell = rows.findIndex((row, i) => i > 0 && row.value < rows[i - 1]!.value - STEADY * maximum);
   const rolled = fell > 0 ? rows[fell - 1]!.passes : null;
-  return { dies, meets, rolled, proven: meets };
+  // What loosens under the roller was never tight, or is broken up: it proves nothing.
+  return { dies, meets, rolled, proven: rolled === null ? meets : null };
 }
 
-/** A trial by settlement: proven where another pass no longer counts. */
+/** A trial by settlement: proven where no pass after it counts any more. */
 export function trialBySettlement(readings: readonly TrialPass[]): Trial {
   const rows = [...readings].sort((p, q) => p.passes - q.passes);
   const whole = Math.max(0, ...rows.map((row) => row.value));
   const dies = whole > 0 ? diesAt(rows, LEAST_SETTLEMENT * whole) : null;
   const fell = rows.findIndex((row, i) => i > 0 && row.value < rows[i - 1]!.value - STEADY * whole);
-  return { dies, meets: null, rolled: fell > 0 ? rows[fell - 1]!.passes : null, proven: dies };
+  const rolled = fell > 0 ? rows[fell - 1]!.passes : null;
+  // One that pauses and goes on has not come to rest.
+  const still = dies !== null && !goesOn(rows, dies, LEAST_SETTLEMENT * whole);
+  return { dies, meets: null, rolled, proven: rolled === null && still ? dies : null };
 }

@@ -256,6 +256,11 @@ const RAISED: Record<CautionCode, Change> = {
     p.ground.water = 99.9;
     p.elements = named(tank(square(0, 0, 4), { height: 2.5, roof: 0, level: 97.6 }));
   },
+  // A metre of stone in place of soft soil asks for half a metre of room on each side.
+  replacementNarrow: (p) => {
+    bedded(p, stone(1, { purpose: 'replacement' }));
+    p.dig.room = 0.3;
+  },
   // Held down by 1.05 of the 1.1 asked, and no water lifts it.
   floatsBarely: (p) => {
     p.ground.water = 99.9;

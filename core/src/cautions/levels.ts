@@ -3,6 +3,8 @@ import { type LayerTakeoff, usualLift } from '../base/index.ts';
 import { LEAST_LAP, leastLap, type Stepped } from '../levels/steps.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { Instruction } from '../plan/schema.ts';
+import { sizesOf } from '../setout/index.ts';
+import type { ElementTakeoff } from '../takeoff/index.ts';
 import { all, type Case, type CautionRow, EPS, type Finding, job } from './case.ts';
 
 /** Elements that step, with their steps. */
@@ -79,7 +81,46 @@ const layersOf = (
         }),
   );
 
+/** How much a bottom is narrower than what comes down on it spreads to; 0 where it is wide enough. */
+function tooNarrow({ element, bed, width, bottomLength, bays }: ElementTakeoff): {
+  readonly has: number;
+  readonly needs: number;
+} | null {
+  const at = bed?.layers.findIndex(({ purpose }) => purpose === 'replacement') ?? -1;
+  // Under an old wall its engineer says how wide.
+  if (!bed || at < 0 || bays) return null;
+  const { across, along } = sizesOf(element);
+  const layers = bed.layers.slice(at);
+  const spread = layers.reduce((sum, { thickness }) => sum + thickness, 0);
+  const reach = (dug: number, footing: number) => {
+    const own = layers[0]!.projection;
+    return own === null ? dug : Math.min(dug, footing + 2 * own);
+  };
+  const sides = [
+    { has: reach(width.dug, across), needs: across + spread },
+    ...(bottomLength === null ? [] : [{ has: reach(bottomLength, along), needs: along + spread }]),
+  ];
+  return sides.find(({ has, needs }) => has < needs - EPS) ?? null;
+}
+
 export const BED_CAUTIONS = {
+  // What is put in place of soft soil carries only as wide as the load comes down on it, half out for one down.
+  replacementNarrow: {
+    weight: 'stop',
+    find: ({ live }) =>
+      live.flatMap((e) => {
+        const narrow = tooNarrow(e);
+        return narrow
+          ? [
+              {
+                elements: [e.id],
+                names: { name: e.element.name },
+                values: { has: [narrow.has, 'size'], needs: [narrow.needs, 'size'] },
+              },
+            ]
+          : [];
+      }),
+  },
   stoneSize: {
     weight: 'warn',
     find: (at) =>

@@ -4,12 +4,17 @@ import type { Problem } from '../findings/index.ts';
 import type { SiteRecord } from '../log/index.ts';
 import { rechargeFault } from '../water/recharge.ts';
 
-const LAB_FAULTS = { tooFew: 'labTooFew', together: 'labTogether', oneSided: 'labOneSided' } as const;
+const LAB_FAULTS = {
+  tooFew: 'labTooFew',
+  together: 'labTogether',
+  oneSided: 'labOneSided',
+  overAir: 'labOverAir',
+} as const;
 
 /** A laboratory test without a top, a sand cone without a hole. @param path of the record */
 export function recordFaults(record: SiteRecord, path: string): Problem[] {
   if (record.kind === 'lab' && record.value) {
-    const found = proctor(record.value.points, record.value.grains);
+    const found = proctor(record.value.points, record.value.grains, record.value.coarse ?? null);
     return found.ok ? [] : [{ code: LAB_FAULTS[found.fault], path: `${path}/value/points` }];
   }
   if (record.kind === 'cone' && record.value) {

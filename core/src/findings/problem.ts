@@ -34,6 +34,7 @@ const PROBLEM_CODES = [
   'farFromGround',
   'holeEmpty',
   'labOneSided',
+  'labOverAir',
   'labTogether',
   'labTooFew',
   'farFromJob',

@@ -13,6 +13,7 @@ export const MEASURES = {
   handHours: { kind: 'hours', min: 0.1, max: 500 },
   moisture: { kind: 'percent', min: 0, max: 0.6 },
   grains: { kind: 'number', min: 2.3, max: 3.3 },
+  coarseShare: { kind: 'percent', min: 0, max: 0.4 },
   dryDensity: { kind: 'density', min: 1000, max: 2800 },
   wetDensity: { kind: 'density', min: 1000, max: 3000 },
   sandDensity: { kind: 'density', min: 1000, max: 2200 },
@@ -59,6 +60,8 @@ export interface RecordValues {
     layer: string;
     grains: number;
     points: { moisture: number; density: number }[];
+    /** Stones sieved out for the mould; absent of tests logged before they could be. */
+    coarse?: { share: number; grains: number; moisture: number } | null;
   };
   /** Trial strip of a lift so thick: dry density, kg/m³, or settlement, m, after so many passes. */
   readonly trial: {

@@ -36,6 +36,15 @@ const VALUES = {
       4,
       20,
     ),
+    coarse: Type.Optional(
+      orNull(
+        object({
+          share: within(MEASURES.coarseShare),
+          grains: within(MEASURES.grains),
+          moisture: within(MEASURES.moisture),
+        }),
+      ),
+    ),
   }),
   trial: object({
     bed: id,

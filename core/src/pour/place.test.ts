@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
+import { newUnderpin } from '../plan/blank.ts';
 import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
 import { bedded, lean, named, pad, plainPlan, stone, strip } from '../testing.ts';
@@ -49,6 +50,36 @@ describe('concrete', () => {
   it("of trench-fill pads fills the bucket's width across the narrow side", () => {
     const takeoff = job([pad(0, 0, 2, 0.5, { method: 'trenchFill', thickness: 0.7 })]);
     expect(takeoff.concrete.neat).toBeCloseTo(2 * 0.6 * 0.7, 9);
+  });
+});
+
+describe('what lies under a new footing below an old wall', () => {
+  it('is as wide as that footing, lean concrete with its projection, and no wider than its bay', () => {
+    const plan = plainPlan((p) => {
+      const old = { underside: 99.4, thickness: 0.4, inside: 99.9, access: 0.6, gap: 0 };
+      p.elements = named({
+        ...newUnderpin(p, [
+          [0, 0],
+          [8, 0],
+        ]),
+        width: 0.7,
+        bay: 1,
+        level: 98.5,
+        old,
+      });
+    });
+    const laid = (...layers: Parameters<typeof bedded>[1][]) => {
+      bedded(plan, ...layers);
+      return compute(plan);
+    };
+    expect(laid(lean(0.06, 0)).lean.volume).toBeCloseTo(0.7 * 8 * (0.06 + 0.01), 9);
+    expect(laid(lean(0.06, 0.1)).lean.volume).toBeCloseTo(0.9 * 8 * (0.06 + 0.01), 9);
+    expect(laid(lean(0.06, 0.5)).lean.volume).toBeCloseTo(1 * 8 * (0.06 + 0.01), 9);
+    expect(laid(stone(0.2)).stone.volume).toBeCloseTo(0.7 * 8 * 0.2, 9);
+    // What it fills is not filled again.
+    const [bare, bedding] = [laid(), laid(stone(0.2))];
+    expect(bedding.figures.dig.value - bare.figures.dig.value).toBeCloseTo(8 * (0.4 + 0.6) * 0.2, 9);
+    expect(bedding.spoil.backfill - bare.spoil.backfill).toBeCloseTo(8 * (1 - 0.7) * 0.2, 9);
   });
 });
 

@@ -232,12 +232,14 @@ function filled({ plan, solid, founded }: Ground): Filled {
       });
     if (own !== null && own > 0) ownStone[part.owner]! += under(lifted(needed, height + own)) - below;
   });
-  // Under an old wall every layer takes the bottoms of the bays.
+  // Under an old wall every layer is as wide as the footing that stands on it, and no wider than its bays.
   founded.forEach(({ element, live }, i) => {
     const old = live ? oldWallOf(element) : null;
     if (!old || element.kind !== 'underpin') return;
     beds[i]?.layers.forEach((layer, j) => {
-      layers[i]![j]! += old.thickness * axisLength(element) * layer.thickness;
+      const wide = element.width + 2 * (layer.projection ?? 0);
+      layers[i]![j]! +=
+        Math.min(wide, old.thickness + old.access) * axisLength(element) * layer.thickness;
     });
   });
   // A pipe takes its room from the stone round it; never more than there is.

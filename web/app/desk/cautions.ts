@@ -10,7 +10,7 @@ const STAGES: readonly (readonly [Stage, RegExp])[] = [
   ],
   ['water', /^(water|floats?|perched|heave|piping|drawdown|surfaceWater|underFlood|drain)/],
   ['levels', /^(depthUnknown|aboveFrost|stepHigh|lapShort|instruction|shallow|cover|slab)/],
-  ['base', /^(stone|lift|compactor|soft)/],
+  ['base', /^(stone|lift|compactor|soft|replacement)/],
   ['backfill', /^(shortfall|spoilNear|rehandle|area|noRoom)/],
 ];
 export const stageOfCaution = (code: string): Stage =>

@@ -115,6 +115,7 @@ export const base = {
     frost: 'frost',
     level: 'a level top',
     platform: 'working platform',
+    replacement: 'in place of soft soil',
   },
   compactor: {
     plateLight: 'plate {{mass}}',

@@ -141,6 +141,7 @@ export const board = {
   hold: {
     outsidePlot: 'digs outside the plot',
     floats: 'can float',
+    replacementNarrow: 'too narrow on soft soil',
     floatsBarely: 'held down too little',
     slabFrost: 'frost under the slab',
     slabEngineer: 'engineer: slab',

@@ -158,6 +158,10 @@ export const cautions = {
       title: '{{name}} floats when it is empty: weight over uplift {{safety}}, 1.1 is asked.',
       text: 'Against the highest water known, friction of the fill not counted. It needs {{ballast}} more, a base that stands out under the fill, or anchors: an engineer’s. It floats with water at {{level}}; keep pumping, or flood it, until that is there.',
     },
+    replacementNarrow: {
+      title: '{{name}}: what replaces the soft soil is {{has}} wide at its foot; the load spreads to {{needs}}.',
+      text: 'Dig the bottom that wide: more room under Dig, a formed footing, or a wider projection of that layer. Thinner or stiffer is the engineer’s to say.',
+    },
     floatsBarely: {
       title: '{{name}} is held down too little when it is empty: weight over uplift {{safety}}, {{asked}} is asked.',
       text: 'Against the highest water known, friction of the fill not counted. It needs {{ballast}} more, a base that stands out under the fill, or anchors: an engineer’s. Keep pumping, or flood it, until that is there.',

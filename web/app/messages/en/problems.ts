@@ -54,6 +54,8 @@ export const problems = {
     labTooFew: 'A laboratory test needs four points at least.',
     labTogether: 'Two points of the laboratory test have one moisture.',
     labOneSided: 'The points of the laboratory test lie on one side of its top: test wetter or drier.',
+    labOverAir:
+      'The top of the laboratory test lies over the line of no air: no soil is so dense. Weigh again, or type its grains.',
     stemWider: 'The wall is wider than its footing ({{max}}).',
     zeroLength: 'A trench here has no length.',
     noDepth: 'Nothing decides the depth yet: give a frost depth, a bearing soil, a floor or a least cover.',

@@ -119,6 +119,7 @@ export const base: Words<typeof english> = {
     frost: 'la helada',
     level: 'nivelar',
     platform: 'plataforma de trabajo',
+    replacement: 'en lugar de suelo blando',
   },
   compactor: {
     plateLight: 'plancha {{mass}}',

@@ -141,6 +141,7 @@ export const board: Words<typeof english> = {
   hold: {
     outsidePlot: 'se sale de la parcela',
     floats: 'puede flotar',
+    replacementNarrow: 'angosto sobre suelo blando',
     floatsBarely: 'mal sujeto contra el empuje',
     slabFrost: 'helada bajo la losa',
     slabEngineer: 'ingeniero: losa',

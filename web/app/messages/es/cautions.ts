@@ -164,6 +164,10 @@ export const cautions: Words<typeof english> = {
       title: '{{name}} flota vacío: peso sobre empuje {{safety}}, se pide 1,1.',
       text: 'Frente al nivel freático más alto conocido, sin contar el roce del relleno. Le faltan {{ballast}}, un fondo que sobresalga bajo el relleno, o anclajes: cosa de un ingeniero. Flota con el agua a {{level}}; siga bombeando, o inúndelo, hasta que eso esté.',
     },
+    replacementNarrow: {
+      title: '{{name}}: lo que reemplaza el suelo blando tiene {{has}} al pie; la carga se abre hasta {{needs}}.',
+      text: 'Excave el fondo así de ancho: más lugar en Excavar, zapata encofrada, o más saliente de esa capa. Más delgado o más firme lo dice el ingeniero.',
+    },
     floatsBarely: {
       title: '{{name}} queda mal sujeto cuando está vacío: peso sobre empuje {{safety}}, se pide {{asked}}.',
       text: 'Frente al nivel freático más alto conocido, sin contar el roce del relleno. Le faltan {{ballast}}, un fondo que sobresalga bajo el relleno, o anclajes: cosa de un ingeniero. Siga bombeando, o inúndelo, hasta que eso esté.',

@@ -56,6 +56,8 @@ export const problems: Words<typeof english> = {
     labTogether: 'Dos puntos del ensayo de laboratorio tienen la misma humedad.',
     labOneSided:
       'Los puntos del ensayo de laboratorio quedan de un lado de la cima: ensaye más húmedo o más seco.',
+    labOverAir:
+      'La cima del ensayo de laboratorio pasa la línea sin aire: ningún suelo es tan denso. Pese de nuevo, o dé el peso de sus granos.',
     stemWider: 'El muro es más ancho que su zapata ({{max}}).',
     zeroLength: 'Una zanja de aquí no tiene largo.',
     noDepth:

@@ -72,6 +72,11 @@ export const proof: Words<typeof english> = {
     density: 'Densidad seca',
     addPoint: 'Otro punto',
     grains: 'Peso específico de los granos',
+    coarse: 'Piedra tamizada aparte, de la masa seca',
+    coarseHint: 'sobre el tamiz N.º 4 hasta 40 %, sobre el de 3/4 30 %',
+    coarseGrains: 'Peso específico de la piedra',
+    coarseMoisture: 'Agua en la piedra',
+    labWhole: 'del molde {{maximum}} con {{optimum}}, corregida por su piedra',
     logLab: 'Anotar el ensayo de laboratorio',
     labResult: 'Máxima {{maximum}} con {{optimum}}',
     labFault: {
@@ -79,6 +84,8 @@ export const proof: Words<typeof english> = {
       together: 'Dos puntos tienen la misma humedad.',
       oneSided:
         'Todos los puntos quedan de un lado de la cima: el laboratorio debe ensayar más húmedo o más seco.',
+      overAir:
+        'Su cima pasa la línea sin aire: ningún suelo es tan denso. Pese de nuevo, o dé el peso de sus granos.',
     },
     readGauge: 'Leer el densímetro',
     gaugeHint: 'un instrumento simulado',
@@ -106,7 +113,7 @@ export const proof: Words<typeof english> = {
     trialDies_other: 'tras {{count}} pasadas otra gana muy poco',
     trialRolled_one: 'aflojó tras {{count}} pasada: se pasó',
     trialRolled_other: 'aflojó tras {{count}} pasadas: se pasó',
-    trialNone: 'Todavía no prueba nada: ni alcanza la densidad ni deja de ganar.',
+    trialNone: 'No prueba nada: no alcanza la densidad, vuelve a aflojar o sigue asentando.',
     takeProven: 'Tomar {{lift}} como probada',
     trialName: 'franja de {{lift}}, {{passes}} pasadas',
     compactors: 'Compactadores lado a lado: {{layer}}',

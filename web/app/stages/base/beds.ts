@@ -61,10 +61,13 @@ export function replaceUnder(
     ),
     thickness,
     name,
+    purpose: 'replacement' as const,
   };
   draft.beds.push({ ...made, ...(own && { cloth: current(own).cloth }), layers: [fill, ...layers] });
   element.bed = made.id;
-  element.room = Math.max(element.room ?? draft.dig.room, thickness / 2);
+  // The load spreads through the bed that was there as through what is put back below it.
+  const deep = layers.reduce((sum, layer) => sum + layer.thickness, thickness);
+  element.room = Math.max(element.room ?? draft.dig.room, deep / 2);
 }
 
 /** One element worked on another way: a bed of its own, or none. */

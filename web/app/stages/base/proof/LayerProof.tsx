@@ -78,8 +78,15 @@ function OneLayer(own: OwnLayer) {
             maximum: format.text(lab.maximum, 'density'),
             optimum: format.text(lab.optimum, 'percent'),
           })}
+          {...(lab.mould.maximum !== lab.maximum && {
+            note: t('proof.labWhole', {
+              maximum: format.text(lab.mould.maximum, 'density'),
+              optimum: format.text(lab.mould.optimum, 'percent'),
+            }),
+          })}
         />
       )}
+      {lab && !lab.ok && <FieldError role="alert">{t(`proof.labFault.${lab.fault}`)}</FieldError>}
       {lab?.ok && lab.above.length > 0 && (
         <Small color="held">{t('proof.labAbove', { count: lab.above.length })}</Small>
       )}
@@ -95,7 +102,10 @@ function LogLab({ bed, layer }: OwnLayer) {
   const [rows, setRows] = useState(BLANK_ROWS);
   const [grains, setGrains] = useState(USUAL_GRAINS);
   const points = wholeRows(rows).map(([moisture, density]) => ({ moisture, density }));
-  const found = points.length >= 4 ? proctor(points, grains) : null;
+  const [share, setShare] = useState<number | null>(null);
+  const [stones, setStones] = useState({ grains: USUAL_GRAINS, moisture: 0.01 });
+  const coarse = share === null || share === 0 ? null : { share, ...stones };
+  const found = points.length >= 4 ? proctor(points, grains, coarse) : null;
   return (
     <Flex direction="column" gap={2} data-log-lab>
       <Small>{t('proof.points')}</Small>
@@ -115,11 +125,35 @@ function LogLab({ bed, layer }: OwnLayer) {
         value={grains}
         onCommit={(next) => setGrains(next ?? USUAL_GRAINS)}
       />
+      <QuantityField
+        optional
+        label={t('proof.coarse')}
+        hint={t('proof.coarseHint')}
+        range="coarseShare"
+        value={share}
+        onCommit={setShare}
+      />
+      {coarse && (
+        <>
+          <QuantityField
+            label={t('proof.coarseGrains')}
+            range="grains"
+            value={stones.grains}
+            onCommit={(next) => setStones({ ...stones, grains: next ?? USUAL_GRAINS })}
+          />
+          <QuantityField
+            label={t('proof.coarseMoisture')}
+            range="moisture"
+            value={stones.moisture}
+            onCommit={(next) => setStones({ ...stones, moisture: next ?? 0 })}
+          />
+        </>
+      )}
       {found && !found.ok && <FieldError role="alert">{t(`proof.labFault.${found.fault}`)}</FieldError>}
       <Button
         disabled={!found?.ok}
         onClick={() => {
-          log('lab', { bed: bed.id, layer: layer.id, grains, points });
+          log('lab', { bed: bed.id, layer: layer.id, grains, points, coarse });
           setRows(BLANK_ROWS);
         }}
       >
