@@ -35,6 +35,7 @@ export {
   trialByDensity,
   trialBySettlement,
   USUAL_GRAINS,
+  withFittingStone,
   zeroAirVoids,
 } from './base/index.ts';
 export {
@@ -266,6 +267,7 @@ export {
   newBed,
   newBox,
   newCloth,
+  newFloor,
   newLayer,
   newLog,
   newPad,
@@ -313,6 +315,7 @@ export {
   type Wording,
   wholeText,
   wholeValue,
+  withFloor,
   writeNumber,
 } from './plan/index.ts';
 export {

@@ -1,8 +1,11 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { BED_MATERIAL_IDS } from '../catalogue/bed-materials.ts';
 import { COMPACTOR_IDS } from '../catalogue/compactors.ts';
+import { newLayer } from '../plan/blank.ts';
 import type { BedLayer } from '../plan/schema.ts';
 import { lean, stone } from '../testing.ts';
-import { liftLimits, liftsOf } from './lifts.ts';
+import { liftLimits, liftsOf, withFittingStone } from './lifts.ts';
 
 const bed = (more: Partial<BedLayer> = {}) => liftsOf(stone(0.3, { topSize: 0.031, ...more }))!;
 
@@ -15,6 +18,22 @@ describe('lifts', () => {
   it('follow the specification when it asks for thinner', () => {
     expect(bed({ maxLift: 0.1 })).toMatchObject({ count: 3, limitBy: 'specification' });
     expect(bed({ maxLift: 0.5 })).toMatchObject({ count: 2, limitBy: 'compactor' });
+  });
+  it('take stones that fit when nobody typed any: 520 mm of pit gravel goes down in 173, with 40 mm', () => {
+    const layer = { ...newLayer('pitGravel', [], 'metric'), thickness: 0.52 };
+    expect(liftsOf(layer)).toMatchObject({ count: 3, stoneTooLarge: true });
+    expect(withFittingStone(layer).topSize).toBe(0.04);
+    expect(withFittingStone({ ...layer, topSize: 0.05 }).topSize).toBe(0.05);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...BED_MATERIAL_IDS),
+        fc.double({ min: 0.05, max: 2, noNaN: true }),
+        (material, thickness) => {
+          const made = withFittingStone({ ...newLayer(material, [], 'metric'), thickness });
+          expect(liftsOf(made)?.stoneTooLarge ?? false).toBe(false);
+        },
+      ),
+    );
   });
   it('do not gain one from rounding: 600 mm in lifts of 200', () => {
     expect(bed({ thickness: 0.6 }).count).toBe(3);

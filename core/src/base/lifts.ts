@@ -58,6 +58,20 @@ export function liftsOf(layer: BedLayer): Lifts | null {
   };
 }
 
+/** Largest stones sold, m across: typical. */
+const SOLD = [0.063, 0.05, 0.04, 0.0315, 0.022, 0.016, 0.011, 0.008, 0.004] as const;
+
+/**
+ * A layer nobody typed the stones of, with stones that fit its lifts: the largest sold of which four lie one
+ * over the other.
+ */
+export function withFittingStone(layer: BedLayer): BedLayer {
+  const lifts = liftsOf(layer);
+  if (!lifts?.stoneTooLarge || layer.topSize !== null) return layer;
+  const fits = SOLD.find((size) => 4 * size <= lifts.thickness + 1e-9);
+  return fits === undefined ? layer : { ...layer, topSize: fits };
+}
+
 /**
  * Lifts of a stone footing's own stone: crushed stone under the plate a new layer starts with, typical.
  * @param thickness compacted, m

@@ -16,7 +16,15 @@ export const BED_MATERIAL_IDS = [
 export type BedMaterialId = (typeof BED_MATERIAL_IDS)[number];
 
 /** What a layer of a bed is there for. */
-export const LAYER_PURPOSES = ['bearing', 'drainage', 'damp', 'frost', 'level', 'platform', 'replacement'] as const;
+export const LAYER_PURPOSES = [
+  'bearing',
+  'drainage',
+  'damp',
+  'frost',
+  'level',
+  'platform',
+  'replacement',
+] as const;
 export type LayerPurpose = (typeof LAYER_PURPOSES)[number];
 
 export interface BedMaterial {

@@ -3,6 +3,7 @@ import { cautionsFor } from '../cautions/index.ts';
 import type { excavate } from '../dig/index.ts';
 import { checkPlan } from '../door/check.ts';
 import { figuresOf } from '../figures/index.ts';
+import type { ProblemCode } from '../findings/index.ts';
 import { type Facts, factsOf, NO_RECORDS, type SiteRecord } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { Job } from '../takeoff/index.ts';
@@ -46,11 +47,14 @@ export function compute(
 
 /** The same with the records folded already: what-ifs of one job know what the job knows. */
 export function computeWith(plan: Plan, facts: Facts, around: Around = plainly): Takeoff {
-  const broken = checkPlan(plan).filter((problem) => problem.code !== 'zeroLength');
+  const broken = checkPlan(plan).filter(({ code }) => !OF_ITS_OWN.has(code));
   return broken.length > 0
     ? { ...takeoffOf({ ...plan, ...SAFE, elements: [] }, facts, around), problems: broken }
     : takeoffOf(plan, facts, around);
 }
+
+/** What is wrong with an element alone: it is not dug, and the rest of the job is. */
+const OF_ITS_OWN: ReadonlySet<ProblemCode> = new Set(['zeroLength', 'slabNoFloor']);
 
 /** Stand-ins for the parts of a broken plan that the empty takeoff would otherwise read. */
 const SAFE = {

@@ -159,6 +159,22 @@ describe('a slab founded by its floor', () => {
       }),
     ).toEqual(['/elements/0/founding slabNoFloor']);
   });
+  it('without a floor is not dug, and the rest of the job is, frost and water as they were said', () => {
+    const both = plainPlan((p) => {
+      p.ground.water = 99;
+      slab(p);
+      p.elements = [...p.elements, { ...pad(30, 0, 2, 2), id: 'P', name: 'P' }];
+    });
+    const alone = compute({ ...both, elements: both.elements.slice(1) });
+    const homeless = compute({ ...both, levels: { ...both.levels, floors: [] } });
+    expect(homeless.elements.map(({ live }) => live)).toEqual([false, true]);
+    expect(homeless.figures.dig.value).toBeCloseTo(alone.figures.dig.value, 9);
+    expect(homeless.frost.depth).toBe(alone.frost.depth);
+    expect(homeless.water.from).toBe(alone.water.from);
+    expect(homeless.problems.map(({ code, path }) => [code, path])).toEqual([
+      ['slabNoFloor', '/elements/0/founding'],
+    ]);
+  });
   it('deeper than the footing beside it is named', () => {
     const takeoff = job((p) => {
       slab(p);

@@ -5,8 +5,10 @@ import { type Frost, type GroundModel, groundAt, placesOn } from '../ground/inde
 import type { Element } from '../plan/elements.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
+import { floorOf } from '../plan/strings.ts';
 import { footingPieces, shapeOf } from '../setout/index.ts';
 import { type DepthDecision, decideDepth, ownCandidates, type Places } from './depth.ts';
+import { isFloorSlab } from './slab.ts';
 import { type Stepped, stepsOf } from './steps.ts';
 
 /** What the ground is like under an element, and the level its rules ask for. */
@@ -70,7 +72,9 @@ export function levelElements(plan: Plan, model: GroundModel, frost: Frost, prob
   for (const members of groupsOf(plan, made)) {
     const group = members.map((i) => ({ element: elements[i]!, places: places[i]! }));
     const decision = decideDepth(plan, model, frost, group);
-    undecided ||= decision === null;
+    const homeless = members.filter((i) => isFloorSlab(elements[i]!) && !floorOf(plan, elements[i]!));
+    for (const i of homeless) problems.push({ code: 'slabNoFloor', path: `/elements/${i}/founding` });
+    undecided ||= decision === null && homeless.length < members.length;
     for (const i of members) {
       const element = elements[i]!;
       const steps =

@@ -8,7 +8,7 @@ import { INCH } from '../units/index.ts';
 import type { BoxElement, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
 import { type FieldId, startOf } from './fields.ts';
 import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
-import type { Bed, BedLayer, GroundLog, Plan, SitePump } from './schema.ts';
+import type { Bed, BedLayer, FloorSpec, GroundLog, Plan, SitePump } from './schema.ts';
 
 /** The next free id or name of the form T1, T2, … */
 export function nextName(prefix: string, taken: readonly string[]): string {
@@ -323,15 +323,52 @@ export function newPad(plan: Plan, at: Pad['at'], length?: number, width?: numbe
   };
 }
 
+/** A floor with a slab, 150 mm under the string, or a storey at the first one's level. */
+export function newFloor(
+  plan: Pick<Plan, 'levels'>,
+  name: string,
+  slab: string,
+  thickness = 0.12,
+): FloorSpec {
+  const { floors, string } = plan.levels;
+  return {
+    id: nextName(
+      'floor-',
+      floors.map((floor) => floor.id),
+    ),
+    name,
+    level: floors[0]?.level ?? Math.round((string - 0.15) * 1000) / 1000,
+    above: null,
+    string: null,
+    count: 'down',
+    landing: 'deepen',
+    layers: [{ id: 'layer-1', name: slab, material: 'slab', thickness, joint: null }],
+  };
+}
+
+/** Thickness a slab starts with, m. */
+const slabThickness = ({ system }: Pick<Plan, 'system'>) => (system === 'metric' ? 0.2 : 8 * INCH);
+
+/** A plan a slab can lie in: with a floor to carry it when it has none. */
+export const withFloor = (plan: Plan, name: string, slab: string): Plan =>
+  plan.levels.floors.length > 0
+    ? plan
+    : { ...plan, levels: { ...plan.levels, floors: [newFloor(plan, name, slab, slabThickness(plan))] } };
+
+/**
+ * A slab on the ground: its floor says how deep it lies, and only without one the rules for footings do. It
+ * takes the bed of another slab, never that of the footings.
+ */
 export function newRaft(plan: Plan, outline: Raft['outline']): Raft {
   const id = nextName('R', names(plan));
-  const metric = plan.system === 'metric';
+  const other = plan.elements.find((element) => element.kind === 'raft' && element.founding === 'floor');
   return {
     kind: 'raft',
     ...common(plan, id),
-    thickness: metric ? 0.2 : 8 * INCH,
+    bed: other?.bed ?? null,
+    thickness: slabThickness(plan),
     outline,
-    founding: 'depth',
+    founding: plan.levels.floors.length > 0 ? 'floor' : 'depth',
     edge: { depth: starts(plan, '/elements/*/edge/depth'), width: starts(plan, '/elements/*/edge/width') },
     boards: null,
     crossfall: null,

@@ -6,7 +6,7 @@ import { boundsOf, compute } from '../compute/index.ts';
 import { checkPlan } from '../door/index.ts';
 import { validatePlan } from '../door/validate.ts';
 import { assumedAt } from './assumed.ts';
-import { blankPlan } from './blank.ts';
+import { blankPlan, newBed, newRaft } from './blank.ts';
 import { FIRST_KINDS, type FirstSaid, firstPlan } from './first.ts';
 
 const NOTHING: FirstSaid = {
@@ -89,6 +89,24 @@ describe('the first minute', () => {
       [4.572, 6.096],
       [9.144, 6.096],
     ]);
+  });
+
+  it('a slab lies by its floor, not under the frost, and takes no bed of the footings', () => {
+    const plan = firstPlan('S', 'metric', said({ kind: 'slab', length: 17, width: 13.5, frost: 0.95 }));
+    const { figures, elements } = compute(plan);
+    expect(elements[0]!.decision?.governs).toBe('floor');
+    // Under the frost it would be 328 m³; by its floor less than half a metre of 17 × 13.5.
+    expect(figures.dig.value).toBeLessThan(0.5 * 17 * 13.5);
+    const bed = newBed(plan);
+    const apron = newRaft({ ...plan, elements: [], beds: [bed] }, [
+      [0, 0],
+      [1, 0],
+      [1, 8],
+      [0, 8],
+    ]);
+    expect(apron).toMatchObject({ bed: null, founding: 'floor' });
+    const other = newRaft({ ...plan, elements: [{ ...apron, bed: bed.id }] }, apron.outline);
+    expect(other.bed).toBe(bed.id);
   });
 
   it('of nothing said is the blank plan', () => {

@@ -3,7 +3,7 @@
  * What nobody says stays assumed or unknown, never silently typical.
  */
 import type { SoilKind } from '../catalogue/soils.ts';
-import { blankPlan, newBox, newPad, newRaft, newStrip } from './blank.ts';
+import { blankPlan, newBox, newPad, newRaft, newStrip, withFloor } from './blank.ts';
 import type { Element } from './elements.ts';
 import type { Plan } from './schema.ts';
 
@@ -131,7 +131,8 @@ export function firstPlan(name: string, system: Plan['system'], said: FirstSaid)
       frost: { ...ground.frost, local: said.frost },
     },
   };
-  return said.kind === null
-    ? withGround
-    : { ...withGround, elements: elementsOf(withGround, said, said.kind) };
+  if (said.kind === null) return withGround;
+  // A slab lies as deep as its floor says, not under the frost like a footing.
+  const made = said.kind === 'slab' ? withFloor(withGround, 'F1', 'S1') : withGround;
+  return { ...made, elements: elementsOf(made, said, said.kind) };
 }

@@ -238,8 +238,7 @@ function filled({ plan, solid, founded }: Ground): Filled {
     if (!old || element.kind !== 'underpin') return;
     beds[i]?.layers.forEach((layer, j) => {
       const wide = element.width + 2 * (layer.projection ?? 0);
-      layers[i]![j]! +=
-        Math.min(wide, old.thickness + old.access) * axisLength(element) * layer.thickness;
+      layers[i]![j]! += Math.min(wide, old.thickness + old.access) * axisLength(element) * layer.thickness;
     });
   });
   // A pipe takes its room from the stone round it; never more than there is.

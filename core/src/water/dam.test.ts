@@ -96,7 +96,9 @@ describe('a bypass', () => {
               [fall, depth + 0.5],
               [fall * 2, depth],
             ] as const)
-              expect(bypassFor(flow, f, d).find((pipe) => pipe.kind === kind)!.size).toBeLessThanOrEqual(size);
+              expect(bypassFor(flow, f, d).find((pipe) => pipe.kind === kind)!.size).toBeLessThanOrEqual(
+                size,
+              );
           }
         },
       ),

@@ -82,8 +82,7 @@ export const drainedGround = (hole: Held, k: number): number =>
 function drainedBy(hole: Held, way: Way): number {
   const { head, held } = hole;
   const [radius, length] = way.method === 'trench' ? [hole.width / 2, hole.length] : [hole.radius, 0];
-  const fall = (distance: number) =>
-    head - Math.sqrt(Math.max(0, head * head - lostBy(hole, way, distance)));
+  const fall = (distance: number) => head - Math.sqrt(Math.max(0, head * head - lostBy(hole, way, distance)));
   // Slices thin at the edge, where it falls fastest.
   const at = (i: number) => way.reach * (i / SLICES) ** 2;
   let sum = (Math.PI * radius * radius + 2 * radius * length) * (head - held);

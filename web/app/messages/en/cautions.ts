@@ -159,11 +159,13 @@ export const cautions = {
       text: 'Against the highest water known, friction of the fill not counted. It needs {{ballast}} more, a base that stands out under the fill, or anchors: an engineer’s. It floats with water at {{level}}; keep pumping, or flood it, until that is there.',
     },
     replacementNarrow: {
-      title: '{{name}}: what replaces the soft soil is {{has}} wide at its foot; the load spreads to {{needs}}.',
+      title:
+        '{{name}}: what replaces the soft soil is {{has}} wide at its foot; the load spreads to {{needs}}.',
       text: 'Dig the bottom that wide: more room under Dig, a formed footing, or a wider projection of that layer. Thinner or stiffer is the engineer’s to say.',
     },
     floatsBarely: {
-      title: '{{name}} is held down too little when it is empty: weight over uplift {{safety}}, {{asked}} is asked.',
+      title:
+        '{{name}} is held down too little when it is empty: weight over uplift {{safety}}, {{asked}} is asked.',
       text: 'Against the highest water known, friction of the fill not counted. It needs {{ballast}} more, a base that stands out under the fill, or anchors: an engineer’s. Keep pumping, or flood it, until that is there.',
     },
     floatsMeanwhile: {
@@ -175,7 +177,8 @@ export const cautions = {
       text: 'Bring that water down to {{level}} before you dig on, by a well through the tight layer. An engineer says how; recorded under Levels with name, date and reason, the hold lifts.',
     },
     piping: {
-      title: '{{name}}: {{head}} of water over its bottom, pumped from inside, can boil it ({{toe}} at the foot of the sides, {{middle}} in the middle; {{asked}} is asked).',
+      title:
+        '{{name}}: {{head}} of water over its bottom, pumped from inside, can boil it ({{toe}} at the foot of the sides, {{middle}} in the middle; {{asked}} is asked).',
       text: 'Draw it down from outside first, drive tight sheets {{sheets}} below the bottom, or weigh it with stone on a filter. An engineer says which.',
     },
     drawdown: {

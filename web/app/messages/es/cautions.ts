@@ -165,7 +165,8 @@ export const cautions: Words<typeof english> = {
       text: 'Frente al nivel freático más alto conocido, sin contar el roce del relleno. Le faltan {{ballast}}, un fondo que sobresalga bajo el relleno, o anclajes: cosa de un ingeniero. Flota con el agua a {{level}}; siga bombeando, o inúndelo, hasta que eso esté.',
     },
     replacementNarrow: {
-      title: '{{name}}: lo que reemplaza el suelo blando tiene {{has}} al pie; la carga se abre hasta {{needs}}.',
+      title:
+        '{{name}}: lo que reemplaza el suelo blando tiene {{has}} al pie; la carga se abre hasta {{needs}}.',
       text: 'Excave el fondo así de ancho: más lugar en Excavar, zapata encofrada, o más saliente de esa capa. Más delgado o más firme lo dice el ingeniero.',
     },
     floatsBarely: {
@@ -181,7 +182,8 @@ export const cautions: Words<typeof english> = {
       text: 'Baje esa agua hasta {{level}} antes de seguir, con un pozo a través de la capa impermeable. Un ingeniero dice cómo; anotado en Niveles con nombre, fecha y razón, se levanta el paro.',
     },
     piping: {
-      title: '{{name}}: {{head}} de agua sobre su fondo, bombeada desde adentro, puede hacerlo hervir ({{toe}} al pie de los taludes, {{middle}} en el medio; se pide {{asked}}).',
+      title:
+        '{{name}}: {{head}} de agua sobre su fondo, bombeada desde adentro, puede hacerlo hervir ({{toe}} al pie de los taludes, {{middle}} en el medio; se pide {{asked}}).',
       text: 'Abátala antes desde afuera, hinque tablestacas hasta {{sheets}} bajo el fondo, o cárguelo con piedra sobre un filtro. Un ingeniero dice cuál.',
     },
     drawdown: {

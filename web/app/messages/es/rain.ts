@@ -132,7 +132,8 @@ export const rain: Words<typeof english> = {
       concrete: 'o de hormigón, por su interior',
     },
     bypassTakes: 'lleno lleva {{flow}}; su boca pide {{needs}} de los {{depth}} de agua',
-    bypassNone: 'Ningún tubo solo lleva eso con esta caída y este fondo de agua: dos tubos, más caída, o una bomba.',
+    bypassNone:
+      'Ningún tubo solo lleva eso con esta caída y este fondo de agua: dos tubos, más caída, o una bomba.',
     bypassUnknown: 'Mida lo que trae el arroyo: un balde y un reloj, o un flotador entre dos marcas.',
     damNote:
       'La esquina donde pega la corriente cede primero: más sacos, una lona debajo, y alguien que mire. Si se puede cerrar, y los peces, lo decide alguien: pregunte antes del primer saco. De noche la máquina queda sobre la crecida.',

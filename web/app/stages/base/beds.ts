@@ -10,6 +10,7 @@ import {
   nextName,
   startOf,
   type WorkingWay,
+  withFittingStone,
   workingLayers,
 } from '@cimiento/core';
 import { current } from 'immer';
@@ -53,7 +54,7 @@ export function replaceUnder(
   const own = draft.beds.find((bed) => bed.id === element.bed);
   const made = newBed(draft);
   const layers = own ? current(own).layers : [];
-  const fill = {
+  const fill = withFittingStone({
     ...newLayer(
       material,
       layers.map((layer) => layer.id),
@@ -61,8 +62,8 @@ export function replaceUnder(
     ),
     thickness,
     name,
-    purpose: 'replacement' as const,
-  };
+    purpose: 'replacement',
+  });
   draft.beds.push({ ...made, ...(own && { cloth: current(own).cloth }), layers: [fill, ...layers] });
   element.bed = made.id;
   // The load spreads through the bed that was there as through what is put back below it.

@@ -1,27 +1,14 @@
 /** Edits of floors and the layers under them: recipes on a draft plan. */
-import { type FloorLayer, MATERIALS, type MaterialId, nextName } from '@cimiento/core';
+import { type FloorLayer, MATERIALS, type MaterialId, newFloor, nextName } from '@cimiento/core';
 import type { Draft } from '../../desk/store.ts';
 
 const floorAt = (draft: Draft, floor: string) => draft.levels.floors.find((entry) => entry.id === floor);
 
-/** A floor with a slab, 150 mm under the string, or a storey over the first. Returns its id. */
+/** A floor with a slab, or a storey over the first. Returns its id. */
 export function addFloor(draft: Draft, name: string, slab: string): string {
-  const { floors, string } = draft.levels;
-  const id = nextName(
-    'floor-',
-    floors.map((floor) => floor.id),
-  );
-  floors.push({
-    id,
-    name,
-    level: floors[0] ? floors[0].level : Math.round((string - 0.15) * 1000) / 1000,
-    above: null,
-    string: null,
-    count: 'down',
-    landing: 'deepen',
-    layers: [{ id: 'layer-1', name: slab, material: 'slab', thickness: 0.12, joint: null }],
-  });
-  return id;
+  const floor = newFloor(draft, name, slab);
+  draft.levels.floors.push(floor);
+  return floor.id;
 }
 
 export function removeFloor(draft: Draft, floor: string): void {

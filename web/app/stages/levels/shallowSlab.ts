@@ -1,5 +1,13 @@
 /** The shallow school taken at its word: what it computed beside the plan becomes a slab of it. */
-import { newBed, newLayer, newRaft, nextName, pointsOf, type Takeoff } from '@cimiento/core';
+import {
+  newBed,
+  newLayer,
+  newRaft,
+  nextName,
+  pointsOf,
+  type Takeoff,
+  withFittingStone,
+} from '@cimiento/core';
 import type { Draft } from '../../desk/store.ts';
 import { addFloor } from './floors.ts';
 
@@ -43,11 +51,11 @@ export function shallowToSlab(
   draft.beds.push({
     ...bed,
     layers: [
-      {
+      withFittingStone({
         ...newLayer(material, [], draft.system),
         thickness: Math.ceil(found.bed / 0.01 - 1e-6) / 100,
         purpose: 'frost',
-      },
+      }),
     ],
   });
   const points = draft.elements.flatMap((element) => [...pointsOf(element)]);

@@ -18,6 +18,7 @@ import {
   pointsAlong,
   pointsOf,
   twoTape,
+  withFloor,
 } from '@cimiento/core';
 import { useState } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
@@ -170,11 +171,14 @@ export function AddShape() {
   };
   const add = (event: React.FormEvent) => {
     event.preventDefault();
-    const { plan, edit, pick } = store.getState();
+    const { plan: now, edit, pick } = store.getState();
+    // A slab lies on a floor: the first one makes it.
+    const plan = shape === 'slab' ? withFloor(now, t('levels.floorName'), t('material.slab')) : now;
     const sizes = parseSizes(typed.size, shape === 'pads' ? 'size' : 'length', system, lang);
     const result = made(shape, typed, plan, picked, sizes);
     if ('said' in result) return setSaid(result.said);
     edit((d) => {
+      if (plan !== now) d.levels.floors = plan.levels.floors;
       d.elements.push(...result.elements);
     });
     pick(result.elements[0]?.id ?? null);
