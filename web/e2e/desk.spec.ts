@@ -221,8 +221,25 @@ test('keys: digits go to stages, / finds, ? lists, arrows nudge a number', async
   await field(page, 'elements.thickness').focus();
   await page.keyboard.press('ArrowUp');
   await expect(field(page, 'elements.thickness')).toHaveValue('260');
-  await page.keyboard.press('Escape');
-  await page.locator('h2').first().click();
+  // Enter is done with a field, Escape leaves it: a key pressed then steers, and types into nothing.
+  const thickness = field(page, 'elements.thickness');
+  for (const [key, at, next] of [
+    ['Enter', '3', 'levels'],
+    ['Escape', '5', 'water'],
+  ] as const) {
+    await thickness.focus();
+    await page.keyboard.press(key);
+    await expect(page.locator('[data-quantity]:focus')).toHaveCount(0);
+    await page.keyboard.press(at);
+    await expect(page.locator(`[data-stage=${next}]`)).toHaveAttribute('aria-current', 'step');
+    await page.keyboard.press('4');
+  }
+  await expect(thickness).toHaveValue('260');
+  // Nor does a box that is ticked take it.
+  const box = page.locator('[data-side] input[type=checkbox]').first();
+  await box.focus();
+  await page.keyboard.press('6');
+  await expect(page.locator('[data-stage=base]')).toHaveAttribute('aria-current', 'step');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('go to a stage');
 });

@@ -7,9 +7,15 @@ import { useDeskStore } from './store.ts';
 
 const KeysDialog = later(() => import('./KeysDialog.tsx'), 'KeysDialog');
 
-const typing = (target: EventTarget | null) =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+/** Inputs that take no letters or digits: a key pressed there steers. */
+const PRESSED = /^(checkbox|radio|range|button|submit|file|color)$/;
+
+/** What a key types into; null where it steers. */
+function typedInto(target: EventTarget | null): HTMLElement | null {
+  if (!(target instanceof HTMLElement)) return null;
+  if (target instanceof HTMLInputElement) return PRESSED.test(target.type) ? null : target;
+  return target.isContentEditable || /^(TEXTAREA|SELECT)$/.test(target.tagName) ? target : null;
+}
 
 export const Keys = memo(function Keys() {
   const store = useDeskStore();
@@ -28,7 +34,13 @@ export const Keys = memo(function Keys() {
         desk.redo();
         return;
       }
-      if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+      const field = typedInto(event.target);
+      if (field) {
+        // A dialog is what Escape closes first.
+        if (event.key === 'Escape' && !field.closest('[role=dialog]')) field.blur();
+        return;
+      }
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
       const stage = STAGES[Number(event.key) - 1];
       if (stage) desk.go(stage);
       else if (event.key === '?') setOpen('keys');

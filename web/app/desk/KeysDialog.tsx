@@ -18,7 +18,7 @@ export function KeysDialog({ what, onClose }: { what: 'keys' | 'find'; onClose: 
 
 function KeyList() {
   const { t } = useTranslation();
-  const keys = ['1–9', '/', '?', 'Ctrl Z', 'Ctrl Y', '↑ ↓', 'Enter', '← → ↑ ↓', 'Delete', '+ − F P'];
+  const keys = ['1–9', '/', '?', 'Ctrl Z', 'Ctrl Y', '↑ ↓', 'Enter', 'Esc', '← → ↑ ↓', 'Delete', '+ − F P'];
   const names = [
     'stages',
     'find',
@@ -27,6 +27,7 @@ function KeyList() {
     'redo',
     'nudge',
     'next',
+    'leave',
     'move',
     'remove',
     'zoom',

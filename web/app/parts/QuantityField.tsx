@@ -154,11 +154,9 @@ const Field = memo(function Field(props: QuantityFieldProps) {
       event.preventDefault();
       nudge(event.key === 'ArrowUp' ? 1 : -1);
     } else if (event.key === 'Enter') {
+      // Done with it: the keys steer again. Tab goes on to the next one.
       event.preventDefault();
-      const fields = [...document.querySelectorAll<HTMLInputElement>('[data-quantity]')];
-      const next = fields[fields.indexOf(event.currentTarget) + (event.shiftKey ? -1 : 1)];
-      next?.focus();
-      next?.select();
+      event.currentTarget.blur();
     }
   };
 
