@@ -70,7 +70,7 @@ export {
   typicalMachine,
 } from './catalogue/index.ts';
 export { type CautionCode, HOLD_CODES } from './cautions/index.ts';
-export { proofsOf } from './checks/index.ts';
+export { proofsOf, proved, type Stopped, stoppedBy, withStopped } from './checks/index.ts';
 export {
   type After,
   type Alternative,

@@ -5,6 +5,7 @@ import { env } from 'node:process';
 import type { SoilKind } from './catalogue/soils.ts';
 import { proofsOf } from './checks/index.ts';
 import type { Takeoff } from './compute/index.ts';
+import { type RuleId, worked } from './figures/rules.ts';
 import type { RecordKindId, RecordValue, SiteRecord } from './log/index.ts';
 import { blankPlan, newBox, newLayer, newLog, newPad, newRaft, newRamp, newStrip } from './plan/blank.ts';
 import type { BoxElement, Element, Pad, Raft, Ramp, Strip } from './plan/elements.ts';
@@ -79,15 +80,17 @@ export const named = (...elements: Element[]): Element[] =>
 /** The first element, which is a strip. */
 export const firstStrip = (plan: Plan): Strip => plan.elements[0] as Strip;
 
-export type DemoName =
-  | 'honey-house'
-  | 'bell-frame'
-  | 'drying-barn'
-  | 'cheese-vault'
-  | 'seed-store'
-  | 'chapel-porch'
-  | 'reading-room'
-  | 'footbridge';
+export const DEMOS = [
+  'honey-house',
+  'bell-frame',
+  'drying-barn',
+  'cheese-vault',
+  'seed-store',
+  'chapel-porch',
+  'reading-room',
+  'footbridge',
+] as const;
+export type DemoName = (typeof DEMOS)[number];
 export function demo(name: DemoName): Plan {
   const file = join(import.meta.dirname, `../../demo/${name}.json`);
   const document = JSON.parse(readFileSync(file, 'utf8')) as { readonly plan?: unknown };
@@ -163,6 +166,35 @@ export function unbalanced(takeoff: Takeoff, plan?: Plan): string[] {
       .filter((check) => !check.ok)
       .map(({ code, expected, found, within }) => `${code}: ${found} for ${expected} ± ${within}`),
   ];
+}
+
+/**
+ * What of a takeoff's workings does not add up: a figure no line gives, or that line otherwise; a term that is
+ * not the value of the line it names; a value that is not a number.
+ */
+export function unworked({ figures }: Pick<Takeoff, 'figures'>): string[] {
+  const near = (one: number, other: number) =>
+    Math.abs(one - other) <= 1e-9 * Math.max(1, Math.abs(one), Math.abs(other));
+  return Object.values(figures).flatMap(({ id, value, workings }) => {
+    const giving = workings.filter(({ gives }) => gives);
+    const out: string[] = [];
+    if (giving.length > 1 || (value !== 0 && giving.length === 0))
+      out.push(`${id}: ${giving.length} lines give it`);
+    for (const line of giving)
+      if (!near(line.value, value)) out.push(`${id}: ${line.step} gives ${line.value} for ${value}`);
+    for (const { step, rule, value: own, inputs } of workings) {
+      if (!Number.isFinite(own)) out.push(`${id}: ${step} is ${own}`);
+      if (rule !== null && !near(worked(rule as RuleId, inputs), own))
+        out.push(`${id}: ${step} is not ${rule}`);
+      for (const { line, name, label, value: term } of inputs)
+        if (
+          line &&
+          !workings.some((one) => one.step === name && one.label === label && near(one.value, term))
+        )
+          out.push(`${id}: ${step} takes ${name} ${label ?? ''} for ${term}`);
+    }
+    return out;
+  });
 }
 
 /** A record of the log, an hour after the one before. */

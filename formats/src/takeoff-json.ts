@@ -6,7 +6,9 @@ import {
   type Kind,
   type Plan,
   proofsOf,
+  stoppedBy,
   type Takeoff,
+  withStopped,
 } from '@cimiento/core';
 
 export const TAKEOFF_FORMAT = 'cimiento-takeoff';
@@ -71,7 +73,10 @@ const bedJson = ({ bed, elements, layers, cloth }: Takeoff['beds'][number]) => (
  * @param plan the plan that was computed
  * @returns an object that survives JSON without loss; every number is finite
  */
-export function takeoffJson(plan: Plan, takeoff: Takeoff) {
+export function takeoffJson(plan: Plan, worked: Takeoff) {
+  const checks = proofsOf(plan, worked);
+  // What a proof contradicts is not written.
+  const takeoff = withStopped(worked, stoppedBy(checks));
   const figure = (id: FigureId) => {
     const { value, known, kind, origin, parts, workings } = takeoff.figures[id];
     return {
@@ -144,6 +149,6 @@ export function takeoffJson(plan: Plan, takeoff: Takeoff) {
       values: Object.fromEntries(Object.entries(c.values ?? {}).map(([name, [value]]) => [name, value])),
     })),
     problems: takeoff.problems,
-    checks: proofsOf(plan, takeoff),
+    checks,
   };
 }

@@ -124,7 +124,7 @@ const SPOT: Plan['ground']['softSpots'][number] = {
 };
 
 /** What raises each caution. */
-const RAISED: Record<CautionCode, Change> = {
+const RAISED: Record<(typeof CAUTION_CODES)[number], Change> = {
   unsupported: (p) => Object.assign(p.dig, { slope: 0 }),
   engineerDepth: (p) => instruct(p, 93),
   influence: with_(hazard('footing', { level: 100.2 })),
@@ -344,7 +344,7 @@ const RECORDS: Partial<Record<CautionCode, () => SiteRecord[]>> = {
   ],
 };
 
-const raisedBy = (code: CautionCode) => {
+const raisedBy = (code: (typeof CAUTION_CODES)[number]) => {
   return compute(site(RAISED[code]), RECORDS[code]?.() ?? []);
 };
 

@@ -28,8 +28,10 @@ const CAUTIONS = {
   defer: { weight: 'note', find: () => job() },
 } as const satisfies Record<string, CautionRow>;
 
-export type CautionCode = keyof typeof CAUTIONS;
-export const CAUTION_CODES = Object.keys(CAUTIONS) as readonly CautionCode[];
+type Found = keyof typeof CAUTIONS;
+/** `unproved` is found by nothing of the job: a proof says it, where one is asked for. */
+export type CautionCode = Found | 'unproved';
+export const CAUTION_CODES = Object.keys(CAUTIONS) as readonly Found[];
 
 /** Graver than their row says where it is worst. */
 const GRAVER = ['keepOff.service', 'keepOff.overhead', 'heave', 'piping', 'drainCrosses'] as const;

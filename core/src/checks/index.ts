@@ -1,1 +1,2 @@
 export { proofsOf } from './proofs.ts';
+export { proved, type Stopped, stoppedBy, withStopped } from './proved.ts';

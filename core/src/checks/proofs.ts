@@ -1,6 +1,6 @@
 /**
- * Proofs of a takeoff by routes of their own: the whole dig, each soil and the stone by columns of a
- * coarse grid read straight from ground and faces; the causes of over-dig by their sign; the loads by
+ * Proofs of a takeoff by routes of their own: the whole dig, each soil and the stone by columns
+ * read straight from ground and faces; the causes of over-dig by their sign; the loads by
  * filling trucks one by one. They are worked out when asked for, not at every edit.
  *
  * Not covered: concrete, lean concrete and beds under slabs (prisms counted once), the water, the order of digging.
@@ -8,7 +8,7 @@
 
 import type { Takeoff } from '../compute/takeoff.ts';
 import type { Check } from '../findings/index.ts';
-import { boxOf, contains, unionBox } from '../geometry/index.ts';
+import { contains } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import { oldWallOf } from '../plan/forms.ts';
@@ -16,21 +16,26 @@ import type { Plan } from '../plan/schema.ts';
 import { castOf, goesToFaces } from '../pour/index.ts';
 import { shapeOf } from '../setout/index.ts';
 import { faces } from './face.ts';
+import { placesIn } from './places.ts';
 
-/** Columns of the grid, about. */
+/** Columns, about. */
 const COLUMNS = 30_000;
-/** What so coarse a grid can tell: a share of what is asked, and of the whole dig. */
+/** What so many columns can tell: a share of what is asked, and of the whole dig. */
 const SHARE = 0.02;
 /** Differences smaller than this are nothing, m³. */
 const NOTHING = 0.02;
 
-const check = (code: string, expected: number, found: number, within: number): Check => ({
+const check = (code: ProofCode, expected: number, found: number, within: number): Check => ({
   code,
+  kind: code === 'loads' ? 'count' : 'volume',
   expected,
   found,
   within,
   ok: Math.abs(found - expected) <= within,
 });
+
+/** What is proved. */
+export type ProofCode = 'volume' | 'stratum' | 'stone' | 'causes' | 'loads';
 
 interface Columns {
   readonly total: number;
@@ -50,12 +55,6 @@ function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
   let total = 0;
   let stone = 0;
   const openings = takeoff.elements.flatMap((element) => element.openings);
-  if (openings.length === 0) return { total, bySoil, stone };
-  const box = unionBox(openings.map(boxOf));
-  const [width, height] = [box.x1 - box.x0, box.y1 - box.y0];
-  const step = Math.sqrt((width * height) / COLUMNS);
-  const [nx, ny] = [Math.max(1, Math.ceil(width / step)), Math.max(1, Math.ceil(height / step))];
-  const [dx, dy] = [width / nx, height / ny];
   const face = faces(parts, plan.dig.corners);
   const floors = new Map<number, number>();
   parts.forEach((part, i) => {
@@ -66,42 +65,37 @@ function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
     const { a, b, c } = parts[i]!.floor;
     return a * x + b * y + c;
   };
-  for (let i = 0; i < nx; i++)
-    for (let j = 0; j < ny; j++) {
-      // Each column is read somewhere in its square, else upright faces would fall between all of them.
-      const x = box.x0 + (i + ((j * 0.618034 + 0.5) % 1)) * dx;
-      const y = box.y0 + (j + ((i * 0.618034 + 0.5) % 1)) * dy;
-      const low = face(x, y);
-      if (!low) continue;
-      const ground = model.level(x, y);
-      if (low.level >= ground) continue;
-      const part = parts[low.part]!;
-      // Under the bottom itself, not under its slopes and benches, soft spots are dug on down.
-      const own = floors.get(part.of)!;
-      const onBottom = bears[part.owner]! && own === low.part && low.level <= level(own, x, y) + 1e-9;
-      const down = onBottom ? softUnder(plan, x, y) : 0;
-      const to = low.level - down;
-      total += ground - to;
-      const tops = model.tops(x, y);
-      tops.forEach((top, k) => {
-        bySoil[k]! += Math.max(0, Math.min(top, ground) - Math.max(tops[k + 1] ?? -Infinity, to));
-      });
-      const { element } = takeoff.elements[part.owner]!;
-      if (!part.fills && part.mitre === 0) continue;
-      const needed = level(floors.get(part.of)!, x, y) + element.low;
-      const under = (to: number) => Math.max(0, Math.min(to, ground) - low.level);
-      const stoneOf = castOf(element).stone(element);
-      let height = 0;
-      const bed = castOf(element).carries(element) ? bedOf(plan, element) : null;
-      for (const layer of bed?.layers ?? []) {
-        const from = under(needed + height);
-        height += layer.thickness;
-        if (goesToFaces(element, layer)) stone += under(needed + height) - from;
-      }
-      if (stoneOf !== null) stone += under(needed + height + stoneOf) - under(needed + height);
+  for (const { x, y, area } of placesIn(openings, COLUMNS)) {
+    const low = face(x, y);
+    if (!low) continue;
+    const ground = model.level(x, y);
+    if (low.level >= ground) continue;
+    const part = parts[low.part]!;
+    // Under the bottom itself, not under its slopes and benches, soft spots are dug on down.
+    const own = floors.get(part.of)!;
+    const onBottom = bears[part.owner]! && own === low.part && low.level <= level(own, x, y) + 1e-9;
+    const down = onBottom ? softUnder(plan, x, y) : 0;
+    const to = low.level - down;
+    total += area * (ground - to);
+    const tops = model.tops(x, y);
+    tops.forEach((top, k) => {
+      bySoil[k]! += area * Math.max(0, Math.min(top, ground) - Math.max(tops[k + 1] ?? -Infinity, to));
+    });
+    const { element } = takeoff.elements[part.owner]!;
+    if (!part.fills && part.mitre === 0) continue;
+    const needed = level(floors.get(part.of)!, x, y) + element.low;
+    const under = (to: number) => Math.max(0, Math.min(to, ground) - low.level);
+    const stoneOf = castOf(element).stone(element);
+    let height = 0;
+    const bed = castOf(element).carries(element) ? bedOf(plan, element) : null;
+    for (const layer of bed?.layers ?? []) {
+      const from = under(needed + height);
+      height += layer.thickness;
+      if (goesToFaces(element, layer)) stone += area * (under(needed + height) - from);
     }
-  const each = dx * dy;
-  return { total: total * each, bySoil: bySoil.map((volume) => volume * each), stone: stone * each };
+    if (stoneOf !== null) stone += area * (under(needed + height + stoneOf) - under(needed + height));
+  }
+  return { total, bySoil, stone };
 }
 
 /** Trucks filled one after the other until nothing is left. */

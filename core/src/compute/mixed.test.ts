@@ -23,6 +23,7 @@ import {
   told,
   unbalanced,
   unlike,
+  unworked,
 } from '../testing.ts';
 import { compute } from './compute.ts';
 import type { Takeoff } from './takeoff.ts';
@@ -231,7 +232,7 @@ describe('mixed jobs', () => {
       const plan = job(seed);
       const here = compute(plan);
       alive += here.elements.filter((e) => e.live).length;
-      const said = [...unbalanced(here, plan), ...unlaid(here)];
+      const said = [...unbalanced(here, plan), ...unlaid(here), ...unworked(here)];
       const turn = 6.28 * seeded(seed + 500)();
       const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
       for (const [way, map, angle, mirrored] of [

@@ -358,6 +358,7 @@ export function spoilStep(
       ),
     },
     handTrim: {
+      area: trimmedArea,
       thickness: trimmedArea > 0 ? trimmed / trimmedArea : (plan.dig.handTrim ?? TRIM.other),
       volume: trimmed,
     },
@@ -466,10 +467,11 @@ export function orderStep(
   const compacted = beds.flatMap(({ layers }) => layers.filter(({ layer }) => !layerValues(layer).cast));
   const besides = [
     ...elements.map((e, i) => ({
+      element: e.id as string | null,
       volume: placed.ownStone[i]!,
       ...looseStone(e.bed, castOf(e.element).stoneOf(e.element)),
     })),
-    { volume: made('stone'), ...looseStone(plan.beds[0] ?? null, 'crushed') },
+    { element: null, volume: made('stone'), ...looseStone(plan.beds[0] ?? null, 'crushed') },
   ];
   const soft = dig.soft.map(({ soils: _soils, byElement: _by, ...spot }) => ({
     ...spot,
@@ -488,6 +490,9 @@ export function orderStep(
     loose:
       sum([...compacted, ...backIn].map(({ loose }) => loose)) +
       sum(besides.map((s) => s.volume * s.looseFactor)),
+    besides: besides
+      .filter(({ volume }) => volume > 0)
+      .map(({ element, volume, density }) => ({ element, volume, density })),
   };
   const delivered = (neat: number) => deliveryOf(neat, waste, step, truck);
   const dug = new Set(elements.filter((e) => e.live).map((e) => e.id));

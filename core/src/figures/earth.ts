@@ -1,19 +1,27 @@
 /** What is dug, how it bulks, what stays and what leaves. */
-import { CAUSES, type Cause } from '../dig/index.ts';
-import type { Origin, WorkingInput } from '../findings/index.ts';
-import { soilOrigin } from '../ground/index.ts';
+import { CAUSES, type Cause, HEAP_HEIGHT } from '../dig/index.ts';
+import { type Origin, type Working, type WorkingInput, weakest } from '../findings/index.ts';
+import { type Soil, soilOrigin } from '../ground/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
 import { builtTerms } from '../pour/index.ts';
 import { shapeOf } from '../setout/index.ts';
 import type { Job } from '../takeoff/index.ts';
-import { type FigureRow, input, line, part, sum } from './line.ts';
+import { bankToCompacted } from '../units/index.ts';
+import { beside, type FigureRow, given, input, line, of, part, read, saidIn, sum } from './line.ts';
 
 const FM = 'US Army FM 5-434, Table 1-1';
+/** Less of a soil is none, m³. */
+const NONE = 1e-9;
 
-/** What is told soil by soil stands on the logs. */
-const logged = ({ plan }: Job): Origin[] => (isAssumed(plan, '/ground/logs/0') ? ['assumed'] : []);
+/** A value of a soil: typed of it, or typical of its kind. */
+function ofSoil(soil: Soil, value: 'swell' | 'shrink' | 'density', kind: 'percent' | 'density') {
+  const { origin, source } = soilOrigin(soil, value);
+  return input(value, soil[value], kind, origin, source);
+}
 
-/** The weakest of what is left for hand trim: typed only when nobody's is by the soil. */
+/** How much of a soil there is stands on the logs. */
+const logged = ({ plan }: Job): Origin => (isAssumed(plan, '/ground/logs/0') ? 'assumed' : 'computed');
+
 /** What a cause of over-dig goes by, for who reads it: the most of it, and along how much. */
 function overdigInputs({ plan, elements }: Job, cause: Cause): WorkingInput[] {
   const live = elements.filter((e) => e.live);
@@ -46,6 +54,7 @@ function overdigInputs({ plan, elements }: Job, cause: Cause): WorkingInput[] {
   return [];
 }
 
+/** The weakest of what is left for hand trim: typed only when nobody's is by the soil. */
 function trimOrigin({ plan, elements }: Job): Origin {
   const bearing = elements.filter((e) => e.live && shapeOf(e.element).founded);
   const said = bearing.every((e) => e.element.trim !== null || plan.dig.handTrim !== null);
@@ -58,10 +67,13 @@ function reposeOrigin({ soils, pile }: Job): Origin {
   return flattest ? soilOrigin(flattest, 'repose').origin : 'typical';
 }
 
-/** What a level stands on that nobody has settled. */
-function depthOrigin({ plan, elements }: Job): Origin[] {
-  const rules = elements.filter((e) => e.live).map((e) => e.decision?.governs);
-  return rules.includes('cover') && isAssumed(plan, '/levels/cover') ? ['assumed'] : [];
+/** The cover that decides a level while nobody has settled it. */
+function unsettledCover({ plan, elements }: Job): WorkingInput[] {
+  const governs = elements.some((e) => e.live && e.decision?.governs === 'cover');
+  const { cover } = plan.levels;
+  return governs && cover !== null && isAssumed(plan, '/levels/cover')
+    ? [input('cover', cover, 'size', 'assumed')]
+    : [];
 }
 
 const nameOf = (job: Job, id: string) => job.plan.ground.soils.find((soil) => soil.id === id)?.name || id;
@@ -73,42 +85,47 @@ export const EARTH_FIGURES = {
     make: (job) => {
       const { dig, overdig, handTrim, spoil } = job;
       const { neat, ...causes } = overdig;
+      const base = read('neat', 'Vn = ∪ (B·L·D)', neat, 'volume', unsettledCover(job));
+      const over = CAUSES.filter((cause) => causes[cause] !== 0).map((cause) =>
+        read(`overdig.${cause}`, 'ΔV = V(i) − V(i−1)', causes[cause], 'volume', overdigInputs(job, cause)),
+      );
+      const more = line('overdigAll', 'sum', 'volume', over.map(of));
       return {
         value: dig.total,
-        also: depthOrigin(job),
         sub: {
           key: 'tally.dig.sub',
           values: {
             neat: [neat, 'volume', 'bare'],
-            over: [sum(Object.values(causes)), 'volume', 'bare'],
+            over: [more.value, 'volume', 'bare'],
           },
         },
         parts: (['neat', ...CAUSES] as const).map((cause) =>
           part('dig', cause, 'bank', overdig[cause], 'volume'),
         ),
-        workings: [
-          line('neat', 'Vn = ∪ (B·L·D)', neat, 'volume'),
-          ...CAUSES.map((cause) =>
-            line(
-              `overdig.${cause}`,
-              'ΔV = V(i) − V(i−1)',
-              causes[cause],
-              'volume',
-              overdigInputs(job, cause),
-            ),
-          ),
-          line('digTotal', 'V = ∬ max(0, G − E) dA', dig.total, 'volume', [
-            input('neat', neat, 'volume'),
-            input('overdig', dig.total - neat, 'volume'),
-            input('bottomArea', dig.bottomArea, 'area'),
-            input('openArea', dig.openArea, 'area'),
-          ]),
-          ...spoil.strata.map((s) => line('stratum', 'Vk', s.bank, 'volume', [], { label: s.soil.layer.id })),
-          line('handTrim', 'A·t', handTrim.volume, 'volume', [
-            input('bottomArea', dig.bottomArea, 'area'),
-            input('trim', handTrim.thickness, 'size', trimOrigin(job)),
-          ]),
-        ],
+        workings:
+          dig.total === 0
+            ? []
+            : [
+                base,
+                ...over,
+                more,
+                {
+                  ...line('digTotal', 'sum', 'volume', [
+                    of(base),
+                    of(more),
+                    beside('bottomArea', dig.bottomArea, 'area'),
+                    beside('openArea', dig.openArea, 'area'),
+                  ]),
+                  gives: true as const,
+                },
+                ...spoil.strata
+                  .filter(({ bank }) => bank > NONE)
+                  .map((s) => read('stratum', 'Vk', s.bank, 'volume', [], { label: s.soil.layer.id })),
+                line('handTrim', 'area', 'volume', [
+                  input('bottomArea', handTrim.area, 'area'),
+                  input('trim', handTrim.thickness, 'size', trimOrigin(job)),
+                ]),
+              ],
       };
     },
   },
@@ -118,9 +135,22 @@ export const EARTH_FIGURES = {
     make: (job) => {
       const { spoil, pile, work } = job;
       const heaps = work.layDown.areas.filter((area) => area.holds > 0).length;
+      const bulked = spoil.strata
+        .filter(({ bank }) => bank > 0)
+        .map((s) =>
+          line(
+            'bulk',
+            'bulk',
+            'volume',
+            [input('bank', s.bank, 'volume', logged(job)), ofSoil(s.soil, 'swell', 'percent')],
+            {
+              label: s.soil.layer.id,
+              source: FM,
+            },
+          ),
+        );
       return {
         value: spoil.loose,
-        also: logged(job),
         sub:
           work.layDown.areas.length > 0
             ? { key: 'tally.spoil.heaps', values: { count: [heaps, 'count'] } }
@@ -139,33 +169,24 @@ export const EARTH_FIGURES = {
           ];
         }),
         workings: [
-          ...spoil.strata.map((s) => {
-            const from = soilOrigin(s.soil, 'swell');
-            return line(
-              'bulk',
-              'Vl = Vb·(1 + S)',
-              s.loose,
-              'volume',
-              [
-                input('bank', s.bank, 'volume'),
-                input('swell', s.soil.swell, 'percent', from.origin, from.source),
-              ],
-              { label: s.soil.layer.id, source: FM },
-            );
-          }),
-          line(
-            'pile',
-            'h = √(A·tan φ)',
-            pile.height,
-            'length',
-            [
-              input('keptLoose', spoil.keptLoose, 'volume'),
-              input('run', pile.length, 'length'),
-              input('repose', pile.repose, 'angle', reposeOrigin(job)),
-              input('pileBase', pile.base, 'length'),
-            ],
-            { source: 'US Army FM 5-434' },
-          ),
+          ...given('spoilTotal', bulked),
+          ...(spoil.keptLoose > 0
+            ? [
+                line(
+                  'pile',
+                  'pile',
+                  'length',
+                  [
+                    input('keptLoose', spoil.keptLoose, 'volume'),
+                    input('run', pile.length, 'length'),
+                    input('repose', pile.repose, 'angle', reposeOrigin(job)),
+                    input('highest', HEAP_HEIGHT, 'length', 'assumed'),
+                    beside('pileBase', pile.base, 'length'),
+                  ],
+                  { source: 'US Army FM 5-434' },
+                ),
+              ]
+            : []),
         ],
       };
     },
@@ -175,34 +196,40 @@ export const EARTH_FIGURES = {
     tone: 'placed',
     make: (job) => {
       const { spoil, dig, soft, placed } = job;
+      const hole = line('void', 'rest', 'volume', [
+        input('digTotal', dig.total, 'volume'),
+        ...builtTerms(placed, sum(soft.map(({ volume }) => volume)))
+          .filter(([, volume]) => volume !== 0)
+          .map(([name, volume]) => input(name, volume, 'volume')),
+      ]);
+      const kept = spoil.strata.filter((s) => s.keptBank > 0);
+      const isTop = ({ soil }: (typeof kept)[number]) => soil.typical.backfill === 'topsoil';
+      const tamped = (s: (typeof kept)[number]) => bankToCompacted(s.keptBank, s.soil.shrink);
+      const filling = kept
+        .filter((s) => !isTop(s))
+        .map((s) =>
+          line(
+            'keepSoil',
+            'asBank',
+            'volume',
+            [input('tamped', tamped(s), 'volume', logged(job)), ofSoil(s.soil, 'shrink', 'percent')],
+            { label: s.soil.layer.id },
+          ),
+        );
+      const short = line('shortfall', 'rest', 'volume', [
+        of(hole),
+        ...kept.map((s) => ({ ...input('tamped', tamped(s), 'volume'), label: s.soil.layer.id })),
+      ]);
       return {
         value: spoil.keptBank,
-        also: logged(job),
         sub:
           spoil.shortfall > 0
             ? { key: 'tally.keep.short', values: { volume: [spoil.shortfall, 'volume'] } }
             : { key: 'tally.keep.sub', values: { volume: [spoil.keptTopsoil, 'volume'] } },
         workings: [
-          line('void', 'Vv = V − Σ Vi', spoil.backfill, 'volume', [
-            input('digTotal', dig.total, 'volume'),
-            ...builtTerms(placed, sum(soft.map(({ volume }) => volume)))
-              .filter(([, volume]) => volume !== 0)
-              .map(([name, volume]) => input(name, volume, 'volume')),
-          ]),
-          ...spoil.strata
-            .filter((s) => s.keptBank > 0)
-            .map((s) => {
-              const from = soilOrigin(s.soil, 'shrink');
-              return line(
-                'keepSoil',
-                'Vb = Vv/(1 − s)',
-                s.keptBank,
-                'volume',
-                [input('shrink', s.soil.shrink, 'percent', from.origin, from.source)],
-                { label: s.soil.layer.id },
-              );
-            }),
-          ...(spoil.shortfall > 0 ? [line('shortfall', 'Vv − Σ Vb·(1 − s)', spoil.shortfall, 'volume')] : []),
+          ...(dig.total > 0 ? [hole] : []),
+          ...given('keepTotal', filling),
+          ...(spoil.shortfall > 0 ? [short] : []),
         ],
       };
     },
@@ -212,9 +239,60 @@ export const EARTH_FIGURES = {
     tone: 'earth',
     make: (job) => {
       const { plan, spoil, mixed, loads, broken } = job;
+      const leaving = spoil.strata.filter((s) => s.hauledBank > NONE);
+      // What a truck takes is so much of what leaves: soil by soil, from the logs.
+      const soils = leaving.map((s) =>
+        line(
+          'haulSoil',
+          'mass',
+          'mass',
+          [
+            input('bank', s.hauledBank, 'volume', logged(job)),
+            ofSoil(s.soil, 'density', 'density'),
+            beside('loose', s.hauledLoose, 'volume'),
+          ],
+          { label: s.soil.layer.id },
+        ),
+      );
+      const worst = weakest(soils.flatMap(({ inputs }) => inputs.map(({ origin }) => origin)));
+      const apart = loads.map((l) => {
+        const at = `/spoil/trucks/${plan.spoil.trucks.indexOf(l.truck)}`;
+        return line(
+          'loads',
+          'loads',
+          'count',
+          [
+            input('loose', spoil.hauledLoose, 'volume', worst),
+            input('mass', spoil.hauledMass, 'mass', worst),
+            input('body', l.truck.body, 'volume', saidIn(plan, `${at}/body`)),
+            input('payload', l.truck.payload, 'mass', saidIn(plan, `${at}/payload`)),
+            beside('lastFill', l.lastFill, 'percent'),
+          ],
+          { label: l.truck.name },
+        );
+      });
+      const truckOf = (id: string) => plan.spoil.trucks.find((truck) => truck.id === id)?.name ?? id;
+      const trips: Working[] = mixed.map((m) => {
+        const label = truckOf(m.truck);
+        const from = apart.filter((one) => one.label === label).map(of);
+        return read('mixed', 'min Σ N', m.loads, 'count', from, { label });
+      });
+      const stones = broken.items.map(({ obstruction, volume, loose, mass, from }) =>
+        line(
+          'brokenOut',
+          'bulk',
+          'volume',
+          [
+            input('bank', volume, 'volume', 'typed'),
+            input('swell', volume > 0 ? loose / volume - 1 : 0, 'percent', from.swell),
+            beside('density', volume > 0 ? mass / volume : 0, 'density', from.density),
+            beside('mass', mass, 'mass'),
+          ],
+          { label: obstruction.name },
+        ),
+      );
       return {
         value: sum(mixed.map((m) => m.loads)) + broken.loads,
-        also: logged(job),
         sub: { key: 'tally.haul.sub', values: { volume: [spoil.hauledLoose, 'volume'] } },
         parts: [
           ...loads.map((l) => part('loads', l.truck.id, 'loads', l.loads, 'count', l.truck.name)),
@@ -226,60 +304,15 @@ export const EARTH_FIGURES = {
           ]),
         ],
         workings: [
-          ...spoil.strata
-            .filter((s) => s.hauledBank > 1e-9)
-            .map((s) => {
-              const from = soilOrigin(s.soil, 'density');
-              return line(
-                'haulSoil',
-                'M = Vb·ρ',
-                s.hauledMass,
-                'mass',
-                [
-                  input('bank', s.hauledBank, 'volume'),
-                  input('loose', s.hauledLoose, 'volume'),
-                  input('density', s.soil.density, 'density', from.origin, from.source),
-                ],
-                { label: s.soil.layer.id },
-              );
-            }),
-          ...loads.map((l) =>
-            line(
-              'loads',
-              'N = ⌈max(Vl/Vt, M/Mt)⌉',
-              l.loads,
-              'count',
-              [
-                input('loose', spoil.hauledLoose, 'volume'),
-                input('mass', spoil.hauledMass, 'mass'),
-                input('body', l.truck.body, 'volume', 'typed'),
-                input('payload', l.truck.payload, 'mass', 'typed'),
-                input('lastFill', l.lastFill, 'percent'),
-              ],
-              { label: l.truck.name },
-            ),
-          ),
-          ...broken.items.map(({ obstruction, volume, loose, mass, from }) =>
-            line(
-              'brokenOut',
-              'Vl = V·(1 + S), M = V·ρ',
-              loose,
-              'volume',
-              [
-                input('bank', volume, 'volume', 'typed'),
-                input('swell', volume > 0 ? loose / volume - 1 : 0, 'percent', from.swell),
-                input('density', volume > 0 ? mass / volume : 0, 'density', from.density),
-                input('mass', mass, 'mass'),
-              ],
-              { label: obstruction.name },
-            ),
-          ),
-          ...(broken.loads > 0 ? [line('brokenLoads', 'min Σ N', broken.loads, 'count')] : []),
-          ...mixed.map((m) =>
-            line('mixed', 'min Σ N', m.loads, 'count', [], {
-              label: plan.spoil.trucks.find((truck) => truck.id === m.truck)?.name ?? m.truck,
-            }),
-          ),
+          ...soils,
+          ...(leaving.length > 0 ? apart : []),
+          ...stones,
+          ...given('haulTotal', [
+            ...trips,
+            ...(broken.loads > 0
+              ? [read('brokenLoads', 'min Σ N', broken.loads, 'count', stones.map(of))]
+              : []),
+          ]),
         ],
       };
     },

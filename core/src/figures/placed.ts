@@ -1,74 +1,98 @@
 /** What is placed in the dig, and what is ordered for it. */
 import type { Lifts } from '../base/index.ts';
-import type { FigurePart, Origin, SubLine, Working } from '../findings/index.ts';
+import type { FigurePart, Origin, SubLine, Working, WorkingInput } from '../findings/index.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { Bed, BedLayer } from '../plan/schema.ts';
 import type { Job } from '../takeoff/index.ts';
 import type { Kind } from '../units/index.ts';
-import { type FigureRow, input, line, part, sum } from './line.ts';
+import { beside, type FigureRow, given, input, line, of, originOf, part, read, saidIn, sum } from './line.ts';
 
-const orderLine = ({ plan }: Job, neat: number, ordered: number, label?: string): Working =>
+const orderLine = ({ plan }: Job, neat: number, label?: string): Working =>
   line(
     'order',
-    'V′ = ⌈V·(1 + w)/q⌉·q',
-    ordered,
+    'order',
     'volume',
     [
       input('volume', neat, 'volume'),
-      input('waste', plan.pour.waste, 'percent', 'typed'),
-      input('step', plan.pour.step, 'volume', 'typed'),
+      input('waste', plan.pour.waste, 'percent', saidIn(plan, '/pour/waste')),
+      input('step', plan.pour.step, 'volume', saidIn(plan, '/pour/step')),
     ],
-    label === undefined ? {} : { label },
+    { label },
   );
 
 /** What is ordered of concrete, pour by pour: each is rounded up by itself, and so are its trucks. */
-function pourLines(job: Job): Working[] {
-  const { plan, pours } = job;
+function pourLines({ plan, pours, ...job }: Job): Working[] {
   const named = (ids: readonly string[]) => {
     const names = plan.elements.flatMap(({ id, name }) => (ids.includes(id) ? [name] : []));
     return names.length > 3 ? `${names.slice(0, 3).join(', ')} …` : names.join(', ');
   };
-  return pours.flatMap(({ name, elements, neat, ordered, loads }) => {
-    const label = pours.length > 1 ? (name ?? named(elements)) : undefined;
-    return [
-      orderLine(job, neat, ordered, label),
-      line(
-        'trucks',
-        'N = ⌈V′/Vt⌉',
-        loads,
-        'count',
-        [input('ordered', ordered, 'volume'), input('truck', plan.pour.truck, 'volume', 'typed')],
-        label === undefined ? {} : { label },
-      ),
-    ];
-  });
+  const lines = pours
+    .filter(({ neat }) => neat > 0)
+    .map(({ name, elements, neat }) => {
+      const order = orderLine(
+        { plan, pours, ...job },
+        neat,
+        pours.length > 1 ? (name ?? named(elements)) : undefined,
+      );
+      return {
+        order,
+        trucks: line(
+          'trucks',
+          'trucks',
+          'count',
+          [
+            input('ordered', order.value, 'volume'),
+            input('truck', plan.pour.truck, 'volume', saidIn(plan, '/pour/truck')),
+          ],
+          { label: order.label },
+        ),
+      };
+    });
+  if (lines.length < 2) return lines.flatMap(({ order, trucks }) => [order, trucks]);
+  return [
+    ...lines.flatMap(({ order, trucks }) => [order, trucks]),
+    line(
+      'ordered',
+      'sum',
+      'volume',
+      lines.map(({ order }) => of(order)),
+    ),
+    line(
+      'allTrucks',
+      'sum',
+      'count',
+      lines.map(({ trucks }) => of(trucks)),
+    ),
+  ];
 }
 
 /** Fill of bottoms dug low, when they are made up with what the figure is of. */
 const makeUpLine = ({ plan, placed }: Job, what: Job['plan']['pour']['makeUp']): Working[] =>
   plan.pour.makeUp === what && placed.makeUp > 0
-    ? [line('makeUp', '∬ F − E dA', placed.makeUp, 'volume')]
+    ? [read('makeUp', '∬ F − E dA', placed.makeUp, 'volume')]
     : [];
 
 /** What goes back where soft spots were taken out, of what is cast or of what is compacted. */
-const putBackLines = ({ soft }: Job, cast: boolean): Working[] =>
+const putBackLines = ({ soft }: Job, cast: boolean): { readonly line: Working; readonly density: number }[] =>
   soft
     .filter((spot) => spot.cast === cast && spot.volume > 0)
-    .map(({ spot, area, volume }) =>
-      line(
+    .map(({ spot, area, volume, layer }) => ({
+      // Within the outline, under whatever lies over it, where two overlap the deeper once.
+      line: read(
         'putBack',
-        'V = A·t',
+        'V = ∬ t dA',
         volume,
         'volume',
         [input('spotArea', area, 'area'), input('thickness', spot.depth, 'size', 'typed')],
         { label: spot.name },
       ),
-    );
+      density: layerValues(layer).density,
+    }));
 
 /** What a layer is called in a working: its bed and what it is ordered as. */
 const labelOf = ({ name, layers }: Bed, layer: BedLayer) =>
   `${name} · ${layer.name || layers.indexOf(layer) + 1}`;
-const given = (value: number | null): Origin => (value === null ? 'typical' : 'typed');
+const typedOr = (value: number | null): Origin => (value === null ? 'typical' : 'typed');
 
 /** Layers that are there, of one sort. */
 const laidOf = ({ beds }: Job, cast: boolean) =>
@@ -78,84 +102,108 @@ const laidOf = ({ beds }: Job, cast: boolean) =>
       .map((laid) => ({ ...laid, label: labelOf(bed, laid.layer) })),
   );
 
-function leanWorkings(job: Job): Working[] {
+function leanWorkings(job: Job): readonly Working[] {
   const { plan, lean } = job;
   if (lean.volume <= 0) return [];
+  const laid = laidOf(job, true).flatMap(({ layer, area, unevenness, label }) => [
+    line(
+      'blinding',
+      'area',
+      'volume',
+      [input('blindingArea', area, 'area'), input('thickness', layer.thickness, 'size', 'typed')],
+      { label },
+    ),
+    line(
+      'irregularity',
+      'area',
+      'volume',
+      [
+        input('blindingArea', area, 'area'),
+        input('unevenness', unevenness, 'size', typedOr(plan.pour.irregularity)),
+      ],
+      { label },
+    ),
+  ]);
   return [
-    ...laidOf(job, true).flatMap(({ layer, volume, area, unevenness, label }) => [
-      line(
-        'blinding',
-        'V = A·t',
-        volume,
-        'volume',
-        [input('blindingArea', area, 'area'), input('thickness', layer.thickness, 'size', 'typed')],
-        { label },
-      ),
-      line(
-        'irregularity',
-        'ΔV = A·e',
-        area * unevenness,
-        'volume',
-        [
-          input('blindingArea', area, 'area'),
-          input('unevenness', unevenness, 'size', given(plan.pour.irregularity)),
-        ],
-        { label },
-      ),
+    ...given('leanTotal', [
+      ...laid.filter(({ value }) => value !== 0),
+      ...makeUpLine(job, 'lean'),
+      ...putBackLines(job, true).map((back) => back.line),
     ]),
-    ...makeUpLine(job, 'lean'),
-    ...putBackLines(job, true),
-    orderLine(job, lean.volume, lean.ordered),
+    orderLine(job, lean.volume),
   ];
 }
 
-function stoneWorkings(job: Job): Working[] {
-  const drains = sum(job.placed.ownStone);
-  return [
-    ...laidOf(job, false).flatMap(({ layer, volume, mass, loose, lifts, label }) => [
-      ...(lifts
-        ? [
-            line(
-              'lifts',
-              'n = ⌈T/tmax⌉',
-              lifts.count,
-              'count',
-              [
-                input('bed', layer.thickness, 'size', 'typed'),
-                input('liftLimit', lifts.limit, 'size', LIMIT_FROM[lifts.limitBy]),
-                input('lift', lifts.thickness, 'size'),
-                input('liftLoose', lifts.loose, 'size'),
-                input('passes', lifts.passes[1], 'count', 'typical'),
-              ],
-              { label },
-            ),
-          ]
-        : []),
-      line('stoneVolume', 'V = ∬ min(G, F + T) − E dA', volume, 'volume', [], { label }),
+/** A volume and what it weighs. */
+const weighed = (of: Working, density: WorkingInput): [Working, Working] => [
+  of,
+  line(
+    'stoneMass',
+    'mass',
+    'mass',
+    [input('stoneVolume', of.value, 'volume', originOf([{ ...of, gives: true }])), density],
+    {
+      label: of.label,
+    },
+  ),
+];
+
+function stoneWorkings(job: Job): readonly Working[] {
+  const { plan, stone } = job;
+  const nameOf = (id: string) => plan.elements.find((element) => element.id === id)?.name ?? id;
+  const typical = (density: number) => input('density', density, 'density', 'typical');
+  const layers = laidOf(job, false).map(({ layer, volume, lifts, label }) => {
+    const { density, looseFactor } = layerValues(layer);
+    const [laid, mass] = weighed(
+      read('stoneVolume', 'V = ∬ min(G, F + T) − E dA', volume, 'volume', [], { label }),
+      input('density', density, 'density', typedOr(layer.density)),
+    );
+    const inLifts = lifts && [
       line(
-        'stoneMass',
-        'M = V·ρ',
-        mass,
-        'mass',
+        'lifts',
+        'lifts',
+        'count',
         [
-          input('stoneVolume', volume, 'volume'),
-          input('density', layerValues(layer).density, 'density', given(layer.density)),
+          input('bed', layer.thickness, 'size', 'typed'),
+          input('liftLimit', lifts.limit, 'size', LIMIT_FROM[lifts.limitBy]),
+          beside('lift', lifts.thickness, 'size'),
+          beside('liftLoose', lifts.loose, 'size'),
+          beside('passes', lifts.passes[1], 'count', 'typical'),
         ],
         { label },
       ),
-      line(
-        'stoneLoose',
-        'Vl = V·f',
-        loose,
-        'volume',
-        [input('looseFactor', layerValues(layer).looseFactor, 'number', given(layer.looseFactor))],
-        { label },
-      ),
-    ]),
-    ...(drains > 0 ? [line('drainStone', 'V = ∬ min(G, F + T) − E dA − π/4·d²·L', drains, 'volume')] : []),
-    ...makeUpLine(job, 'stone'),
-    ...putBackLines(job, false),
+    ];
+    const loose = line(
+      'stoneLoose',
+      'loosened',
+      'volume',
+      [
+        input('stoneVolume', volume, 'volume'),
+        input('looseFactor', looseFactor, 'number', typedOr(layer.looseFactor)),
+      ],
+      { label },
+    );
+    return { mass, told: [...(inLifts ?? []), laid, mass, loose] };
+  });
+  const others = [
+    ...stone.besides.map(({ element, volume, density }) => {
+      if (element === null) return weighed(read('makeUp', '∬ F − E dA', volume, 'volume'), typical(density));
+      const label = nameOf(element);
+      return weighed(
+        read('drainStone', 'V = ∬ min(G, F + T) − E dA − π/4·d²·L', volume, 'volume', [], { label }),
+        typical(density),
+      );
+    }),
+    ...putBackLines(job, false).map(({ line: back, density }) => weighed(back, typical(density))),
   ];
+  const masses = [...layers.map(({ mass }) => mass), ...others.map(([, mass]) => mass)];
+  const total = given('stoneTotal', masses);
+  // Every line stands after what it is made of, the sum last; one alone gives the figure itself.
+  const only = masses.length === 1;
+  const told = [...layers.flatMap((layer) => layer.told), ...others.flat()];
+  return only
+    ? told.map((one) => (one === masses[0] ? total[0]! : one))
+    : [...told, ...total.slice(masses.length)];
 }
 
 const LIMIT_FROM: Record<Lifts['limitBy'], Origin> = {
@@ -244,8 +292,12 @@ export const PLACED_FIGURES = {
       parts: [part('order', 'concrete', 'order', job.concrete.ordered, 'volume')],
       sub: ordered(job.concrete.ordered, job.concrete.loads),
       workings: [
-        line('footings', 'V = ∪ (B·L·t)', sum(job.placed.concrete), 'volume'),
-        ...makeUpLine(job, 'concrete'),
+        ...given('concreteTotal', [
+          ...(job.concrete.neat > 0
+            ? [read('footings', 'V = ∪ (B·L·t)', sum(job.placed.concrete), 'volume')]
+            : []),
+          ...makeUpLine(job, 'concrete'),
+        ]),
         ...pourLines(job),
       ],
     }),

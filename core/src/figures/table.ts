@@ -2,58 +2,74 @@
  * The headline figures: one row a figure, with its workings, the line under it and its parts. Tally,
  * sheets, JSON, CSV and comparisons loop over the table.
  */
-import { type Figure, weakest } from '../findings/index.ts';
+import type { Figure, Working } from '../findings/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
 import type { Job } from '../takeoff/index.ts';
+import { reachingOf } from '../water/index.ts';
 import { EARTH_FIGURES } from './earth.ts';
-import { type FigureRow, input, line, type Made } from './line.ts';
+import { addsUp, type FigureRow, given, input, line, type Made, originOf } from './line.ts';
 import { PLACED_FIGURES } from './placed.ts';
 
 const water: FigureRow = {
   kind: 'flow',
   tone: 'water',
-  make: ({ plan, holes, inflow, water: { from } }): Made => ({
-    value: inflow[1],
-    // Nobody has looked for water: no flow is known, which is not none.
-    known: from !== null,
-    also: isAssumed(plan, '/ground/logs/0') ? ['assumed'] : [],
-    sub:
-      holes.length > 0
-        ? {
-            key: 'tally.water.sub',
-            values: { low: [inflow[0], 'flow', 'bare'], high: [inflow[2], 'flow'] },
-          }
-        : { key: from === null ? 'tally.water.unknown' : 'tally.water.dry', values: {} },
-    workings: holes.flatMap((hole) => {
-      const formula =
-        hole.method === 'pit' ? 'Q = πk(H² − h²)/ln(R/re)' : 'Q = πk(H² − h²)/ln(R/rw) + kx(H² − h²)/L0';
-      return (['low', 'likely', 'high'] as const).map((which, i) =>
-        line(
-          `inflow.${which}`,
-          formula,
-          hole.inflow[i]!,
-          'flow',
-          [
-            input(
-              'permeability',
-              hole.k[i]!,
-              'permeability',
-              hole.kOrigin,
-              hole.kOrigin === 'typical' ? 'Freeze & Cherry (1979), Table 2.2' : undefined,
-            ),
-            input('head', hole.head, 'length'),
-            input('held', hole.held, 'length'),
-            input('radius', hole.radius, 'length'),
-          ],
-          {
-            source: 'Dupuit–Thiem; Sichardt',
-            label: hole.elements.map((i) => plan.elements[i]?.name).join(', '),
-          },
-        ),
-      );
-    }),
-  }),
+  make: (job): Made => {
+    const {
+      holes,
+      inflow,
+      water: { from },
+    } = job;
+    return {
+      value: inflow[1],
+      // Nobody has looked for water: no flow is known, which is not none.
+      known: from !== null,
+      sub:
+        holes.length > 0
+          ? {
+              key: 'tally.water.sub',
+              values: { low: [inflow[0], 'flow', 'bare'], high: [inflow[2], 'flow'] },
+            }
+          : { key: from === null ? 'tally.water.unknown' : 'tally.water.dry', values: {} },
+      workings: holes.length === 0 ? [] : inflows(job),
+    };
+  },
 };
+
+/** How much every hole lets in, three times: the likely of all of them is the figure. */
+function inflows({ plan, holes }: Job): readonly Working[] {
+  const logged = isAssumed(plan, '/ground/logs/0') ? 'assumed' : 'computed';
+  const lines = holes.map((hole) => {
+    const label = hole.elements.map((i) => plan.elements[i]?.name).join(', ');
+    return (['low', 'likely', 'high'] as const).map((which, i) =>
+      line(
+        `inflow.${which}`,
+        hole.method,
+        'flow',
+        [
+          input(
+            'permeability',
+            hole.k[i]!,
+            'permeability',
+            hole.kOrigin,
+            hole.kOrigin === 'typical' ? 'Freeze & Cherry (1979), Table 2.2' : undefined,
+          ),
+          input('head', hole.head, 'length', logged),
+          input('held', hole.held, 'length'),
+          input('radius', hole.radius, 'length'),
+          input('reaching', reachingOf(hole.head, hole.held), 'length'),
+          ...(hole.method === 'trench'
+            ? [input('along', hole.length, 'length'), input('width', hole.width, 'length')]
+            : []),
+        ],
+        { source: 'Dupuit–Thiem; Sichardt', label },
+      ),
+    );
+  });
+  const likely = lines.map((three) => three[1]!);
+  const total = given('waterTotal', likely);
+  if (likely.length > 1) return [...lines.flat(), total.at(-1)!];
+  return lines.flat().map((one) => (one === likely[0] ? total[0]! : one));
+}
 
 /** In the order they are shown. */
 export const FIGURES = { ...EARTH_FIGURES, ...PLACED_FIGURES, water } as const satisfies Record<
@@ -69,12 +85,21 @@ export type Figures = Readonly<{ [Id in FigureId]: Figure<Id> }>;
 export function figuresOf(job: Job): Figures {
   const made = FIGURE_IDS.map((id) => {
     const row: FigureRow = FIGURES[id];
-    const { value, known = true, workings, sub, parts = [], also = [] } = row.make(job);
-    const origin = weakest([
-      ...also,
-      ...workings.flatMap((working) => working.inputs.map((entry) => entry.origin)),
-    ]);
-    return [id, { id, value, kind: row.kind, known, origin, sub, parts, workings }] as const;
+    const { value, known = true, workings, sub, parts = [] } = row.make(job);
+    return [
+      id,
+      {
+        id,
+        value,
+        kind: row.kind,
+        // A figure its own lines do not give is not told.
+        known: known && addsUp(value, workings),
+        origin: originOf(workings),
+        sub,
+        parts,
+        workings,
+      },
+    ] as const;
   });
   return Object.fromEntries(made) as unknown as Figures;
 }

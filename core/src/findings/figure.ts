@@ -21,6 +21,10 @@ export interface WorkingInput {
   readonly origin: Origin;
   /** Published work or table the value or formula comes from, untranslated. */
   readonly source?: string;
+  /** It is the value of another line: its name is that line's step. */
+  readonly line?: true;
+  /** It is told beside the others and not reckoned with. */
+  readonly beside?: true;
 }
 
 /** One line of a working: formula in symbols, what went in, what came out. */
@@ -28,6 +32,10 @@ export interface Working {
   readonly step: string;
   readonly label?: string;
   readonly formula: string;
+  /** How its value comes of its inputs; null: read off the dug solid or found by a search, its inputs tell by what. */
+  readonly rule: string | null;
+  /** Its value is the figure's. */
+  readonly gives?: true;
   readonly inputs: readonly WorkingInput[];
   readonly value: number;
   readonly kind: Kind;

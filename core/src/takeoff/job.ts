@@ -56,7 +56,17 @@ export interface Job {
   readonly beds: readonly BedTakeoff[];
   readonly soft: readonly SoftTakeoff[];
   /** Everything compacted: layers of beds, drains, low bottoms made up with stone. */
-  readonly stone: { readonly volume: number; readonly mass: number; readonly loose: number };
+  readonly stone: {
+    readonly volume: number;
+    readonly mass: number;
+    readonly loose: number;
+    /** What of it is no bed's: an element's own, and with null what makes up low bottoms, m³ and kg/m³. */
+    readonly besides: readonly {
+      readonly element: string | null;
+      readonly volume: number;
+      readonly density: number;
+    }[];
+  };
   readonly lean: { readonly volume: number; readonly ordered: number; readonly loads: number };
   readonly concrete: { readonly neat: number; readonly ordered: number; readonly loads: number };
   /** Fill of bottoms dug low, m³. */
@@ -65,8 +75,8 @@ export interface Job {
   readonly trips: { readonly stone: number; readonly spoil: number; readonly matched: number };
   /** Walls and columns that stand in the backfill, m³ below ground. */
   readonly walls: number;
-  /** m³ left of the bottoms for hand trim, and how thick it is on the whole. */
-  readonly handTrim: { readonly thickness: number; readonly volume: number };
+  /** m³ left of the bottoms for hand trim, over how much of them, and how thick it is on the whole. */
+  readonly handTrim: { readonly thickness: number; readonly area: number; readonly volume: number };
   readonly holes: readonly Hole[];
   readonly inflow: readonly [number, number, number];
   readonly areas: { readonly bottom: number; readonly opening: number };

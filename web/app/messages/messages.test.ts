@@ -205,7 +205,8 @@ describe('what the core says', () => {
               ),
               working.step,
             ).toEqual([]);
-          for (const input of working.inputs) expect(known(`input.${input.name}`), input.name).toBe(true);
+          for (const input of working.inputs)
+            expect(known(`${input.line ? 'work' : 'input'}.${input.name}`), input.name).toBe(true);
         }
       for (const { lang, t } of says)
         for (const system of ['metric', 'imperial'] as const) {

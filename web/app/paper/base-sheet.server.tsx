@@ -7,6 +7,7 @@ import {
   leanStakes,
   liftPace,
   type Plan,
+  proved,
   type Takeoff,
 } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
@@ -258,7 +259,7 @@ function bottomLines(plan: Plan, { soft, elements }: Takeoff, t: Say, format: Fo
 function Sheet(input: SheetInput) {
   const { plan, records, lang, system, savedAt, t } = input;
   const format = makeFormat(lang, system);
-  const takeoff = compute(plan, records);
+  const takeoff = proved(plan, compute(plan, records));
   // What lies on one bed stands together.
   const rows = takeoff.beds.flatMap(({ bed }) =>
     takeoff.elements.flatMap((of) =>
@@ -267,7 +268,10 @@ function Sheet(input: SheetInput) {
         : [],
     ),
   );
-  const lab = laboratory(takeoff, t, format);
+  const lab = [
+    ...(takeoff.figures.stone.known ? [] : [t('tally.stopped')]),
+    ...laboratory(takeoff, t, format),
+  ];
   const bottoms = bottomLines(plan, takeoff, t, format);
   const room = ROOM[system];
   const linesHigh = (of: readonly string[]) =>

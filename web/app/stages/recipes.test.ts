@@ -7,6 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { removeElement } from '../desk/removeElement.ts';
 import { makeDesk } from '../desk/store.ts';
 import * as beds from './base/beds.ts';
+import { newWall } from './dig/oldWall.ts';
 import { addLayer, addLog, moveBoundary, removeLayer, removeSoil, setLayerSoil } from './ground/logs.ts';
 import { placeAt } from './ground/placing.ts';
 import * as floors from './levels/floors.ts';
@@ -212,5 +213,20 @@ describe('edits of beds, pours and elements', () => {
     // A word for nobody would be for all.
     expect(plan.levels.instructions.map((word) => [word.id, word.elements])).toEqual([['v', ['P1']]]);
     expect(plan.ground.obstructions[0]!.element).toBeNull();
+  });
+});
+
+describe('the old wall of an underpinned run', () => {
+  it('begins half a metre over what is dug now, and never over the ground', () => {
+    expect(newWall('metric', { underside: 98, groundLow: 100 })).toMatchObject({
+      underside: 98.5,
+      inside: 98.9,
+    });
+    for (const groundLow of [98.1, 98.4, 98.7, 99, 97]) {
+      const { underside, inside } = newWall('metric', { underside: 98, groundLow });
+      expect(underside).toBeLessThanOrEqual(Math.max(98, (98 + groundLow) / 2));
+      expect(inside).toBeLessThanOrEqual(Math.max(98, groundLow));
+      expect(inside).toBeGreaterThanOrEqual(underside);
+    }
   });
 });

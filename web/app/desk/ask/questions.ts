@@ -16,8 +16,10 @@ import {
   nightRest,
   overdigShape,
   type Plan,
+  proofsOf,
   ruleCosts,
   type SiteRecord,
+  stoppedBy,
   type Takeoff,
   workingWays,
 } from '@cimiento/core';
@@ -53,6 +55,7 @@ const QUESTIONS = {
   lowWays: (job: Asked) => lowWays(job.plan, job.takeoff()),
   workingWays: (job: Asked, index: number) => workingWays(job.plan, job.takeoff(), index),
   bounds: ({ plan, takeoff, progress }: Asked) => boundsOf(plan, takeoff(), progress),
+  proofs: ({ plan, takeoff }: Asked) => stoppedBy(proofsOf(plan, takeoff())),
   mend: ({ plan, takeoff }: Asked, code: Mended) => mendCost(plan, takeoff(), code),
   overdigShape: (job: Asked, cause: CutCause) => overdigShape(job.plan, job.takeoff(), cause),
   held: (job: Asked) => heldOf(job.plan, job.takeoff()),

@@ -16,6 +16,7 @@ import type {
   Plan,
   RuleCost,
   SiteRecord,
+  Stopped,
   WorkingCost,
 } from '@cimiento/core';
 import { useEffect, useMemo, useState } from 'react';
@@ -74,7 +75,12 @@ interface Asked<T> {
   readonly share: number;
 }
 
-function useAsked<Q extends Question>(plan: Plan | null, question: Q, args: ArgsOf<Q>): Asked<AnswerOf<Q>> {
+function useAsked<Q extends Question>(
+  plan: Plan | null,
+  question: Q,
+  args: ArgsOf<Q>,
+  quiet = QUIET,
+): Asked<AnswerOf<Q>> {
   const records = useDesk((desk) => desk.records);
   const key = args.join();
   const [answer, setAnswer] = useState<{ readonly key: string; readonly value: AnswerOf<Q> } | null>(null);
@@ -88,7 +94,7 @@ function useAsked<Q extends Question>(plan: Plan | null, question: Q, args: Args
       void askOnce(jobOf(plan, records), question, args, setShare).then((value) => {
         if (!stale) setAnswer(value === null ? null : { key, value });
       });
-    }, QUIET);
+    }, quiet);
     return () => {
       stale = true;
       clearTimeout(timer);
@@ -125,6 +131,12 @@ export const useWorkingWays = (plan: Plan, index: number): WorkingCost[] | null 
 
 /** How far what nobody has said could move each figure; only while it is wanted. */
 export const useBounds = (plan: Plan | null): Bounds | null => useAsked(plan, 'bounds', []).value;
+
+/** Before the proofs are asked for: they are for who looks, not for who types, ms. */
+const STILL = 3000;
+
+/** Figures that another way of working out contradicts; null until that has been asked. */
+export const useStopped = (plan: Plan): Stopped | null => useAsked(plan, 'proofs', [], STILL).value;
 
 /** What mending a caution changes. */
 export const useMend = (plan: Plan | null, code: Mended): AnswerOf<'mend'> =>

@@ -7,7 +7,8 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { type Format, useFormat } from '../../parts/format.tsx';
 import { later } from '../../parts/later.tsx';
 import { PencilMark } from '../../parts/PencilMark.tsx';
-import { useTakeoff } from '../takeoff.ts';
+import { useStopped } from '../ask/whatif.ts';
+import { useShownPlan, useTakeoff } from '../takeoff.ts';
 
 const Workings = later(() => import('./Workings.tsx'), 'Workings');
 
@@ -31,6 +32,7 @@ export function Tally() {
   const { t } = useTranslation();
   const format = useFormat();
   const takeoff = useTakeoff();
+  const proofs = useStopped(useShownPlan());
   const [open, setOpen] = useState<FigureId | null>(null);
   return (
     <Box
@@ -45,7 +47,9 @@ export function Tally() {
     >
       {FIGURE_IDS.map((id) => {
         const figure = takeoff.figures[id];
-        const shown = figure.known ? format.parts(figure.value, figure.kind) : { number: '–', unit: '' };
+        const stopped = !figure.known && figure.value !== 0 ? true : (proofs?.figures.includes(id) ?? false);
+        const shown =
+          figure.known && !stopped ? format.parts(figure.value, figure.kind) : { number: '–', unit: '' };
         return (
           <FigureCell
             key={id}
@@ -53,7 +57,7 @@ export function Tally() {
             number={shown.number}
             unit={figure.kind === 'count' ? t('tally.haul.unit', { count: figure.value }) : shown.unit}
             tone={FIGURES[id].tone}
-            sub={subText(figure.sub, t, format)}
+            sub={stopped ? t('tally.stopped') : subText(figure.sub, t, format)}
             pencil={figure.origin === 'assumed'}
             onOpen={setOpen}
           />

@@ -13,10 +13,10 @@ import { OverdigStack } from './OverdigStack.tsx';
 import { SoilMeant } from './SoilMeant.tsx';
 
 /** A person's own names come through: a soil's id becomes its name. */
-function labelOf(plan: Plan, working: Working, t: Say): string {
-  if (working.label === undefined) return '';
-  const soil = plan.ground.soils.find((s) => s.id === working.label);
-  return soil ? soil.name || t(`soil.${soil.kind}`) : working.label;
+function labelOf(plan: Plan, { label }: Pick<Working, 'label'>, t: Say): string {
+  if (label === undefined) return '';
+  const soil = plan.ground.soils.find((s) => s.id === label);
+  return soil ? soil.name || t(`soil.${soil.kind}`) : label;
 }
 
 export function Workings({ id, onClose }: { id: FigureId; onClose: () => void }) {
@@ -63,11 +63,13 @@ export function Workings({ id, onClose }: { id: FigureId; onClose: () => void })
                 {working.formula}
                 {working.source && ` · ${working.source}`}
               </Box>
-              {working.inputs.length > 0 && (
+              {/* The terms of a sum are the lines above it. */}
+              {working.rule !== 'sum' && working.inputs.length > 0 && (
                 <Box as="ul" display="flex" flexWrap="wrap" columnGap={4} mt={1}>
                   {working.inputs.map((input) => (
-                    <Box as="li" key={input.name} fontSize="sm">
-                      {t(coded(`input.${input.name}`))}{' '}
+                    <Box as="li" key={`${input.name} ${input.label ?? ''}`} fontSize="sm">
+                      {t(coded(`${input.line ? 'work' : 'input'}.${input.name}`))}
+                      {input.label !== undefined && ` · ${labelOf(plan, input, t)}`}{' '}
                       <Box as="span" fontFamily="figure" fontWeight={600} fontSize="md">
                         {format.text(input.value, input.kind)}
                       </Box>{' '}

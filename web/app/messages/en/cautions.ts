@@ -158,6 +158,10 @@ export const cautions = {
       title: '{{name}} floats when it is empty: weight over uplift {{safety}}, 1.1 is asked.',
       text: 'Against the highest water known, friction of the fill not counted. It needs {{ballast}} more, a base that stands out under the fill, or anchors: an engineer’s. It floats with water at {{level}}; keep pumping, or flood it, until that is there.',
     },
+    unproved: {
+      title: 'A figure does not hold: {{expected}} one way, {{found}} another.',
+      text: 'Figures that hang on it are not told. Do not order, dig or haul by this plan until somebody has found out which is wrong; write down what was typed last.',
+    },
     replacementNarrow: {
       title:
         '{{name}}: what replaces the soft soil is {{has}} wide at its foot; the load spreads to {{needs}}.',

@@ -164,6 +164,10 @@ export const cautions: Words<typeof english> = {
       title: '{{name}} flota vacío: peso sobre empuje {{safety}}, se pide 1,1.',
       text: 'Frente al nivel freático más alto conocido, sin contar el roce del relleno. Le faltan {{ballast}}, un fondo que sobresalga bajo el relleno, o anclajes: cosa de un ingeniero. Flota con el agua a {{level}}; siga bombeando, o inúndelo, hasta que eso esté.',
     },
+    unproved: {
+      title: 'Una cifra no se sostiene: {{expected}} de un modo, {{found}} de otro.',
+      text: 'Lo que depende de ella no se dice. No pida, excave ni acarree por este plan hasta saber cuál está mal; anote lo último que se cambió.',
+    },
     replacementNarrow: {
       title:
         '{{name}}: lo que reemplaza el suelo blando tiene {{has}} al pie; la carga se abre hasta {{needs}}.',

@@ -2,7 +2,7 @@
  * The dig sheet as PDF, readable when wet and dirty: stops first, the key plan, depths from the string in
  * large letters, a card for each thing dug, then layers, loads and orders. Each page is of use alone.
  */
-import { compute, runningDimensions } from '@cimiento/core';
+import { compute, proved, runningDimensions } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import { makeFormat } from '../../parts/format.tsx';
 import { SheetFrame, type SheetInput } from '../frame.tsx';
@@ -78,7 +78,7 @@ const Blocks = ({ of }: { of: readonly (readonly [string, readonly string[]])[] 
 
 function Sheet(input: SheetInput) {
   const { plan, records, lang, system, t } = input;
-  const takeoff = compute(plan, records);
+  const takeoff = proved(plan, compute(plan, records));
   const format = makeFormat(lang, system);
   const shown = { plan, takeoff, t, format };
   const rows = rowsOf(plan, takeoff, format);

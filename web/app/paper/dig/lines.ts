@@ -1,5 +1,5 @@
 /** What the dig sheet says in words: layers, loads, orders, the night, bays, drains, hand work, pours. */
-import { fallOf, nightOf, type Plan, stoneFootingLifts, type Takeoff } from '@cimiento/core';
+import { type FigureId, fallOf, nightOf, type Plan, stoneFootingLifts, type Takeoff } from '@cimiento/core';
 import type { Say } from '../../messages/keys.ts';
 import type { Format } from '../../parts/format.tsx';
 import { compactorText, usualPlate } from '../../parts/plant.ts';
@@ -72,9 +72,10 @@ export const layerLines = (plan: Plan, takeoff: Takeoff, t: Say, format: Format)
 ];
 
 export function loadLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
-  const volume = (v: number) => format.text(v, 'volume');
-  const { spoil } = takeoff;
-  const hauls = takeoff.loads
+  const { spoil, figures } = takeoff;
+  // What a proof has stopped is not told.
+  const volume = (of: FigureId, v: number) => (figures[of].known ? format.text(v, 'volume') : '–');
+  const hauls = (figures.haul.known ? takeoff.loads : [])
     .filter((l) => l.loads > 0)
     .map((l, i) =>
       t(i === 0 ? 'sheet.haulLine' : 'sheet.orHaulLine', { loads: l.loads, truck: l.truck.name }),
@@ -83,10 +84,13 @@ export function loadLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format):
     .map((m) => `${m.loads} × ${plan.spoil.trucks.find((truck) => truck.id === m.truck)?.name}`)
     .join(' + ');
   return [
-    t('sheet.digLine', { dig: volume(takeoff.figures.dig.value), loose: volume(spoil.loose) }),
-    t('sheet.keepLine', { keep: volume(spoil.keptBank), topsoil: volume(spoil.keptTopsoil) }),
-    ...(hauls.length > 0 ? hauls : [t('sheet.noHaul')]),
-    ...(takeoff.mixed.length > 1 ? [t('sheet.mixedLine', { loads: mixed })] : []),
+    t('sheet.digLine', { dig: volume('dig', figures.dig.value), loose: volume('spoil', spoil.loose) }),
+    t('sheet.keepLine', {
+      keep: volume('keep', spoil.keptBank),
+      topsoil: volume('keep', spoil.keptTopsoil),
+    }),
+    ...(hauls.length > 0 ? hauls : [t(figures.haul.known ? 'sheet.noHaul' : 'tally.stopped')]),
+    ...(takeoff.mixed.length > 1 && figures.haul.known ? [t('sheet.mixedLine', { loads: mixed })] : []),
   ];
 }
 
@@ -100,7 +104,7 @@ export function orderLines(takeoff: Takeoff, t: Say, format: Format): string[] {
     ...(takeoff.lean.ordered > 0
       ? [t('sheet.leanOrder', { order: format.text(takeoff.lean.ordered, 'volume') })]
       : []),
-    ...(takeoff.stone.mass > 0
+    ...(takeoff.stone.mass > 0 && takeoff.figures.stone.known
       ? [t('sheet.stoneOrder', { mass: format.text(takeoff.stone.mass, 'mass') })]
       : []),
     takeoff.holes.length > 0

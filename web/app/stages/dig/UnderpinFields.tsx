@@ -1,6 +1,6 @@
 /** A run under an old wall: the wall, its bays and the passes they are dug in. */
 import { chakra } from '@chakra-ui/react';
-import { axisLength, baysOf, startOf, type Takeoff, type Underpin } from '@cimiento/core';
+import { axisLength, baysOf, type Takeoff, type Underpin } from '@cimiento/core';
 import type { FC } from 'react';
 import { useDesk } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
@@ -9,6 +9,7 @@ import { Small } from '../../parts/controls.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { bayList } from '../../parts/words.ts';
 import { Fact, PlanField, Toggle } from '../fields.tsx';
+import { newWall } from './oldWall.ts';
 import { type Own, pathOf, usePut } from './own.ts';
 
 const WALL = ['underside', 'thickness', 'inside', 'access', 'gap'] as const;
@@ -43,28 +44,6 @@ export const UnderpinFields: FC<Own<Underpin>> = (own) => {
 };
 
 type Info = Takeoff['elements'][number];
-
-/**
- * A wall with what is typical of one, half a metre over what is dug now and never over the ground: to be
- * replaced by what is laid bare.
- */
-export function newWall(
-  system: Parameters<typeof startOf>[1],
-  info: Pick<Info, 'underside' | 'groundLow'> | undefined,
-): NonNullable<Underpin['old']> {
-  const { underside, groundLow } = info ?? { underside: 0, groundLow: Infinity };
-  // What carries a wall lies in the ground: at most half way up to it.
-  const most = Math.max(0, groundLow - underside);
-  const level = (over: number, share: number) =>
-    Math.round((underside + Math.min(over, share * most)) * 1000) / 1000;
-  return {
-    underside: level(0.5, 0.5),
-    thickness: startOf('/elements/*/old/thickness', system),
-    inside: level(0.9, 1),
-    access: startOf('/elements/*/old/access', system),
-    gap: startOf('/elements/*/old/gap', system),
-  };
-}
 
 /** Bays of an underpinned run and the passes they are dug in. */
 function BayPasses({ run, longest }: { run: number; longest: number }) {
