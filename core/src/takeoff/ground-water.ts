@@ -117,7 +117,7 @@ export function pipingUnder(plan: Plan, e: ElementTakeoff): Piping | null {
       sideSlope(plan, e),
       Math.min(e.width.dug, e.bottomLength ?? Infinity),
       end - depth,
-      soil.dryDensity,
+      weighed(soil),
     );
     return here && (!worst || here.toe / here.asked < worst.toe / worst.asked) ? here : worst;
   }, null);

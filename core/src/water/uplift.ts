@@ -32,6 +32,9 @@ export function heave(over: number, top: number, level: number): Heave | null {
   return { safety: over / (WATER * pressure), relieveTo: top + over / (WATER * HEAVE_SAFE) };
 }
 
+/** A soil typed no heavier than water weighs next to nothing under it, and not nothing. */
+const LEAST_CRITICAL = 0.01;
+
 const GRAINY: readonly SoilKind[] = ['silt', 'sandySilt', 'siltySand', 'sand', 'gravel', 'madeGround'];
 const FINE: readonly SoilKind[] = ['silt', 'sandySilt', 'siltySand', 'sand'];
 
@@ -58,7 +61,7 @@ export const isGrainy = (soil: SoilKind): boolean => GRAINY.includes(soil);
  * As if the water outside stood undrawn up to the side; not covered: sheets, wellpoints, a filter.
  * @param head of water over the bottom, m; @param slope of the sides, across to up
  * @param width of the bottom, and @param deep such soil under it is known to, m
- * @param dry density, kg/m³
+ * @param full density of the soil full of water, kg/m³
  */
 export function piping(
   soil: SoilKind,
@@ -66,11 +69,11 @@ export function piping(
   slope: number,
   width: number,
   deep: number,
-  dry: number,
+  full: number,
 ): Piping | null {
   if (!isGrainy(soil) || head <= 0 || width <= 0) return null;
-  const voids = (GRAINS * WATER) / dry - 1;
-  const critical = (GRAINS - 1) / (1 + voids);
+  // (Gs − 1)/(1 + e): what the grains weigh under water.
+  const critical = Math.max(LEAST_CRITICAL, full / WATER - 1);
   const asked = FINE.includes(soil) ? PIPING_SAFE_FINE : PIPING_SAFE;
   const side = head * Math.hypot(1, slope);
   // Where such soil ends sooner, no way under the middle is longer than down to its end.
