@@ -193,6 +193,10 @@ const RAISED: Record<(typeof CAUTION_CODES)[number], Change> = {
   servicesMarked: with_(hazard('service')),
   frozenFace: () => {},
   thaw: () => {},
+  frostDry: (p) => {
+    soilsDown(p, ['sand', 'siltySand', 0, { moisture: 0.005 }]);
+    p.ground.frost.climate = { index: 500, days: 110, mean: 8, nFactor: 0.7, record: [], shape: [] };
+  },
   softening: () => {},
   beyondSurvey: (p) => {
     p.ground.surface = {

@@ -1,4 +1,5 @@
 /** Water, soil, frost and what nobody has said of them. */
+import { KERSTEN_FROM } from '../ground/index.ts';
 import { wholeWord } from '../levels/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
 import { drawnAround, floatsOf, heaveUnder, pipingUnder, surfaceRuns, underFlood } from '../takeoff/index.ts';
@@ -249,6 +250,23 @@ export const GROUND_CAUTIONS = {
     weight: 'note',
     find: ({ live, job: { frozen, frost } }) =>
       !frozen && frost.depth !== null && frost.depth > 0 ? all(live) : [],
+  },
+  // Drier than the formulas of its conductivity were fitted to: frost goes deeper than is told.
+  frostDry: {
+    weight: 'note',
+    find: ({ live, job: { plan, soils, frost } }) => {
+      const deep = frost.computed ?? 0;
+      const reached = (id: string) =>
+        plan.ground.logs.some(({ layers }) => layers.some(({ soil, top }) => soil === id && top < deep));
+      const dry = soils.filter(
+        ({ layer, typical, moisture }) =>
+          layer.values.moisture !== undefined && moisture < KERSTEN_FROM[typical.grain] && reached(layer.id),
+      );
+      return all(dry.length > 0 ? live : [], () => ({
+        moisture: [Math.min(...dry.map(({ moisture }) => moisture)), 'percent'],
+        from: [Math.max(...dry.map(({ typical }) => KERSTEN_FROM[typical.grain])), 'percent'],
+      }));
+    },
   },
   softening: { weight: 'note', find: ({ live }) => all(live.filter((e) => e.softBottom)) },
   beyondSurvey: { weight: 'warn', find: ({ live }) => all(live.filter((e) => !e.surveyed)) },

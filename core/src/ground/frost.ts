@@ -69,6 +69,9 @@ export function berggrenLambda(mu: number, alpha: number): number {
   return chi * Math.sqrt(2 / mu);
 }
 
+/** Water Kersten's formulas were fitted from, fraction of dry mass. */
+export const KERSTEN_FROM = { fine: 0.07, coarse: 0.01 } as const;
+
 /**
  * Kersten's (1949) conductivity, mean of frozen and thawed and each apart, W/mK.
  * @param dryDensity kg/m³
@@ -78,10 +81,9 @@ export function kersten(
   grain: 'fine' | 'coarse',
   dryDensity: number,
   water: number,
-): { frozen: number; thawed: number; mean: number; held: boolean } {
+): { frozen: number; thawed: number; mean: number } {
   const rho = dryDensity / 1000;
-  const least = grain === 'fine' ? 7 : 1;
-  const w = Math.max(least, water * 100);
+  const w = 100 * Math.max(KERSTEN_FROM[grain], water);
   const log = Math.log10(w);
   const thawed =
     grain === 'fine'
@@ -91,7 +93,7 @@ export function kersten(
     grain === 'fine'
       ? 0.001442 * 10 ** (1.373 * rho) + 0.01226 * w * 10 ** (0.4994 * rho)
       : 0.01096 * 10 ** (0.8116 * rho) + 0.00461 * w * 10 ** (0.9115 * rho);
-  return { frozen, thawed, mean: (frozen + thawed) / 2, held: w > water * 100 + 1e-12 };
+  return { frozen, thawed, mean: (frozen + thawed) / 2 };
 }
 
 /** Thermal figures of a soil: L = 334 000·w·ρd, C = ρd·(710 + 0.75·4187·w). */

@@ -291,6 +291,10 @@ export const cautions = {
       title: 'Frozen to {{depth}} today.',
       text: 'The crust digs like rock, {{longer}} × as long; once it thaws the face falls without warning.',
     },
+    frostDry: {
+      title: 'A soil typed at {{moisture}} of water is drier than the frost formula was made for ({{from}}).',
+      text: 'Its conductivity is taken as at {{from}}: in soil so dry frost can go deeper than is told. Take the local figure, or ask the engineer.',
+    },
     beyondSurvey: {
       title: 'Dug beyond the survey.',
       text: 'The ground there is held level from the nearest spots: take more levels.',

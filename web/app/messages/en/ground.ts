@@ -143,6 +143,15 @@ export const ground = {
   soils: {
     penetrometer: 'Pocket penetrometer',
     aside: 'typical until measured',
+    acts: {
+      density: 'acts on loads and on a bottom water lifts',
+      swell: 'acts on heaps and loads',
+      shrink: 'acts on what is kept',
+      repose: 'the flattest rules the heaps',
+      permeability: 'acts on water to pump',
+      dryDensity: 'acts on frost and on a bottom water lifts',
+      moisture: 'acts on frost',
+    },
     summary: 'class {{class}} ({{from}}) · {{frost}} · fill: {{fill}}',
     classFrom: {
       typed: 'measured',

@@ -296,6 +296,11 @@ export const cautions: Words<typeof english> = {
       title: 'Hoy helado hasta {{depth}}.',
       text: 'La costra se cava como roca, {{longer}} × el tiempo; al deshelar la cara cae sin aviso.',
     },
+    frostDry: {
+      title:
+        'Un suelo dado con {{moisture}} de agua es más seco que lo que admite la fórmula de helada ({{from}}).',
+      text: 'Su conductividad se toma como con {{from}}: en suelo tan seco la helada puede bajar más de lo dicho. Tome la cifra local, o pregunte al ingeniero.',
+    },
     beyondSurvey: {
       title: 'Se excava fuera del levantamiento.',
       text: 'Ahí el terreno se supone a nivel del punto más cercano: tome más cotas.',

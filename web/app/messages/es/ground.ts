@@ -146,6 +146,15 @@ export const ground: Words<typeof english> = {
   soils: {
     penetrometer: 'Penetrómetro de bolsillo',
     aside: 'típicos hasta medir',
+    acts: {
+      density: 'actúa en viajes y en el fondo que el agua levanta',
+      swell: 'actúa en acopios y viajes',
+      shrink: 'actúa en lo que se guarda',
+      repose: 'el más tendido manda en los acopios',
+      permeability: 'actúa en el agua por bombear',
+      dryDensity: 'actúa en la helada y en el fondo que el agua levanta',
+      moisture: 'actúa en la helada',
+    },
     summary: 'clase {{class}} ({{from}}) · {{frost}} · relleno: {{fill}}',
     classFrom: {
       typed: 'medida',

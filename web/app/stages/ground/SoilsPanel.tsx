@@ -137,7 +137,7 @@ function Entry({ soil, onHand }: { soil: Soil; onHand: () => void }) {
               <PlanField
                 key={value}
                 label={t(`input.${value}`)}
-                hint={origin === 'typed' ? t('soils.measured') : t('soils.typical', { source: source ?? '' })}
+                hint={`${origin === 'typed' ? t('soils.measured') : t('soils.typical', { source: source ?? '' })} · ${t(`soils.acts.${value}`)}`}
                 path={`/ground/soils/${index}/values/${value}`}
                 placeholder={typicalOf(value)}
                 optional
