@@ -45,6 +45,10 @@ export const beside = (...of: Parameters<typeof input>): WorkingInput => ({ ...i
 export const saidIn = (plan: Plan, path: string): Origin =>
   assumedAt(plan, path) === null ? 'typed' : 'assumed';
 
+/** A value that is still what its field starts with: nobody has to have typed it. */
+export const startedOr = (value: number, start: number): Origin =>
+  Math.abs(value - start) < 1e-9 ? 'typical' : 'typed';
+
 interface Extra {
   readonly source?: string;
   readonly label?: string | undefined;

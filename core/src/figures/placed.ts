@@ -2,10 +2,25 @@
 import type { Lifts } from '../base/index.ts';
 import type { FigurePart, Origin, SubLine, Working, WorkingInput } from '../findings/index.ts';
 import { layerValues } from '../plan/beds.ts';
-import type { Bed, BedLayer } from '../plan/schema.ts';
+import { newLayer } from '../plan/blank.ts';
+import { startOf } from '../plan/fields.ts';
+import type { Bed, BedLayer, Plan } from '../plan/schema.ts';
 import type { Job } from '../takeoff/index.ts';
 import type { Kind } from '../units/index.ts';
-import { beside, type FigureRow, given, input, line, of, originOf, part, read, saidIn, sum } from './line.ts';
+import {
+  beside,
+  type FigureRow,
+  given,
+  input,
+  line,
+  of,
+  originOf,
+  part,
+  read,
+  saidIn,
+  startedOr,
+  sum,
+} from './line.ts';
 
 const orderLine = ({ plan }: Job, neat: number, label?: string): Working =>
   line(
@@ -15,7 +30,7 @@ const orderLine = ({ plan }: Job, neat: number, label?: string): Working =>
     [
       input('volume', neat, 'volume'),
       input('waste', plan.pour.waste, 'percent', saidIn(plan, '/pour/waste')),
-      input('step', plan.pour.step, 'volume', saidIn(plan, '/pour/step')),
+      input('step', plan.pour.step, 'volume', startedOr(plan.pour.step, startOf('/pour/step', plan.system))),
     ],
     { label },
   );
@@ -73,7 +88,10 @@ const makeUpLine = ({ plan, placed }: Job, what: Job['plan']['pour']['makeUp']):
     : [];
 
 /** What goes back where soft spots were taken out, of what is cast or of what is compacted. */
-const putBackLines = ({ soft }: Job, cast: boolean): { readonly line: Working; readonly density: number }[] =>
+const putBackLines = (
+  { plan, soft }: Job,
+  cast: boolean,
+): { readonly line: Working; readonly density: number }[] =>
   soft
     .filter((spot) => spot.cast === cast && spot.volume > 0)
     .map(({ spot, area, volume, layer }) => ({
@@ -83,7 +101,15 @@ const putBackLines = ({ soft }: Job, cast: boolean): { readonly line: Working; r
         'V = ∬ t dA',
         volume,
         'volume',
-        [input('spotArea', area, 'area'), input('thickness', spot.depth, 'size', 'typed')],
+        [
+          input('spotArea', area, 'area'),
+          input(
+            'thickness',
+            spot.depth,
+            'size',
+            startedOr(spot.depth, startOf('/ground/softSpots/*/depth', plan.system)),
+          ),
+        ],
         { label: spot.name },
       ),
       density: layerValues(layer).density,
@@ -92,6 +118,8 @@ const putBackLines = ({ soft }: Job, cast: boolean): { readonly line: Working; r
 /** What a layer is called in a working: its bed and what it is ordered as. */
 const labelOf = ({ name, layers }: Bed, layer: BedLayer) =>
   `${name} · ${layer.name || layers.indexOf(layer) + 1}`;
+/** What a new layer of its material is laid at, m. */
+const usual = ({ system }: Plan, { material }: BedLayer): number => newLayer(material, [], system).thickness;
 const typedOr = (value: number | null): Origin => (value === null ? 'typical' : 'typed');
 
 /** Layers that are there, of one sort. */
@@ -110,7 +138,10 @@ function leanWorkings(job: Job): readonly Working[] {
       'blinding',
       'area',
       'volume',
-      [input('blindingArea', area, 'area'), input('thickness', layer.thickness, 'size', 'typed')],
+      [
+        input('blindingArea', area, 'area'),
+        input('thickness', layer.thickness, 'size', startedOr(layer.thickness, usual(plan, layer))),
+      ],
       { label },
     ),
     line(
@@ -164,7 +195,7 @@ function stoneWorkings(job: Job): readonly Working[] {
         'lifts',
         'count',
         [
-          input('bed', layer.thickness, 'size', 'typed'),
+          input('bed', layer.thickness, 'size', startedOr(layer.thickness, usual(plan, layer))),
           input('liftLimit', lifts.limit, 'size', LIMIT_FROM[lifts.limitBy]),
           beside('lift', lifts.thickness, 'size'),
           beside('liftLoose', lifts.loose, 'size'),

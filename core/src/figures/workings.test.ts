@@ -96,6 +96,9 @@ describe('a figure is no better than what leads to it', () => {
     expect(origin('order', 'waste')).toBe('typed');
     plan.assumed = ['/pour/waste', '/spoil/trucks/0/body'];
     expect(origin('order', 'waste')).toBe('assumed');
+    // Nobody has to have typed what a plan starts with.
+    expect(origin('order', 'step')).toBe('typical');
+    plan.pour.step = 0.75;
     expect(origin('order', 'step')).toBe('typed');
     const loads = compute(plan).figures.haul.workings.find((one) => one.step === 'loads')!;
     expect(loads.inputs.find(({ name }) => name === 'body')!.origin).toBe('assumed');
