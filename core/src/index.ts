@@ -21,6 +21,7 @@ export {
   labOf,
   liftLimits,
   liftPace,
+  liftsOf,
   maximumBy,
   mayCover,
   newCompactor,

@@ -216,9 +216,24 @@ export const EARTH_FIGURES = {
             { label: s.soil.layer.id },
           ),
         );
+      // Topsoil goes back on top: the rest of the hole is what other soil fills.
+      const onTop = kept
+        .filter(isTop)
+        .map((s) =>
+          line(
+            'topsoilBack',
+            'tamped',
+            'volume',
+            [input('bank', s.keptBank, 'volume', logged(job)), ofSoil(s.soil, 'shrink', 'percent')],
+            { label: s.soil.layer.id },
+          ),
+        );
+      const left = onTop.length > 0 ? [line('toFill', 'rest', 'volume', [hole, ...onTop].map(of))] : [];
       const short = line('shortfall', 'rest', 'volume', [
-        of(hole),
-        ...kept.map((s) => ({ ...input('tamped', tamped(s), 'volume'), label: s.soil.layer.id })),
+        of(left[0] ?? hole),
+        ...kept
+          .filter((s) => !isTop(s))
+          .map((s) => ({ ...input('tamped', tamped(s), 'volume'), label: s.soil.layer.id })),
       ]);
       return {
         value: spoil.keptBank,
@@ -227,7 +242,7 @@ export const EARTH_FIGURES = {
             ? { key: 'tally.keep.short', values: { volume: [spoil.shortfall, 'volume'] } }
             : { key: 'tally.keep.sub', values: { volume: [spoil.keptTopsoil, 'volume'] } },
         workings: [
-          ...(dig.total > 0 ? [hole] : []),
+          ...(dig.total > 0 ? [hole, ...onTop, ...left] : []),
           ...given('keepTotal', filling),
           ...(spoil.shortfall > 0 ? [short] : []),
         ],

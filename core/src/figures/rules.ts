@@ -32,6 +32,7 @@ export const RULES = {
   mass: { formula: 'M = V·ρ', of: (_, [volume = 0, density = 0]) => volume * density },
   loosened: { formula: 'Vl = V·f', of: (_, [volume = 0, factor = 0]) => volume * factor },
   bulk: { formula: 'Vl = Vb·(1 + S)', of: (input) => input('bank') * (1 + input('swell')) },
+  tamped: { formula: 'V = Vb·(1 − s)', of: (input) => input('bank') * (1 - input('shrink')) },
   asBank: { formula: 'Vb = V/(1 − s)', of: (input) => input('tamped') / (1 - input('shrink')) },
   pile: {
     formula: 'h = √(A·tan φ)',

@@ -16,6 +16,7 @@ const BY_HAND: Record<RuleId, readonly [Readonly<Record<string, number>>, number
   mass: [{ volume: 2.4, density: 2000 }, 4800],
   loosened: [{ volume: 4, factor: 1.2 }, 4.8],
   bulk: [{ bank: 20, swell: 0.43 }, 28.6],
+  tamped: [{ bank: 10, shrink: 0.1 }, 9],
   asBank: [{ tamped: 9, shrink: 0.1 }, 10],
   // 2.4 m³/m at 37°: √(2.4·0.75355) = 1.345.
   pile: [{ keptLoose: 24, run: 10, repose: 37, highest: 2.5 }, 1.34483],
@@ -69,7 +70,8 @@ describe('every working gives its figure', () => {
         keep: { ...keep, workings: [{ ...first!, value: first!.value + 1 }, ...others] },
       },
     };
-    expect(unworked(wrong)).toHaveLength(2);
+    // The dig, the line itself, and the one that takes it on.
+    expect(unworked(wrong)).toHaveLength(3);
   });
 });
 

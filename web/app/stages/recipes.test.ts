@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { BED_MATERIAL_IDS, blankPlan, checkPlan, currentPlan, MATERIALS, type Plan } from '@cimiento/core';
+import {
+  BED_MATERIAL_IDS,
+  blankPlan,
+  checkPlan,
+  currentPlan,
+  liftsOf,
+  MATERIALS,
+  newBed,
+  newPad,
+  type Plan,
+} from '@cimiento/core';
 import fc from 'fast-check';
 import { produce } from 'immer';
 import { describe, expect, it } from 'vitest';
@@ -213,6 +223,33 @@ describe('edits of beds, pours and elements', () => {
     // A word for nobody would be for all.
     expect(plan.levels.instructions.map((word) => [word.id, word.elements])).toEqual([['v', ['P1']]]);
     expect(plan.ground.obstructions[0]!.element).toBeNull();
+  });
+});
+
+describe('a bed that is taken', () => {
+  const thick = (topSize: number | null, by: number) => {
+    const plan = blankPlan('x', 'metric');
+    const bed = newBed(plan, 'pitGravel');
+    const element = { ...newPad(plan, [0, 0]), id: 'P', bed: bed.id };
+    bed.layers[0] = { ...bed.layers[0]!, topSize };
+    const base = { ...plan, beds: [bed], elements: [element] };
+    return produce(base, (d) => beds.thicken(d, 'P', by, 'stone')).beds[0]!.layers[0]!;
+  };
+  it('has stones that fit its lifts: 520 mm in 173 take 40 mm, or 600 mm where 50 mm was typed', () => {
+    expect(thick(null, 0.32)).toMatchObject({ thickness: 0.52, topSize: 0.04 });
+    expect(thick(0.05, 0.32)).toMatchObject({ topSize: 0.05 });
+    expect(thick(0.05, 0.32).thickness).toBeCloseTo(0.6, 9);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(null, 0.02, 0.031, 0.04, 0.05),
+        fc.double({ min: 0.005, max: 2, noNaN: true }),
+        (topSize, by) => {
+          const layer = thick(topSize, by);
+          expect(layer.thickness).toBeGreaterThanOrEqual(0.2 + by - 1e-9);
+          expect(liftsOf(layer)!.stoneTooLarge).toBe(false);
+        },
+      ),
+    );
   });
 });
 

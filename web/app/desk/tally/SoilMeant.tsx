@@ -43,7 +43,7 @@ const MEANT: readonly (readonly [RegExp, Drawn])[] = [
   [/^digTotal$/, soil(all)],
   [/^stratum$/, soil(`M${LEFT - 5} ${GROUND + 8}H${RIGHT + 5}L${RIGHT + 2} ${GROUND + 15}H${LEFT - 2}Z`)],
   [/^handTrim$/, soil(box(LEFT, BOTTOM - 2.5, RIGHT, BOTTOM))],
-  [/^(bulk|pile|keepSoil)$/, away(heap)],
+  [/^(bulk|pile|keepSoil|topsoilBack)$/, away(heap)],
   [
     /^void$/,
     soil(

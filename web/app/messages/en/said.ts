@@ -24,6 +24,8 @@ export const said = {
     spoilTotal: 'All soils together: {{value}} loose.',
     pile: '{{keptLoose}} laid along {{run}} at its own slope of {{repose}}: {{pileBase}} wide and {{value}} high.',
     void: '{{digTotal}} dug, less all that stands and lies in it: {{value}} to fill.',
+    topsoilBack: '{{bank}} of it go back on top; tamped they shrink by {{shrink}}: {{value}}.',
+    toFill: 'Under the topsoil {{value}} are left to fill.',
     keepSoil:
       '{{tamped}} of the hole is filled with it; tamped it shrinks by {{shrink}}, so {{value}} is kept.',
     keepTotal: 'All kept soils together: {{value}}.',

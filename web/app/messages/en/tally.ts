@@ -59,6 +59,8 @@ export const tally = {
     bulk: 'Bulked',
     pile: 'As a bank along the dig',
     void: 'Hole to fill again',
+    topsoilBack: 'Topsoil back on top',
+    toFill: 'Left for other soil',
     keepSoil: 'Kept',
     shortfall: 'To bring in',
     haulSoil: 'Leaves',

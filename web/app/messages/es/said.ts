@@ -27,6 +27,8 @@ export const said: Words<typeof english> = {
     spoilTotal: 'Todos los suelos juntos: {{value}} sueltos.',
     pile: '{{keptLoose}} a lo largo de {{run}} con su propio talud de {{repose}}: {{pileBase}} de ancho y {{value}} de alto.',
     void: '{{digTotal}} excavados, menos todo lo que queda dentro: {{value}} por rellenar.',
+    topsoilBack: '{{bank}} vuelven arriba; compactados merman {{shrink}}: {{value}}.',
+    toFill: 'Bajo la tierra vegetal quedan {{value}} por rellenar.',
     keepSoil: 'Rellena {{tamped}} del hueco; compactado merma {{shrink}}, así que se guardan {{value}}.',
     keepTotal: 'Todo lo que se guarda: {{value}}.',
     shortfall: 'Faltan {{value}} de suelo apto: tráigalo.',

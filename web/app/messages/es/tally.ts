@@ -62,6 +62,8 @@ export const tally: Words<typeof english> = {
     bulk: 'Esponjado',
     pile: 'En cordón junto a la zanja',
     void: 'Hueco por rellenar',
+    topsoilBack: 'Tierra vegetal, otra vez arriba',
+    toFill: 'Queda para otro suelo',
     keepSoil: 'Se guarda',
     shortfall: 'Por traer',
     haulSoil: 'Sale',

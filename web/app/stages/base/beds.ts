@@ -5,6 +5,7 @@ import {
   type Element,
   isDrain,
   layerValues,
+  liftsOf,
   newBed,
   newLayer,
   nextName,
@@ -188,6 +189,15 @@ export function thicken(draft: Draft, element: string, by: number, name: string)
   const shared = draft.elements.some((one) => one.id !== element && one.bed === target.bed);
   const before = draft.beds.find((bed) => bed.id === target.bed);
   const up = (m: number) => Math.min(5, Math.ceil(m / 0.005 - 1e-6) * 0.005);
+  // With stones that fit its lifts; those somebody typed ask for thicker lifts, so for more of it.
+  const laid = (layer: BedLayer, thickness: number): BedLayer => {
+    const made = withFittingStone({ ...layer, thickness: up(thickness) });
+    const lifts = liftsOf(made);
+    const least = lifts?.stoneTooLarge ? 4 * layerValues(made).topSize : 0;
+    return lifts && least > 0 && least <= lifts.limit + 1e-9
+      ? { ...made, thickness: up(lifts.count * least) }
+      : made;
+  };
   if (!before || shared) {
     if (draft.beds.length >= 20) return;
     // Others stand on it too: they keep theirs.
@@ -199,8 +209,10 @@ export function thicken(draft: Draft, element: string, by: number, name: string)
     );
     target.bed = bed.id;
     const own = draft.beds.at(-1)!;
-    own.layers[0]!.thickness = up(before ? own.layers[0]!.thickness + by : by);
+    const [layer] = own.layers;
+    own.layers[0] = laid(layer!, before ? layer!.thickness + by : by);
     return;
   }
-  before.layers[0]!.thickness = up(before.layers[0]!.thickness + by);
+  const layer = current(before).layers[0]!;
+  before.layers[0] = laid(layer, layer.thickness + by);
 }
