@@ -4,13 +4,20 @@ import { startTransition } from 'react';
 import { hydrateRoot } from 'react-dom/client';
 import { I18nextProvider } from 'react-i18next';
 import { HydratedRouter } from 'react-router/dom';
-import { loadFirst, loadLater, makeI18n } from './messages/i18n.ts';
+import { loadBoard, loadFirst, loadLater, makeI18n } from './messages/i18n.ts';
 import { wordsLater } from './parts/later.tsx';
 import { makeCache } from './theme/emotion.ts';
 
 const lang = LANGS.find((known) => known === document.documentElement.lang) ?? 'en';
+const desk = /^\/jobs\/./.test(location.pathname);
 const i18n = makeI18n(lang, await loadFirst(lang));
-wordsLater(() => loadLater(lang, i18n));
+if (!desk) await loadBoard(lang, i18n);
+wordsLater(async () => {
+  await Promise.all([loadLater(lang, i18n), desk && loadBoard(lang, i18n)]);
+});
+
+// Whoever goes from a desk to the board finds its words there.
+if (desk) setTimeout(() => void loadBoard(lang, i18n).catch(() => {}), 1500);
 
 startTransition(() => {
   hydrateRoot(

@@ -1,7 +1,13 @@
 /** English, whole. Each file of es/ has the shape of its namesake in en/ or the build fails. */
+import { enBoard } from './enBoard.ts';
 import { enFirst } from './enFirst.ts';
 import { enLater } from './enLater.ts';
 import type { Words } from './words.ts';
 
-export const en = { ...enFirst, ...enLater };
+export const en = {
+  ...enFirst,
+  ...enBoard,
+  ...enLater,
+  problem: { ...enFirst.problem, ...enBoard.problem },
+};
 export type Messages = Words<typeof en>;

@@ -1,6 +1,7 @@
 /** Spanish words of parts that are fetched when they are first looked at. */
 import type { enLater } from './enLater.ts';
 import { asked } from './es/asked.ts';
+import { dialogs } from './es/dialogs.ts';
 import { held } from './es/held.ts';
 import { log } from './es/log.ts';
 import { proof } from './es/proof.ts';
@@ -11,6 +12,7 @@ import type { Words } from './words.ts';
 
 export const esLater: Words<typeof enLater> = {
   ...asked,
+  ...dialogs,
   ...proof,
   ...rain,
   ...held,

@@ -5,6 +5,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
 import { expect, it } from 'vitest';
+import { enBoard } from './enBoard.ts';
 import { enFirst } from './enFirst.ts';
 
 const APP = join(import.meta.dirname, '..');
@@ -25,13 +26,13 @@ function withPage(entry: string, found = new Set<string>()): Set<string> {
   return found;
 }
 
-const at = (path: string): unknown =>
-  path
-    .split('.')
-    .reduce<unknown>((node, key) => (node as Record<string, unknown> | undefined)?.[key], enFirst);
-const plural = (key: string): boolean => at(key) !== undefined || at(`${key}_other`) !== undefined;
+const PAGES = { 'routes/job.tsx': enFirst, 'routes/jobs.tsx': { ...enFirst, ...enBoard } } as const;
+const found = (words: object, path: string): unknown =>
+  path.split('.').reduce<unknown>((node, key) => (node as Record<string, unknown> | undefined)?.[key], words);
 
-it.each(['routes/job.tsx', 'routes/jobs.tsx'])('%s says nothing whose words come later', (page) => {
+it.each(Object.entries(PAGES))('%s says nothing whose words come later', (page, words) => {
+  const at = (path: string) => found(words, path);
+  const plural = (key: string): boolean => at(key) !== undefined || at(`${key}_other`) !== undefined;
   const modules = [...withPage(join(APP, page))].filter((file) => !/messages\/|\.server\./.test(file));
   expect(modules.length).toBeGreaterThan(20);
   const missing: string[] = [];

@@ -58,16 +58,30 @@ export const loadFirst = (lang: Lang): Promise<Words<typeof enFirst>> =>
       : import('./enFirst.ts').then((m) => m.enFirst),
   );
 
-/** The words of what is fetched later, put with those that are there. */
-export async function loadLater(lang: Lang, instance: i18n): Promise<void> {
-  const words = await loaded<object>(
+/** Puts words with those that are there. */
+async function put(lang: Lang, instance: i18n, words: Promise<object>): Promise<void> {
+  instance.addResourceBundle(lang, 'translation', await loaded(lang, words), true, true);
+}
+
+/** The words of the board alone, and of what is brought there: it needs them first, a desk later. */
+export const loadBoard = (lang: Lang, instance: i18n): Promise<void> =>
+  put(
     lang,
+    instance,
+    tongueOf(lang) === 'es'
+      ? import('./esBoard.ts').then((m) => m.esBoard)
+      : import('./enBoard.ts').then((m) => m.enBoard),
+  );
+
+/** The words of what is fetched later. */
+export const loadLater = (lang: Lang, instance: i18n): Promise<void> =>
+  put(
+    lang,
+    instance,
     tongueOf(lang) === 'es'
       ? import('./esLater.ts').then((m) => m.esLater)
       : import('./enLater.ts').then((m) => m.enLater),
   );
-  instance.addResourceBundle(lang, 'translation', words, true, true);
-}
 
 export function makeI18n(lang: Lang, messages: Messages | Words<typeof enFirst>): i18n {
   const before = made.get(lang);

@@ -1,6 +1,8 @@
 /** Filling back. */
 export const backfill = {
   backfill: {
+    void: 'Hole to fill again',
+    short: 'To bring in',
     spoil: 'Spoil by soil',
     soil: 'Soil',
     bank: 'bank',

@@ -4,6 +4,8 @@ import type { Words } from '../words.ts';
 
 export const backfill: Words<typeof english> = {
   backfill: {
+    void: 'Hueco por rellenar',
+    short: 'Por traer',
     spoil: 'Tierra por suelo',
     soil: 'Suelo',
     bank: 'banco',

@@ -71,9 +71,9 @@ export function BackfillPanel() {
           })
         }
       />
-      <Fact label={t('work.void')} value={format.text(takeoff.spoil.backfill, 'volume')} />
+      <Fact label={t('backfill.void')} value={format.text(takeoff.spoil.backfill, 'volume')} />
       {takeoff.spoil.shortfall > 0 && (
-        <Fact label={t('work.shortfall')} value={format.text(takeoff.spoil.shortfall, 'volume')} />
+        <Fact label={t('backfill.short')} value={format.text(takeoff.spoil.shortfall, 'volume')} />
       )}
     </Panel>
   );
