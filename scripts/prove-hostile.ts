@@ -4,8 +4,8 @@
  * missing, when another crew has to wait, or when a transaction is left open.
  */
 import { gzipSync } from 'node:zlib';
+import { seeded } from '../core/src/random/index.ts';
 import { honeyHouse } from '../core/src/testing.ts';
-import { seeded } from '../core/src/water/seeded.ts';
 import { Client, ownServer, wait } from './own-server.ts';
 
 const trials = Math.max(1, Number(process.argv[2] ?? 300));

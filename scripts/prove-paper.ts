@@ -3,7 +3,7 @@
  * one process, and reads each back from the finished file. `npm run prove:paper [-- seed]`
  */
 import { LANGS, type System } from '@cimiento/core';
-import { seeded } from '../core/src/water/seeded.ts';
+import { seeded } from '../core/src/random/index.ts';
 import { loadMessages, makeI18n } from '../web/app/messages/i18n.ts';
 import { wordsOf } from '../web/app/messages/useTranslation.ts';
 import { missingFrom } from '../web/app/paper/read-back.server.ts';

@@ -319,6 +319,7 @@ export {
   withFloor,
   writeNumber,
 } from './plan/index.ts';
+export { between, oneOf, seeded } from './random/index.ts';
 export {
   adjust,
   arcPoints,
@@ -356,6 +357,7 @@ export {
   surfaceRuns,
   usualFill,
 } from './takeoff/index.ts';
+export { dayOf, localAfter, localOf, momentOf } from './time/index.ts';
 export {
   decimalSign,
   FOOT,
@@ -393,9 +395,7 @@ export {
   LEAST_CREST,
   LEAST_FREEBOARD,
   levelAt,
-  localAfter,
   type Measured,
-  momentOf,
   passingAt,
   rechargeFault,
   rechargeRange,
@@ -403,7 +403,6 @@ export {
   STEEPEST,
   type StoneFault,
   type StoneLimits,
-  seeded,
   sizeAt,
   sticky,
   stoneFaults,

@@ -221,7 +221,7 @@ export function logged<K extends RecordKindId>(
 }
 let count = 0;
 
-export { seeded } from './water/seeded.ts';
+export { seeded } from './random/index.ts';
 
 type PlaceOf = readonly [number, number];
 

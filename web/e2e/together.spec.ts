@@ -1,6 +1,6 @@
 /** Several pages, people and devices on one job: nobody is shown an old figure as saved, nothing is re-signed or lost. */
 import { type Browser, type BrowserContext, type Page, test } from '@playwright/test';
-import { seeded } from '../../core/src/water/seeded.ts';
+import { seeded } from '../../core/src/random/index.ts';
 import { base, expect, field, newJob, prefer, ready, saved, signIn, stage, type } from './helpers.ts';
 
 const BEA = { email: 'other@cimiento.demo', password: 'other-crew' };

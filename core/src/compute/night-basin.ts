@@ -11,6 +11,7 @@ import { isDrain } from '../plan/forms.ts';
 import type { Plan, SitePump } from '../plan/schema.ts';
 import { fallOf, shapeOf } from '../setout/index.ts';
 import { surfaceRuns } from '../takeoff/index.ts';
+import { hoursBetween } from '../time/index.ts';
 import {
   type Basin,
   byHead,
@@ -19,7 +20,6 @@ import {
   FLAT,
   flowFrom,
   fullBore,
-  hoursBetween,
   inflowAt,
   OVER_GROUND,
   type PumpAt,

@@ -6,15 +6,9 @@ import { PUMPS } from '../catalogue/pumps.ts';
 import { newPump } from '../plan/blank.ts';
 import { PATTERNS } from '../plan/kinds.ts';
 import type { Plan, SitePump } from '../plan/schema.ts';
-import {
-  courseOf,
-  hoursBetween,
-  localAfter,
-  type Storm,
-  seeded,
-  showerOf,
-  stormHours,
-} from '../water/index.ts';
+import { between, oneOf, openShare, seeded } from '../random/index.ts';
+import { hoursBetween, localAfter } from '../time/index.ts';
+import { courseOf, type Storm, showerOf, stormHours } from '../water/index.ts';
 import { type Difference, difference } from './compare.ts';
 import { computeWith } from './compute.ts';
 import { dryAt, type NightHole, nightAt } from './night.ts';
@@ -246,14 +240,13 @@ const LENGTH = [0.5, 2] as const;
 /** A storm of the record, drawn; and how many hours after the one expected it begins. */
 function drawnStorm(plan: Plan, next: () => number): { storm: Storm; shift: number } {
   const { record, storm } = plan.water;
-  const between = ([low, high]: readonly [number, number]) => low + (high - low) * next();
   const kinds = PATTERNS.filter((pattern) => pattern !== 'hourly');
   return {
-    shift: between(SHIFT),
+    shift: between(next, SHIFT),
     storm: {
-      depth: gumbelRain(record!, Math.min(1 - 1e-9, Math.max(1e-9, next()))),
-      hours: Math.min(24, stormHours(storm!) * between(LENGTH)),
-      pattern: kinds[Math.floor(next() * kinds.length)]!,
+      depth: gumbelRain(record!, openShare(next)),
+      hours: Math.min(24, stormHours(storm!) * between(next, LENGTH)),
+      pattern: oneOf(next, kinds),
       hourly: [],
     },
   };

@@ -3,14 +3,13 @@
  * begins with the rain, every hole dry.
  */
 import type { Plan } from '../plan/schema.ts';
+import { hoursBetween, momentOf } from '../time/index.ts';
 import {
   type Course,
   courseOf,
   FILM,
   fallen,
-  hoursBetween,
   levelAt,
-  momentOf,
   showerOf,
   stormHours,
   type Through,

@@ -16,9 +16,9 @@ import type { Plan } from '../plan/schema.ts';
 import { axisLength } from '../setout/footprint.ts';
 import { shapeOf } from '../setout/kinds.ts';
 import { pointsOf } from '../setout/places.ts';
+import { isDay, isZone } from '../time/index.ts';
 import { gradingFault } from '../water/filter.ts';
 import { curveFault } from '../water/pump.ts';
-import { isDay, isZone } from '../water/zone.ts';
 import { outlineProblems, shapeProblems } from './elements.ts';
 
 /** Numbers past their limits: field, value and limits named. */

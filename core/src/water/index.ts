@@ -1,5 +1,4 @@
 export * from './balance.ts';
-export * from './clock.ts';
 export * from './dam.ts';
 export * from './drain.ts';
 export * from './drawdown.ts';
@@ -11,10 +10,8 @@ export * from './instruments.ts';
 export * from './pump.ts';
 export * from './recharge.ts';
 export * from './runoff.ts';
-export * from './seeded.ts';
 export * from './settling.ts';
 export * from './storage.ts';
 export * from './storm.ts';
 export * from './uplift.ts';
 export * from './wellpoints.ts';
-export * from './zone.ts';

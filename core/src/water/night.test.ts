@@ -3,12 +3,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PUMP_IDS, PUMPS } from '../catalogue/pumps.ts';
 import { type Basin, courseOf, levelAt, wetOver } from './balance.ts';
-import { hoursBetween, localAfter, momentOf } from './clock.ts';
 import { curveFault, flowFrom, hoseLoss, pumpFlow, suckedUp, suctionLimit } from './pump.ts';
 import { drainingInto, runoffShare } from './runoff.ts';
 import { Along, type Storage, storageOf } from './storage.ts';
 import { fallen, type Storm, showerOf, stormDepth, stormTurns } from './storm.ts';
-import { isDay, isZone } from './zone.ts';
 
 const levelOf = ({ levels, volumes }: Storage, volume: number) => new Along(volumes).to(volume).read(levels);
 const volumeTo = ({ levels, volumes }: Storage, level: number) => new Along(levels).to(level).read(volumes);
@@ -49,24 +47,6 @@ describe('rain by the clock', () => {
     const own = storm({ pattern: 'hourly', hourly: [0.001, 0, 0.01] });
     expect(stormDepth(own)).toBeCloseTo(0.011, 12);
     expect(fallen(own, 2.5)).toBeCloseTo(0.006, 12);
-  });
-});
-
-describe('the job’s clock', () => {
-  it('passes over the hour that is skipped in spring and has the one that comes twice in autumn', () => {
-    expect(hoursBetween('2026-03-28T22:00', '2026-03-29T07:00', 'Europe/Madrid')).toBe(8);
-    expect(hoursBetween('2026-10-24T22:00', '2026-10-25T07:00', 'Europe/Madrid')).toBe(10);
-    expect(momentOf('2026-03-29T02:30', 'Europe/Madrid')).toBeNull();
-    expect(hoursBetween('2026-03-28T22:00', '2026-03-29T07:00', 'America/Lima')).toBe(9);
-    expect(localAfter('2026-03-28T22:00', 8, 'Europe/Madrid')).toBe('2026-03-29T07:00');
-  });
-  it('knows which zones and days there are', () => {
-    expect([isZone('America/Lima'), isZone('Moon/Crater'), isZone('')]).toEqual([true, false, false]);
-    expect([isDay('2028-02-29T00:00'), isDay('2026-02-29T00:00'), isDay('2026-04-31T00:00')]).toEqual([
-      true,
-      false,
-      false,
-    ]);
   });
 });
 

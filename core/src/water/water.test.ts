@@ -52,7 +52,7 @@ describe('inflow', () => {
             trenchInflow(k, head, held, 20 * width, width),
           ];
           expect(at(20)).toBeCloseTo(Math.max(pit, trench), 12);
-          expect(at(5)).toBe(pitInflow(k, head, held, equivalentRadius(5 * width, width)));
+          expect(at(5)).toBeCloseTo(pitInflow(k, head, held, equivalentRadius(5 * width, width)), 12);
         },
       ),
     );

@@ -22,6 +22,7 @@ import { FilePick } from '../../parts/FilePick.tsx';
 import { useFormat } from '../../parts/format.tsx';
 import { QuantityField } from '../../parts/QuantityField.tsx';
 import { Choice } from '../../parts/TextField.tsx';
+import { today } from '../../parts/today.ts';
 import { useReading } from '../../parts/useReading.ts';
 import { problemText } from '../../parts/words.ts';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
@@ -315,7 +316,8 @@ function Frozen() {
   const takeoff = useTakeoff();
   const { frozen } = takeoff.facts;
   const log = useLog();
-  const [day, setDay] = useState(() => new Date().toISOString().slice(0, 10));
+  const zone = useDesk((desk) => desk.plan.water.zone);
+  const [day, setDay] = useState(() => today(zone));
   const [said, setSaid] = useState<string | null>(null);
   const reading = useReading(frozen?.depth ?? null, (depth) => {
     if (depth !== null) log('frozen', { depth, from: 'typed', when: day });

@@ -9,28 +9,19 @@ import { Button, FieldError, Small } from '../../../parts/controls.tsx';
 import { FilePick } from '../../../parts/FilePick.tsx';
 import { useFormat } from '../../../parts/format.tsx';
 import { Choice, TextField } from '../../../parts/TextField.tsx';
+import { HERE, today } from '../../../parts/today.ts';
 import { problemText } from '../../../parts/words.ts';
 import { Panel, PlanField, Toggle } from '../../fields.tsx';
 import { WhenField } from './When.tsx';
 
-/** Where this browser's clock is. */
-const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 const MOST_HOURS = 96;
-
-/** This evening at eight, and tomorrow at seven. */
-function tonight(): { start: string; dryBy: string } {
-  const day = (plus: number) => {
-    const at = new Date(Date.now() + plus * 86_400_000);
-    const two = (n: number) => String(n).padStart(2, '0');
-    return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
-  };
-  return { start: `${day(0)}T20:00`, dryBy: `${day(1)}T07:00` };
-}
 
 /** Rain as it is first expected; the clock is the browser's until someone says otherwise. */
 function expect(d: Draft): void {
-  const { start, dryBy } = tonight();
   if (d.water.zone === 'UTC') d.water.zone = HERE;
+  // This evening at eight, and tomorrow at seven.
+  const start = `${today(d.water.zone)}T20:00`;
+  const dryBy = `${today(d.water.zone, 1)}T07:00`;
   d.water.storm = {
     start,
     depth: startOf('/water/storm/depth', d.system),

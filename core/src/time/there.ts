@@ -1,4 +1,5 @@
-/** Whether a time zone and a day are there at all: asked at every keystroke, so without a calendar's library. */
+/** Whether a time zone and a day are there at all: asked at every keystroke. */
+import { isExists } from 'date-fns';
 
 export function isZone(zone: string): boolean {
   try {
@@ -9,11 +10,8 @@ export function isZone(zone: string): boolean {
   }
 }
 
-const DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
-const isLeap = (year: number) => (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
-
 /** Whether the day of a local time, 2026-11-26T07:00, is one. */
 export function isDay(local: string): boolean {
   const [year, month, day] = local.slice(0, 10).split('-').map(Number) as [number, number, number];
-  return day <= DAYS[month - 1]! + (month === 2 && isLeap(year) ? 1 : 0);
+  return isExists(year, month - 1, day);
 }

@@ -1,0 +1,2 @@
+export * from './draws.ts';
+export * from './seeded.ts';

@@ -1,0 +1,2 @@
+export * from './local.ts';
+export * from './there.ts';

@@ -1,0 +1,36 @@
+/** Days and hours as they are on the job, in its own time zone. Nothing here asks the clock: now is an argument. */
+import { TZDate } from '@date-fns/tz';
+
+/** A local time, 2026-11-26T07:00, taken apart. */
+const LOCAL = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
+const HOUR = 3_600_000;
+
+const two = (value: number) => String(value).padStart(2, '0');
+/** A moment as a clock on the job shows it. */
+const shown = (at: TZDate): string =>
+  `${String(at.getFullYear()).padStart(4, '0')}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(at.getHours())}:${two(at.getMinutes())}`;
+
+/** The moment a local time is; null when there is none: no such day, or an hour that is skipped in spring. */
+export function momentOf(local: string, zone: string): number | null {
+  const [year, month, day, hour, minute] = LOCAL.exec(local)?.slice(1).map(Number) ?? [];
+  if (year === undefined) return null;
+  const at = new TZDate(year, month! - 1, day!, hour!, minute!, zone);
+  // What is not there is moved on to what is.
+  return Number.isNaN(at.getTime()) || shown(at) !== local ? null : at.getTime();
+}
+
+/** The local time, and the day, of a moment. @param moment ms since 1970 */
+export const localOf = (moment: number, zone: string): string => shown(new TZDate(moment, zone));
+export const dayOf = (moment: number, zone: string): string => localOf(moment, zone).slice(0, 10);
+
+/** Hours from one local time to another, as they pass; null when either is none. */
+export function hoursBetween(from: string, to: string, zone: string): number | null {
+  const [start, end] = [momentOf(from, zone), momentOf(to, zone)];
+  return start === null || end === null ? null : (end - start) / HOUR;
+}
+
+/** The local time so many hours after another, as they pass. */
+export function localAfter(local: string, hours: number, zone: string): string {
+  const start = momentOf(local, zone);
+  return start === null ? local : localOf(Math.round(start + hours * HOUR), zone);
+}

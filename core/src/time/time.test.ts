@@ -1,0 +1,103 @@
+/** The job's own clock, held against the one the platform has. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { dayOf, hoursBetween, isDay, isZone, localAfter, localOf, momentOf } from './index.ts';
+
+const ZONES = [
+  'America/Lima',
+  'America/New_York',
+  'America/St_Johns',
+  'Asia/Kathmandu',
+  'Australia/Lord_Howe',
+  'Europe/Madrid',
+  'Pacific/Apia',
+  'UTC',
+] as const;
+
+/** What the platform's own formatter shows of a moment. */
+function plainly(moment: number, zone: string): string {
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    timeZone: zone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  }).formatToParts(moment);
+  const of = (type: string) => parts.find((part) => part.type === type)!.value;
+  return `${of('year')}-${of('month')}-${of('day')}T${of('hour')}:${of('minute')}`;
+}
+
+describe('the job’s clock', () => {
+  it('passes over the hour that is skipped in spring and has the one that comes twice in autumn', () => {
+    expect(hoursBetween('2026-03-28T22:00', '2026-03-29T07:00', 'Europe/Madrid')).toBe(8);
+    expect(hoursBetween('2026-10-24T22:00', '2026-10-25T07:00', 'Europe/Madrid')).toBe(10);
+    expect(momentOf('2026-03-29T02:30', 'Europe/Madrid')).toBeNull();
+    expect(hoursBetween('2026-03-28T22:00', '2026-03-29T07:00', 'America/Lima')).toBe(9);
+    expect(localAfter('2026-03-28T22:00', 8, 'Europe/Madrid')).toBe('2026-03-29T07:00');
+  });
+  it('knows which zones and days there are', () => {
+    expect([isZone('America/Lima'), isZone('Moon/Crater'), isZone('')]).toEqual([true, false, false]);
+    expect([isDay('2028-02-29T00:00'), isDay('2026-02-29T00:00'), isDay('2026-04-31T00:00')]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+  });
+});
+
+describe('a moment', () => {
+  const moment = fc.integer({ min: Date.UTC(2000, 0, 1) / 60_000, max: Date.UTC(2060, 0, 1) / 60_000 });
+  it('is shown as the platform shows it, in any zone, and found again from what is shown', () => {
+    fc.assert(
+      fc.property(moment, fc.constantFrom(...ZONES), (minutes, zone) => {
+        const at = minutes * 60_000;
+        const shown = localOf(at, zone);
+        expect(shown).toBe(plainly(at, zone));
+        expect(dayOf(at, zone)).toBe(shown.slice(0, 10));
+        const again = momentOf(shown, zone)!;
+        // An hour that comes twice in autumn is one of the two.
+        expect(Math.abs(again - at) % 1_800_000).toBe(0);
+        expect(Math.abs(again - at)).toBeLessThanOrEqual(3_600_000);
+        expect(plainly(again, zone)).toBe(shown);
+      }),
+    );
+  });
+  it('is so many hours after another as they pass, whatever the clock does meanwhile', () => {
+    fc.assert(
+      fc.property(
+        moment,
+        fc.integer({ min: 0, max: 400 }),
+        fc.constantFrom(...ZONES),
+        (minutes, hours, zone) => {
+          const start = localOf(minutes * 60_000, zone);
+          const from = momentOf(start, zone)!;
+          const end = localAfter(start, hours, zone);
+          expect(end).toBe(plainly(from + hours * 3_600_000, zone));
+          expect(Math.abs(hoursBetween(start, end, zone)! - hours)).toBeLessThanOrEqual(1);
+        },
+      ),
+    );
+  });
+  it('of 72 hours from Saturday 14:00 over the change of clocks in Madrid is Tuesday 15:00', () => {
+    expect(localAfter('2026-03-28T14:00', 72, 'Europe/Madrid')).toBe('2026-03-31T15:00');
+  });
+  it('late in an American evening is still that day there', () => {
+    const evening = Date.UTC(2026, 10, 30, 3, 30);
+    expect(dayOf(evening, 'America/New_York')).toBe('2026-11-29');
+    expect(dayOf(evening, 'UTC')).toBe('2026-11-30');
+  });
+  it('is none where there is no such day, hour or writing', () => {
+    for (const local of [
+      '2026-02-30T10:00',
+      '2026-03-29T02:30',
+      '2026-13-01T00:00',
+      'tomorrow',
+      '2026-03-28',
+    ])
+      expect(momentOf(local, 'Europe/Madrid')).toBeNull();
+    expect(localAfter('2026-02-30T10:00', 5, 'Europe/Madrid')).toBe('2026-02-30T10:00');
+    expect(hoursBetween('2026-02-30T10:00', '2026-03-01T10:00', 'UTC')).toBeNull();
+  });
+});
