@@ -4,7 +4,7 @@ const folders = [
   'units',
   'time',
   'random',
-  'findings',
+  'results',
   'geometry',
   'catalogue',
   'plan',
@@ -19,9 +19,9 @@ const folders = [
   'takeoff',
   'cautions',
   'figures',
-  'door',
+  'validation',
   'compute',
-  'checks',
+  'proofs',
 ];
 const notLater = folders.slice(0, -1).map((folder, i) => ({
   name: `core-${folder}-reads-earlier-only`,

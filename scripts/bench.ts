@@ -9,7 +9,7 @@ import {
   chanceDry,
   compute,
   digInputs,
-  digOrder,
+  digSequence,
   excavate,
   flatPlan,
   newPump,
@@ -172,7 +172,7 @@ for (const demoName of ['honey-house', 'cheese-vault']) {
   const takeoff = compute(plan);
   row(
     demoName,
-    repeat(3, () => digOrder(plan, takeoff)),
+    repeat(3, () => digSequence(plan, takeoff)),
   );
 }
 {
@@ -180,7 +180,7 @@ for (const demoName of ['honey-house', 'cheese-vault']) {
   const takeoff = compute(plan);
   row(
     'simulated job, 60 elements',
-    repeat(2, () => digOrder(plan, takeoff)),
+    repeat(2, () => digSequence(plan, takeoff)),
   );
 }
 

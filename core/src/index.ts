@@ -71,7 +71,6 @@ export {
   typicalMachine,
 } from './catalogue/index.ts';
 export { type CautionCode, HOLD_CODES } from './cautions/index.ts';
-export { proofsOf, proved, type Stopped, stoppedBy, withStopped } from './checks/index.ts';
 export {
   type After,
   type Alternative,
@@ -82,18 +81,18 @@ export {
   chanceDry,
   compute,
   concreteInstead,
+  type DewateredHole,
   type Difference,
-  type DigOrder,
+  type DigSequence,
   DRAIN_PIPE,
   DRAWN_LAYERS,
   type Drawn,
+  dewateringMethods,
   digInputs,
-  digOrder,
+  digSequence,
   drawnOf,
   dugAtCut,
   fillUnder,
-  type HeldHole,
-  heldOf,
   holds,
   instructionCost,
   type LowWay,
@@ -103,13 +102,8 @@ export {
   longSection,
   lowWays,
   MEANS,
-  MENDED,
   type Mean,
   type MeanNight,
-  type Mend,
-  type Mended,
-  mendCost,
-  mendOf,
   type Night,
   type NightAnswer,
   type NightChance,
@@ -119,7 +113,12 @@ export {
   nightOf,
   nightRest,
   overdigShape,
+  REMEDIED,
+  type Remedied,
+  type Remedy,
   type RuleCost,
+  remedyCost,
+  remedyFor,
   retrimmed,
   ruleCosts,
   type Section,
@@ -159,9 +158,7 @@ export {
   type Solid,
   truckMatch,
 } from './dig/index.ts';
-export { checkPlan } from './door/index.ts';
 export { FIGURE_IDS, FIGURES, type FigureId } from './figures/index.ts';
-export type { Caution, Problem, ProblemCode, SubLine, Weight, Working } from './findings/index.ts';
 export {
   area as polygonArea,
   type Box,
@@ -319,7 +316,9 @@ export {
   withFloor,
   writeNumber,
 } from './plan/index.ts';
+export { proofsOf, proved, type Stopped, stoppedBy, withStopped } from './proofs/index.ts';
 export { between, oneOf, seeded } from './random/index.ts';
+export type { Caution, Problem, ProblemCode, SubLine, Weight, Working } from './results/index.ts';
 export {
   adjust,
   arcPoints,
@@ -379,6 +378,7 @@ export {
   WRITTEN,
   written,
 } from './units/index.ts';
+export { checkPlan } from './validation/index.ts';
 export {
   APART,
   assumedGrading,
@@ -397,9 +397,9 @@ export {
   levelAt,
   type Measured,
   passingAt,
-  rechargeFault,
-  rechargeRange,
   regraded,
+  risingHeadFault,
+  risingHeadRange,
   STEEPEST,
   type StoneFault,
   type StoneLimits,

@@ -3,7 +3,6 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { env } from 'node:process';
 import type { SoilKind } from './catalogue/soils.ts';
-import { proofsOf } from './checks/index.ts';
 import type { Takeoff } from './compute/index.ts';
 import { type RuleId, worked } from './figures/rules.ts';
 import type { RecordKindId, RecordValue, SiteRecord } from './log/index.ts';
@@ -12,6 +11,7 @@ import type { BoxElement, Element, Pad, Raft, Ramp, Strip } from './plan/element
 import { isRun } from './plan/forms.ts';
 import { currentPlan } from './plan/migrate.ts';
 import type { BedLayer, Plan, SoilEntry } from './plan/schema.ts';
+import { proofsOf } from './proofs/index.ts';
 
 /**
  * How many cases a long drawn test draws: all, or few, an eighth, where everything is checked while someone

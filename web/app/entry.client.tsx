@@ -5,8 +5,8 @@ import { hydrateRoot } from 'react-dom/client';
 import { I18nextProvider } from 'react-i18next';
 import { HydratedRouter } from 'react-router/dom';
 import { loadBoard, loadFirst, loadLater, makeI18n } from './messages/i18n.ts';
-import { wordsLater } from './parts/later.tsx';
 import { makeCache } from './theme/emotion.ts';
+import { wordsLater } from './ui/later.tsx';
 
 const lang = LANGS.find((known) => known === document.documentElement.lang) ?? 'en';
 const desk = /^\/jobs\/./.test(location.pathname);

@@ -9,10 +9,10 @@ import {
   useRouteLoaderData,
 } from 'react-router';
 import type { Route } from './+types/root';
-import { Oops } from './parts/Oops.tsx';
 import type { Preferences } from './preferences.ts';
 import { doorOf } from './server/body.server.ts';
 import { preferencesOf } from './server/http.server.ts';
+import { Oops } from './ui/Oops.tsx';
 import './theme/fonts.ts';
 import { system } from './theme/system.ts';
 

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { validatePlan } from '../door/validate.ts';
 import type { Bed, Plan } from '../plan/schema.ts';
 import { bedded, honeyHouse, lean, named, pad, plainPlan, stone, strip } from '../testing.ts';
+import { validatePlan } from '../validation/validate.ts';
 
 const bed = (id: string, layers: Bed['layers'], more: Partial<Bed> = {}): Bed => ({
   id,

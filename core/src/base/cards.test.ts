@@ -2,10 +2,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { validateRecords } from '../door/validate.ts';
 import type { SiteRecord } from '../log/index.ts';
 import type { BedLayer } from '../plan/schema.ts';
 import { bedded, logged, named, plainPlan, stone, strip } from '../testing.ts';
+import { validateRecords } from '../validation/validate.ts';
 import { bottomAnswer, bottomKeeps } from './bottom.ts';
 import { type LiftState, mayCover } from './cards.ts';
 import { compactorChoices } from './compactors.ts';

@@ -89,7 +89,7 @@ function tested(
   };
 }
 
-/** Where a lift stands by what befell it, in the order of time. */
+/** Where a lift stands by its history, in the order of time. */
 function stateOf(
   events: readonly LiftRecord[],
   tests: ReadonlyMap<LiftRecord, LiftTest>,

@@ -1,6 +1,7 @@
 export * from './bed-materials.ts';
 export * from './compactors.ts';
 export * from './filter-stones.ts';
+export * from './hazards.ts';
 export * from './machines.ts';
 export * from './materials.ts';
 export * from './obstructions.ts';

@@ -25,19 +25,6 @@ export type SlopeClass = (typeof SLOPE_CLASSES)[number];
 export const COVER_KINDS = ['board', 'gravel', 'sand', 'topsoil'] as const;
 export type CoverKind = (typeof COVER_KINDS)[number];
 
-/** What may be in the way of a dig, or fall into it. */
-export const HAZARD_KINDS = [
-  'service',
-  'footing',
-  'crest',
-  'tree',
-  'rock',
-  'stream',
-  'overhead',
-  'well',
-] as const;
-export type HazardKind = (typeof HAZARD_KINDS)[number];
-
 /** What can be seen and felt of a soil in the hand, from best to worst where there is an order. */
 export const HAND = {
   /** Most of it by eye: stones, sand one can see or feel, silt like flour, clay like putty, roots. */

@@ -1,6 +1,6 @@
 /** What a row of the table of cautions is given, and what it gives. */
 import { type Rules, rulesOf } from '../dig/index.ts';
-import type { Caution, Weight } from '../findings/index.ts';
+import type { Caution, Weight } from '../results/index.ts';
 import type { ElementTakeoff, Job } from '../takeoff/index.ts';
 
 export interface Case {

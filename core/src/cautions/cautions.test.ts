@@ -1,12 +1,12 @@
 /** Every caution of the table is raised by some plan, and by none of its opposite. */
 import { describe, expect, it } from 'vitest';
-import { HAZARD_KINDS } from '../catalogue/soils.ts';
+import { HAZARD_KINDS } from '../catalogue/hazards.ts';
 import { compute } from '../compute/index.ts';
-import { WEIGHTS } from '../findings/index.ts';
 import type { SiteRecord } from '../log/index.ts';
 import { newLog, newUnderpin } from '../plan/blank.ts';
 import type { Strip } from '../plan/elements.ts';
 import type { BedLayer, Hazard, Plan } from '../plan/schema.ts';
+import { WEIGHTS } from '../results/index.ts';
 import {
   bedded,
   instruct,

@@ -1,6 +1,6 @@
 /** Water, soil, frost and what nobody has said of them. */
 import { KERSTEN_FROM } from '../ground/index.ts';
-import { wholeWord } from '../levels/index.ts';
+import { completeInstruction } from '../levels/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
 import { drawnAround, floatsOf, heaveUnder, pipingUnder, surfaceRuns, underFlood } from '../takeoff/index.ts';
 import { type BoxFloat, FLOAT_SAFE } from '../water/flotation.ts';
@@ -114,7 +114,7 @@ export const WATER_CAUTIONS = {
               asked: [HEAVE_SAFE, 'number'],
               level: [found.relieveTo, 'level'],
             },
-            ...(wholeWord(plan, e.id) !== null && { weight: 'warn' as const }),
+            ...(completeInstruction(plan, e.id) !== null && { weight: 'warn' as const }),
           },
         ];
       }),

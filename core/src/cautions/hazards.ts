@@ -1,6 +1,6 @@
 /** Hazards the dig comes too near: one caution a hazard and kind of clash, with the worst of it. */
 import { COMPACTORS, type CompactorId } from '../catalogue/compactors.ts';
-import { HAZARD_KINDS, type HazardKind } from '../catalogue/soils.ts';
+import { HAZARD_KINDS, type HazardKind } from '../catalogue/hazards.ts';
 import { type Clash, distanceTo } from '../levels/index.ts';
 import type { Kind } from '../units/index.ts';
 import { type Case, type CautionRow, EPS, type Finding } from './case.ts';
@@ -20,7 +20,7 @@ function clashes(
     const found = job.clashes.filter((clash) => clash.hazard === hazard.id && clash.what === what);
     const worst = found.reduce<Clash | null>((p, q) => (p === null || q.by > p.by ? q : p), null);
     if (!worst) return [];
-    const deadly = what === 'keepOff' && DEADLY.includes(hazard.kind) && !job.facts.laidBare.has(hazard.id);
+    const deadly = what === 'keepOff' && DEADLY.includes(hazard.kind) && !job.facts.exposed.has(hazard.id);
     return [
       {
         elements: found.map((clash) => clash.element),

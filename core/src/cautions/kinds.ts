@@ -1,6 +1,6 @@
 /** What slabs, drains, old walls and people who dig must hear: founded, drained, dug otherwise than a trench. */
 import { cornerMean, edges, at as evaluate, intersect } from '../geometry/index.ts';
-import { isFloorSlab, SPLASH, wholeWord } from '../levels/index.ts';
+import { completeInstruction, isFloorSlab, SPLASH } from '../levels/index.ts';
 import { isDrain } from '../plan/forms.ts';
 import { fallOf } from '../setout/index.ts';
 import { byHead, FLAT } from '../water/drain.ts';
@@ -68,7 +68,7 @@ export const KIND_CAUTIONS = {
   // It stands above the frost line on purpose: an engineer says so, by name, when and why, or it waits.
   slabEngineer: {
     weight: 'stop',
-    find: (at) => all(slabs(at).filter((e) => wholeWord(at.job.plan, e.id) === null)),
+    find: (at) => all(slabs(at).filter((e) => completeInstruction(at.job.plan, e.id) === null)),
   },
   slabSide: {
     weight: 'warn',

@@ -2,7 +2,7 @@
  * Cautions that must be on screen and on paper where they apply: one row a caution. They warn and
  * defer: never a claim that an excavation is safe.
  */
-import { type Caution, WEIGHTS } from '../findings/index.ts';
+import { type Caution, WEIGHTS } from '../results/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import { type CautionRow, caseOf, job } from './case.ts';
 import { GROUND_CAUTIONS, UNKNOWN_CAUTIONS, WATER_CAUTIONS } from './ground.ts';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { proofsOf } from '../checks/index.ts';
 import { FIGURE_IDS } from '../figures/index.ts';
 import type { Plan } from '../plan/schema.ts';
+import { proofsOf } from '../proofs/index.ts';
 import {
   bedded,
   demo,

@@ -1,12 +1,12 @@
 /** compute(plan, records): a job goes in, a takeoff comes out. Pure: the same job gives the same takeoff. */
 import { cautionsFor } from '../cautions/index.ts';
 import type { excavate } from '../dig/index.ts';
-import { checkPlan } from '../door/check.ts';
 import { figuresOf } from '../figures/index.ts';
-import type { ProblemCode } from '../findings/index.ts';
 import { type Facts, factsOf, NO_RECORDS, type SiteRecord } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
+import type { ProblemCode } from '../results/index.ts';
 import type { Job } from '../takeoff/index.ts';
+import { checkPlan } from '../validation/check.ts';
 import { problemStep } from './dug-problems.ts';
 import {
   buildStep,

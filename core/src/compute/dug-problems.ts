@@ -1,10 +1,10 @@
 /** What is wrong with a job that shows only once it is dug. */
 import type { Excavation } from '../dig/index.ts';
-import type { Problem } from '../findings/index.ts';
 import { edges, intersect } from '../geometry/index.ts';
 import { isFloorSlab } from '../levels/index.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
+import type { Problem } from '../results/index.ts';
 import type { ElementTakeoff } from '../takeoff/index.ts';
 import type { Site } from './steps.ts';
 

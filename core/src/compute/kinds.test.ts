@@ -2,7 +2,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { stoneFootingLifts } from '../base/index.ts';
-import { validatePlan } from '../door/validate.ts';
 import { newUnderpin } from '../plan/blank.ts';
 import type { Element, Underpin } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
@@ -18,11 +17,12 @@ import {
   strip,
   unbalanced,
 } from '../testing.ts';
+import { validatePlan } from '../validation/validate.ts';
 import { alternatives } from './alternatives.ts';
 import { compute } from './compute.ts';
+import { digSequence } from './dig-sequence.ts';
 import { concreteInstead } from './footings.ts';
-import { mendCost, mendOf } from './mends.ts';
-import { digOrder } from './order-of.ts';
+import { remedyCost, remedyFor } from './remedies.ts';
 import { setoutSheet } from './setout-sheet.ts';
 
 const box = (w: number, h: number) =>
@@ -240,7 +240,7 @@ describe('a floor inside', () => {
       );
       bedded(p, stone(0.2));
     });
-    const order = digOrder(plan, compute(plan));
+    const order = digSequence(plan, compute(plan));
     expect(order.ok).toBe(true);
     // Inside the ring it must be dug before the ring is.
     expect(order.ok && order.steps.map((step) => step.id)).toEqual(['E1', 'E2']);
@@ -414,7 +414,7 @@ describe('a run under an old wall', () => {
       p.elements = named(run(p, { old }));
     });
     const takeoff = compute(alone);
-    expect(mendCost(alone, takeoff, 'unsupported')).toBeNull();
+    expect(remedyCost(alone, takeoff, 'unsupported')).toBeNull();
     expect(alternatives(alone, takeoff, 0)).toEqual([]);
     // A pad beside it is offered, for itself.
     const both = plainPlan((p) => {
@@ -422,9 +422,9 @@ describe('a run under an old wall', () => {
       p.dig.slope = 0;
       p.elements = named(run(p, { old }), pad(30, 0, 2, 2, { level: 97.5 }));
     });
-    const mend = mendOf(both, compute(both), 'unsupported')!;
+    const mend = remedyFor(both, compute(both), 'unsupported')!;
     expect(mend.ids).toEqual(['E2']);
-    expect(mendCost(both, compute(both), 'unsupported')!.change.dig).toBeGreaterThan(0);
+    expect(remedyCost(both, compute(both), 'unsupported')!.change.dig).toBeGreaterThan(0);
   });
   it('is an open trench while nobody knows the wall, and says so', () => {
     const takeoff = under({ old: null });

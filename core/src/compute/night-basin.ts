@@ -113,7 +113,7 @@ export function nightGround(plan: Plan, takeoff: Takeoff): Ground {
   );
   const open = (i: number) =>
     elements[i]!.live && shapeOf(elements[i]!.element).founded && !elements[i]!.bays;
-  const holes = reachesOf(plan, solid, standing, open, takeoff.facts.recharge).map((reach): Dug => {
+  const holes = reachesOf(plan, solid, standing, open, takeoff.facts.risingHead).map((reach): Dug => {
     const mine = solid.parts.flatMap(({ owner }, i) => (reach.elements.includes(owner) ? [i] : []));
     const cuts = mine.map((i) => solid.cuts[i]!);
     const openings = mine.flatMap((i) => solid.openings[i]!);

@@ -3,7 +3,7 @@ import { usualFill } from '../takeoff/index.ts';
 import { demo, honeyHouse, logged, named, pad, plainPlan, ramp, strip, tank } from '../testing.ts';
 import {
   compute,
-  digOrder,
+  digSequence,
   drawnOf,
   orderProblem,
   sectionThrough,
@@ -52,7 +52,7 @@ describe('the demos’ site work', () => {
     const shell = 7.2 * 3.8 * 2.9 - 6.8 * 3.4 * (2.9 - 0.25 - 0.2);
     expect(takeoff.concrete.neat).toBeCloseTo(shell, 9);
     expect(takeoff.elements[0]!.decision?.governs).toBe('drawn');
-    const order = digOrder(plan, takeoff);
+    const order = digSequence(plan, takeoff);
     if (!order.ok) throw new Error();
     expect(order.steps.map((step) => step.id)).toEqual(['B1', 'A1']);
     // There is most of the silty sand: buckets fill as in common earth.
@@ -140,7 +140,7 @@ describe('the order’s problem', () => {
   it('a ramp typed before its pit is named', () => {
     const p = plan();
     p.dig.order = ['E4', 'E3', 'E1', 'E2'];
-    expect(digOrder(p, compute(p))).toMatchObject({
+    expect(digSequence(p, compute(p))).toMatchObject({
       ok: false,
       typed: true,
       clashes: [{ code: 'early', id: 'E4', by: 'E3' }],

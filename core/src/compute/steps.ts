@@ -9,9 +9,9 @@ import {
   bottomPerimeter,
   type Excavation,
   excavate,
-  type Founded,
+  type FoundationLevels,
   flatsOf,
-  found,
+  foundationLevels,
   HEAP_HEIGHT,
   handDug,
   type Loads,
@@ -28,7 +28,6 @@ import {
   volumeDeeperThan,
   windrow,
 } from '../dig/index.ts';
-import type { Problem } from '../findings/index.ts';
 import { outsideOf, type Polygon } from '../geometry/index.ts';
 import {
   designFrost,
@@ -66,6 +65,7 @@ import {
   poursOf,
   topOver,
 } from '../pour/index.ts';
+import type { Problem } from '../results/index.ts';
 import { middleOf, readPlaces, shapeOf, sizesOf } from '../setout/index.ts';
 import {
   type BrokenOut,
@@ -104,15 +104,15 @@ export function groundStep(given: Plan, facts: Facts): Site {
   return { plan, facts, model, frost: designFrost(plan, model), frozen: frozenNow(facts), problems: [] };
 }
 
-export const foundStep = (site: Site): Founded[] =>
-  found(site.plan, levelElements(site.plan, site.model, site.frost, site.problems), site.problems);
+export const foundStep = (site: Site): FoundationLevels[] =>
+  foundationLevels(site.plan, levelElements(site.plan, site.model, site.frost, site.problems), site.problems);
 
-export const digStep = ({ plan, model }: Site, founded: readonly Founded[]): Excavation =>
+export const digStep = ({ plan, model }: Site, founded: readonly FoundationLevels[]): Excavation =>
   excavate(plan, model, founded);
 
 /** Deepest cut of an element, m: highest ground over each stretch less its level. */
 function depthOf(
-  { element, dug, groundHigh, index, live }: Founded,
+  { element, dug, groundHigh, index, live }: FoundationLevels,
   solid: Solid,
   model: GroundModel,
 ): number {
@@ -133,7 +133,7 @@ const lowestUnder = ({ pieces }: SoftDig, owner: number): number =>
   Math.min(...pieces.map((piece) => (piece.owner === owner ? piece.lowest : Infinity)));
 
 /** What the dig is of each element. */
-export function shareStep({ model }: Site, founded: readonly Founded[], dig: Excavation): Dug[] {
+export function shareStep({ model }: Site, founded: readonly FoundationLevels[], dig: Excavation): Dug[] {
   const openings: Polygon[][] = founded.map(() => []);
   dig.solid.openings.forEach((pieces, i) => {
     openings[dig.solid.parts[i]!.owner]!.push(...pieces);
@@ -216,7 +216,7 @@ export const holeStep = ({ plan, facts }: Site, watered: readonly Watered[], { s
     plan,
     solid,
     watered.map(({ lowest, groundLow, water, columns }) => ({ dug: lowest, groundLow, water, columns })),
-    facts.recharge,
+    facts.risingHead,
   );
 
 /** Layers with their levels, stacked on the formation. */

@@ -8,8 +8,8 @@ import type { Plan } from '../plan/schema.ts';
 import { floatsOf } from '../takeoff/index.ts';
 import { drawnCases, named, pad, plainPlan, seeded, soilsDown, tank } from '../testing.ts';
 import { compute } from './compute.ts';
-import { MENDED, mendCost, mendOf } from './mends.ts';
 import { nightOf } from './night.ts';
+import { REMEDIED, remedyCost, remedyFor } from './remedies.ts';
 import type { Takeoff } from './takeoff.ts';
 import { mixedJob } from './testing.ts';
 
@@ -253,10 +253,10 @@ describe('a remedy', () => {
     for (let seed = 1; seed <= JOBS; seed++) {
       const plan = known(seed);
       const takeoff = compute(plan);
-      for (const code of MENDED) {
-        if (mendCost(plan, takeoff, code) === null) continue;
+      for (const code of REMEDIED) {
+        if (remedyCost(plan, takeoff, code) === null) continue;
         offered++;
-        const mend = mendOf(plan, takeoff, code)!;
+        const mend = remedyFor(plan, takeoff, code)!;
         const after = compute(mend.plan).cautions.filter((caution) => caution.code === code);
         const left = after.filter(
           ({ elements }) => mend.ids.length === 0 || elements.some((id) => mend.ids.includes(id)),

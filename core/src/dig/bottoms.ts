@@ -21,7 +21,7 @@ import { isRun, type OutlinedElement, type RunElement } from '../plan/forms.ts';
 import type { ElementKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { fallOf, footprints, roomOf, segmentsOf } from '../setout/index.ts';
-import type { Founded } from './founded.ts';
+import type { FoundationLevels } from './foundation-levels.ts';
 import { type Corners, cornerFacets } from './part.ts';
 import { splitByStretch } from './stretches.ts';
 import { bottomOf } from './width.ts';
@@ -236,7 +236,7 @@ const BOTTOMS: { readonly [K in ElementKind]: (element: ElementOf[K], making: Ma
 export function bottomsFor(
   plan: Plan,
   purpose: Purpose,
-  founded: readonly Pick<Founded, 'steps' | 'reach'>[],
+  founded: readonly Pick<FoundationLevels, 'steps' | 'reach'>[],
 ): Bottom[][] {
   const across = (e: Element): number => {
     if (purpose === 'dug') return bottomOf(plan, e).width.dug;

@@ -17,7 +17,7 @@ import {
   type Purpose,
   plain,
 } from './bottoms.ts';
-import { type Founded, lowestOf } from './founded.ts';
+import { type FoundationLevels, lowestOf } from './foundation-levels.ts';
 import type { Part } from './part.ts';
 import { type SoftDig, softDigs } from './soft.ts';
 import { type Cut, type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
@@ -62,7 +62,7 @@ interface Cutting {
 /** Everything a cutting digs, as parts of a solid, and the bottoms by element. */
 function partsOf(
   plan: Plan,
-  founded: readonly Founded[],
+  founded: readonly FoundationLevels[],
   cutting: Cutting,
 ): { parts: Part[]; bottoms: Polygon[][] } {
   const all = bottomsFor(plan, cutting.purpose, founded);
@@ -179,7 +179,7 @@ export interface CauseCut {
 export function causeCut(
   plan: Plan,
   { surface }: GroundModel,
-  founded: readonly Founded[],
+  founded: readonly FoundationLevels[],
   cause: CutCause,
 ): CauseCut {
   const solid = (of: CutCause) =>
@@ -189,7 +189,7 @@ export function causeCut(
 }
 
 /** Digs the job. What cannot be dug is skipped: its problem is named elsewhere. */
-export function excavate(plan: Plan, model: GroundModel, founded: readonly Founded[]): Excavation {
+export function excavate(plan: Plan, model: GroundModel, founded: readonly FoundationLevels[]): Excavation {
   const { corners } = plan.dig;
   const { surface } = model;
   const { parts, bottoms } = partsOf(plan, founded, CUTTINGS.access);

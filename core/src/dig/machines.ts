@@ -5,9 +5,9 @@
  * loose m³/h, and by the soil's swell in bank m³/h. A crew's own log replaces it from three days on.
  */
 import type { SoilKind } from '../catalogue/soils.ts';
-import type { Origin } from '../findings/index.ts';
 import type { Facts, RecordValue } from '../log/index.ts';
 import type { Machine, Plan } from '../plan/schema.ts';
+import type { Origin } from '../results/index.ts';
 
 /** The machine that digs; the first when none of that name is left. */
 export const machineOf = (plan: Plan): Machine =>

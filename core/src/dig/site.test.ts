@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { typicalMachine } from '../catalogue/machines.ts';
-import { alternatives, compute, digOrder } from '../compute/index.ts';
+import { alternatives, compute, digSequence } from '../compute/index.ts';
 import { instruct, named, plainPlan, ramp, strip, tank } from '../testing.ts';
 import { chanceOf, loadsFor, normal } from './chance.ts';
 import { shoredFaces } from './faces.ts';
@@ -277,11 +277,11 @@ describe('three ways to keep a side up', () => {
 describe('the order of a plan', () => {
   it('covers every element that is dug; a typed order is kept and judged', () => {
     const plan = dig();
-    const found = digOrder(plan, compute(plan));
+    const found = digSequence(plan, compute(plan));
     if (!found.ok) throw new Error();
     expect(found.steps.map((step) => step.id).sort()).toEqual(['E1', 'E2']);
     plan.dig.order = ['E2', 'gone'];
-    const typed = digOrder(plan, compute(plan));
+    const typed = digSequence(plan, compute(plan));
     expect(typed).toMatchObject({ ok: true, typed: true });
     if (typed.ok) expect(typed.steps.map((step) => step.id)).toEqual(['E2', 'E1']);
   });

@@ -2,9 +2,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { checkPlan } from '../door/check.ts';
 import type { Plan, SoftSpot } from '../plan/schema.ts';
 import { drawnCases, named, pad, plainPlan, soilsDown, strip, unbalanced } from '../testing.ts';
+import { checkPlan } from '../validation/check.ts';
 
 const spot = (points: SoftSpot['points'], more: Partial<SoftSpot> = {}): SoftSpot => ({
   id: `w${points.length}-${points[0]!.join()}-${more.depth ?? 0}`,

@@ -1,9 +1,9 @@
 /** What is dug, how it bulks, what stays and what leaves. */
 import { CAUSES, type Cause, HEAP_HEIGHT } from '../dig/index.ts';
-import { type Origin, type Working, type WorkingInput, weakest } from '../findings/index.ts';
 import { type Soil, soilOrigin } from '../ground/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
 import { builtTerms } from '../pour/index.ts';
+import { type Origin, type Working, type WorkingInput, weakest } from '../results/index.ts';
 import { shapeOf } from '../setout/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import { bankToCompacted } from '../units/index.ts';

@@ -1,4 +1,7 @@
 /** Lines of a working, their inputs and the parts of a figure, in few words. */
+
+import { assumedAt } from '../plan/assumed.ts';
+import type { Plan } from '../plan/schema.ts';
 import {
   type FigurePart,
   type Origin,
@@ -6,9 +9,7 @@ import {
   type Working,
   type WorkingInput,
   weakest,
-} from '../findings/index.ts';
-import { assumedAt } from '../plan/assumed.ts';
-import type { Plan } from '../plan/schema.ts';
+} from '../results/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import type { Kind } from '../units/index.ts';
 import { RULES, type RuleId, worked } from './rules.ts';

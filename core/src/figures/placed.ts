@@ -1,10 +1,10 @@
 /** What is placed in the dig, and what is ordered for it. */
 import type { Lifts } from '../base/index.ts';
-import type { FigurePart, Origin, SubLine, Working, WorkingInput } from '../findings/index.ts';
 import { layerValues } from '../plan/beds.ts';
 import { newLayer } from '../plan/blank.ts';
 import { startOf } from '../plan/fields.ts';
 import type { Bed, BedLayer, Plan } from '../plan/schema.ts';
+import type { FigurePart, Origin, SubLine, Working, WorkingInput } from '../results/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import type { Kind } from '../units/index.ts';
 import {

@@ -3,7 +3,7 @@
  * their names. A line of a rule is worked out here and nowhere else, so what it shows is what it is.
  */
 import { windrow } from '../dig/spoil.ts';
-import type { WorkingInput } from '../findings/index.ts';
+import type { WorkingInput } from '../results/index.ts';
 import { holeInflow } from '../water/inflow.ts';
 
 type Of = (input: (name: string) => number, all: readonly number[]) => number;

@@ -2,8 +2,9 @@
  * The headline figures: one row a figure, with its workings, the line under it and its parts. Tally,
  * sheets, JSON, CSV and comparisons loop over the table.
  */
-import type { Figure, Working } from '../findings/index.ts';
+
 import { isAssumed } from '../plan/assumed.ts';
+import type { Figure, Working } from '../results/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import { reachingOf } from '../water/index.ts';
 import { EARTH_FIGURES } from './earth.ts';

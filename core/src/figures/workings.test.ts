@@ -1,7 +1,7 @@
 /** Every working gives its figure, line by line; and what its rules say is what they are worked out by hand. */
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import type { WorkingInput } from '../findings/index.ts';
+import type { WorkingInput } from '../results/index.ts';
 import { DEMOS, demo, honeyHouse, logged, named, pad, plainPlan, soilsDown, unworked } from '../testing.ts';
 import { RULES, type RuleId, worked } from './rules.ts';
 

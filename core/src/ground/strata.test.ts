@@ -5,8 +5,8 @@ import { newLog } from '../plan/blank.ts';
 import type { Plan } from '../plan/schema.ts';
 import { named, pad, plainPlan, strip, tilt, unbalanced } from '../testing.ts';
 import { fence, postAt } from './fence.ts';
-import { soilOrder } from './order.ts';
 import { depthsIn, groundModel } from './strata.ts';
+import { soilOrder } from './strata-order.ts';
 
 const soil = (id: string, kind: Plan['ground']['soils'][number]['kind']) => ({
   id,

@@ -1,8 +1,9 @@
 /** A survey made into a plan's surface: moved to the job's origin, cleaned, thinned when very large. */
-import type { Problem, ProblemCode } from '../findings/index.ts';
+
 import { flatPlan, SAME_SPOT, triangulate } from '../geometry/index.ts';
 import { FIELDS, outOfRange } from '../plan/fields.ts';
 import type { SurfaceSpec } from '../plan/schema.ts';
+import type { Problem, ProblemCode } from '../results/index.ts';
 import { spotSurface } from './surface.ts';
 import { type SurveySpot, thinSurvey } from './thin.ts';
 

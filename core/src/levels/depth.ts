@@ -118,7 +118,7 @@ export const instructionFor = (plan: Plan, element: Element): Instruction | null
  * An engineer's word about an element by name, said when and why: nothing less lifts what only an engineer
  * may. Null when there is none.
  */
-export const wholeWord = (plan: Plan, id: string): Instruction | null =>
+export const completeInstruction = (plan: Plan, id: string): Instruction | null =>
   plan.levels.instructions.findLast(
     ({ elements, who, when, why }) =>
       elements.includes(id) && [who, when, why].every((text) => text.trim() !== ''),

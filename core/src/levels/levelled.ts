@@ -1,11 +1,12 @@
 /** The level of every element: decided by group, since what is poured together is dug together. */
-import type { Problem } from '../findings/index.ts';
+
 import type { Polygon } from '../geometry/index.ts';
 import { type Frost, type GroundModel, groundAt, placesOn } from '../ground/index.ts';
 import type { Element } from '../plan/elements.ts';
 import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { floorOf } from '../plan/strings.ts';
+import type { Problem } from '../results/index.ts';
 import { footingPieces, shapeOf } from '../setout/index.ts';
 import { type DepthDecision, decideDepth, ownCandidates, type Places } from './depth.ts';
 import { isFloorSlab } from './slab.ts';

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import type { Raft } from '../plan/elements.ts';
 import type { FloorLayer, Plan } from '../plan/schema.ts';
-import { boardArea } from '../pour/boards.ts';
+import { boardArea } from '../pour/insulation-boards.ts';
 import { bedded, lean, named, plainPlan, raft, soilsDown, stone, strip } from '../testing.ts';
 import { crossfallDrop, reachUnder, SPLASH } from './slab.ts';
 

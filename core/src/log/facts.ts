@@ -1,6 +1,7 @@
 /** Records folded into what is known: corrections in, what was withdrawn out. */
+
+import { standing } from './causal-order.ts';
 import type { RecordKindId, RecordValue, SiteRecord } from './kinds.ts';
-import { standing } from './order.ts';
 
 export interface Facts {
   /** Days of each machine, by its id, in the order they were logged. */
@@ -15,15 +16,15 @@ export interface Facts {
   /** Dynamic cones driven, by element, in the order of time. */
   readonly cones: ReadonlyMap<string, readonly RecordValue<'cone'>[]>;
   /** The last recharge test, by element; of the whole job under ''. */
-  readonly recharge: ReadonlyMap<string, RecordValue<'recharge'>>;
-  /** What befell each lift, in the order of time, by `element/bed/layer/lift`. */
+  readonly risingHead: ReadonlyMap<string, RecordValue<'recharge'>>;
+  /** The history of each lift, in the order of time, by `element/bed/layer/lift`. */
   readonly lifts: ReadonlyMap<string, readonly LiftRecord[]>;
   /** The last distance taped between two corners, whichever way round. */
   readonly taped: readonly RecordValue<'taped'>[];
   /** How deep the ground was last found frozen; null when nobody looked, or it thawed. */
   readonly frozen: RecordValue<'frozen'> | null;
   /** Buried services laid bare, by hazard. */
-  readonly laidBare: ReadonlySet<string>;
+  readonly exposed: ReadonlySet<string>;
 }
 
 /** What is logged of one lift. */
@@ -72,19 +73,19 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
   const stand = standing(records);
   const taped = new Map<string, RecordValue<'taped'>>();
   for (const line of valuesOf(stand, 'taped')) taped.set([line.from, line.to].sort().join('\n'), line);
-  const laidBare = new Set<string>();
+  const exposed = new Set<string>();
   for (const { hazard, bare } of valuesOf(stand, 'laidBare')) {
-    if (bare) laidBare.add(hazard);
-    else laidBare.delete(hazard);
+    if (bare) exposed.add(hazard);
+    else exposed.delete(hazard);
   }
   const lab = new Map<string, RecordValue<'lab'>>();
   for (const test of valuesOf(stand, 'lab')) lab.set(layerKey(test.bed, test.layer), test);
   const bottoms = new Map<string, RecordValue<'bottom'>>();
   for (const { kind, element, value } of stand)
     if (kind === 'bottom' && element !== null && value !== null) bottoms.set(element, value);
-  const recharge = new Map<string, RecordValue<'recharge'>>();
+  const risingHead = new Map<string, RecordValue<'recharge'>>();
   for (const { kind, element, value } of stand)
-    if (kind === 'recharge' && value !== null) recharge.set(element ?? '', value);
+    if (kind === 'recharge' && value !== null) risingHead.set(element ?? '', value);
   const cones = new Map<string, RecordValue<'cone'>[]>();
   for (const { kind, element, value } of stand)
     if (kind === 'cone' && element !== null && value !== null)
@@ -97,11 +98,11 @@ export function factsOf(records: readonly SiteRecord[]): Facts {
     trials: grouped(valuesOf(stand, 'trial'), ({ bed, layer }) => layerKey(bed, layer)),
     bottoms,
     cones,
-    recharge,
+    risingHead,
     lifts: grouped(stand.filter(isOfLift), ({ element, value }) => liftKey(element!, value!)),
     taped: [...taped.values()],
     frozen: frozen && frozen.depth > 0 ? frozen : null,
-    laidBare,
+    exposed,
   };
   folded.set(records, facts);
   return facts;

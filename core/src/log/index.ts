@@ -1,3 +1,4 @@
+export { inTime, standing } from './causal-order.ts';
 export {
   type Facts,
   factsOf,
@@ -21,4 +22,3 @@ export {
   WETNESSES,
 } from './kinds.ts';
 export { recordsBefore } from './legacy.ts';
-export { inTime, standing } from './order.ts';

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { validateRecords } from '../door/validate.ts';
 import { currentPlan } from '../plan/migrate.ts';
 import { honeyHouse, logged } from '../testing.ts';
+import { validateRecords } from '../validation/validate.ts';
+import { inTime, standing } from './causal-order.ts';
 import { factsOf } from './facts.ts';
 import { RECORD_KIND_IDS, type RecordKindId, type SiteRecord } from './kinds.ts';
 import { recordsBefore } from './legacy.ts';
-import { inTime, standing } from './order.ts';
 
 const day = (volume: number, hours = 8, machine = 'm') => ({ machine, when: '', volume, hours });
 
@@ -30,7 +30,7 @@ describe('records folded', () => {
     expect(facts.dug.get('other')).toHaveLength(1);
     expect(facts.taped).toEqual([{ from: 'B', to: 'A', distance: 9.02 }]);
     expect(facts.frozen).toMatchObject({ depth: 0.4, from: 'feed' });
-    expect([...facts.laidBare]).toEqual(['pipe']);
+    expect([...facts.exposed]).toEqual(['pipe']);
     expect(factsOf([...records, logged('frozen', { depth: 0, from: 'typed', when: '' })]).frozen).toBeNull();
   });
 
@@ -128,9 +128,9 @@ describe('records folded', () => {
           .sort((p, q) => p[0] - q[0])
           .map(([, record]) => record);
         const told = (records: readonly SiteRecord[]) => {
-          const { dug, taped, frozen, laidBare, lab, trials, bottoms, lifts } = factsOf(records);
+          const { dug, taped, frozen, exposed, lab, trials, bottoms, lifts } = factsOf(records);
           const sets = { lab: [...lab], trials: [...trials], bottoms: [...bottoms], lifts: [...lifts] };
-          return { dug: [...dug], taped: [...taped], frozen, laidBare: [...laidBare].sort(), ...sets };
+          return { dug: [...dug], taped: [...taped], frozen, exposed: [...exposed].sort(), ...sets };
         };
         const sorted = (t: ReturnType<typeof told>) => ({
           ...t,
@@ -186,7 +186,7 @@ describe('records out of an old plan', () => {
     expect(recordsBefore(old())).toEqual(records);
     const facts = factsOf(records);
     expect(facts.frozen?.depth).toBe(0.4);
-    expect(facts.laidBare.size).toBe(1);
+    expect(facts.exposed.size).toBe(1);
   });
   it('are gone from the plan, and there are none in a new one', () => {
     const plan = currentPlan(old())!;

@@ -1,7 +1,7 @@
 /** The table of fields against the schema, the blank plan and the plan that holds everything. */
 import { describe, expect, it } from 'vitest';
-import { rangeProblems } from '../door/check.ts';
 import { demo } from '../testing.ts';
+import { rangeProblems } from '../validation/check.ts';
 import { blankPlan } from './blank.ts';
 import { FIELDS, fieldOf, isField, outOfRange, patternOf, startOf, WORDINGS } from './fields.ts';
 import { numbersOf } from './numbers.ts';

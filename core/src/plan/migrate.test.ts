@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { validatePlan } from '../door/validate.ts';
+import { validatePlan } from '../validation/validate.ts';
 import { currentPlan } from './migrate.ts';
 
 /** Plans as version 1 shipped them: never changed. */

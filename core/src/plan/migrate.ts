@@ -2,7 +2,7 @@
  * Old plans become new ones step by step, at every door, before validation. A step takes the
  * document of version n and returns that of version n+1; it never looks at later versions.
  */
-import type { Problem, ProblemCode } from '../findings/index.ts';
+import type { Problem, ProblemCode } from '../results/index.ts';
 import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import type { Plan } from './schema.ts';
 import { wholeText, wholeValue } from './text.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { validatePlan } from '../door/validate.ts';
 import { bedded, demo, firstStrip, honeyHouse, named, pad, plainPlan, stone, strip } from '../testing.ts';
+import { validatePlan } from '../validation/validate.ts';
 import { blankPlan, newPad, newStrip, nextName } from './blank.ts';
 import { applyChanges, mergePlans, planChanges, sameValue } from './diff.ts';
 import type { Strip } from './elements.ts';

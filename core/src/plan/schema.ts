@@ -6,10 +6,11 @@ import Type, { type Static } from 'typebox';
 import { BED_MATERIAL_IDS, LAYER_PURPOSES } from '../catalogue/bed-materials.ts';
 import { COMPACTOR_IDS } from '../catalogue/compactors.ts';
 import { FILTER_STONES } from '../catalogue/filter-stones.ts';
+import { HAZARD_KINDS } from '../catalogue/hazards.ts';
 import { MATERIAL_IDS } from '../catalogue/materials.ts';
 import { OBSTRUCTION_KINDS } from '../catalogue/obstructions.ts';
 import { PUMP_IDS } from '../catalogue/pumps.ts';
-import { COVER_KINDS, HAND, HAZARD_KINDS, SLOPE_CLASSES, SOIL_KINDS } from '../catalogue/soils.ts';
+import { COVER_KINDS, HAND, SLOPE_CLASSES, SOIL_KINDS } from '../catalogue/soils.ts';
 import { ELEMENT_SCHEMAS, type Element } from './elements.ts';
 import { FIELDS } from './fields.ts';
 import {

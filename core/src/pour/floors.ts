@@ -6,7 +6,7 @@ import type { Element, Raft } from '../plan/elements.ts';
 import type { BOARD_ZONES } from '../plan/kinds.ts';
 import type { FloorLayer, FloorSpec, Plan } from '../plan/schema.ts';
 import { floorOf } from '../plan/strings.ts';
-import { boardArea } from './boards.ts';
+import { boardArea } from './insulation-boards.ts';
 
 type BoardZone = (typeof BOARD_ZONES)[number];
 

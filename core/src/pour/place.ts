@@ -6,7 +6,7 @@
 import type { LaidLayer } from '../base/beds.ts';
 import { framePieces } from '../dig/bottoms.ts';
 import type { Excavation } from '../dig/excavate.ts';
-import type { Founded } from '../dig/founded.ts';
+import type { FoundationLevels } from '../dig/foundation-levels.ts';
 import { type Solid, volumeUnder, volumeUnderLevel } from '../dig/solid.ts';
 import { splitByStretch } from '../dig/stretches.ts';
 import { bottomOf } from '../dig/width.ts';
@@ -35,7 +35,7 @@ import {
   segmentsOf,
   sizesOf,
 } from '../setout/index.ts';
-import { boardPieces } from './boards.ts';
+import { boardPieces } from './insulation-boards.ts';
 import { castOf, NO_WIDTH, type Piece } from './kinds.ts';
 
 /** Thickness lost to an uneven surface under the blinding, m. */
@@ -184,7 +184,7 @@ interface Ground {
   readonly plan: Plan;
   readonly surface: Surface;
   readonly solid: Solid;
-  readonly founded: readonly Founded[];
+  readonly founded: readonly FoundationLevels[];
 }
 
 /**
@@ -400,7 +400,7 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
   ];
 }
 
-const split = (founded: readonly Founded[], pieces: readonly Polygon[][]): Split =>
+const split = (founded: readonly FoundationLevels[], pieces: readonly Polygon[][]): Split =>
   pieces.map((list, owner) => splitByStretch(founded[owner]!.element, list, founded[owner]!.steps));
 
 /** The layers of a bed with what is laid of each, m³. */
@@ -421,7 +421,7 @@ export function place(
   plan: Plan,
   surface: Surface,
   { solid, bays }: Pick<Excavation, 'solid' | 'bays'>,
-  founded: readonly Founded[],
+  founded: readonly FoundationLevels[],
 ): Placed {
   const ground: Ground = { plan, surface, solid, founded };
   const wholeFootings = concretePieces(plan);

@@ -1,6 +1,6 @@
 /** Boards the machine would drive over while it digs. */
 import { alongside, clipLine, edges } from '../geometry/index.ts';
-import type { Boards } from './boards.ts';
+import type { Boards } from './batter-boards.ts';
 
 type Point = readonly [number, number];
 

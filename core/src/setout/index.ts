@@ -1,6 +1,6 @@
 export * from './adjust.ts';
+export * from './batter-boards.ts';
 export * from './bays.ts';
-export * from './boards.ts';
 export * from './corners.ts';
 export * from './fall.ts';
 export * from './footprint.ts';

@@ -4,7 +4,7 @@
  */
 import type { LaidLayer, LiftCard } from '../base/index.ts';
 import type { SoilKind } from '../catalogue/index.ts';
-import type { DigWidth, Founded, SideRule, UnderBays } from '../dig/index.ts';
+import type { DigWidth, FoundationLevels, SideRule, UnderBays } from '../dig/index.ts';
 import type { Polygon } from '../geometry/index.ts';
 import type { Layer } from '../ground/index.ts';
 import type { SlabFrost } from '../levels/index.ts';
@@ -14,7 +14,7 @@ import type { StringLevel } from '../plan/strings.ts';
 import type { FootingPiece } from '../pour/index.ts';
 
 /** After the dig: what it opens, and what of it is whose. */
-export interface Dug extends Founded {
+export interface Dug extends FoundationLevels {
   /** In plan, convex pieces, flat [x, y, …]: its flat bottom and its opening at the ground. */
   readonly bottoms: readonly Polygon[];
   readonly openings: readonly Polygon[];

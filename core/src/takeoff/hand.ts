@@ -1,12 +1,12 @@
 /** What people dig and break: hours, what they throw and wheel, and what is broken out of the dig. */
 import { OBSTRUCTIONS } from '../catalogue/obstructions.ts';
 import { COMMON_SWELL } from '../catalogue/soils.ts';
-import type { Origin } from '../findings/index.ts';
 import { boxesMeet, boxOf, cornerMean, edges, flat, intersect } from '../geometry/index.ts';
 import type { Soil } from '../ground/index.ts';
 import { isDrain } from '../plan/forms.ts';
 import type { Obstruction, Plan } from '../plan/schema.ts';
 import { type Pour, poursOf } from '../pour/index.ts';
+import type { Origin } from '../results/index.ts';
 import { shapeOf } from '../setout/index.ts';
 import type { ElementTakeoff } from './element.ts';
 

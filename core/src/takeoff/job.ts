@@ -4,12 +4,12 @@
  */
 import type { BedTakeoff, PutBack } from '../base/index.ts';
 import type { Cause, Excavation, Loads, SoftDig, Solid, Spoil } from '../dig/index.ts';
-import type { Problem } from '../findings/index.ts';
 import type { Frost, FrozenNow, GroundModel, Soil } from '../ground/index.ts';
 import type { Clash, FloorStack, Shallow } from '../levels/index.ts';
 import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { FloorTakeoff, Placed, Pour } from '../pour/index.ts';
+import type { Problem } from '../results/index.ts';
 import type { Hole } from '../water/index.ts';
 import type { ElementTakeoff } from './element.ts';
 import type { BrokenOut } from './hand.ts';

@@ -17,10 +17,10 @@ import {
   type Slow,
   type Spoil,
 } from '../dig/index.ts';
-import type { Origin } from '../findings/index.ts';
 import type { Soil } from '../ground/index.ts';
 import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
+import type { Origin } from '../results/index.ts';
 import type { ElementTakeoff } from './element.ts';
 import { type HandDug, handDugElements, type Scraped, scrapedBottoms } from './hand.ts';
 

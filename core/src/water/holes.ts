@@ -16,7 +16,7 @@ import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { axisLength } from '../setout/index.ts';
 import { type DrawnHole, equivalentRadius, holeInflow, trenchShare } from './inflow.ts';
-import { rechargeRange } from './recharge.ts';
+import { risingHeadRange } from './rising-head.ts';
 
 /** Water is held this far under formation so that the bottom can be trimmed and walked on, m. */
 export const HOLD_BELOW = 0.3;
@@ -34,7 +34,7 @@ export interface Hole extends DrawnHole {
   /** m/s and m³/s: low, likely, high. */
   readonly k: readonly [number, number, number];
   readonly inflow: readonly [number, number, number];
-  /** Measured by a recharge test; typed only when every soil that lets water in has its own figure. */
+  /** Measured by a rising-head test; typed only when every soil that lets water in has its own figure. */
   readonly kOrigin: 'measured' | 'typed' | 'typical';
 }
 
@@ -123,14 +123,14 @@ export interface Reach extends DrawnHole {
 /**
  * Holes of the elements asked for, as water meets them.
  * @param which by position
- * @param recharge tests by element, or of the whole job: what they say beats what is typed
+ * @param risingHead tests by element, or of the whole job: what they say beats what is typed
  */
 export function reachesOf(
   plan: Plan,
   solid: Solid,
   standing: readonly Standing[],
   which: (element: number) => boolean,
-  recharge: Facts['recharge'],
+  risingHead: Facts['risingHead'],
 ): Reach[] {
   const { knownTo } = plan.ground;
   const openings = solid.openings.flatMap((pieces, i): Opening[] => {
@@ -153,8 +153,9 @@ export function reachesOf(
     const k = meanOf(
       elements.flatMap((i) => standing[i]!.columns.map((column) => layeredK(column, wetFrom, wetTo))),
     );
-    const test = elements.map((i) => recharge.get(plan.elements[i]!.id)).find(Boolean) ?? recharge.get('');
-    const measured = test ? rechargeRange(test, tight) : null;
+    const test =
+      elements.map((i) => risingHead.get(plan.elements[i]!.id)).find(Boolean) ?? risingHead.get('');
+    const measured = test ? risingHeadRange(test, tight) : null;
     const only = elements.length === 1 ? plan.elements[elements[0]!]! : null;
     const length = only && isRun(only) && !only.closed ? axisLength(only) : 0;
     const width = Math.min(a, b);
@@ -206,13 +207,13 @@ export function holesOf(
   plan: Plan,
   solid: Solid,
   standing: readonly Standing[],
-  recharge: Facts['recharge'],
+  risingHead: Facts['risingHead'],
 ): Hole[] {
   const drawn = (i: number) => {
     const { water, dug } = standing[i]!;
     return water !== null && dug - HOLD_BELOW < water;
   };
-  return reachesOf(plan, solid, standing, drawn, recharge).map((reach): Hole => {
+  return reachesOf(plan, solid, standing, drawn, risingHead).map((reach): Hole => {
     const { elements, a, b, radius, length, width, k, kOrigin, floor, tight } = reach;
     const holdLevel = floor - HOLD_BELOW;
     const flow = (likely: number) => inflowAt(reach, likely, holdLevel);

@@ -8,7 +8,7 @@ export * from './holes.ts';
 export * from './inflow.ts';
 export * from './instruments.ts';
 export * from './pump.ts';
-export * from './recharge.ts';
+export * from './rising-head.ts';
 export * from './runoff.ts';
 export * from './settling.ts';
 export * from './storage.ts';

@@ -3,10 +3,10 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { Problem } from '@cimiento/core';
 import { useFetcher } from 'react-router';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button, FieldError, Small } from '../parts/controls.tsx';
-import { useFormat } from '../parts/format.tsx';
-import { problemText } from '../parts/words.ts';
 import type { action } from '../routes/archive.ts';
+import { Button, FieldError, Small } from '../ui/controls.tsx';
+import { useFormat } from '../ui/format.tsx';
+import { problemText } from '../ui/words.ts';
 
 const Fold = chakra('details');
 

@@ -6,9 +6,9 @@ import { Form, Link, useRouteLoaderData } from 'react-router';
 import type { listJobs } from '../../db/queries/jobs.ts';
 import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button, Small, Th } from '../parts/controls.tsx';
-import { makeFormat, useFormat } from '../parts/format.tsx';
 import type { loader as rootLoader } from '../root.tsx';
+import { Button, Small, Th } from '../ui/controls.tsx';
+import { makeFormat, useFormat } from '../ui/format.tsx';
 import { When } from './When.tsx';
 
 /** A job as the board shows it. */

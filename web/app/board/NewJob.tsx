@@ -7,11 +7,11 @@ import { useState } from 'react';
 import { Form } from 'react-router';
 import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { placeText } from '../parts/changes.ts';
-import { Button, FieldError, Heading, Select, Small } from '../parts/controls.tsx';
-import { useFormat } from '../parts/format.tsx';
-import { TextField } from '../parts/TextField.tsx';
-import { problemText } from '../parts/words.ts';
+import { placeText } from '../ui/changes.ts';
+import { Button, FieldError, Heading, Select, Small } from '../ui/controls.tsx';
+import { useFormat } from '../ui/format.tsx';
+import { TextField } from '../ui/TextField.tsx';
+import { problemText } from '../ui/words.ts';
 
 /** What was wrong with the last try, and which of the three it was. */
 export interface Refused {

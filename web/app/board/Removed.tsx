@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Form } from 'react-router';
 import type { listRemoved } from '../../db/queries/jobs.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button, Small } from '../parts/controls.tsx';
+import { Button, Small } from '../ui/controls.tsx';
 import { When } from './When.tsx';
 
 type RemovedJob = Awaited<ReturnType<typeof listRemoved>>[number];

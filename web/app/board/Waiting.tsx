@@ -6,7 +6,7 @@ import { jobsLeft } from '../desk/kept.ts';
 import type { Saving } from '../desk/store.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useOutgoing, useSender } from '../outbox/useSender.ts';
-import { Button, Heading, Small } from '../parts/controls.tsx';
+import { Button, Heading, Small } from '../ui/controls.tsx';
 
 /** Between tries of an edit nobody answered, ms. */
 const AGAIN = 10_000;

@@ -1,6 +1,6 @@
 import { type Lang, written } from '@cimiento/core';
-import { clockText } from '../parts/clock.ts';
-import { useFormat } from '../parts/format.tsx';
+import { clockText } from '../ui/clock.ts';
+import { useFormat } from '../ui/format.tsx';
 
 /** Making one costs a millisecond; a board has dozens. */
 const made = new Map<Lang, Intl.DateTimeFormat>();

@@ -12,9 +12,9 @@ import {
 import { memo, useEffect, useMemo, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useSender } from '../outbox/useSender.ts';
-import { Button } from '../parts/controls.tsx';
-import { openAll } from '../parts/later.tsx';
 import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
+import { Button } from '../ui/controls.tsx';
+import { openAll } from '../ui/later.tsx';
 import { useAutosave } from './autosave.ts';
 import { GroundColumn } from './column/GroundColumn.tsx';
 import { DeskShell } from './DeskShell.tsx';

@@ -1,7 +1,7 @@
 /** The desk before its script runs: what the job is, and that the rest is on its way. */
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Heading } from '../parts/controls.tsx';
+import { Heading } from '../ui/controls.tsx';
 
 export function DeskShell({ name, note }: { name: string; note?: string }) {
   const { t } = useTranslation();

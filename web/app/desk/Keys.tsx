@@ -1,6 +1,6 @@
 /** The keyboard: digits jump between stages, / finds a trench or pad, ? shows the keys. */
 import { memo, Suspense, useEffect, useState } from 'react';
-import { later } from '../parts/later.tsx';
+import { later } from '../ui/later.tsx';
 import { removeElement } from './removeElement.ts';
 import { STAGES } from './stages.ts';
 import { useDeskStore } from './store.ts';

@@ -2,8 +2,8 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button, Input } from '../parts/controls.tsx';
-import { Modal } from '../parts/Modal.tsx';
+import { Button, Input } from '../ui/controls.tsx';
+import { Modal } from '../ui/Modal.tsx';
 import { STAGES } from './stages.ts';
 import { useDesk, useDeskStore } from './store.ts';
 

@@ -3,8 +3,8 @@ import { chakra } from '@chakra-ui/react';
 import type { Element, Section } from '@cimiento/core';
 import { Suspense, useLayoutEffect, useMemo, useRef } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Heading } from '../parts/controls.tsx';
-import { later } from '../parts/later.tsx';
+import { Heading } from '../ui/controls.tsx';
+import { later } from '../ui/later.tsx';
 import { SectionView } from './section/SectionView.tsx';
 import type { Stage } from './stages.ts';
 import { type Lower, useDesk, useDeskStore } from './store.ts';
@@ -23,7 +23,7 @@ const CheckSheet = later(setout, 'CheckSheet');
 const BoardsTable = later(setout, 'BoardsTable');
 const BedView = later(base, 'BedView');
 const ProofChart = later(() => import('../stages/base/proof/index.ts'), 'ProofChart');
-const OrderView = later(dig, 'OrderView');
+const SequenceView = later(dig, 'SequenceView');
 const TrucksView = later(dig, 'TrucksView');
 const NightView = later(() => import('../stages/water/night/index.ts'), 'NightView');
 const PilesView = later(dig, 'PilesView');
@@ -186,7 +186,7 @@ function Shown({
     case 'boards':
       return <BoardsTable head={head} />;
     case 'order':
-      return <OrderView head={head} />;
+      return <SequenceView head={head} />;
     case 'trucks':
       return <TrucksView head={head} />;
     case 'piles':

@@ -4,11 +4,11 @@ import { writeJob } from '@cimiento/formats';
 import { Suspense } from 'react';
 import { momentText } from '../board/When.tsx';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button } from '../parts/controls.tsx';
-import { fileName, saveFile } from '../parts/files.ts';
-import { useFormat } from '../parts/format.tsx';
-import { later } from '../parts/later.tsx';
-import { problemText } from '../parts/words.ts';
+import { Button } from '../ui/controls.tsx';
+import { fileName, saveFile } from '../ui/files.ts';
+import { useFormat } from '../ui/format.tsx';
+import { later } from '../ui/later.tsx';
+import { problemText } from '../ui/words.ts';
 import { useDesk, useDeskStore } from './store.ts';
 
 // There is an answer from the server, so there is signal to fetch it with.

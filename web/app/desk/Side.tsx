@@ -1,14 +1,14 @@
 /** The right side: the numbers of the stage, what decides the depth, and the cautions that apply. */
 import { Box, Stack } from '@chakra-ui/react';
-import { MENDED, type Mended, type Weight } from '@cimiento/core';
+import { REMEDIED, type Remedied, type Weight } from '@cimiento/core';
 import { memo, Suspense } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Small } from '../parts/controls.tsx';
-import { useFormat } from '../parts/format.tsx';
-import { later } from '../parts/later.tsx';
-import { cautionKey, cautionText, concerns, problemText } from '../parts/words.ts';
 import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
 import { Panel } from '../stages/fields.tsx';
+import { Small } from '../ui/controls.tsx';
+import { useFormat } from '../ui/format.tsx';
+import { later } from '../ui/later.tsx';
+import { cautionKey, cautionText, concerns, problemText } from '../ui/words.ts';
 import { liftedBy, stageOfCaution } from './cautions.ts';
 import { NextLine } from './NextLine.tsx';
 import type { Stage } from './stages.ts';
@@ -20,7 +20,7 @@ const Alternatives = later(panels, 'Alternatives');
 const MachinePanel = later(panels, 'MachinePanel');
 const SpoilPanel = later(panels, 'SpoilPanel');
 const TruckPanel = later(panels, 'TruckPanel');
-const Mend = later(() => import('./Mend.tsx'), 'Mend');
+const Remedy = later(() => import('./Remedy.tsx'), 'Remedy');
 
 /** The dig is what a desk opens with; the other stages come when they are first looked at. */
 const PANELS: Record<Stage, React.ComponentType> = {
@@ -258,9 +258,9 @@ const CautionItem = memo(function CautionItem({
           {t('caution.go', { stage: t(`stage.${where}`) })}
         </button>
       )}
-      {MENDED.some((one) => one === code) && (
+      {REMEDIED.some((one) => one === code) && (
         <Suspense fallback={null}>
-          <Mend code={code as Mended} />
+          <Remedy code={code as Remedied} />
         </Suspense>
       )}
     </li>

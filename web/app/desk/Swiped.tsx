@@ -1,7 +1,7 @@
 /** Two drawings side by side under the thumb: pushed from one to the other. */
 import { Box, Flex } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
-import { Button } from '../parts/controls.tsx';
+import { Button } from '../ui/controls.tsx';
 
 interface Pane {
   readonly name: string;

@@ -1,10 +1,10 @@
 /** Everything that is only assumed, one press from being settled. */
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button, Small } from '../parts/controls.tsx';
-import { useFormat } from '../parts/format.tsx';
-import { Modal } from '../parts/Modal.tsx';
-import { unsaidText } from '../parts/unsaid.ts';
+import { Button, Small } from '../ui/controls.tsx';
+import { useFormat } from '../ui/format.tsx';
+import { Modal } from '../ui/Modal.tsx';
+import { unsaidText } from '../ui/unsaid.ts';
 import { STAGES, type Stage } from './stages.ts';
 import { settle, useDesk, useDeskStore } from './store.ts';
 

@@ -69,7 +69,7 @@ export type Placing =
 export type Hatched = 'neat' | Cause;
 
 /** Where a person is looking, beside the element picked and the stage. */
-export interface Looking {
+export interface ViewState {
   readonly log: string | null;
   readonly hazard: string | null;
   /** Lay-down area, way or soft spot picked. */
@@ -120,7 +120,7 @@ export interface Desk {
   /** Id of the picked element. */
   readonly picked: string | null;
   readonly stage: Stage;
-  readonly view: Looking;
+  readonly view: ViewState;
   edit(recipe: (plan: Draft) => void, key?: string): void;
   /** Ends a run of edits that share a key: what follows is a new step. */
   settle(): void;
@@ -129,7 +129,7 @@ export interface Desk {
   pick(id: string | null): void;
   go(stage: Stage): void;
   /** Turns to a log, a hazard, another drawing; nothing of it is part of the plan. */
-  look(at: Partial<Looking>): void;
+  look(at: Partial<ViewState>): void;
   /** Replaces the plan as one undoable step: a merge, or an old revision brought back. */
   replace(plan: Plan): void;
   /** Shows a newer revision somebody else saved; nothing is typed here. What can be undone is put on top of it. */

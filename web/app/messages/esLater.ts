@@ -1,8 +1,8 @@
 /** Spanish words of parts that are fetched when they are first looked at. */
 import type { enLater } from './enLater.ts';
 import { asked } from './es/asked.ts';
+import { dewatering } from './es/dewatering.ts';
 import { dialogs } from './es/dialogs.ts';
-import { held } from './es/held.ts';
 import { log } from './es/log.ts';
 import { proof } from './es/proof.ts';
 import { rain } from './es/rain.ts';
@@ -15,7 +15,7 @@ export const esLater: Words<typeof enLater> = {
   ...dialogs,
   ...proof,
   ...rain,
-  ...held,
+  ...dewatering,
   ...said,
   ...log,
   ...sheets,

@@ -12,9 +12,9 @@ import {
 } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import type { Say } from '../messages/keys.ts';
-import { type Format, makeFormat } from '../parts/format.tsx';
-import { compactorText } from '../parts/plant.ts';
-import { layerName } from '../parts/words.ts';
+import { type Format, makeFormat } from '../ui/format.tsx';
+import { compactorText } from '../ui/plant.ts';
+import { layerName } from '../ui/words.ts';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { type Printed, print } from './print.server.ts';
 import { dateText, s } from './style.server.ts';

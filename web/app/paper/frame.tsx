@@ -2,8 +2,8 @@
 import type { Lang, Plan, Problem, SiteRecord, System } from '@cimiento/core';
 import { Document, Page, Text, View } from '@react-pdf/renderer';
 import type { Say } from '../messages/keys.ts';
-import type { Format } from '../parts/format.tsx';
-import { problemText } from '../parts/words.ts';
+import type { Format } from '../ui/format.tsx';
+import { problemText } from '../ui/words.ts';
 import { dateText, s } from './style.server.ts';
 
 /** What every sheet is made from. */

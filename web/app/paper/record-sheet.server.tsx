@@ -1,8 +1,8 @@
 /** One job's whole record on paper, in the order of time: what was done and seen, by whom. */
 import { inTime, standing } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
-import { makeFormat } from '../parts/format.tsx';
-import { recordText } from '../parts/records.ts';
+import { makeFormat } from '../ui/format.tsx';
+import { recordText } from '../ui/records.ts';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { type Printed, print } from './print.server.ts';
 import { dateText, s, timeText } from './style.server.ts';

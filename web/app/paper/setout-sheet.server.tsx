@@ -3,7 +3,7 @@ import { compute, type SetoutSheet, setoutSheet } from '@cimiento/core';
 import { Circle, G, Line, Path, Svg, Text, View } from '@react-pdf/renderer';
 import { about } from '../drawing/names.ts';
 import { extent, polygonPath, viewOf } from '../drawing/view.ts';
-import { type Format, makeFormat } from '../parts/format.tsx';
+import { type Format, makeFormat } from '../ui/format.tsx';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { type PaperName, PlacedNames, paperSize } from './names.tsx';
 import { type Printed, print } from './print.server.ts';

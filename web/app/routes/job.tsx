@@ -1,10 +1,10 @@
 import { type ShouldRevalidateFunctionArgs, useRouteLoaderData } from 'react-router';
 import { DeskPage } from '../desk/DeskPage.tsx';
 import { DeskShell } from '../desk/DeskShell.tsx';
-import { FormatProvider } from '../parts/format.tsx';
-import { useLive } from '../parts/useLive.ts';
 import type { loader as rootLoader } from '../root.tsx';
 import { jobWithRecords } from '../server/download.server.ts';
+import { FormatProvider } from '../ui/format.tsx';
+import { useLive } from '../ui/useLive.ts';
 import type { Route } from './+types/job';
 
 export async function loader({ request, params }: Route.LoaderArgs) {

@@ -10,10 +10,6 @@ import { NewJob } from '../board/NewJob.tsx';
 import { Removed } from '../board/Removed.tsx';
 import { Waiting } from '../board/Waiting.tsx';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button, Heading } from '../parts/controls.tsx';
-import { FormatProvider } from '../parts/format.tsx';
-import { Preferences } from '../parts/Preferences.tsx';
-import { useLive } from '../parts/useLive.ts';
 import { oneOf, SYSTEMS } from '../preferences.ts';
 import type { loader as rootLoader } from '../root.tsx';
 import { fieldOf, MOST_BODY } from '../server/body.server.ts';
@@ -23,6 +19,10 @@ import { formOf, preferencesOf, requirePerson, withDatabase } from '../server/ht
 import { DEMOS, demoJob, savingOf } from '../server/jobs.server.ts';
 import { summarise } from '../server/pool.server.ts';
 import { catchUp } from '../server/summaries.server.ts';
+import { Button, Heading } from '../ui/controls.tsx';
+import { FormatProvider } from '../ui/format.tsx';
+import { Preferences } from '../ui/Preferences.tsx';
+import { useLive } from '../ui/useLive.ts';
 import type { Route } from './+types/jobs';
 
 export async function loader({ request }: Route.LoaderArgs) {

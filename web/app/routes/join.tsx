@@ -4,10 +4,10 @@ import { data, Form, Link, redirect } from 'react-router';
 import { joinCrew, openSession } from '../../db/queries/sign-in.ts';
 import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button, Heading } from '../parts/controls.tsx';
-import { TextField } from '../parts/TextField.tsx';
 import { doorOf, fieldOf } from '../server/body.server.ts';
 import { formOf, sessionCookie, withDatabase } from '../server/http.server.ts';
+import { Button, Heading } from '../ui/controls.tsx';
+import { TextField } from '../ui/TextField.tsx';
 import type { Route } from './+types/join';
 
 const SHORTEST_PASSWORD = 8;

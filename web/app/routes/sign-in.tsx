@@ -5,9 +5,6 @@ import { DEMO_PERSON } from '../../db/demo-people.ts';
 import { checkPassword, openSession, personOf, rememberDevice } from '../../db/queries/sign-in.ts';
 import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button, FieldError, Heading, Small } from '../parts/controls.tsx';
-import { Preferences } from '../parts/Preferences.tsx';
-import { TextField } from '../parts/TextField.tsx';
 import type { loader as rootLoader } from '../root.tsx';
 import { doorOf, fieldOf } from '../server/body.server.ts';
 import {
@@ -21,6 +18,9 @@ import {
   sessionToken,
   withDatabase,
 } from '../server/http.server.ts';
+import { Button, FieldError, Heading, Small } from '../ui/controls.tsx';
+import { Preferences } from '../ui/Preferences.tsx';
+import { TextField } from '../ui/TextField.tsx';
 import type { Route } from './+types/sign-in';
 
 export async function loader({ request }: Route.LoaderArgs) {

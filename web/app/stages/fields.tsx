@@ -6,10 +6,10 @@ import { memo, useState } from 'react';
 import { type Draft, settle, useDesk, useDeskStore } from '../desk/store.ts';
 import { useTakeoff } from '../desk/takeoff.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Heading } from '../parts/controls.tsx';
-import { useFormat } from '../parts/format.tsx';
-import { QuantityField } from '../parts/QuantityField.tsx';
-import { problemText } from '../parts/words.ts';
+import { Heading } from '../ui/controls.tsx';
+import { useFormat } from '../ui/format.tsx';
+import { QuantityField } from '../ui/QuantityField.tsx';
+import { problemText } from '../ui/words.ts';
 
 interface PlanFieldProps {
   /** Its name; that of the table of fields when nothing else is given. */

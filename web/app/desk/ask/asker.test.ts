@@ -41,17 +41,17 @@ describe('asking a worker', () => {
     vi.useFakeTimers();
   });
   afterEach(() => vi.useRealTimers());
-  const ask = (asker: Asker, of: Job, question: Question = 'digOrder', more: object = {}) =>
+  const ask = (asker: Asker, of: Job, question: Question = 'digSequence', more: object = {}) =>
     asker.ask(of, question, [] as unknown as ArgsOf<typeof question>, { topic: question, ...more });
 
   it('sends a job once for all questions about it, one at a time', async () => {
     const asker = new Asker({ make });
     const of = job();
-    const first = ask(asker, of, 'digOrder');
+    const first = ask(asker, of, 'digSequence');
     const second = ask(asker, of, 'instructionCosts');
     await settle();
     const [stand] = stands;
-    expect(stand!.asked.map((one) => one.question)).toEqual(['digOrder']);
+    expect(stand!.asked.map((one) => one.question)).toEqual(['digSequence']);
     stand!.asked[0]!.answer('one');
     expect(await first).toBe('one');
     await settle();
@@ -113,7 +113,7 @@ describe('asking a worker', () => {
 
   it('calls off what takes too long, and goes on with a new worker', async () => {
     const asker = new Asker({ make });
-    const slow = ask(asker, job(), 'digOrder', { limit: 2000 });
+    const slow = ask(asker, job(), 'digSequence', { limit: 2000 });
     const next = ask(asker, job(), 'instructionCosts');
     await vi.advanceTimersByTimeAsync(2001);
     expect(await slow).toBeNull();
@@ -126,11 +126,11 @@ describe('asking a worker', () => {
   it('passes progress on, and none of one called off', async () => {
     const asker = new Asker({ make });
     const shares: number[] = [];
-    const answer = ask(asker, job(), 'digOrder', { onProgress: (share: number) => shares.push(share) });
+    const answer = ask(asker, job(), 'digSequence', { onProgress: (share: number) => shares.push(share) });
     await settle();
     const [one] = stands[0]!.asked;
     one!.progress(0.25);
-    asker.callOff('digOrder');
+    asker.callOff('digSequence');
     await vi.advanceTimersByTimeAsync(1100);
     one!.progress(0.5);
     expect(shares).toEqual([0.25]);
@@ -139,7 +139,7 @@ describe('asking a worker', () => {
 
   it('answers nothing once it is stopped', async () => {
     const asker = new Asker({ make });
-    const [running, waiting] = [ask(asker, job(), 'digOrder'), ask(asker, job(), 'instructionCosts')];
+    const [running, waiting] = [ask(asker, job(), 'digSequence'), ask(asker, job(), 'instructionCosts')];
     await settle();
     asker.stop();
     expect(await running).toBeNull();

@@ -4,7 +4,7 @@
  * questions about it.
  */
 import { proxy, type Remote, wrap } from 'comlink';
-import { within } from '../../parts/limit.ts';
+import { within } from '../../ui/limit.ts';
 import type { AskWorker } from './ask.worker.ts';
 import type { AnswerOf, ArgsOf, Job, Question } from './questions.ts';
 

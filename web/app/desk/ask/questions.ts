@@ -6,17 +6,17 @@ import {
   chanceDry,
   compute,
   concreteInstead,
-  digOrder,
-  heldOf,
+  dewateringMethods,
+  digSequence,
   instructionCost,
   lowWays,
-  type Mended,
-  mendCost,
   nightOf,
   nightRest,
   overdigShape,
   type Plan,
   proofsOf,
+  type Remedied,
+  remedyCost,
   ruleCosts,
   type SiteRecord,
   stoppedBy,
@@ -56,15 +56,15 @@ const QUESTIONS = {
   workingWays: (job: Asked, index: number) => workingWays(job.plan, job.takeoff(), index),
   bounds: ({ plan, takeoff, progress }: Asked) => boundsOf(plan, takeoff(), progress),
   proofs: ({ plan, takeoff }: Asked) => stoppedBy(proofsOf(plan, takeoff())),
-  mend: ({ plan, takeoff }: Asked, code: Mended) => mendCost(plan, takeoff(), code),
+  remedy: ({ plan, takeoff }: Asked, code: Remedied) => remedyCost(plan, takeoff(), code),
   overdigShape: (job: Asked, cause: CutCause) => overdigShape(job.plan, job.takeoff(), cause),
-  held: (job: Asked) => heldOf(job.plan, job.takeoff()),
+  dewatering: (job: Asked) => dewateringMethods(job.plan, job.takeoff()),
   night: (job: Asked) => nightOf(job.plan, job.takeoff()),
   nightRest: ({ plan, takeoff }: Asked, element: string) => nightRest(plan, takeoff(), element),
   chanceDry: ({ plan, takeoff, progress }: Asked, element: string) =>
     chanceDry(plan, takeoff(), [element], 1000, progress),
-  digOrder: (job: Asked) =>
-    digOrder(job.plan, job.takeoff(), () => {
+  digSequence: (job: Asked) =>
+    digSequence(job.plan, job.takeoff(), () => {
       job.progress(job.since() / LONGEST_SEARCH);
       return job.since() < LONGEST_SEARCH;
     }),

@@ -5,15 +5,15 @@ import type {
   Bounds,
   CauseCut,
   CutCause,
+  DewateredHole,
   Difference,
-  DigOrder,
-  HeldHole,
+  DigSequence,
   LowWay,
   MeanNight,
-  Mended,
   NightAnswer,
   NightChance,
   Plan,
+  Remedied,
   RuleCost,
   SiteRecord,
   Stopped,
@@ -139,15 +139,15 @@ const STILL = 3000;
 export const useStopped = (plan: Plan): Stopped | null => useAsked(plan, 'proofs', [], STILL).value;
 
 /** What mending a caution changes. */
-export const useMend = (plan: Plan | null, code: Mended): AnswerOf<'mend'> =>
-  useAsked(plan, 'mend', [code]).value;
+export const useRemedy = (plan: Plan | null, code: Remedied): AnswerOf<'remedy'> =>
+  useAsked(plan, 'remedy', [code]).value;
 
 /** The dig with a cause of over-dig and without it; only while it is looked at. */
 export const useOverdigShape = (plan: Plan | null, cause: CutCause): CauseCut | null =>
   useAsked(plan, 'overdigShape', [cause]).value;
 
 /** The ways to hold the water of every hole. */
-export const useHeld = (plan: Plan): HeldHole[] | null => useAsked(plan, 'held', []).value;
+export const useDewatering = (plan: Plan): DewateredHole[] | null => useAsked(plan, 'dewatering', []).value;
 
 /** The night the plan expects, hole by hole. */
 export const useNight = (plan: Plan | null): NightAnswer | null => useAsked(plan, 'night', []).value;
@@ -164,4 +164,4 @@ export const useChance = (plan: Plan | null, element: string): Asked<NightChance
   useAsked(plan, 'chanceDry', [element]);
 
 /** The order of digging: the person's own, or the best found; and how far the search is. */
-export const useDigOrder = (plan: Plan | null): Asked<DigOrder> => useAsked(plan, 'digOrder', []);
+export const useDigSequence = (plan: Plan | null): Asked<DigSequence> => useAsked(plan, 'digSequence', []);

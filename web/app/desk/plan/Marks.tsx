@@ -3,7 +3,7 @@ import { type Element, isOutlined, isRun, pointsOf, type Section, segmentsOf, ti
 import { memo, useMemo } from 'react';
 import { type Patch, slanted } from '../../drawing/names.ts';
 import { niceLength, type View } from '../../drawing/view.ts';
-import { type Format, useFormat } from '../../parts/format.tsx';
+import { type Format, useFormat } from '../../ui/format.tsx';
 import { ink } from '../hatches.tsx';
 import { textWidth, useLabels } from './labels.tsx';
 

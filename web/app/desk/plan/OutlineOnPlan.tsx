@@ -4,7 +4,7 @@ import { ink } from '../../desk/hatches.tsx';
 import { about, type Spot } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
-import { useFormat } from '../../parts/format.tsx';
+import { useFormat } from '../../ui/format.tsx';
 import { useDeskStore } from '../store.ts';
 import { type Name, nameSize, useLabels } from './labels.tsx';
 

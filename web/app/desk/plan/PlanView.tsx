@@ -24,13 +24,13 @@ import {
   type Zoom,
 } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Heading } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { later } from '../../parts/later.tsx';
-import { countText } from '../../parts/words.ts';
 import { SiteWorkLayer } from '../../stages/dig/SiteWorkLayer.tsx';
 import { placeAt } from '../../stages/ground/placing.ts';
 import { SiteLayer, SurfaceLayer } from '../../stages/ground/SiteLayer.tsx';
+import { Button, Heading } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { later } from '../../ui/later.tsx';
+import { countText } from '../../ui/words.ts';
 import { Hatches, ink } from '../hatches.tsx';
 import { useDesk, useDeskStore } from '../store.ts';
 import { useGround, useShownPlan, useTakeoff } from '../takeoff.ts';

@@ -1,6 +1,6 @@
 /** Levels down the left of a drawing, at steps that read well in the person's units. */
 import { niceStep } from '../../drawing/view.ts';
-import { roundLevel, useFormat } from '../../parts/format.tsx';
+import { roundLevel, useFormat } from '../../ui/format.tsx';
 import { ink } from '../hatches.tsx';
 
 /** Room it takes, px. */

@@ -17,7 +17,7 @@ import { dragDepth } from '../../drawing/pointer.ts';
 import { spread } from '../../drawing/spread.ts';
 import { useNudge } from '../../drawing/useNudge.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { useFormat } from '../../parts/format.tsx';
+import { useFormat } from '../../ui/format.tsx';
 import { ink } from '../hatches.tsx';
 import { type Draft, useDeskStore } from '../store.ts';
 import { groundAtFirstLog } from '../takeoff.ts';

@@ -2,7 +2,7 @@
 import type { FencePost } from '@cimiento/core';
 import { groundPath, type Scale, soilPaths, waterPath } from '../../drawing/strata.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { soilName } from '../../parts/words.ts';
+import { soilName } from '../../ui/words.ts';
 import { ink } from '../hatches.tsx';
 import { useGround, useShownPlan } from '../takeoff.ts';
 

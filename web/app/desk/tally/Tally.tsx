@@ -4,9 +4,9 @@ import { FIGURE_IDS, FIGURES, type FigureId, type PrintOptions, type SubLine } f
 import { memo, Suspense, useState } from 'react';
 import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { type Format, useFormat } from '../../parts/format.tsx';
-import { later } from '../../parts/later.tsx';
-import { PencilMark } from '../../parts/PencilMark.tsx';
+import { type Format, useFormat } from '../../ui/format.tsx';
+import { later } from '../../ui/later.tsx';
+import { PencilMark } from '../../ui/PencilMark.tsx';
 import { useStopped } from '../ask/whatif.ts';
 import { useShownPlan, useTakeoff } from '../takeoff.ts';
 

@@ -5,7 +5,7 @@ export const cautions = {
     owner: 'Lifted only by its owner, in writing.',
     competent: 'Lifted only by the competent person on site, by name.',
   },
-  mend: {
+  remedy: {
     unsupported: 'Slope them back to {{to}}',
     underFlood: 'Raise it to {{to}}',
     stepHigh: 'Steps of {{to}}',

@@ -45,7 +45,7 @@ export const fileProblems = {
     rainWild: 'Line {{line}}: {{value}} of rain in one go; {{min}} to {{max}} are possible.',
     coneBack: 'Blows and depth of the cone can only grow: a reading goes back.',
     rechargeBack:
-      'In a recharge test time goes on, the level comes up and never over the water outside: a reading does not.',
+      'In a rising-head test time goes on, the level comes up and never over the water outside: a reading does not.',
     holeEmpty: 'A sand cone whose jar weighs {{value}} after leaves no hole: weigh again.',
     paperUnread:
       'The sheet was made twice and did not read back as it was worked out, so it is not handed out. Use the screen; tell whoever runs this program.',

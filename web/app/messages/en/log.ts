@@ -30,7 +30,7 @@ export const log = {
     bottom: 'Bottom as found',
     cone: 'Dynamic cone',
     coneValue: '{{count}} readings to {{deep}}, CBR {{least}} at least',
-    recharge: 'Recharge test',
+    recharge: 'Rising-head test',
     rechargeValue: '{{count}} readings in a pit of {{size}}',
     laid: 'Lift laid',
     laidValue: '{{layer}}, lift {{lift}}, on {{ground}}',

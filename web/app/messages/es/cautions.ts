@@ -8,7 +8,7 @@ export const cautions: Words<typeof english> = {
     owner: 'Solo lo levanta su dueño, por escrito.',
     competent: 'Solo lo levanta la persona competente en obra, con nombre.',
   },
-  mend: {
+  remedy: {
     unsupported: 'Tenderlos a {{to}}',
     stepHigh: 'Escalones de {{to}}',
     lapShort: 'Solapes de {{to}}',

@@ -2,8 +2,8 @@
 import { type Plan, pencilledOf, type Takeoff } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import { coded, type Say } from '../../messages/keys.ts';
-import type { Format } from '../../parts/format.tsx';
-import { bottomText, layerName, sidesText } from '../../parts/words.ts';
+import type { Format } from '../../ui/format.tsx';
+import { bottomText, layerName, sidesText } from '../../ui/words.ts';
 import { s } from '../style.server.ts';
 import { downFrom, type Of } from './Depths.tsx';
 import { EARTH, Told } from './marks.tsx';

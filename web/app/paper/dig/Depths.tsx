@@ -2,8 +2,8 @@
 import { type Plan, pencilledOf, stringsOf } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import type { Say } from '../../messages/keys.ts';
-import type { Format } from '../../parts/format.tsx';
-import { bottomText, depthText, sidesText } from '../../parts/words.ts';
+import type { Format } from '../../ui/format.tsx';
+import { bottomText, depthText, sidesText } from '../../ui/words.ts';
 import { s } from '../style.server.ts';
 import { EARTH, Told } from './marks.tsx';
 import type { Row } from './rows.ts';

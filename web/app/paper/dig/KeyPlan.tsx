@@ -22,7 +22,7 @@ import { G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
 import { about, along, type Patch } from '../../drawing/names.ts';
 import { spread } from '../../drawing/spread.ts';
 import { polygonPath, type View, viewOf } from '../../drawing/view.ts';
-import type { Format } from '../../parts/format.tsx';
+import type { Format } from '../../ui/format.tsx';
 import { type PaperName, PlacedNames, paperSize, paperWidth } from '../names.tsx';
 import { CHALK, EARTH, HELD, INK } from './marks.tsx';
 

@@ -12,8 +12,8 @@ import {
 import { G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
 import { spread } from '../../drawing/spread.ts';
 import { closedPath, groundBetween, groundPath, soilPaths } from '../../drawing/strata.ts';
-import type { Format } from '../../parts/format.tsx';
-import { depthText } from '../../parts/words.ts';
+import type { Format } from '../../ui/format.tsx';
+import { depthText } from '../../ui/words.ts';
 import { CHALK, EARTH, INK, WATER } from './marks.tsx';
 
 /** Layers of a bed, told apart by shade. */

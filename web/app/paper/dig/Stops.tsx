@@ -2,8 +2,8 @@
 import type { Caution, Plan, Takeoff } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import type { Say } from '../../messages/keys.ts';
-import type { Format } from '../../parts/format.tsx';
-import { cautionKey, cautionText, concerns } from '../../parts/words.ts';
+import type { Format } from '../../ui/format.tsx';
+import { cautionKey, cautionText, concerns } from '../../ui/words.ts';
 import { s } from '../style.server.ts';
 import { HELD, PENCIL } from './marks.tsx';
 

@@ -4,7 +4,7 @@
  */
 import { compute, proved, runningDimensions } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
-import { makeFormat } from '../../parts/format.tsx';
+import { makeFormat } from '../../ui/format.tsx';
 import { SheetFrame, type SheetInput } from '../frame.tsx';
 import { type Printed, print } from '../print.server.ts';
 import { s } from '../style.server.ts';
@@ -26,11 +26,11 @@ const MOST_CARDS = 30;
 const chunks = <T,>(list: readonly T[], size: number): T[][] =>
   Array.from({ length: Math.ceil(list.length / size) }, (_, i) => list.slice(i * size, (i + 1) * size));
 
-type Hung = { readonly string: Of; readonly rows: readonly Row[] };
+type StringRows = { readonly string: Of; readonly rows: readonly Row[] };
 
 /** Tables cut into pages: what does not fit on one goes on the next, with its heads. */
-function cutTables(tables: readonly Hung[], first: number, page: number): Hung[][] {
-  const pages: Hung[][] = [[]];
+function cutTables(tables: readonly StringRows[], first: number, page: number): StringRows[][] {
+  const pages: StringRows[][] = [[]];
   let left = first;
   for (const { string, rows } of tables) {
     let own: Row[] = [];
@@ -99,7 +99,7 @@ function Sheet(input: SheetInput) {
   );
   const kinds = kindLines(plan, takeoff, t, format);
   const running = runningDimensions(plan.elements);
-  const table = (of: readonly Hung[]) =>
+  const table = (of: readonly StringRows[]) =>
     of.map(({ string, rows: own }) => (
       <Depths
         key={`${string.id ?? ''}${own[0]?.key}`}

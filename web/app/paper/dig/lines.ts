@@ -1,10 +1,10 @@
 /** What the dig sheet says in words: layers, loads, orders, the night, bays, drains, hand work, pours. */
 import { type FigureId, fallOf, nightOf, type Plan, stoneFootingLifts, type Takeoff } from '@cimiento/core';
 import type { Say } from '../../messages/keys.ts';
-import type { Format } from '../../parts/format.tsx';
-import { compactorText, usualPlate } from '../../parts/plant.ts';
-import { unsaidText } from '../../parts/unsaid.ts';
-import { bayList, layerName } from '../../parts/words.ts';
+import type { Format } from '../../ui/format.tsx';
+import { compactorText, usualPlate } from '../../ui/plant.ts';
+import { unsaidText } from '../../ui/unsaid.ts';
+import { bayList, layerName } from '../../ui/words.ts';
 
 type LayerTakeoff = Takeoff['beds'][number]['layers'][number];
 

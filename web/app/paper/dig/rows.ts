@@ -1,6 +1,6 @@
 /** Rows of the dig sheet: what is dug alike is told once. */
 import { type ElementTakeoff, longSection, type Plan, type Takeoff } from '@cimiento/core';
-import type { Format } from '../../parts/format.tsx';
+import type { Format } from '../../ui/format.tsx';
 
 /** Elements dug alike share a row of the table; every tread of a stepped strip has its own. */
 export interface Row {

@@ -3,9 +3,9 @@ import { Box } from '@chakra-ui/react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Th } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { Choice } from '../../parts/TextField.tsx';
+import { Th } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel, Toggle } from '../fields.tsx';
 
 export function BackfillPanel() {

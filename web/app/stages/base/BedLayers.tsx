@@ -15,11 +15,11 @@ import {
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Select, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { compactorText } from '../../parts/plant.ts';
-import { Choice, TextField } from '../../parts/TextField.tsx';
-import { layerName } from '../../parts/words.ts';
+import { Button, Select, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { compactorText } from '../../ui/plant.ts';
+import { Choice, TextField } from '../../ui/TextField.tsx';
+import { layerName } from '../../ui/words.ts';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { addLayer, moveLayer, setMaterial, setProven } from './beds.ts';
 import { type OwnLayer, usePut } from './ownLayer.ts';

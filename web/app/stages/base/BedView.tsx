@@ -10,9 +10,9 @@ import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { spread } from '../../drawing/spread.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { layerName } from '../../parts/words.ts';
+import { Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { layerName } from '../../ui/words.ts';
 import { setThickness } from './beds.ts';
 import { LIFT_COLOURS } from './liftColours.ts';
 

@@ -6,8 +6,8 @@ import { useAlternatives } from '../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
+import { Button, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
 import { Panel } from '../fields.tsx';
 import { WayFrame } from '../WayFrame.tsx';
 

@@ -7,7 +7,7 @@ import { useDesk } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { niceStep, polygonPath, type View } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { useFormat } from '../../parts/format.tsx';
+import { useFormat } from '../../ui/format.tsx';
 
 /** More bands than this cannot be told apart. */
 const MOST_BANDS = 10;

@@ -2,8 +2,8 @@
 import { Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button } from '../../parts/controls.tsx';
-import { QuantityField } from '../../parts/QuantityField.tsx';
+import { Button } from '../../ui/controls.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
 
 /** A day to log: it counts once both figures are typed, and nothing is made up for it. */
 export function NewDay({

@@ -1,5 +1,5 @@
 /** The order on the plan: numbers on the trenches, the machine's stands, what is open by now. */
-import { type DigOrder, labelPlace, machineOf, unionOutlines } from '@cimiento/core';
+import { type DigSequence, labelPlace, machineOf, unionOutlines } from '@cimiento/core';
 import { useMemo } from 'react';
 import { ink } from '../../desk/hatches.tsx';
 import { useLabels } from '../../desk/plan/labels.tsx';
@@ -10,7 +10,7 @@ import { useOrder } from './useOrder.ts';
 
 const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;
 
-const NONE: Extract<DigOrder, { ok: true }>['steps'] = [];
+const NONE: Extract<DigSequence, { ok: true }>['steps'] = [];
 
 export function OrderLayer({ view }: { view: View }) {
   const plan = useShownPlan();

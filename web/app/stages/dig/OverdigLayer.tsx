@@ -10,7 +10,7 @@ import { closedPath, groundBetween, type Scale } from '../../drawing/strata.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { useFormat } from '../../parts/format.tsx';
+import { useFormat } from '../../ui/format.tsx';
 
 /** The dig with and without what is hatched; null while it is worked out, or of soft ground. */
 function useCut(cause: Hatched): CauseCut | null {

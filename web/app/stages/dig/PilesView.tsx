@@ -6,8 +6,8 @@ import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
+import { Button, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
 
 const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;
 

@@ -9,7 +9,7 @@ import { useTakeoff } from '../../desk/takeoff.ts';
 import { along, beside, ledTo } from '../../drawing/names.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { useFormat } from '../../parts/format.tsx';
+import { useFormat } from '../../ui/format.tsx';
 
 interface Props {
   readonly view: View;

@@ -5,10 +5,10 @@ import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, FieldError, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { Choice, TextField } from '../../parts/TextField.tsx';
-import { problemText } from '../../parts/words.ts';
+import { Button, FieldError, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { Choice, TextField } from '../../ui/TextField.tsx';
+import { problemText } from '../../ui/words.ts';
 import { Panel, PlanField } from '../fields.tsx';
 
 export function SpoilPanel() {

@@ -5,8 +5,8 @@ import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Input, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
+import { Button, Input, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 
 export function TruckPanel() {

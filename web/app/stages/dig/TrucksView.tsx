@@ -8,11 +8,11 @@ import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { clockText } from '../../parts/clock.ts';
-import { Input, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { Choice } from '../../parts/TextField.tsx';
-import { Verdict } from '../../parts/Verdict.tsx';
+import { clockText } from '../../ui/clock.ts';
+import { Input, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { Choice } from '../../ui/TextField.tsx';
+import { Verdict } from '../../ui/Verdict.tsx';
 import { PlanField } from '../fields.tsx';
 import { useOrder } from './useOrder.ts';
 

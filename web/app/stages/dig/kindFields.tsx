@@ -13,8 +13,8 @@ import {
 import type { FC } from 'react';
 import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { later } from '../../parts/later.tsx';
-import { Choice } from '../../parts/TextField.tsx';
+import { later } from '../../ui/later.tsx';
+import { Choice } from '../../ui/TextField.tsx';
 import { PlanField, Toggle } from '../fields.tsx';
 import { type Own, pathOf, usePut } from './own.ts';
 

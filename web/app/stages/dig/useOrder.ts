@@ -1,18 +1,18 @@
 /** The order of digging as it stands: asked of the worker once and shared by plan and list. */
-import type { DigOrder, Plan } from '@cimiento/core';
+import type { DigSequence, Plan } from '@cimiento/core';
 import { createContext, useContext } from 'react';
-import { useDigOrder } from '../../desk/ask/whatif.ts';
+import { useDigSequence } from '../../desk/ask/whatif.ts';
 import { useDesk } from '../../desk/store.ts';
 
 interface Searched {
   /** Null until it is worked out, and while nobody looks at it. */
-  readonly value: DigOrder | null;
+  readonly value: DigSequence | null;
   /** How far the search is, 0…1. */
   readonly share: number;
 }
 const Context = createContext<Searched>({ value: null, share: 0 });
 export const OrderProvider = Context.Provider;
-export const useOrder = (): DigOrder | null => useContext(Context).value;
+export const useOrder = (): DigSequence | null => useContext(Context).value;
 export const useSearched = (): number => useContext(Context).share;
 
 /** The plan's order, worked out only while it is looked at. */
@@ -22,5 +22,5 @@ export function useOrderOf(plan: Plan): Searched {
       ? lower.dig === 'order' || lower.dig === 'trucks'
       : stage === 'setout' && lower.setout === 'boards',
   );
-  return useDigOrder(wanted ? plan : null);
+  return useDigSequence(wanted ? plan : null);
 }

@@ -1,4 +1,5 @@
 /** Drawings of the dig beside its section. */
-export { OrderView } from './OrderView.tsx';
+
 export { PilesView } from './PilesView.tsx';
+export { SequenceView } from './SequenceView.tsx';
 export { TrucksView } from './TrucksView.tsx';

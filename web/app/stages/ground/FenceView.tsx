@@ -10,8 +10,8 @@ import { useGround, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { closedPath, dugPath, groundBetween } from '../../drawing/strata.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Select, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
+import { Button, Select, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
 
 type Place = readonly [number, number];
 const STRETCHES = [1, 2, 5] as const;

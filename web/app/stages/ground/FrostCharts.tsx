@@ -10,8 +10,8 @@ import { useGround, useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useSize } from '../../desk/useSize.ts';
 import { niceStep } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
+import { Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
 
 const PAD = { left: 46, right: 14, top: 10, bottom: 24 } as const;
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 12 } as const;

@@ -17,14 +17,14 @@ import { useLog } from '../../desk/records.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, FieldError, Input, Select, Small } from '../../parts/controls.tsx';
-import { FilePick } from '../../parts/FilePick.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { QuantityField } from '../../parts/QuantityField.tsx';
-import { Choice } from '../../parts/TextField.tsx';
-import { today } from '../../parts/today.ts';
-import { useReading } from '../../parts/useReading.ts';
-import { problemText } from '../../parts/words.ts';
+import { Button, FieldError, Input, Select, Small } from '../../ui/controls.tsx';
+import { FilePick } from '../../ui/FilePick.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
+import { Choice } from '../../ui/TextField.tsx';
+import { today } from '../../ui/today.ts';
+import { useReading } from '../../ui/useReading.ts';
+import { problemText } from '../../ui/words.ts';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 
 export function FrostPanel() {

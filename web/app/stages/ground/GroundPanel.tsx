@@ -3,7 +3,7 @@ import { memo } from 'react';
 import { useDesk } from '../../desk/store.ts';
 import { useGround } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { useFormat } from '../../parts/format.tsx';
+import { useFormat } from '../../ui/format.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 import { FrostPanel } from './FrostPanel.tsx';
 import { HazardsPanel } from './HazardsPanel.tsx';

@@ -5,9 +5,9 @@ import { CLASS_B_STRENGTH, HAND, type Hand, identify, type Soil } from '@cimient
 import { useDeskStore } from '../../desk/store.ts';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Heading, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { Modal } from '../../parts/Modal.tsx';
+import { Button, Heading, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { Modal } from '../../ui/Modal.tsx';
 import { Fact, PlanField } from '../fields.tsx';
 
 const TESTS = ['grain', 'thread', 'ribbon', 'shine', 'thumb', 'seep'] as const;

@@ -7,9 +7,9 @@ import { useLog } from '../../desk/records.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Select, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { Choice, TextField } from '../../parts/TextField.tsx';
+import { Button, Select, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Panel, PlanField, Toggle } from '../fields.tsx';
 import { newHazardId } from './placing.ts';
 
@@ -107,7 +107,7 @@ function Picked({ hazard, index }: { hazard: Hazard; index: number }) {
   const { t } = useTranslation();
   const store = useDeskStore();
   const log = useLog();
-  const { laidBare } = useTakeoff().facts;
+  const { exposed } = useTakeoff().facts;
   const { edit, look } = store.getState();
   const path = `/ground/hazards/${index}`;
   return (
@@ -155,7 +155,7 @@ function Picked({ hazard, index }: { hazard: Hazard; index: number }) {
           <PlanField label={t('hazard.depth')} hint={t('hazard.depthHint')} path={`${path}/depth`} optional />
           <Toggle
             label={t('hazard.confirmed')}
-            on={laidBare.has(hazard.id)}
+            on={exposed.has(hazard.id)}
             onChange={(bare) => log('laidBare', { hazard: hazard.id, bare })}
           />
         </>

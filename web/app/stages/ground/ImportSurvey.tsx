@@ -6,12 +6,12 @@ import { proxy, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, FieldError, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { inTime } from '../../parts/limit.ts';
-import { Modal } from '../../parts/Modal.tsx';
-import { Choice } from '../../parts/TextField.tsx';
-import { problemText } from '../../parts/words.ts';
+import { Button, FieldError, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { inTime } from '../../ui/limit.ts';
+import { Modal } from '../../ui/Modal.tsx';
+import { Choice } from '../../ui/TextField.tsx';
+import { problemText } from '../../ui/words.ts';
 import { Fact } from '../fields.tsx';
 import type { SurveyWorker } from './survey.worker.ts';
 

@@ -6,12 +6,12 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, FieldError } from '../../parts/controls.tsx';
-import { FilePick } from '../../parts/FilePick.tsx';
-import { fileName, saveFile } from '../../parts/files.ts';
-import { useFormat } from '../../parts/format.tsx';
-import { TextField } from '../../parts/TextField.tsx';
-import { problemText } from '../../parts/words.ts';
+import { Button, FieldError } from '../../ui/controls.tsx';
+import { FilePick } from '../../ui/FilePick.tsx';
+import { fileName, saveFile } from '../../ui/files.ts';
+import { useFormat } from '../../ui/format.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { problemText } from '../../ui/words.ts';
 import { Panel, PlanField, Toggle } from '../fields.tsx';
 import { addLog } from './logs.ts';
 

@@ -12,10 +12,10 @@ import {
 import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { NameRow } from '../../parts/NameRow.tsx';
-import { Choice } from '../../parts/TextField.tsx';
+import { Button, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { NameRow } from '../../ui/NameRow.tsx';
+import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 
 export function ObstructionsPanel() {

@@ -11,8 +11,8 @@ import { useSize } from '../../desk/useSize.ts';
 import { dragDepth } from '../../drawing/pointer.ts';
 import { niceStep } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Input, Select, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
+import { Button, Input, Select, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
 import { PlanField } from '../fields.tsx';
 import { addLayer, moveBoundary, removeLayer, setLayerSoil } from './logs.ts';
 

@@ -9,7 +9,7 @@ import { about, along, type Spot } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { niceStep, type View } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { roundLevel, useFormat } from '../../parts/format.tsx';
+import { roundLevel, useFormat } from '../../ui/format.tsx';
 
 type Place = readonly [number, number];
 const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;

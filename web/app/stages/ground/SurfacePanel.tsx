@@ -7,11 +7,11 @@ import { memo, useState } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useGround } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, FieldError, Small } from '../../parts/controls.tsx';
-import { FilePick } from '../../parts/FilePick.tsx';
-import { fileName, saveFile } from '../../parts/files.ts';
-import { useFormat } from '../../parts/format.tsx';
-import { Choice, TextField } from '../../parts/TextField.tsx';
+import { Button, FieldError, Small } from '../../ui/controls.tsx';
+import { FilePick } from '../../ui/FilePick.tsx';
+import { fileName, saveFile } from '../../ui/files.ts';
+import { useFormat } from '../../ui/format.tsx';
+import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Panel, PlanField } from '../fields.tsx';
 import { ImportSurvey } from './ImportSurvey.tsx';
 

@@ -2,8 +2,8 @@
 import { Box } from '@chakra-ui/react';
 import type { Difference } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Small } from '../../parts/controls.tsx';
-import { type Format, useFormat } from '../../parts/format.tsx';
+import { Small } from '../../ui/controls.tsx';
+import { type Format, useFormat } from '../../ui/format.tsx';
 
 /** Less stone than this is not told, kg. */
 const LEAST_STONE = 50;

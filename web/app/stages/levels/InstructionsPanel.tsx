@@ -6,8 +6,8 @@ import { useInstructionCosts } from '../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useLookedAt } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Small } from '../../parts/controls.tsx';
-import { Choice, TextField } from '../../parts/TextField.tsx';
+import { Button, Small } from '../../ui/controls.tsx';
+import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Panel, PlanField } from '../fields.tsx';
 import { DifferenceLine } from './DifferenceLine.tsx';
 

@@ -4,10 +4,10 @@ import { type FloorSpec, isAssumed, isFloorSlab, isRun, LEAST_LAP, SPLASH } from
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { NameRow } from '../../parts/NameRow.tsx';
-import { Choice, TextField } from '../../parts/TextField.tsx';
+import { Button, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { NameRow } from '../../ui/NameRow.tsx';
+import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { addFloor, removeFloor } from './floors.ts';
 import { InstructionsPanel } from './InstructionsPanel.tsx';

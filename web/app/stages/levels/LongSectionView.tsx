@@ -10,8 +10,8 @@ import { useSize } from '../../desk/useSize.ts';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { closedPath, groundBetween } from '../../drawing/strata.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
+import { Button, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
 
 const STRETCHES = [1, 2, 4] as const;
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;

@@ -5,9 +5,9 @@ import { useRuleCosts } from '../../desk/ask/whatif.ts';
 import { useDesk } from '../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { QuantityField } from '../../parts/QuantityField.tsx';
+import { Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Panel } from '../fields.tsx';
 import { DifferenceLine } from './DifferenceLine.tsx';
 

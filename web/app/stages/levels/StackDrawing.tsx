@@ -11,8 +11,8 @@ import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { dragDepth } from '../../drawing/pointer.ts';
 import { spread } from '../../drawing/spread.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { useFormat } from '../../parts/format.tsx';
-import { layerName } from '../../parts/words.ts';
+import { useFormat } from '../../ui/format.tsx';
+import { layerName } from '../../ui/words.ts';
 import { moveLayer, setThickness } from './floors.ts';
 import { MaterialHatches } from './materials.tsx';
 

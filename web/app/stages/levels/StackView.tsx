@@ -7,7 +7,7 @@ import { floorOf } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Small } from '../../parts/controls.tsx';
+import { Button, Small } from '../../ui/controls.tsx';
 import { addFloor } from './floors.ts';
 import { LayerList } from './LayerList.tsx';
 import { StackDrawing, type StackProps } from './StackDrawing.tsx';

@@ -3,8 +3,8 @@ import { Box } from '@chakra-ui/react';
 import { nextName } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button } from '../../parts/controls.tsx';
-import { NameRow } from '../../parts/NameRow.tsx';
+import { Button } from '../../ui/controls.tsx';
+import { NameRow } from '../../ui/NameRow.tsx';
 import { Panel, PlanField } from '../fields.tsx';
 
 export function StringsPanel() {

@@ -8,9 +8,9 @@ import { useJobId } from '../../desk/jobId.ts';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { ChangeLine } from '../../parts/ChangeLine.tsx';
-import { Button, FieldError, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
+import { ChangeLine } from '../../ui/ChangeLine.tsx';
+import { Button, FieldError, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
 import { Panel } from '../fields.tsx';
 import { RecordPanel } from './RecordPanel.tsx';
 

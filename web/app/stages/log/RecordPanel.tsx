@@ -7,11 +7,11 @@ import { useJobId } from '../../desk/jobId.ts';
 import { useLog } from '../../desk/records.ts';
 import { useDesk } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, FieldError, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { recordText } from '../../parts/records.ts';
-import { TextField } from '../../parts/TextField.tsx';
-import { problemText } from '../../parts/words.ts';
+import { Button, FieldError, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { recordText } from '../../ui/records.ts';
+import { TextField } from '../../ui/TextField.tsx';
+import { problemText } from '../../ui/words.ts';
 import { Panel } from '../fields.tsx';
 
 const SHOWN = 12;

@@ -4,9 +4,9 @@ import type { Takeoff } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { Choice } from '../../parts/TextField.tsx';
+import { Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel } from '../fields.tsx';
 import { movePour } from './pours.ts';
 

@@ -24,10 +24,10 @@ import { useState } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, FieldError, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { QuantityField } from '../../parts/QuantityField.tsx';
-import { Choice, TextField } from '../../parts/TextField.tsx';
+import { Button, FieldError, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
+import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Panel } from '../fields.tsx';
 import { parseSizes } from './sizes.ts';
 

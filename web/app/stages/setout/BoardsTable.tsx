@@ -3,8 +3,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import { boardsInTheWay, machineOf } from '@cimiento/core';
 import { useShownPlan } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Small, Th } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
+import { Small, Th } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
 import { useOrder } from '../dig/useOrder.ts';
 import { useSetout } from './useSetout.ts';
 

@@ -13,11 +13,11 @@ import { useDesk } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Small } from '../../parts/controls.tsx';
-import { type Format, useFormat } from '../../parts/format.tsx';
-import { QuantityField } from '../../parts/QuantityField.tsx';
-import { useReading } from '../../parts/useReading.ts';
-import { Verdict } from '../../parts/Verdict.tsx';
+import { Button, Small } from '../../ui/controls.tsx';
+import { type Format, useFormat } from '../../ui/format.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
+import { useReading } from '../../ui/useReading.ts';
+import { Verdict } from '../../ui/Verdict.tsx';
 import { useSetout } from './useSetout.ts';
 
 export function CheckSheet({ head }: { head: React.ReactNode }) {

@@ -7,10 +7,10 @@ import { useJobId } from '../../desk/jobId.ts';
 import { useDeskStore } from '../../desk/store.ts';
 import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button } from '../../parts/controls.tsx';
-import { FilePick } from '../../parts/FilePick.tsx';
-import { fileName, saveFile } from '../../parts/files.ts';
-import { SheetLink } from '../../parts/SheetLink.tsx';
+import { Button } from '../../ui/controls.tsx';
+import { FilePick } from '../../ui/FilePick.tsx';
+import { fileName, saveFile } from '../../ui/files.ts';
+import { SheetLink } from '../../ui/SheetLink.tsx';
 import { Panel } from '../fields.tsx';
 import { ImportDrawing } from './ImportDrawing.tsx';
 

@@ -1,7 +1,7 @@
 /** How boards and strings are put up, and how far a tape may be off. */
 import { TAPE_AT } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { useFormat } from '../../parts/format.tsx';
+import { useFormat } from '../../ui/format.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 import { useSetout } from './useSetout.ts';
 

@@ -5,9 +5,9 @@ import { Suspense } from 'react';
 import { useDesk } from '../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { later } from '../../parts/later.tsx';
+import { Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { later } from '../../ui/later.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 
 const night = () => import('./night/index.ts');
@@ -17,9 +17,9 @@ const MeansPanel = later(night, 'MeansPanel');
 const DamPanel = later(night, 'DamPanel');
 const FloatPanel = later(night, 'FloatPanel');
 const AfterPanel = later(night, 'AfterPanel');
-const RechargePanel = later(night, 'RechargePanel');
+const RisingHeadPanel = later(night, 'RisingHeadPanel');
 const RoundPanel = later(night, 'RoundPanel');
-const HeldPanel = later(night, 'HeldPanel');
+const DewateringPanel = later(night, 'DewateringPanel');
 const SurfacePanel = later(night, 'SurfacePanel');
 const FilterPanel = later(night, 'FilterPanel');
 const PressurePanel = later(night, 'PressurePanel');
@@ -55,7 +55,7 @@ export function WaterPanel() {
       {element !== null && (
         <Suspense fallback={null}>
           <FloatPanel element={element} />
-          <HeldPanel element={element} />
+          <DewateringPanel element={element} />
           <RainPanel />
           <PumpsPanel element={element} />
           <MeansPanel element={element} />
@@ -65,7 +65,7 @@ export function WaterPanel() {
           <DamPanel />
           <PressurePanel />
           <FilterPanel />
-          <RechargePanel key={`recharge-${element}`} element={element} />
+          <RisingHeadPanel key={`recharge-${element}`} element={element} />
           <ChancePanel element={element} />
         </Suspense>
       )}

@@ -14,10 +14,10 @@ import { useLog } from '../../../desk/records.ts';
 import { useDesk } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { clockText } from '../../../parts/clock.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { Choice, TextField } from '../../../parts/TextField.tsx';
+import { clockText } from '../../../ui/clock.ts';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { Choice, TextField } from '../../../ui/TextField.tsx';
 import { Panel, Toggle } from '../../fields.tsx';
 
 /** Soils that drink the water of fresh concrete when they are dry. */

@@ -6,12 +6,12 @@ import { useLog } from '../../../desk/records.ts';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { NameRow } from '../../../parts/NameRow.tsx';
-import { compactorText } from '../../../parts/plant.ts';
-import { TextField } from '../../../parts/TextField.tsx';
-import { layerName } from '../../../parts/words.ts';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { NameRow } from '../../../ui/NameRow.tsx';
+import { compactorText } from '../../../ui/plant.ts';
+import { TextField } from '../../../ui/TextField.tsx';
+import { layerName } from '../../../ui/words.ts';
 import { Panel, PlanField } from '../../fields.tsx';
 
 export function CompactorsPanel({ index }: { index: number }) {

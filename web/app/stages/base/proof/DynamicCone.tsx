@@ -7,9 +7,9 @@ import { ink } from '../../../desk/hatches.tsx';
 import { useLog } from '../../../desk/records.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { Choice } from '../../../parts/TextField.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { Choice } from '../../../ui/TextField.tsx';
 import { Panel } from '../../fields.tsx';
 import { BLANK_ROWS, PairRows, wholeRows } from './PairRows.tsx';
 

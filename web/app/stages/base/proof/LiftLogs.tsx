@@ -4,9 +4,9 @@ import { GROUNDS, type LiftCard, REWORKS } from '@cimiento/core';
 import { useState } from 'react';
 import { useLog } from '../../../desk/records.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button } from '../../../parts/controls.tsx';
-import { QuantityField } from '../../../parts/QuantityField.tsx';
-import { Choice, TextField } from '../../../parts/TextField.tsx';
+import { Button } from '../../../ui/controls.tsx';
+import { QuantityField } from '../../../ui/QuantityField.tsx';
+import { Choice, TextField } from '../../../ui/TextField.tsx';
 
 interface Own {
   readonly card: LiftCard;

@@ -5,10 +5,10 @@ import { useRef, useState } from 'react';
 import { useLog } from '../../../desk/records.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, FieldError, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { QuantityField } from '../../../parts/QuantityField.tsx';
-import { Choice } from '../../../parts/TextField.tsx';
+import { Button, FieldError, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { QuantityField } from '../../../ui/QuantityField.tsx';
+import { Choice } from '../../../ui/TextField.tsx';
 import { ofLift } from './LiftLogs.tsx';
 
 const WEIGHINGS = ['before', 'after', 'cone', 'soil'] as const;

@@ -3,8 +3,8 @@ import { useLowWays } from '../../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
+import { Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
 import { Panel } from '../../fields.tsx';
 import { WayCard } from './WayCard.tsx';
 

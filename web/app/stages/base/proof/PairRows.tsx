@@ -1,8 +1,8 @@
 /** Rows of two quantities each, typed in any order: a row counts once both are there. */
 import { Flex } from '@chakra-ui/react';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button } from '../../../parts/controls.tsx';
-import { QuantityField, type RangeId } from '../../../parts/QuantityField.tsx';
+import { Button } from '../../../ui/controls.tsx';
+import { QuantityField, type RangeId } from '../../../ui/QuantityField.tsx';
 
 export type PairRow = readonly [number | null, number | null];
 /** What a form of rows starts with. */

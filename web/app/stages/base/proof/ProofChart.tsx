@@ -15,9 +15,9 @@ import { ink } from '../../../desk/hatches.tsx';
 import { useShownPlan, useTakeoff } from '../../../desk/takeoff.ts';
 import { useSize } from '../../../desk/useSize.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { layerName } from '../../../parts/words.ts';
+import { Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { layerName } from '../../../ui/words.ts';
 
 const PAD = { left: 58, right: 96, top: 14, bottom: 28 } as const;
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;

@@ -10,10 +10,10 @@ import { useState } from 'react';
 import { useDeskStore } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { QuantityField } from '../../../parts/QuantityField.tsx';
-import { Choice, TextField } from '../../../parts/TextField.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { QuantityField } from '../../../ui/QuantityField.tsx';
+import { Choice, TextField } from '../../../ui/TextField.tsx';
 import { Panel } from '../../fields.tsx';
 import { replaceUnder } from '../beds.ts';
 

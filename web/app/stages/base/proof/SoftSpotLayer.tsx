@@ -4,7 +4,7 @@ import { OutlineOnPlan } from '../../../desk/plan/OutlineOnPlan.tsx';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import type { View } from '../../../drawing/view.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { useFormat } from '../../../parts/format.tsx';
+import { useFormat } from '../../../ui/format.tsx';
 
 interface Props {
   readonly view: View;

@@ -4,11 +4,11 @@ import { BED_MATERIAL_IDS, COMPACTOR_IDS, cornerMean, type SoftSpot, type Takeof
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { NameRow } from '../../../parts/NameRow.tsx';
-import { compactorText } from '../../../parts/plant.ts';
-import { Choice } from '../../../parts/TextField.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { NameRow } from '../../../ui/NameRow.tsx';
+import { compactorText } from '../../../ui/plant.ts';
+import { Choice } from '../../../ui/TextField.tsx';
 import { Fact, Panel, PlanField } from '../../fields.tsx';
 import { addSpot, addSpotCorner } from '../beds.ts';
 

@@ -4,7 +4,7 @@ import type { Difference } from '@cimiento/core';
 import type { ReactNode } from 'react';
 import { useDesk } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
 import { DifferenceLine } from '../../levels/DifferenceLine.tsx';
 import { WayFrame } from '../../WayFrame.tsx';
 

@@ -3,8 +3,8 @@ import { type MeanNight, retrimmed } from '@cimiento/core';
 import { useNightRest } from '../../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
 import { Fact, Panel } from '../../fields.tsx';
 import { DifferenceLine } from '../../levels/DifferenceLine.tsx';
 import { lasting, useHole } from './use.ts';
@@ -74,11 +74,11 @@ function Early({ means }: { means: readonly MeanNight[] }) {
   const pumped = means.filter(({ mean }) => mean === 'one' || mean === 'two');
   const saves = pumped.find(({ hours }) => hours === 0);
   if (pumped.length === 0) return null;
-  if (!saves) return <Small data-early="no">{t('held.earlyNot')}</Small>;
+  if (!saves) return <Small data-early="no">{t('dewatering.earlyNot')}</Small>;
   const { pumpHours, used } = saves;
   return (
     <Small data-early={saves.mean}>
-      {t('held.early', {
+      {t('dewatering.early', {
         hours: lasting(format, pumpHours),
         fuel: used
           ? `, ${t(`rain.${used.of}`, { amount: format.text(used.amount, 'number', { decimals: 1 }) })}`

@@ -7,8 +7,8 @@ import { useChance } from '../../../desk/ask/whatif.ts';
 import { ink } from '../../../desk/hatches.tsx';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
 import { Panel, PlanField } from '../../fields.tsx';
 import { useHole } from './use.ts';
 

@@ -10,8 +10,8 @@ import {
 } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
 import { Fact, Panel, PlanField } from '../../fields.tsx';
 import { lasting } from './use.ts';
 
@@ -33,7 +33,7 @@ export function DamPanel() {
   const over = stream && (
     <PlanField
       optional
-      hint={t('held.freeboardHint', { typical: format.text(FREEBOARD, 'size') })}
+      hint={t('dewatering.freeboardHint', { typical: format.text(FREEBOARD, 'size') })}
       path="/water/freeboard"
     />
   );

@@ -21,11 +21,11 @@ import { useState } from 'react';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, FieldError, Small } from '../../../parts/controls.tsx';
-import { FilePick } from '../../../parts/FilePick.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { Choice, TextField } from '../../../parts/TextField.tsx';
-import { problemText, soilName } from '../../../parts/words.ts';
+import { Button, FieldError, Small } from '../../../ui/controls.tsx';
+import { FilePick } from '../../../ui/FilePick.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { Choice, TextField } from '../../../ui/TextField.tsx';
+import { problemText, soilName } from '../../../ui/words.ts';
 import { Panel, PlanField, Toggle } from '../../fields.tsx';
 import { WayFrame } from '../../WayFrame.tsx';
 import { GradingChart } from './GradingChart.tsx';
@@ -115,7 +115,7 @@ function One({ soil, at }: { soil: Soil; at: number }) {
       ))}
       {own.by !== null && (
         <TextField
-          label={t('held.reason')}
+          label={t('dewatering.reason')}
           value={own.reason}
           maxLength={400}
           onChange={(event) =>

@@ -3,8 +3,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import { FLOAT_SAFE, floatsOf } from '@cimiento/core';
 import { useShownPlan, useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
+import { Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
 import { Panel } from '../../fields.tsx';
 
 export function FloatPanel({ element }: { element: string }) {

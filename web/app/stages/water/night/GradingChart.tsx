@@ -5,7 +5,7 @@ import { scaleLinear, scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';
 import { ink } from '../../../desk/hatches.tsx';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { useFormat } from '../../../parts/format.tsx';
+import { useFormat } from '../../../ui/format.tsx';
 
 const [WIDTH, HEIGHT] = [300, 150];
 const PAD = { left: 30, right: 8, top: 8, bottom: 20 } as const;

@@ -13,8 +13,8 @@ import { useEffect, useState } from 'react';
 import { useJobId } from '../../../desk/jobId.ts';
 import { useDesk } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
 import { clock } from './use.ts';
 
 const KINDS = ['level', 'rain', 'pump'] as const;

@@ -4,8 +4,8 @@ import { DRAIN_PIPE, type Mean, type MeanNight, type Plan, withMeans } from '@ci
 import { useNightRest } from '../../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
 import { Panel } from '../../fields.tsx';
 import { WayFrame } from '../../WayFrame.tsx';
 import { lasting, useHole } from './use.ts';
@@ -89,7 +89,7 @@ function Card({ one, here, take }: { one: MeanNight; here: boolean; take: (mean:
       </Flex>
       <Small>{facts.join(' · ')}</Small>
       {mean === 'drain' && (
-        <Small>{t('held.drainHow', { pipe: format.text(DRAIN_PIPE, 'size', { parts: 1 }) })}</Small>
+        <Small>{t('dewatering.drainHow', { pipe: format.text(DRAIN_PIPE, 'size', { parts: 1 }) })}</Small>
       )}
     </WayFrame>
   );

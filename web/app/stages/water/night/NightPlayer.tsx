@@ -3,7 +3,7 @@ import { levelAt, localAfter } from '@cimiento/core';
 import { useEffect } from 'react';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Player } from '../../../parts/Player.tsx';
+import { Player } from '../../../ui/Player.tsx';
 import { clock, STEPS, useHole } from './use.ts';
 
 /** How long a quarter of an hour is shown while it plays, ms. */

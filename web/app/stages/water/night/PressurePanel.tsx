@@ -2,7 +2,7 @@
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
 import { Panel, PlanField } from '../../fields.tsx';
 
 /** A tight layer ends so far under the deepest bottom, and its water rises so far over it, at first, m. */
@@ -17,7 +17,7 @@ export function PressurePanel() {
   if (!confined)
     return Number.isFinite(lowest) ? (
       <Panel title={t('night.confined')} fold="shut">
-        <Small>{t('held.confinedHow')}</Small>
+        <Small>{t('dewatering.confinedHow')}</Small>
         <Button
           onClick={() =>
             edit((d) => {
@@ -26,7 +26,7 @@ export function PressurePanel() {
             })
           }
         >
-          {t('held.addConfined')}
+          {t('dewatering.addConfined')}
         </Button>
       </Panel>
     ) : null;
@@ -42,7 +42,7 @@ export function PressurePanel() {
           })
         }
       >
-        {t('held.removeConfined')}
+        {t('dewatering.removeConfined')}
       </Button>
     </Panel>
   );

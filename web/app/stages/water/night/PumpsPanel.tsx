@@ -4,11 +4,11 @@ import { Flex, Stack } from '@chakra-ui/react';
 import { NOISE_AT, newPump, PUMP_IDS, PUMPS, type SitePump, SUMP_FILLS } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { NameRow } from '../../../parts/NameRow.tsx';
-import { pumpText } from '../../../parts/plant.ts';
-import { Choice } from '../../../parts/TextField.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { NameRow } from '../../../ui/NameRow.tsx';
+import { pumpText } from '../../../ui/plant.ts';
+import { Choice } from '../../../ui/TextField.tsx';
 import { Panel, PlanField } from '../../fields.tsx';
 import { useHole } from './use.ts';
 import { WhenField } from './When.tsx';
@@ -104,7 +104,7 @@ function One({ pump, index }: { pump: SitePump; index: number }) {
         </>
       ) : (
         <Button size="sm" onClick={() => look({ placing: { what: 'sump', id: pump.id } })}>
-          {t('held.placeSump')}
+          {t('dewatering.placeSump')}
         </Button>
       )}
       {pump.kind !== 'bucket' && <Curve pump={pump} path={path} put={put} />}
@@ -165,7 +165,7 @@ function Curve({
               })
             }
           >
-            {t(curve.length === 0 ? 'held.curve' : 'held.addPoint')}
+            {t(curve.length === 0 ? 'dewatering.curve' : 'dewatering.addPoint')}
           </Button>
         )}
         {curve.length > 0 && (
@@ -178,7 +178,7 @@ function Curve({
               })
             }
           >
-            {t('held.forgetCurve')}
+            {t('dewatering.forgetCurve')}
           </Button>
         )}
       </Flex>

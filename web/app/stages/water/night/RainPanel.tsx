@@ -5,12 +5,12 @@ import { useState } from 'react';
 import { type Draft, useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, FieldError, Small } from '../../../parts/controls.tsx';
-import { FilePick } from '../../../parts/FilePick.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { Choice, TextField } from '../../../parts/TextField.tsx';
-import { HERE, today } from '../../../parts/today.ts';
-import { problemText } from '../../../parts/words.ts';
+import { Button, FieldError, Small } from '../../../ui/controls.tsx';
+import { FilePick } from '../../../ui/FilePick.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { Choice, TextField } from '../../../ui/TextField.tsx';
+import { HERE, today } from '../../../ui/today.ts';
+import { problemText } from '../../../ui/words.ts';
 import { Panel, PlanField, Toggle } from '../../fields.tsx';
 import { WhenField } from './When.tsx';
 
@@ -205,10 +205,10 @@ function ByTheHour({ start, zone }: { start: string; zone: string }) {
   return (
     <>
       <Button size="sm" title={t('rain.feedHint')} onClick={() => void ask()}>
-        {t('held.forecast')}
+        {t('dewatering.forecast')}
       </Button>
       <FilePick accept=".csv,.txt,text/csv" name="rain" onFile={(file) => void take(file)}>
-        {t('held.csv')}
+        {t('dewatering.csv')}
       </FilePick>
       {away && <FieldError role="alert">{t('rain.feedAway')}</FieldError>}
       {problem && <FieldError role="alert">{problemText(t, format, problem)}</FieldError>}

@@ -5,9 +5,9 @@ import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useGround, useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { QuantityField } from '../../../parts/QuantityField.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Panel, PlanField, Toggle } from '../../fields.tsx';
 import { useHole } from './use.ts';
 
@@ -57,7 +57,7 @@ export function RoundPanel({ element }: { element: string }) {
         aria-pressed={drawing}
         onClick={() => look({ placing: drawing ? null : { what: 'drained', id: element } })}
       >
-        {t(drawing ? 'placing.drained' : 'held.drawDrained')}
+        {t(drawing ? 'placing.drained' : 'dewatering.drawDrained')}
       </Button>
       <PlanField
         optional

@@ -4,9 +4,9 @@ import { SURFACE_KINDS, surfaceRuns } from '@cimiento/core';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useShownPlan, useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { NameRow } from '../../../parts/NameRow.tsx';
-import { Choice } from '../../../parts/TextField.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { NameRow } from '../../../ui/NameRow.tsx';
+import { Choice } from '../../../ui/TextField.tsx';
 import { Panel, PlanField } from '../../fields.tsx';
 
 const MOST = 30;
@@ -18,11 +18,11 @@ export function SurfacePanel() {
   const placing = useDesk((desk) => desk.view.placing?.what === 'surface');
   return (
     <Panel
-      title={t('held.surface')}
+      title={t('dewatering.surface')}
       fold="shut"
       aside={surface.length > 0 ? String(surface.length) : undefined}
     >
-      <Small>{t('held.surfaceHow')}</Small>
+      <Small>{t('dewatering.surfaceHow')}</Small>
       {surface.map(({ id }, index) => (
         <One key={id} index={index} />
       ))}
@@ -31,7 +31,7 @@ export function SurfacePanel() {
           aria-pressed={placing}
           onClick={() => look({ placing: placing ? null : { what: 'surface' } })}
         >
-          {t(placing ? 'held.surfacePress' : 'held.addSurface')}
+          {t(placing ? 'dewatering.surfacePress' : 'dewatering.addSurface')}
         </Button>
       )}
     </Panel>
@@ -86,7 +86,7 @@ function One({ index }: { index: number }) {
       <PlanField path={`${path}/at/0`} />
       <PlanField path={`${path}/at/1`} />
       <Small color={into ? 'held' : 'soft'} data-runs={into ?? 'away'}>
-        {into ? t('held.runsInto', { name: hole ?? into }) : t('held.runsAway')}
+        {into ? t('dewatering.runsInto', { name: hole ?? into }) : t('dewatering.runsAway')}
       </Small>
     </Stack>
   );

@@ -1,5 +1,5 @@
 /** A day and a time of day, in the job's own zone. */
-import { TextField } from '../../../parts/TextField.tsx';
+import { TextField } from '../../../ui/TextField.tsx';
 
 interface Props {
   readonly label: string;

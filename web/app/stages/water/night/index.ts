@@ -2,9 +2,9 @@
 export { AfterPanel } from './AfterPanel.tsx';
 export { ChancePanel } from './ChancePanel.tsx';
 export { DamPanel } from './DamPanel.tsx';
+export { DewateringPanel } from './DewateringPanel.tsx';
 export { FilterPanel } from './FilterPanel.tsx';
 export { FloatPanel } from './FloatPanel.tsx';
-export { HeldPanel } from './HeldPanel.tsx';
 export { MeansPanel } from './MeansPanel.tsx';
 export { NightLayer } from './NightLayer.tsx';
 export { NightPlayer } from './NightPlayer.tsx';
@@ -12,6 +12,6 @@ export { NightView } from './NightView.tsx';
 export { PressurePanel } from './PressurePanel.tsx';
 export { PumpsPanel } from './PumpsPanel.tsx';
 export { RainPanel } from './RainPanel.tsx';
-export { RechargePanel } from './RechargePanel.tsx';
+export { RisingHeadPanel } from './RisingHeadPanel.tsx';
 export { RoundPanel } from './RoundPanel.tsx';
 export { SurfacePanel } from './SurfacePanel.tsx';

@@ -2,7 +2,7 @@
 import type { Night, NightHole, Plan } from '@cimiento/core';
 import { useNight } from '../../../desk/ask/whatif.ts';
 import { useDesk } from '../../../desk/store.ts';
-import type { Format } from '../../../parts/format.tsx';
+import type { Format } from '../../../ui/format.tsx';
 
 /** The night, and the hole of what is picked: the deepest under water when that is in none. */
 export function useHole(): { night: Night | null; hole: NightHole | null } {

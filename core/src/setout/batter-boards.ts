@@ -1,7 +1,7 @@
 /**
  * Boards and strings: a board beyond each end of every axis, clear of what is dug, with its
  * nails; a string between each pair; where strings cross and how far apart in level they must
- * be; how far a string sags and where it wants a prop.
+ * be; how far a string sags and where it needs support.
  */
 import { contains, type Polygon } from '../geometry/index.ts';
 import type { Element } from '../plan/elements.ts';

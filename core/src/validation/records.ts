@@ -1,8 +1,8 @@
 /** What contradicts itself within one record, beyond its limits. */
 import { coneFault, holeOf, proctor } from '../base/index.ts';
-import type { Problem } from '../findings/index.ts';
 import type { SiteRecord } from '../log/index.ts';
-import { rechargeFault } from '../water/recharge.ts';
+import type { Problem } from '../results/index.ts';
+import { risingHeadFault } from '../water/rising-head.ts';
 
 const LAB_FAULTS = {
   tooFew: 'labTooFew',
@@ -22,7 +22,7 @@ export function recordFaults(record: SiteRecord, path: string): Problem[] {
     return at === null ? [] : [{ code: 'coneBack', path: `${path}/value/readings/${at}` }];
   }
   if (record.kind === 'recharge' && record.value) {
-    const at = rechargeFault(record.value.readings, record.value.water);
+    const at = risingHeadFault(record.value.readings, record.value.water);
     return at === null ? [] : [{ code: 'rechargeBack', path: `${path}/value/readings/${at}` }];
   }
   if (record.kind === 'density' && record.value?.cone) {

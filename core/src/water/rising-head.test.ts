@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { logged, named, pad, plainPlan, soilsDown } from '../testing.ts';
 import { equivalentRadius, pitInflow } from './inflow.ts';
-import { rechargeEach, rechargeRange } from './recharge.ts';
+import { risingHeadEach, risingHeadRange } from './rising-head.ts';
 
 const test = (readings: { minutes: number; level: number }[]) => ({
   length: 1,
@@ -14,7 +14,7 @@ const test = (readings: { minutes: number; level: number }[]) => ({
 
 describe('a recharge test', () => {
   it('of a pit 1.0 × 0.8 m that rises 0.30 m in 18 min gains 0.222 L/s, and its k lets in as much', () => {
-    const [k] = rechargeEach(
+    const [k] = risingHeadEach(
       test([
         { minutes: 0, level: 98 },
         { minutes: 18, level: 98.3 },
@@ -48,7 +48,7 @@ describe('a recharge test', () => {
             }
             readings.push({ minutes: time / 60, level });
           }
-          const [low, likely, high] = rechargeRange({ length: 1.2, width, water: 99, readings }, 96)!;
+          const [low, likely, high] = risingHeadRange({ length: 1.2, width, water: 99, readings }, 96)!;
           expect(likely / k).toBeGreaterThan(0.97);
           expect(likely / k).toBeLessThan(1.03);
           expect(low).toBeLessThanOrEqual(likely / 1.5 + 1e-15);
@@ -61,7 +61,7 @@ describe('a recharge test', () => {
 
   it('that falls, stands, or is as high as the water says nothing', () => {
     expect(
-      rechargeRange(
+      risingHeadRange(
         test([
           { minutes: 0, level: 98.3 },
           { minutes: 18, level: 98.2 },
@@ -70,7 +70,7 @@ describe('a recharge test', () => {
       ),
     ).toBeNull();
     expect(
-      rechargeRange(
+      risingHeadRange(
         test([
           { minutes: 0, level: 98 },
           { minutes: 0, level: 98.2 },
@@ -79,7 +79,7 @@ describe('a recharge test', () => {
       ),
     ).toBeNull();
     expect(
-      rechargeRange(
+      risingHeadRange(
         test([
           { minutes: 0, level: 98.99 },
           { minutes: 5, level: 99 },

@@ -5,8 +5,8 @@
 import type { CautionCode } from '../cautions/index.ts';
 import type { Takeoff } from '../compute/takeoff.ts';
 import type { FigureId, Figures } from '../figures/index.ts';
-import type { Caution, Check } from '../findings/index.ts';
 import type { Plan } from '../plan/schema.ts';
+import type { Caution, Check } from '../results/index.ts';
 import { type ProofCode, proofsOf } from './proofs.ts';
 
 /** The figures that hang on what a proof is of. */

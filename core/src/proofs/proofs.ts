@@ -7,13 +7,13 @@
  */
 
 import type { Takeoff } from '../compute/takeoff.ts';
-import type { Check } from '../findings/index.ts';
 import { contains } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import { oldWallOf } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { castOf, goesToFaces } from '../pour/index.ts';
+import type { Check } from '../results/index.ts';
 import { shapeOf } from '../setout/index.ts';
 import { faces } from './face.ts';
 import { placesIn } from './places.ts';

@@ -1,27 +1,27 @@
 /** What would mend a caution, and what that comes to: one press. */
 import { Box } from '@chakra-ui/react';
-import { CHANGES_NOTHING, type Mend as Found, type Mended, mendOf, type Plan } from '@cimiento/core';
+import { CHANGES_NOTHING, type Remedy as Found, type Plan, type Remedied, remedyFor } from '@cimiento/core';
 import { useMemo } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Button } from '../parts/controls.tsx';
-import { useFormat } from '../parts/format.tsx';
 import { DifferenceLine } from '../stages/levels/DifferenceLine.tsx';
+import { Button } from '../ui/controls.tsx';
+import { useFormat } from '../ui/format.tsx';
 import { useLookedFor } from './ask/useLookedFor.ts';
-import { useMend } from './ask/whatif.ts';
+import { useRemedy } from './ask/whatif.ts';
 import { useDeskStore } from './store.ts';
 import { useShownPlan, useTakeoff } from './takeoff.ts';
 
 type MendedTo = Found['to'];
 
-export function Mend({ code }: { code: Mended }) {
+export function Remedy({ code }: { code: Remedied }) {
   return CHANGES_NOTHING.has(code) ? <Said code={code} /> : <Costed code={code} />;
 }
 
 /** A press that changes figures, and what it comes to. */
-function Costed({ code }: { code: Mended }) {
+function Costed({ code }: { code: Remedied }) {
   const plan = useShownPlan();
   const { ref, looked } = useLookedFor();
-  const cost = useMend(looked ? plan : null, code);
+  const cost = useRemedy(looked ? plan : null, code);
   return (
     <Box ref={ref} minH="1px">
       {cost && (
@@ -34,14 +34,14 @@ function Costed({ code }: { code: Mended }) {
 }
 
 /** A press that only says that something is so. */
-function Said({ code }: { code: Mended }) {
+function Said({ code }: { code: Remedied }) {
   const plan = useShownPlan();
   const takeoff = useTakeoff();
-  const mend = useMemo(() => mendOf(plan, takeoff, code), [plan, takeoff, code]);
+  const mend = useMemo(() => remedyFor(plan, takeoff, code), [plan, takeoff, code]);
   return mend && <Press code={code} to={mend.to} />;
 }
 
-function Press({ code, to, children }: { code: Mended; to: MendedTo; children?: React.ReactNode }) {
+function Press({ code, to, children }: { code: Remedied; to: MendedTo; children?: React.ReactNode }) {
   const { t } = useTranslation();
   const format = useFormat();
   const { edit } = useDeskStore().getState();
@@ -49,7 +49,7 @@ function Press({ code, to, children }: { code: Mended; to: MendedTo; children?: 
   const takeoff = useTakeoff();
   const said = 'name' in to ? to.name : format.text(...to);
   const take = () => {
-    const mended = mendOf(plan, takeoff, code);
+    const mended = remedyFor(plan, takeoff, code);
     if (!mended) return;
     // What it changed, and nothing else: what is typed meanwhile elsewhere stays.
     edit((d) => {
@@ -60,7 +60,7 @@ function Press({ code, to, children }: { code: Mended; to: MendedTo; children?: 
   return (
     <Box mt={1} data-mend={code}>
       <Button size="sm" onClick={take}>
-        {t(`mend.${code}`, { to: said })}
+        {t(`remedy.${code}`, { to: said })}
       </Button>
       {children}
     </Box>

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { Plan } from '../plan/schema.ts';
 import { bedded, instruct, named, pad, plainPlan, soilsDown, stone, strip } from '../testing.ts';
 import { compute } from './compute.ts';
-import { MENDED, mendCost, mendOf } from './mends.ts';
+import { REMEDIED, remedyCost, remedyFor } from './remedies.ts';
 
 const steep = (slope: number, level: number, soil: 'sand' | 'softClay' | 'stiffClay') =>
   plainPlan((p) => {
@@ -33,9 +33,9 @@ describe('what mends a caution', () => {
           const plan = steep(slope, level, soil);
           const takeoff = compute(plan);
           expect(takeoff.cautions.some(({ code }) => code === 'unsupported')).toBe(true);
-          const mend = mendOf(plan, takeoff, 'unsupported')!;
+          const mend = remedyFor(plan, takeoff, 'unsupported')!;
           expect(codes(mend.plan).has('unsupported')).toBe(false);
-          const { change, to } = mendCost(plan, takeoff, 'unsupported')!;
+          const { change, to } = remedyCost(plan, takeoff, 'unsupported')!;
           expect(to).toEqual([Math.max(...takeoff.elements.map((e) => e.rule.steepest)), 'slope']);
           expect(change.dig).toBeCloseTo(compute(mend.plan).figures.dig.value - takeoff.figures.dig.value, 9);
           expect(change.dig).toBeGreaterThan(0);
@@ -77,7 +77,7 @@ describe('what mends a caution', () => {
       p.elements = named(pad(0, 0, 2, 2));
     });
     const takeoff = compute(plan);
-    const mend = mendOf(plan, takeoff, 'underFlood')!;
+    const mend = remedyFor(plan, takeoff, 'underFlood')!;
     expect(mend.to).toEqual([99.3, 'level']);
     expect(codes(mend.plan).has('underFlood')).toBe(false);
   });
@@ -101,12 +101,12 @@ describe('what mends a caution', () => {
       p.elements = named(pad(0, 0, 2, 2));
     });
     const takeoff = compute(plan);
-    const mend = mendOf(plan, takeoff, 'reach')!;
+    const mend = remedyFor(plan, takeoff, 'reach')!;
     expect(mend.to).toEqual({ name: 'Fits' });
     expect(codes(mend.plan).has('reach') || codes(mend.plan).has('gate')).toBe(false);
     // With none that does, nothing is offered.
     const poor = { ...plan, dig: { ...plan.dig, machines: plan.dig.machines.slice(0, 2) } };
-    expect(mendOf(poor, compute(poor), 'reach')).toBeNull();
+    expect(remedyFor(poor, compute(poor), 'reach')).toBeNull();
   });
   it.each([
     [
@@ -134,7 +134,7 @@ describe('what mends a caution', () => {
     );
     const takeoff = compute(plan);
     expect(codes(plan).has(code)).toBe(true);
-    const mend = mendOf(plan, takeoff, code)!;
+    const mend = remedyFor(plan, takeoff, code)!;
     expect(codes(mend.plan).has(code)).toBe(false);
     const [first] = compute(mend.plan).elements;
     const { height, lap } = first!.steps!;
@@ -148,21 +148,21 @@ describe('what mends a caution', () => {
       p.assumed = ['/levels/cover'];
     });
     const takeoff = compute(plan);
-    const thinner = mendOf(plan, takeoff, 'liftOverCompactor')!;
+    const thinner = remedyFor(plan, takeoff, 'liftOverCompactor')!;
     expect(codes(thinner.plan).has('liftOverCompactor')).toBe(false);
     // The compactor held it to that already: what is asked now agrees with what is done.
     const lifts = (p: Plan) => compute(p).beds[0]!.layers[0]!.lifts!;
     expect(thinner.to).toEqual([lifts(plan).limit, 'size']);
     expect(lifts(thinner.plan).thickness).toBe(lifts(plan).thickness);
-    const said = mendOf(plan, takeoff, 'coverAssumed')!;
+    const said = remedyFor(plan, takeoff, 'coverAssumed')!;
     expect(said.to).toEqual([0.5, 'size']);
     expect(codes(said.plan).has('coverAssumed')).toBe(false);
-    expect(mendCost(plan, takeoff, 'coverAssumed')!.change.dig).toBe(0);
+    expect(remedyCost(plan, takeoff, 'coverAssumed')!.change.dig).toBe(0);
   });
 
   it('is nothing where nothing is wrong', () => {
     const plan = steep(2, 99.2, 'stiffClay');
     const takeoff = compute(plan);
-    expect(MENDED.flatMap((code) => mendOf(plan, takeoff, code) ?? [])).toEqual([]);
+    expect(REMEDIED.flatMap((code) => remedyFor(plan, takeoff, code) ?? [])).toEqual([]);
   });
 });

@@ -37,7 +37,7 @@ export interface PumpWay {
   readonly flow: number;
 }
 
-export interface HeldHole {
+export interface DewateredHole {
   readonly elements: readonly string[];
   readonly inflow: readonly [number, number, number];
   /** From the highest ground about it down to the level held, m. */
@@ -96,7 +96,7 @@ function placedPumps(
 }
 
 /** A drain among a hole's elements, or beside it, that goes by its fall. */
-function gravityOf(takeoff: Takeoff, hole: Hole): HeldHole['gravity'] {
+function gravityOf(takeoff: Takeoff, hole: Hole): DewateredHole['gravity'] {
   const drains = hole.elements.flatMap((i) => {
     const { element, length } = takeoff.elements[i]!;
     if (!isDrain(element) || !element.outfall || element.outfall.where === 'sump') return [];
@@ -117,11 +117,11 @@ function gravityOf(takeoff: Takeoff, hole: Hole): HeldHole['gravity'] {
 }
 
 /** Every hole below the water, with the ways to hold it. */
-export function heldOf(plan: Plan, takeoff: Takeoff): HeldHole[] {
+export function dewateringMethods(plan: Plan, takeoff: Takeoff): DewateredHole[] {
   const altitude = plan.water.altitude ?? 0;
   const model = groundModel(plan);
   const around = drawnAround(plan, takeoff.holes, takeoff.elements);
-  return takeoff.holes.map((hole): HeldHole => {
+  return takeoff.holes.map((hole): DewateredHole => {
     const own = hole.elements.map((i) => takeoff.elements[i]!);
     const top = Math.max(...own.map((e) => e.groundHigh));
     const lift = top - hole.holdLevel;
@@ -157,7 +157,7 @@ export function heldOf(plan: Plan, takeoff: Takeoff): HeldHole[] {
 }
 
 /** Whether a way can hold a hole at all. */
-export function holds({ pumps, points, gravity }: HeldHole, by: Holding): boolean {
+export function holds({ pumps, points, gravity }: DewateredHole, by: Holding): boolean {
   const pumped = pumps.some(({ count }) => count !== null);
   if (by === 'wellpoints') return !points.tooClose && points.stages === 1;
   return by === 'gravity' ? gravity?.low === true : pumped;

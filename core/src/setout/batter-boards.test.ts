@@ -6,7 +6,7 @@ import { area } from '../geometry/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { named, plainPlan, raft, strip } from '../testing.ts';
 import { adjust, threeFourFive } from './adjust.ts';
-import { boardsOf, MOST_SAG, STRING_STEP, sagOf, spanFor } from './boards.ts';
+import { boardsOf, MOST_SAG, STRING_STEP, sagOf, spanFor } from './batter-boards.ts';
 import { checkLines, setoutPoints } from './corners.ts';
 import { arcPoints, beside, bowditch, pointsAlong, trueLength, twoTape } from './points.ts';
 

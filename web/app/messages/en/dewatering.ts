@@ -1,6 +1,6 @@
 /** How water is held, what is filtered from it, and what instruments say of it. */
-export const held = {
-  held: {
+export const dewatering = {
+  dewatering: {
     title: 'How to hold it',
     reason: 'Why so',
     pumpHolds: '{{pump}}: {{count}} hold it, {{flow}} each.',

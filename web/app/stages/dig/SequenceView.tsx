@@ -1,7 +1,7 @@
 /** The order of digging: a numbered list to drag, a slider to play it, and what is wrong with it. */
 
 import { Box, Flex } from '@chakra-ui/react';
-import type { DigOrder } from '@cimiento/core';
+import type { DigSequence } from '@cimiento/core';
 import {
   closestCenter,
   DndContext,
@@ -22,15 +22,15 @@ import { useEffect } from 'react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useShownPlan } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { Button, Small } from '../../parts/controls.tsx';
-import { useFormat } from '../../parts/format.tsx';
-import { Player } from '../../parts/Player.tsx';
+import { Button, Small } from '../../ui/controls.tsx';
+import { useFormat } from '../../ui/format.tsx';
+import { Player } from '../../ui/Player.tsx';
 import { useOrder, useSearched } from './useOrder.ts';
 
 /** One step while playing, ms. */
 const BEAT = 900;
 
-export function OrderView({ head }: { head: React.ReactNode }) {
+export function SequenceView({ head }: { head: React.ReactNode }) {
   const { t } = useTranslation();
   const store = useDeskStore();
   const format = useFormat();
@@ -82,7 +82,7 @@ export function OrderView({ head }: { head: React.ReactNode }) {
   );
 }
 
-function Verdict({ order }: { order: DigOrder }) {
+function Verdict({ order }: { order: DigSequence }) {
   const { t } = useTranslation();
   const format = useFormat();
   const elements = useDesk((desk) => desk.plan.elements);
@@ -129,7 +129,7 @@ function Verdict({ order }: { order: DigOrder }) {
   );
 }
 
-function List({ order }: { order: DigOrder }) {
+function List({ order }: { order: DigSequence }) {
   const { t } = useTranslation();
   const store = useDeskStore();
   const plan = useShownPlan();
@@ -165,7 +165,7 @@ function List({ order }: { order: DigOrder }) {
   );
 }
 
-function Row({ id, place, order }: { id: string; place: number; order: DigOrder }) {
+function Row({ id, place, order }: { id: string; place: number; order: DigSequence }) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();

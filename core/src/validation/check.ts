@@ -2,7 +2,7 @@
  * What a well-formed plan can still have wrong: a number past its limits, or numbers that
  * contradict each other. No Ajv here, so the desk can run it at every keystroke.
  */
-import type { Problem, ProblemCode } from '../findings/index.ts';
+
 import { area, flat } from '../geometry/index.ts';
 import { surfaceOf } from '../ground/surface.ts';
 import { floorLevels } from '../levels/floors.ts';
@@ -13,6 +13,7 @@ import { isOutlined, isRun, oldWallOf } from '../plan/forms.ts';
 import { DEEPEST_DIG } from '../plan/limits.ts';
 import { numbersOf } from '../plan/numbers.ts';
 import type { Plan } from '../plan/schema.ts';
+import type { Problem, ProblemCode } from '../results/index.ts';
 import { axisLength } from '../setout/footprint.ts';
 import { shapeOf } from '../setout/kinds.ts';
 import { pointsOf } from '../setout/places.ts';

@@ -6,7 +6,7 @@ import type { Plan } from '../plan/schema.ts';
 import { surfaceRuns } from '../takeoff/index.ts';
 import { named, pad, plainPlan, soilsDown, strip, tilt } from '../testing.ts';
 import { compute } from './compute.ts';
-import { heldOf, holds } from './held.ts';
+import { dewateringMethods, holds } from './dewatering.ts';
 import { nightOf } from './night.ts';
 
 /** A pit in sand with water a hand over its bottom, a neighbour's footing east of it, a well north. */
@@ -45,7 +45,7 @@ const job = (change: (plan: Plan) => void = () => {}) => {
   });
   const takeoff = compute(plan);
   expect(takeoff.problems).toEqual([]);
-  return { plan, takeoff, held: heldOf(plan, takeoff) };
+  return { plan, takeoff, held: dewateringMethods(plan, takeoff) };
 };
 
 describe('ways to hold a hole', () => {

@@ -1,6 +1,5 @@
 /** The one door for plans from outside: migrate, check the shape (Ajv), then the sense. */
 import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
-import type { Problem, ProblemCode } from '../findings/index.ts';
 import { MOST_RECORDS, RECORD_KIND_IDS, type SiteRecord } from '../log/index.ts';
 import { RECORD_SCHEMAS } from '../log/schema.ts';
 import { ELEMENT_KINDS } from '../plan/kinds.ts';
@@ -8,6 +7,7 @@ import { CLOCK, PLAN_FORMAT, PLAN_VERSION } from '../plan/limits.ts';
 import { migrate } from '../plan/migrate.ts';
 import { type Plan, PlanSchema } from '../plan/schema.ts';
 import { WHOLE_TEXT, wholeText } from '../plan/text.ts';
+import type { Problem, ProblemCode } from '../results/index.ts';
 import { checkPlan } from './check.ts';
 import { recordFaults } from './records.ts';
 

@@ -1,9 +1,9 @@
 /** Cómo se contiene el agua, qué se filtra y qué dicen los instrumentos. */
-import type { held as english } from '../en/held.ts';
+import type { dewatering as english } from '../en/dewatering.ts';
 import type { Words } from '../words.ts';
 
-export const held: Words<typeof english> = {
-  held: {
+export const dewatering: Words<typeof english> = {
+  dewatering: {
     title: 'Cómo contenerla',
     reason: 'Por qué así',
     pumpHolds: '{{pump}}: la contienen {{count}}, {{flow}} cada una.',

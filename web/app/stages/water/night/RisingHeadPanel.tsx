@@ -1,17 +1,17 @@
 /** A recharge test in the hole of what is picked: levels and times in, permeability with its spread out. */
-import { rechargeFault, rechargeRange } from '@cimiento/core';
+import { risingHeadFault, risingHeadRange } from '@cimiento/core';
 import { useState } from 'react';
 import { useLog } from '../../../desk/records.ts';
 import { useDesk } from '../../../desk/store.ts';
 import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, FieldError, Small } from '../../../parts/controls.tsx';
-import { useFormat } from '../../../parts/format.tsx';
-import { QuantityField } from '../../../parts/QuantityField.tsx';
+import { Button, FieldError, Small } from '../../../ui/controls.tsx';
+import { useFormat } from '../../../ui/format.tsx';
+import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { BLANK_ROWS, PairRows, wholeRows } from '../../base/proof/PairRows.tsx';
 import { Panel } from '../../fields.tsx';
 
-export function RechargePanel({ element }: { element: string }) {
+export function RisingHeadPanel({ element }: { element: string }) {
   const { t } = useTranslation();
   const format = useFormat();
   const log = useLog();
@@ -26,12 +26,12 @@ export function RechargePanel({ element }: { element: string }) {
     length !== null && width !== null && water !== null && readings.length >= 2
       ? { length, width, water, readings }
       : null;
-  const grows = rechargeFault(readings, water) === null;
-  const found = test && grows && info ? rechargeRange(test, info.groundLow - knownTo) : null;
+  const grows = risingHeadFault(readings, water) === null;
+  const found = test && grows && info ? risingHeadRange(test, info.groundLow - knownTo) : null;
   const k = (value: number) => format.text(value, 'permeability');
   return (
-    <Panel fold="shut" title={t('rain.recharge')} aside={t('rain.rechargeAside')}>
-      <Small>{t('rain.rechargeHow')}</Small>
+    <Panel fold="shut" title={t('rain.risingHead')} aside={t('rain.risingHeadAside')}>
+      <Small>{t('rain.risingHeadHow')}</Small>
       <QuantityField
         optional
         label={t('rain.pitLength')}
@@ -55,8 +55,8 @@ export function RechargePanel({ element }: { element: string }) {
       {test && grows && (
         <Small data-recharge={found?.[1]}>
           {found
-            ? t('rain.rechargeSaid', { low: k(found[0]), likely: k(found[1]), high: k(found[2]) })
-            : t('rain.rechargeNothing')}
+            ? t('rain.risingHeadSaid', { low: k(found[0]), likely: k(found[1]), high: k(found[2]) })
+            : t('rain.risingHeadNothing')}
         </Small>
       )}
       <Button
@@ -67,7 +67,7 @@ export function RechargePanel({ element }: { element: string }) {
           setRows(BLANK_ROWS);
         }}
       >
-        {t('rain.logRecharge')}
+        {t('rain.logRisingHead')}
       </Button>
     </Panel>
   );

@@ -1,5 +1,5 @@
 /**
- * Recharge test: a pit pumped down and left, its level read as it comes up again. What comes in between two
+ * Rising-head test: a pit pumped down and left, its level read as it comes up again. What comes in between two
  * readings is what the pit's area gains; the permeability is the one that lets in as much at mid-height.
  */
 import type { RecordValue } from '../log/index.ts';
@@ -25,7 +25,7 @@ function solve(flow: (k: number) => number, wanted: number): number | null {
 }
 
 /** Permeability by each pair of readings, m/s; those that say nothing are left out. @param tight level of the tight base, m */
-export function rechargeEach(test: RecordValue<'recharge'>, tight: number): number[] {
+export function risingHeadEach(test: RecordValue<'recharge'>, tight: number): number[] {
   const { length, width, water, readings } = test;
   const radius = equivalentRadius(length, width);
   const head = water - tight;
@@ -41,11 +41,11 @@ export function rechargeEach(test: RecordValue<'recharge'>, tight: number): numb
 }
 
 /** Low, likely and high permeability of a test, m/s; null when it says nothing. */
-export function rechargeRange(
+export function risingHeadRange(
   test: RecordValue<'recharge'>,
   tight: number,
 ): readonly [number, number, number] | null {
-  const each = rechargeEach(test, tight);
+  const each = risingHeadEach(test, tight);
   if (each.length === 0) return null;
   const likely = Math.exp(each.reduce((sum, k) => sum + Math.log(k), 0) / each.length);
   return [Math.min(likely / AT_LEAST, ...each), likely, Math.max(likely * AT_LEAST, ...each)];
@@ -56,7 +56,7 @@ export function rechargeRange(
  * the water outside; null where all can be.
  * @param water level outside, m; null while nobody has said
  */
-export function rechargeFault(
+export function risingHeadFault(
   readings: RecordValue<'recharge'>['readings'],
   water: number | null,
 ): number | null {

@@ -115,7 +115,7 @@ export interface DigStep {
   readonly rehandled: number;
 }
 
-export type DigOrder =
+export type DigSequence =
   | {
       readonly ok: true;
       readonly steps: readonly DigStep[];
@@ -144,7 +144,7 @@ export const typedOrder = (typed: readonly string[], ids: readonly string[]): nu
  * The order a plan is dug in: the person's own when there is one, else the best found.
  * @param budget asked by a long search; false ends it
  */
-export function digOrder(plan: Plan, takeoff: Takeoff, budget?: () => boolean): DigOrder {
+export function digSequence(plan: Plan, takeoff: Takeoff, budget?: () => boolean): DigSequence {
   const { input, ids } = orderProblem(plan, takeoff);
   const shown = (steps: ReturnType<typeof checkOrder>['steps']): DigStep[] =>
     steps.map((step) => ({

@@ -1,10 +1,11 @@
 /** What contradicts itself within one element, by its kind. */
-import type { Problem } from '../findings/index.ts';
+
 import { area, crossing, flat, offset, tidy } from '../geometry/index.ts';
 import type { Element, ElementOf } from '../plan/elements.ts';
 import type { RunElement } from '../plan/forms.ts';
 import type { ElementKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
+import type { Problem } from '../results/index.ts';
 import { axisLength } from '../setout/footprint.ts';
 import { sizesOf } from '../setout/places.ts';
 

@@ -3,34 +3,34 @@
 import { Flex } from '@chakra-ui/react';
 import {
   APART,
+  type DewateredHole,
   DISCHARGES,
   type Discharge,
-  type HeldHole,
   HOLDINGS,
   type Holding,
   holds,
 } from '@cimiento/core';
-import { useHeld } from '../../../desk/ask/whatif.ts';
+import { useDewatering } from '../../../desk/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
-import { Button, Small } from '../../../parts/controls.tsx';
-import { type Format, useFormat } from '../../../parts/format.tsx';
-import { pumpText } from '../../../parts/plant.ts';
-import { Choice, TextField } from '../../../parts/TextField.tsx';
+import { Button, Small } from '../../../ui/controls.tsx';
+import { type Format, useFormat } from '../../../ui/format.tsx';
+import { pumpText } from '../../../ui/plant.ts';
+import { Choice, TextField } from '../../../ui/TextField.tsx';
 import { Fact, Panel } from '../../fields.tsx';
 import { WayFrame } from '../../WayFrame.tsx';
 import { lasting, namesOf } from './use.ts';
 
-export function HeldPanel({ element }: { element: string }) {
+export function DewateringPanel({ element }: { element: string }) {
   const { t } = useTranslation();
   const plan = useDesk((desk) => desk.plan);
-  const held = useHeld(plan);
+  const held = useDewatering(plan);
   const hole = held?.find(({ elements }) => elements.includes(element)) ?? held?.[0];
   if (held === null) return null;
   return (
     <>
       {hole && (
-        <Panel title={t('held.title')} aside={namesOf(plan, hole.elements)}>
+        <Panel title={t('dewatering.title')} aside={namesOf(plan, hole.elements)}>
           {HOLDINGS.map((by) => (
             <Way key={by} by={by} hole={hole} />
           ))}
@@ -43,7 +43,7 @@ export function HeldPanel({ element }: { element: string }) {
   );
 }
 
-function Way({ by, hole }: { by: Holding; hole: HeldHole }) {
+function Way({ by, hole }: { by: Holding; hole: DewateredHole }) {
   const { t } = useTranslation();
   const format = useFormat();
   const { edit } = useDeskStore().getState();
@@ -73,7 +73,7 @@ function Way({ by, hole }: { by: Holding; hole: HeldHole }) {
       <WaySaid by={by} hole={hole} able={able} format={format} />
       {here && (
         <TextField
-          label={t('held.reason')}
+          label={t('dewatering.reason')}
           value={holding.reason}
           maxLength={400}
           onChange={(event) =>
@@ -87,7 +87,17 @@ function Way({ by, hole }: { by: Holding; hole: HeldHole }) {
   );
 }
 
-function WaySaid({ by, hole, able, format }: { by: Holding; hole: HeldHole; able: boolean; format: Format }) {
+function WaySaid({
+  by,
+  hole,
+  able,
+  format,
+}: {
+  by: Holding;
+  hole: DewateredHole;
+  able: boolean;
+  format: Format;
+}) {
   const { t } = useTranslation();
   const length = (m: number) => format.text(m, 'length');
   const { pumps, points, ring, gravity, lift, inflow } = hole;
@@ -96,8 +106,8 @@ function WaySaid({ by, hole, able, format }: { by: Holding; hole: HeldHole; able
     for (const { kind, count, flow } of pumps)
       lines.push(
         count === null
-          ? t('held.pumpCannot', { pump: pumpText(t, format, kind), lift: length(lift) })
-          : t('held.pumpHolds', {
+          ? t('dewatering.pumpCannot', { pump: pumpText(t, format, kind), lift: length(lift) })
+          : t('dewatering.pumpHolds', {
               pump: pumpText(t, format, kind),
               count,
               flow: format.text(flow, 'flow'),
@@ -105,7 +115,7 @@ function WaySaid({ by, hole, able, format }: { by: Holding; hole: HeldHole; able
       );
   if (by === 'ring')
     lines.push(
-      t('held.ring', {
+      t('dewatering.ring', {
         length: length(ring.length),
         drop: format.text(ring.drop, 'size'),
         stone: format.text(ring.stone, 'volume'),
@@ -114,22 +124,22 @@ function WaySaid({ by, hole, able, format }: { by: Holding; hole: HeldHole; able
   if (by === 'gravity')
     lines.push(
       gravity
-        ? t(gravity.low ? 'held.gravityLow' : 'held.gravityHigh', { name: gravity.name })
-        : t('held.gravityNone'),
+        ? t(gravity.low ? 'dewatering.gravityLow' : 'dewatering.gravityHigh', { name: gravity.name })
+        : t('dewatering.gravityNone'),
     );
   if (by === 'wellpoints') {
     lines.push(
-      t('held.points', {
+      t('dewatering.points', {
         count: points.count,
         spacing: length(points.spacing),
         lift: length(points.lift),
         most: length(points.most),
       }),
     );
-    if (points.tooClose) lines.push(t('held.pointsClose', { least: length(APART.least) }));
-    if (points.stages > 1) lines.push(t('held.pointsStages', { count: points.stages }));
+    if (points.tooClose) lines.push(t('dewatering.pointsClose', { least: length(APART.least) }));
+    if (points.stages > 1) lines.push(t('dewatering.pointsStages', { count: points.stages }));
   }
-  if (by === 'sump') lines.push(t('held.spare', { flow: format.text(inflow[2], 'flow') }));
+  if (by === 'sump') lines.push(t('dewatering.spare', { flow: format.text(inflow[2], 'flow') }));
   return (
     <>
       {lines.map((line) => (
@@ -142,18 +152,18 @@ function WaySaid({ by, hole, able, format }: { by: Holding; hole: HeldHole; able
 }
 
 /** How long before the dig it must be drawn down. */
-function Begins({ hole: { before } }: { hole: HeldHole }) {
+function Begins({ hole: { before } }: { hole: DewateredHole }) {
   const { t } = useTranslation();
   const format = useFormat();
   if (!before) return null;
   const [low, likely, high] = before.hours;
   const said = (hours: number | null | undefined) =>
-    hours == null ? t('held.never') : lasting(format, hours);
+    hours == null ? t('dewatering.never') : lasting(format, hours);
   return (
     <div data-before={likely ?? 'never'}>
       <Fact
-        label={t('held.before')}
-        note={t('held.beforeNote', {
+        label={t('dewatering.before')}
+        note={t('dewatering.beforeNote', {
           pump: pumpText(t, format, before.kind),
           low: said(low),
           high: said(high),
@@ -165,7 +175,7 @@ function Begins({ hole: { before } }: { hole: HeldHole }) {
 }
 
 /** How far water falls under what stands near. */
-function Around({ hole: { around } }: { hole: HeldHole }) {
+function Around({ hole: { around } }: { hole: DewateredHole }) {
   const { t } = useTranslation();
   const format = useFormat();
   return (
@@ -173,8 +183,8 @@ function Around({ hole: { around } }: { hole: HeldHole }) {
       {around.map(({ hazard, name, distance, fall }) => (
         <div key={hazard} data-around={hazard}>
           <Fact
-            label={t('held.around', { name })}
-            note={t('held.aroundNote', {
+            label={t('dewatering.around', { name })}
+            note={t('dewatering.aroundNote', {
               distance: format.text(distance, 'length'),
               low: format.text(Math.min(...fall), 'size'),
               high: format.text(Math.max(...fall), 'size'),
@@ -183,13 +193,13 @@ function Around({ hole: { around } }: { hole: HeldHole }) {
           />
         </div>
       ))}
-      <Small>{t(around.length > 0 ? 'held.aroundHow' : 'held.aroundNone')}</Small>
+      <Small>{t(around.length > 0 ? 'dewatering.aroundHow' : 'dewatering.aroundNone')}</Small>
     </>
   );
 }
 
 /** Where pumped water goes, who has allowed it, and what must settle first. */
-function Goes({ hole: { settles } }: { hole: HeldHole }) {
+function Goes({ hole: { settles } }: { hole: DewateredHole }) {
   const { t } = useTranslation();
   const format = useFormat();
   const { edit } = useDeskStore().getState();
@@ -201,7 +211,7 @@ function Goes({ hole: { settles } }: { hole: HeldHole }) {
         label={t('night.discharge')}
         value={discharge?.to ?? open}
         options={[
-          { value: open, label: t('held.open') },
+          { value: open, label: t('dewatering.open') },
           ...DISCHARGES.map((value) => ({ value, label: t(`night.discharges.${value}`) })),
         ]}
         onChange={(to) =>
@@ -213,7 +223,7 @@ function Goes({ hole: { settles } }: { hole: HeldHole }) {
       {discharge && (
         <>
           <TextField
-            label={t('held.allowedBy')}
+            label={t('dewatering.allowedBy')}
             value={discharge.allowedBy}
             maxLength={120}
             onChange={(event) =>
@@ -223,11 +233,11 @@ function Goes({ hole: { settles } }: { hole: HeldHole }) {
             }
           />
           <Small color={discharge.allowedBy === '' ? 'held' : 'soft'} data-discharge={discharge.to}>
-            {t(`held.who.${discharge.to}`)}
+            {t(`dewatering.who.${discharge.to}`)}
           </Small>
         </>
       )}
-      <Small>{t('held.settles', { area: format.text(settles, 'area') })}</Small>
+      <Small>{t('dewatering.settles', { area: format.text(settles, 'area') })}</Small>
     </>
   );
 }

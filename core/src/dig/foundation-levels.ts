@@ -1,13 +1,14 @@
 /** From footing undersides down to what is dug: formation under the stack, and what of it can be dug. */
-import type { Problem } from '../findings/index.ts';
+
 import type { Levelled } from '../levels/levelled.ts';
 import { belowSlab } from '../levels/slab.ts';
 import { bedOf, thicknessOf } from '../plan/beds.ts';
 import { DEEPEST_DIG } from '../plan/limits.ts';
 import type { Plan } from '../plan/schema.ts';
+import type { Problem } from '../results/index.ts';
 
 /** An element with the levels it is dug to, by stretch of it. */
-export interface Founded extends Levelled {
+export interface FoundationLevels extends Levelled {
   /** Level needed under the whole stack, and level dug, m. */
   readonly formations: readonly number[];
   readonly dug: readonly number[];
@@ -20,7 +21,11 @@ export interface Founded extends Levelled {
 export const lowestOf = (levels: readonly number[]): number => Math.min(...levels);
 
 /** @param problems told of what cannot be dug */
-export function found(plan: Plan, levelled: readonly Levelled[], problems: Problem[]): Founded[] {
+export function foundationLevels(
+  plan: Plan,
+  levelled: readonly Levelled[],
+  problems: Problem[],
+): FoundationLevels[] {
   return levelled.map((one) => {
     const { element, index, decision, groundLow, groundHigh } = one;
     const under = belowSlab(plan, element) + thicknessOf(bedOf(plan, element));

@@ -12,7 +12,7 @@ import { computeWith } from './compute.ts';
 import type { Takeoff } from './takeoff.ts';
 
 /** Cautions a press can mend. */
-export const MENDED = [
+export const REMEDIED = [
   'unsupported',
   'underFlood',
   'stepHigh',
@@ -22,10 +22,10 @@ export const MENDED = [
   'gate',
   'coverAssumed',
 ] as const satisfies readonly CautionCode[];
-export type Mended = (typeof MENDED)[number];
+export type Remedied = (typeof REMEDIED)[number];
 
 /** A plan with a caution mended; null when it does not stand. And to what it was brought. */
-export interface Mend {
+export interface Remedy {
   readonly plan: Plan;
   /** Elements it is offered for; none: the whole job. */
   readonly ids: readonly string[];
@@ -33,7 +33,7 @@ export interface Mend {
 }
 
 /** Sides brought back to what the rule asks of each; what is dug in bays under a wall has none to lay back. */
-function slopedBack(plan: Plan, takeoff: Takeoff, ids: readonly string[]): Mend | null {
+function slopedBack(plan: Plan, takeoff: Takeoff, ids: readonly string[]): Remedy | null {
   const asked = new Map(
     takeoff.elements.flatMap((e) =>
       ids.includes(e.id) && !e.bays ? [[e.id, e.rule.steepest] as const] : [],
@@ -54,7 +54,7 @@ function slopedBack(plan: Plan, takeoff: Takeoff, ids: readonly string[]): Mend 
 }
 
 /** Floors raised to stand as far over the flood as is asked. */
-function raised(plan: Plan, takeoff: Takeoff): Mend | null {
+function raised(plan: Plan, takeoff: Takeoff): Remedy | null {
   const low = underFlood({ plan, stacks: takeoff.stacks });
   const least = low[0]?.least;
   if (least === undefined) return null;
@@ -74,7 +74,7 @@ function raised(plan: Plan, takeoff: Takeoff): Mend | null {
 }
 
 /** Steps and laps by the rule again, as they are where nobody types them. */
-function stepsByRule(plan: Plan, takeoff: Takeoff, ids: readonly string[], what: 'height' | 'lap'): Mend {
+function stepsByRule(plan: Plan, takeoff: Takeoff, ids: readonly string[], what: 'height' | 'lap'): Remedy {
   const of = takeoff.elements.flatMap((e) => (ids.includes(e.id) && e.steps ? [e] : []));
   const to =
     what === 'height'
@@ -88,7 +88,7 @@ function stepsByRule(plan: Plan, takeoff: Takeoff, ids: readonly string[], what:
 }
 
 /** Lifts no thicker than their compactor usually does. */
-function usualLifts(plan: Plan): Mend | null {
+function usualLifts(plan: Plan): Remedy | null {
   let to = Infinity;
   const beds = plan.beds.map((bed) => ({
     ...bed,
@@ -105,7 +105,7 @@ function usualLifts(plan: Plan): Mend | null {
 }
 
 /** The first of the plan's other machines with which neither caution stands. */
-function otherMachine(plan: Plan, { facts }: Takeoff): Mend | null {
+function otherMachine(plan: Plan, { facts }: Takeoff): Remedy | null {
   for (const { id, name } of plan.dig.machines) {
     if (id === plan.dig.machine) continue;
     const mended = { ...plan, dig: { ...plan.dig, machine: id } };
@@ -117,14 +117,14 @@ function otherMachine(plan: Plan, { facts }: Takeoff): Mend | null {
 }
 
 /** What was assumed is somebody's word. */
-function coverSaid(plan: Plan): Mend | null {
+function coverSaid(plan: Plan): Remedy | null {
   const { cover } = plan.levels;
   if (cover === null || !isAssumed(plan, '/levels/cover')) return null;
   const assumed = plan.assumed.filter((pointer) => pointer !== '/levels/cover');
   return { ids: [], plan: { ...plan, assumed }, to: [cover, 'size'] };
 }
 
-export function mendOf(plan: Plan, takeoff: Takeoff, code: Mended): Mend | null {
+export function remedyFor(plan: Plan, takeoff: Takeoff, code: Remedied): Remedy | null {
   const found = takeoff.cautions.filter((caution) => caution.code === code);
   if (found.length === 0) return null;
   const ids = found.flatMap(({ elements }) => elements);
@@ -148,10 +148,10 @@ export function mendOf(plan: Plan, takeoff: Takeoff, code: Mended): Mend | null 
 }
 
 /** What only says that an assumption is so changes no figure: nothing has to be worked out. */
-export const CHANGES_NOTHING: ReadonlySet<Mended> = new Set(['coverAssumed']);
+export const CHANGES_NOTHING: ReadonlySet<Remedied> = new Set(['coverAssumed']);
 
 /** Whether a mended plan has a caution no more, of what it was mended for. */
-function lifted({ cautions }: Takeoff, code: Mended, { ids }: Mend): boolean {
+function lifted({ cautions }: Takeoff, code: Remedied, { ids }: Remedy): boolean {
   return !cautions.some(
     (caution) =>
       caution.code === code && (ids.length === 0 || caution.elements.some((id) => ids.includes(id))),
@@ -159,12 +159,12 @@ function lifted({ cautions }: Takeoff, code: Mended, { ids }: Mend): boolean {
 }
 
 /** What mending a caution changes; null when it does not stand, or what would mend it does not lift it. */
-export function mendCost(
+export function remedyCost(
   plan: Plan,
   takeoff: Takeoff,
-  code: Mended,
-): { readonly to: Mend['to']; readonly change: Difference } | null {
-  const mend = mendOf(plan, takeoff, code);
+  code: Remedied,
+): { readonly to: Remedy['to']; readonly change: Difference } | null {
+  const mend = remedyFor(plan, takeoff, code);
   if (!mend) return null;
   const mended = computeWith(mend.plan, takeoff.facts);
   return lifted(mended, code, mend) ? { to: mend.to, change: difference(plan, takeoff, mended) } : null;

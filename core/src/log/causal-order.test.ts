@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { logged } from '../testing.ts';
+import { inTime, standing } from './causal-order.ts';
 import { factsOf } from './facts.ts';
 import type { SiteRecord } from './kinds.ts';
-import { inTime, standing } from './order.ts';
 
 const NOON = Date.UTC(2026, 4, 4, 12);
 const at = (minutes: number) => new Date(NOON + minutes * 60_000).toISOString();
