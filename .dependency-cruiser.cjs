@@ -9,6 +9,7 @@ const folders = [
   'catalogue',
   'plan',
   'log',
+  'rates',
   'ground',
   'setout',
   'levels',

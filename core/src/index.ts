@@ -146,7 +146,6 @@ export {
   type DepthBand,
   depthAt,
   depthBands,
-  EFFICIENCY,
   excavate,
   flatsOf,
   machineOf,
@@ -154,7 +153,7 @@ export {
   type ProfilePiece,
   profile,
   rulesOf,
-  SLOWED,
+  SLOWS,
   type Solid,
   truckMatch,
 } from './dig/index.ts';
@@ -318,6 +317,7 @@ export {
 } from './plan/index.ts';
 export { proofsOf, proved, type Stopped, stoppedBy, withStopped } from './proofs/index.ts';
 export { between, oneOf, seeded } from './random/index.ts';
+export { BREAKING, RATES } from './rates/index.ts';
 export type { Caution, Problem, ProblemCode, SubLine, Weight, Working } from './results/index.ts';
 export {
   adjust,

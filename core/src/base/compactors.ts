@@ -1,22 +1,22 @@
 /** The crew's choice of compactors side by side for one layer. */
 import { COMPACTOR_IDS, COMPACTORS, type CompactorId } from '../catalogue/compactors.ts';
 import type { BedLayer, OwnCompactor } from '../plan/schema.ts';
+import { COMPACTOR_SPEED, RATES } from '../rates/index.ts';
 import { type Lifts, liftsOf } from './lifts.ts';
 import { compactingTime, stripsAcross } from './pace.ts';
 
-/** Width of plate or foot, m, and walking speed, m/min: typical for the size; a tamper is set down, not walked. */
-const WALK: Record<CompactorId, { readonly width: number; readonly speed: number }> = {
-  plateLight: { width: 0.35, speed: 20 },
-  plateMedium: { width: 0.5, speed: 22 },
-  plateReversible: { width: 0.5, speed: 22 },
-  plateHeavy: { width: 0.65, speed: 24 },
-  rammer: { width: 0.28, speed: 12 },
-  trenchRoller: { width: 0.85, speed: 20 },
-  handTamper: { width: 0.25, speed: 3 },
+/** Width of plate or foot, m: typical for the size. */
+const WIDTH: Record<CompactorId, number> = {
+  plateLight: 0.35,
+  plateMedium: 0.5,
+  plateReversible: 0.5,
+  plateHeavy: 0.65,
+  rammer: 0.28,
+  trenchRoller: 0.85,
+  handTamper: 0.25,
 };
-/** Share of a strip gone over twice; minutes worked in an hour over 60: typical. */
+/** Share of a strip gone over twice: typical. */
 const OVERLAP = 0.1;
-const EFFICIENCY = 0.75;
 
 export interface CompactorChoice {
   readonly compactor: CompactorId;
@@ -47,7 +47,9 @@ export function compactorChoices(
     const lifts = liftsOf(own);
     if (!lifts) return [];
     const mine = crew.find(({ kind }) => kind === compactor) ?? null;
-    const walk = mine ? { width: mine.width, speed: mine.speed * 60 } : WALK[compactor];
+    const walk = mine
+      ? { width: mine.width, speed: mine.speed * 60 }
+      : { width: WIDTH[compactor], speed: COMPACTOR_SPEED[compactor].likely };
     const minutes = compactingTime({
       length,
       width,
@@ -56,7 +58,7 @@ export function compactorChoices(
       passes: lifts.passes[1],
       lifts: lifts.count,
       speed: walk.speed,
-      efficiency: EFFICIENCY,
+      efficiency: RATES.compactorWorks.likely,
     });
     return [
       {
@@ -87,7 +89,7 @@ export function liftPace(
   if (compactor === null || width <= 0) return null;
   const own = compactorChoices(layer, area / width, width, crew).find((one) => one.compactor === compactor);
   if (!own) return null;
-  const plate = own.own?.width ?? WALK[compactor].width;
+  const plate = own.own?.width ?? WIDTH[compactor];
   return {
     minutes: (own.hours * 60) / own.lifts.count,
     strips: stripsAcross(width, plate, OVERLAP),
@@ -101,7 +103,7 @@ export const newCompactor = (kind: CompactorId, name: string): OwnCompactor => {
     kind,
     name,
     mass: (low + high) / 2,
-    width: WALK[kind].width,
-    speed: WALK[kind].speed / 60,
+    width: WIDTH[kind],
+    speed: COMPACTOR_SPEED[kind].likely / 60,
   };
 };

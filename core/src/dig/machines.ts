@@ -7,7 +7,7 @@
 import type { SoilKind } from '../catalogue/soils.ts';
 import type { Facts, RecordValue } from '../log/index.ts';
 import type { Machine, Plan } from '../plan/schema.ts';
-import type { Origin } from '../results/index.ts';
+import { loggedRate, RATES, type RateTaken, rateOf } from '../rates/index.ts';
 
 /** The machine that digs; the first when none of that name is left. */
 export const machineOf = (plan: Plan): Machine =>
@@ -29,12 +29,8 @@ export function reachAt(machine: Machine, depth: number): number | null {
   return null;
 }
 
-/** Minutes worked in an hour, over 60 (FM 5-434). */
-export const EFFICIENCY = 50 / 60;
-
-/** Bucket fill factors of hoes, mid-range (FM 5-434, chapter 8). */
-const FILLS = { earth: 1.05, sand: 1.02, toughClay: 0.85, rock: 0.67 } as const;
-const FILL_OF: Record<SoilKind, keyof typeof FILLS> = {
+/** How a soil sits in the bucket. */
+const FILL_OF: Record<SoilKind, 'earth' | 'sand' | 'toughClay' | 'rock'> = {
   topsoil: 'earth',
   madeGround: 'earth',
   softClay: 'earth',
@@ -48,44 +44,27 @@ const FILL_OF: Record<SoilKind, keyof typeof FILLS> = {
   rock: 'rock',
 };
 export const fillFactor = (kind: SoilKind, frozen = false): number =>
-  frozen ? FILLS.rock : FILLS[FILL_OF[kind]];
+  RATES[`fill.${frozen ? 'rock' : FILL_OF[kind]}`].likely;
 
-/** Seconds a cycle by bucket size: small machines swing quicker; deep or hard ground is slower. */
-const CYCLES: readonly (readonly [bucket: number, seconds: number])[] = [
-  [0.1, 15],
-  [0.4, 17],
-  [0.8, 20],
-  [6, 24],
-];
-export const cycleOf = (machine: Machine): number =>
-  machine.cycle ?? CYCLES.find(([most]) => machine.bucket <= most)?.[1] ?? 24;
+/** Bucket sizes a cycle goes by, m³ at most; larger ones take the large machine's. */
+const SIZES = [
+  [0.1, 'smallest'],
+  [0.4, 'small'],
+  [0.8, 'middle'],
+] as const;
+/** Seconds a cycle: the machine's own, else by its bucket. */
+export function cycleOf(machine: Machine): number {
+  const size = SIZES.find(([most]) => machine.bucket <= most)?.[1] ?? 'large';
+  return machine.cycle ?? RATES[`cycle.${size}`].likely;
+}
 
-/** What slows a cycle, as a factor on its time. Typical; a day's log settles it. */
-export const SLOWED = {
-  /** Swings short of its reach, between walls, fences or trees. */
-  cramped: 1.25,
-  /** Stands across the fall of a crest and works sideways: half speed. */
-  crest: 2,
-  /** A boulder or root in the way. */
-  obstacle: 1.2,
-  /** Past nine tenths of its depth. */
-  deep: 1.3,
-} as const;
-export type Slow = keyof typeof SLOWED;
-
-/** Loose m³ a hand digs in an hour and throws beside the trench: a round figure, typical. */
-const HAND_RATE = 0.6;
-
-/** How many days' logs replace the typical output. */
-const ENOUGH_LOGS = 3;
+/** What slows a cycle. Typical; a day's log settles it. */
+export const SLOWS = ['cramped', 'crest', 'obstacle', 'deep'] as const;
+export type Slow = (typeof SLOWS)[number];
 
 /** Loose m³ a person digs in an hour here, and where that comes from: own logs from three on, then what is typed. */
-export function handRateOf(plan: Plan, facts: Facts): { readonly rate: number; readonly from: Origin } {
-  const logged = loggedRate(facts.handDug);
-  if (logged !== null) return { rate: logged, from: 'measured' };
-  const { handRate } = plan.dig;
-  return handRate === null ? { rate: HAND_RATE, from: 'typical' } : { rate: handRate, from: 'typed' };
-}
+export const handRateOf = (plan: Plan, facts: Facts): RateTaken =>
+  rateOf('digByHand', loggedRate(facts.handDug), plan.dig.handRate);
 
 export interface Output {
   /** Bank m³/h. */
@@ -110,21 +89,13 @@ export function outputIn(
   slowed: readonly Slow[] = [],
 ): Output {
   const fill = fillFactor(kind, frozen);
-  const factor = slowed.reduce((product, what) => product * SLOWED[what], 1);
+  const factor = slowed.reduce((product, what) => product * RATES[`slow.${what}`].likely, 1);
   const cycle = cycleOf(machine) * factor;
-  const efficiency = machine.efficiency ?? EFFICIENCY;
+  const efficiency = machine.efficiency ?? RATES.hoeWorks.likely;
   const logged = loggedRate(days);
   if (logged !== null) return { rate: logged / factor, from: 'logged', cycle, fill, efficiency };
   const loose = ((3600 * machine.bucket * fill) / cycle) * efficiency;
   return { rate: loose / (1 + swell), from: 'typical', cycle, fill, efficiency };
-}
-
-/** m³/h by the crew's own log; null with too few days on it. */
-function loggedRate(days: readonly { readonly volume: number; readonly hours: number }[]): number | null {
-  if (days.length < ENOUGH_LOGS) return null;
-  const volume = days.reduce((sum, day) => sum + day.volume, 0);
-  const hours = days.reduce((sum, day) => sum + day.hours, 0);
-  return volume / hours;
 }
 
 export interface TruckMatch {

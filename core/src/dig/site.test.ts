@@ -2,11 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { typicalMachine } from '../catalogue/machines.ts';
 import { alternatives, compute, digSequence } from '../compute/index.ts';
+import { RATES } from '../rates/index.ts';
 import { instruct, named, plainPlan, ramp, strip, tank } from '../testing.ts';
 import { chanceOf, loadsFor, normal } from './chance.ts';
 import { shoredFaces } from './faces.ts';
 import { heapHeight, heapVolume } from './lay-down.ts';
-import { EFFICIENCY, outputIn, reachAt, truckMatch } from './machines.ts';
+import { outputIn, reachAt, truckMatch } from './machines.ts';
 import { cone } from './spoil.ts';
 
 type Points = readonly (readonly [number, number])[];
@@ -169,7 +170,7 @@ describe('machines', () => {
   it('output by hand: 0.28 m³, 105 %, 17 s, 50 min/h, swell 25 %', () => {
     const { rate } = outputIn(machine, 'topsoil', 0.25);
     expect(rate).toBeCloseTo(((3600 / 17) * 0.28 * 1.05 * 50) / 60 / 1.25, 9);
-    expect(EFFICIENCY).toBeCloseTo(0.8333, 4);
+    expect(RATES.hoeWorks.likely).toBeCloseTo(0.8333, 4);
   });
   it('slower frozen, on a crest, in rock; three days’ log replaces the typical figure', () => {
     const plain = outputIn(machine, 'softClay', 0.43).rate;

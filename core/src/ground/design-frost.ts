@@ -6,6 +6,7 @@
 import { type CoverKind, type FrostGroup, SOILS } from '../catalogue/soils.ts';
 import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
+import { RATES } from '../rates/index.ts';
 import { type DesignWinter, designWinter } from './climate.ts';
 import { type Climate, dryLayer, type FrostLayer, frostDepth, frostLayer, mergedLayers } from './frost.ts';
 import { conductedWinter } from './frost-conduction.ts';
@@ -136,13 +137,6 @@ export function frostCurve(plan: Plan, model: Pick<GroundModel, 'logColumns'>, f
   });
 }
 
-/**
- * Bucket fill factors of common earth and of poorly blasted rock, middle of the published ranges
- * (Peurifoy & Schexnayder, Construction Planning, Equipment, and Methods, hydraulic excavators):
- * frozen ground comes out in plates, as rock does.
- */
-const FILL = { earth: 1.0, frozen: 0.45 } as const;
-
 export interface FrozenNow {
   readonly depth: number;
   /** Output against the same soil unfrozen. */
@@ -151,7 +145,7 @@ export interface FrozenNow {
 
 /** Ground frozen on the day of the dig; null when it is not. */
 export function frozenNow({ frozen }: Facts): FrozenNow | null {
-  return frozen ? { depth: frozen.depth, rate: FILL.frozen / FILL.earth } : null;
+  return frozen ? { depth: frozen.depth, rate: RATES.frozenGround.likely } : null;
 }
 
 export interface FrozenToday {

@@ -6,16 +6,15 @@ import type { Soil } from '../ground/index.ts';
 import { isDrain } from '../plan/forms.ts';
 import type { Obstruction, Plan } from '../plan/schema.ts';
 import { type Pour, poursOf } from '../pour/index.ts';
+import { BREAKING, RATES } from '../rates/index.ts';
 import type { Origin } from '../results/index.ts';
 import { shapeOf } from '../setout/index.ts';
 import type { ElementTakeoff } from './element.ts';
 
 /** Deeper than this nobody throws out: a stage or a bucket stands between, m. */
 const THROW = 1.5;
-/** Hours from a stage over hours from a shovel: 1.5–2, typical. */
-const STAGED = 1.75;
-/** A barrow, m³; a walk, m/min; loading and tipping, min: typical. */
-const BARROW = { body: 0.06, walk: 50, load: 1.5 } as const;
+/** A barrow, m³: typical. */
+const BARROW = 0.06;
 
 /** An element dug by hand. */
 export interface HandDug {
@@ -33,6 +32,10 @@ export interface HandDug {
   /** Barrow trips, m to the nearest heap, and hours of wheeling; null without a lay-down area. */
   readonly barrow: { readonly trips: number; readonly distance: number; readonly hours: number } | null;
 }
+
+/** Minutes of a barrow's round. @param distance m to the heap */
+const barrowMinutes = (distance: number): number =>
+  (2 * distance) / RATES.barrowWalk.likely + RATES.barrowTurn.likely;
 
 /** m in plan from an element to the middle of the nearest heap. */
 function toHeap(plan: Plan, { element }: ElementTakeoff): number | null {
@@ -86,21 +89,18 @@ export function handDugElements(
     // Only what lies deeper than one throws is handed up twice.
     const below = staged ? Math.min(1, deeper(e.index, THROW) / e.volume) : 0;
     const distance = toHeap(plan, e);
-    const trips = Math.ceil(loose / BARROW.body - 1e-9);
+    const trips = Math.ceil(loose / BARROW - 1e-9);
     return {
       id: e.id,
       bank: e.volume,
       loose,
-      hours: (loose / rate) * (1 + (STAGED - 1) * below),
+      hours: (loose / rate) * (1 + (RATES.fromStage.likely - 1) * below),
       staged,
       blocks: sharing(e, elements),
       pours: pours
         .filter((pour) => pour.elements.includes(e.id))
         .map(({ id, name, kind }) => ({ id, name, kind })),
-      barrow:
-        distance === null
-          ? null
-          : { trips, distance, hours: (trips * ((2 * distance) / BARROW.walk + BARROW.load)) / 60 },
+      barrow: distance === null ? null : { trips, distance, hours: (trips * barrowMinutes(distance)) / 60 },
     };
   });
 }
@@ -143,7 +143,7 @@ export function brokenOut(obstructions: readonly Obstruction[]): BrokenOut[] {
       volume,
       loose: volume * (1 + (swell ?? typical.swell)),
       mass: volume * (density ?? typical.density),
-      hours: volume / (rate ?? typical.rate[by]),
+      hours: volume / (rate ?? BREAKING[kind][by].likely),
       from: { rate: told(rate), density: told(density), swell: told(swell) },
     };
   });

@@ -3,6 +3,8 @@
  * few days' work for low water: what stands longer or higher is an engineer's.
  */
 
+import { RATES } from '../rates/index.ts';
+
 export interface BagDam {
   /** Along its crest, m. */
   readonly length: number;
@@ -19,9 +21,8 @@ export interface BagDam {
 
 /** Bags lost, torn and laid crosswise: a tenth more (practice). */
 const MORE = 1.1;
-/** Filled with sand, kg/m³; filled and laid by a person in an hour: typical, assumed. */
+/** Filled with sand, kg/m³: typical. */
 const FILLED = 1600;
-const AN_HOUR = 20;
 /** Least freeboard, m, and crest, m: two bags wide (practice). */
 export const LEAST_FREEBOARD = 0.3;
 export const LEAST_CREST = 0.5;
@@ -61,7 +62,7 @@ export function bagDam({ length, depth, freeboard, crest, inner, outer, bag }: B
     volume,
     bags,
     mass: volume * FILLED,
-    hours: bags / AN_HOUR,
+    hours: bags / RATES.bagsLaid.likely,
     foot: crest + (inner + outer) * height,
     faults: asked.flatMap(([what, value, least]) => (value < least - 1e-9 ? [what] : [])),
   };

@@ -2,10 +2,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
   cycleOf,
-  EFFICIENCY,
   type Machine,
   machineOf,
   nextName,
+  RATES,
   standing,
   truckMatch,
   typicalMachine,
@@ -210,7 +210,12 @@ function MachineFields({ machine, index }: { machine: Machine; index: number }) 
       <PlanField label={t('machine.width')} path={`${path}/width`} />
       <PlanField path={`${path}/dumpHeight`} />
       <PlanField path={`${path}/cycle`} placeholder={cycleOf(machine)} optional />
-      <PlanField hint="US Army FM 5-434" path={`${path}/efficiency`} placeholder={EFFICIENCY} optional />
+      <PlanField
+        hint="US Army FM 5-434"
+        path={`${path}/efficiency`}
+        placeholder={RATES.hoeWorks.likely}
+        optional
+      />
       <ReachCurve machine={machine} />
       {machine.reach.map((at, i) => (
         <Flex key={at.depth} gap={2}>

@@ -2,6 +2,7 @@
 import { Stack } from '@chakra-ui/react';
 import {
   BREAKERS,
+  BREAKING,
   nextName,
   OBSTRUCTION_KINDS,
   OBSTRUCTIONS,
@@ -148,7 +149,7 @@ function Values({ one, index }: Own) {
   const { t } = useTranslation();
   const path = `/ground/obstructions/${index}`;
   const typical = OBSTRUCTIONS[one.kind];
-  const values = { rate: typical.rate[one.by], density: typical.density, swell: typical.swell };
+  const values = { rate: BREAKING[one.kind][one.by].likely, density: typical.density, swell: typical.swell };
   return (
     <>
       <PlanField path={`${path}/volume`} />

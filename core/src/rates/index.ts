@@ -1,0 +1,2 @@
+export * from './learned.ts';
+export * from './table.ts';

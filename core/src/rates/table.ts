@@ -1,0 +1,96 @@
+/**
+ * Every rate the program works by: what people, machines, trucks and compactors do in an hour, and what slows
+ * them. A new one is a row here; a test refuses one that stands elsewhere. Sizes of what is hired (buckets,
+ * plates, curves of pumps) are the catalogue's.
+ */
+import type { CompactorId } from '../catalogue/compactors.ts';
+import type { ObstructionKind } from '../catalogue/obstructions.ts';
+import type { RecordKindId } from '../log/index.ts';
+
+export interface Rate {
+  /** What of, an hour or as said. */
+  readonly unit: string;
+  readonly low: number;
+  readonly likely: number;
+  readonly high: number;
+  readonly origin: 'typical' | 'assumed';
+  /** Published work, or practice. */
+  readonly source: string;
+  /** The kind of record that teaches it; null: none does yet. */
+  readonly taught: RecordKindId | null;
+}
+
+const HOE = 'US Army FM 5-434, chapter 8';
+const PRACTICE = 'practice';
+
+const typical = (
+  unit: string,
+  [low, likely, high]: readonly [number, number, number],
+  source = PRACTICE,
+  taught: RecordKindId | null = null,
+): Rate => ({ unit, low, likely, high, origin: 'typical', source, taught });
+/** A figure nobody gives a range of: as far either way as one crew is from another, a third (assumed). */
+const about = (unit: string, likely: number, source = PRACTICE, taught: RecordKindId | null = null): Rate =>
+  typical(unit, [likely / 1.33, likely, likely * 1.33], source, taught);
+
+export const RATES = {
+  /** By hand, and thrown beside the trench. */
+  digByHand: typical('m³ loose a person and hour', [0.4, 0.6, 1], PRACTICE, 'handDug'),
+  /** Time from a stage over time from a shovel, where one throws no farther. */
+  fromStage: typical('times the hours', [1.5, 1.75, 2]),
+  barrowWalk: typical('m a minute', [40, 50, 60]),
+  /** To load a barrow and tip it. */
+  barrowTurn: typical('minutes', [1, 1.5, 2.5]),
+  /** Filled, carried and laid. */
+  bagsLaid: typical('bags a person and hour', [15, 20, 30]),
+  /** Minutes worked in an hour, over 60. */
+  hoeWorks: typical('share of an hour', [45 / 60, 50 / 60, 55 / 60], HOE),
+  compactorWorks: typical('share of an hour', [0.65, 0.75, 0.85]),
+  /** Bucket fill factors of hoes. */
+  'fill.earth': typical('of the bucket', [1, 1.05, 1.1], HOE),
+  'fill.sand': typical('of the bucket', [0.95, 1.02, 1.1], HOE),
+  'fill.toughClay': typical('of the bucket', [0.8, 0.85, 0.9], HOE),
+  'fill.rock': typical('of the bucket', [0.6, 0.67, 0.75], HOE),
+  /** A cycle by bucket, up to 0.1, 0.4, 0.8 m³ and over: small machines swing quicker. */
+  'cycle.smallest': about('seconds', 15, HOE),
+  'cycle.small': about('seconds', 17, HOE),
+  'cycle.middle': about('seconds', 20, HOE),
+  'cycle.large': about('seconds', 24, HOE),
+  /** What slows a cycle: short of its reach between walls and trees; across the fall of a crest; a boulder or root; deep. */
+  'slow.cramped': typical('times the cycle', [1.1, 1.25, 1.5], PRACTICE, 'dug'),
+  'slow.crest': typical('times the cycle', [1.5, 2, 2.5], PRACTICE, 'dug'),
+  'slow.obstacle': typical('times the cycle', [1.1, 1.2, 1.4], PRACTICE, 'dug'),
+  'slow.deep': typical('times the cycle', [1.1, 1.3, 1.5], PRACTICE, 'dug'),
+  /** Output in ground frozen to plates, over the same unfrozen: the ratio of bucket fills. */
+  frozenGround: typical(
+    'of the output',
+    [0.35, 0.45, 0.6],
+    'Peurifoy & Schexnayder, Construction Planning, Equipment, and Methods',
+    'dug',
+  ),
+} as const satisfies Record<string, Rate>;
+export type RateId = keyof typeof RATES;
+
+/** What stands in the way, m³ in place an hour: by hand, and by a hammer on a machine. */
+const breaking = (hand: number, hammer: number) => ({
+  hand: about('m³ in place an hour', hand),
+  hammer: about('m³ in place an hour', hammer),
+});
+export const BREAKING: Readonly<Record<ObstructionKind, { readonly hand: Rate; readonly hammer: Rate }>> = {
+  boulder: breaking(0.15, 1),
+  footing: breaking(0.3, 2),
+  slab: breaking(0.4, 2.5),
+  paving: breaking(0.5, 3),
+  rock: breaking(0.1, 1),
+};
+
+/** How fast a compactor is walked over its strip; a tamper is set down, not walked. */
+export const COMPACTOR_SPEED: Readonly<Record<CompactorId, Rate>> = {
+  plateLight: about('m a minute', 20),
+  plateMedium: about('m a minute', 22),
+  plateReversible: about('m a minute', 22),
+  plateHeavy: about('m a minute', 24),
+  rammer: about('m a minute', 12),
+  trenchRoller: about('m a minute', 20),
+  handTamper: about('m a minute', 3),
+};
