@@ -70,7 +70,7 @@ export {
   STONE_GRADINGS,
   typicalMachine,
 } from './catalogue/index.ts';
-export { type CautionCode, HOLD_CODES } from './cautions/index.ts';
+export { type CautionCode, HOLD_CODES, STANDING_CODES } from './cautions/index.ts';
 export {
   type After,
   type Alternative,
@@ -318,7 +318,16 @@ export {
 export { proofsOf, proved, type Stopped, stoppedBy, withStopped } from './proofs/index.ts';
 export { between, oneOf, seeded } from './random/index.ts';
 export { BREAKING, RATES } from './rates/index.ts';
-export type { Caution, Problem, ProblemCode, SubLine, Weight, Working } from './results/index.ts';
+export type {
+  Caution,
+  CautionStage,
+  Lifter,
+  Problem,
+  ProblemCode,
+  SubLine,
+  Weight,
+  Working,
+} from './results/index.ts';
 export {
   adjust,
   arcPoints,

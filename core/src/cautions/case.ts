@@ -1,6 +1,6 @@
 /** What a row of the table of cautions is given, and what it gives. */
 import { type Rules, rulesOf } from '../dig/index.ts';
-import type { Caution, Weight } from '../results/index.ts';
+import type { Caution, CautionStage, Lifter, Weight } from '../results/index.ts';
 import type { ElementTakeoff, Job } from '../takeoff/index.ts';
 
 export interface Case {
@@ -33,6 +33,13 @@ export interface Finding {
 
 export interface CautionRow {
   readonly weight: Weight;
+  readonly stage: CautionStage;
+  /** Who lifts it, where that is not the competent person on site. */
+  readonly lifts?: Exclude<Lifter, 'competent'>;
+  /** Where it is worst it is a stop. */
+  readonly graver?: true;
+  /** Said on every dig, whatever is planned. */
+  readonly standing?: true;
   readonly find: (at: Case) => readonly Finding[];
 }
 

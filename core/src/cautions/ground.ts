@@ -21,6 +21,7 @@ const unsafe = ({ safety }: BoxFloat) => safety !== null && safety < FLOAT_SAFE;
 export const WATER_CAUTIONS = {
   water: {
     weight: 'stop',
+    stage: 'water',
     find: ({ live, job }) => {
       const wet = live.filter((e) => e.wet);
       return all(wet, () => ({
@@ -32,6 +33,7 @@ export const WATER_CAUTIONS = {
   // Not in the hole yet, but nearer than it is held: it comes up through the bottom on a wet day.
   waterNear: {
     weight: 'warn',
+    stage: 'water',
     find: ({ live }) => {
       const near = live.filter((e) => !e.wet && e.water !== null && e.water > e.dug - HOLD_BELOW);
       return all(near, () => ({
@@ -43,6 +45,8 @@ export const WATER_CAUTIONS = {
   // Empty, with the water back: the lightest it is once it is done, and on the way there.
   floats: {
     weight: 'stop',
+    stage: 'water',
+    lifts: 'engineer',
     find: (at) =>
       boxes(at).flatMap(({ e, box, done: { safety, ballast, floatsAt } }) =>
         safety === null || safety >= 1 || floatsAt === null
@@ -63,6 +67,8 @@ export const WATER_CAUTIONS = {
   // Heavier than the water it presses away, by less than is asked.
   floatsBarely: {
     weight: 'stop',
+    stage: 'water',
+    lifts: 'engineer',
     find: (at) =>
       boxes(at).flatMap(({ e, done: { safety, ballast } }) =>
         safety === null || safety < 1 || safety >= FLOAT_SAFE
@@ -82,6 +88,8 @@ export const WATER_CAUTIONS = {
   },
   floatsMeanwhile: {
     weight: 'warn',
+    stage: 'water',
+    lifts: 'engineer',
     find: (at) =>
       boxes(at)
         .filter(({ box, done }) => !unsafe(done) && box.states.some(unsafe))
@@ -96,11 +104,15 @@ export const WATER_CAUTIONS = {
   },
   floatUnknown: {
     weight: 'warn',
+    stage: 'water',
     find: (at) => all(boxes(at).flatMap(({ e, box }) => (box.water === null ? [e] : []))),
   },
   // The soil left under a bottom against water under pressure below it: a hold until an engineer has said what is due.
   heave: {
     weight: 'stop',
+    stage: 'water',
+    lifts: 'engineer',
+    graver: true,
     find: ({ live, job: { plan } }) =>
       live.flatMap((e) => {
         const found = heaveUnder(plan, e);
@@ -122,6 +134,9 @@ export const WATER_CAUTIONS = {
   // Water that comes up through the bottom carries its grains with it, first at the foot of the sides.
   piping: {
     weight: 'warn',
+    stage: 'water',
+    lifts: 'engineer',
+    graver: true,
     find: ({ live, job: { plan } }) =>
       live.flatMap((e) => {
         const found = pipingUnder(plan, e);
@@ -145,6 +160,8 @@ export const WATER_CAUTIONS = {
   // What stands on the ground water around: by the high figure, since it is somebody else's.
   drawdown: {
     weight: 'warn',
+    stage: 'water',
+    lifts: 'engineer',
     find: ({ job: { plan, holes, elements } }) =>
       drawnAround(plan, holes, elements).flatMap(({ name, fall, distance }) =>
         fall[2] < FALL_TOLD
@@ -164,6 +181,7 @@ export const WATER_CAUTIONS = {
   },
   surfaceWater: {
     weight: 'warn',
+    stage: 'water',
     find: ({ job: { plan, elements } }) =>
       surfaceRuns(plan, elements).flatMap(({ id, element }) =>
         element === null
@@ -181,6 +199,7 @@ export const WATER_CAUTIONS = {
   },
   underFlood: {
     weight: 'warn',
+    stage: 'water',
     find: ({ live, job }) =>
       live.length === 0
         ? []
@@ -190,9 +209,10 @@ export const WATER_CAUTIONS = {
             values: { short: [least - level, 'size'], level: [least, 'level'] },
           })),
   },
-  perched: { weight: 'warn', find: ({ live }) => all(live.filter((e) => e.perched)) },
+  perched: { weight: 'warn', stage: 'water', find: ({ live }) => all(live.filter((e) => e.perched)) },
   waterClass: {
     weight: 'warn',
+    stage: 'water',
     find: ({ live }) => all(live.filter((e) => (e.wet || e.perched) && e.rule.loweredByWater)),
   },
 } as const satisfies Record<string, CautionRow>;
@@ -201,18 +221,22 @@ export const WATER_CAUTIONS = {
 export const UNKNOWN_CAUTIONS = {
   depthUnknown: {
     weight: 'stop',
+    stage: 'levels',
     find: ({ job: { elements } }) => all(elements.filter((e) => e.decision === null)),
   },
   frostUnknown: {
     weight: 'stop',
+    stage: 'ground',
     find: ({ live, job }) => (job.frost.depth === null ? [{ elements: live.map((e) => e.id) }] : []),
   },
   waterUnknown: {
     weight: 'warn',
+    stage: 'water',
     find: ({ live, job }) => (job.water.from === null ? [{ elements: live.map((e) => e.id) }] : []),
   },
   soilAssumed: {
     weight: 'warn',
+    stage: 'ground',
     find: ({ live, job: { plan } }) =>
       isAssumed(plan, '/ground/logs/0')
         ? [{ elements: live.map((e) => e.id), names: { name: plan.ground.logs[0]?.name ?? '' } }]
@@ -220,6 +244,7 @@ export const UNKNOWN_CAUTIONS = {
   },
   coverAssumed: {
     weight: 'note',
+    stage: 'levels',
     find: ({ live, job: { plan } }) => {
       const { cover } = plan.levels;
       if (cover === null || !isAssumed(plan, '/levels/cover')) return [];
@@ -234,13 +259,28 @@ const marked: (at: Parameters<CautionRow['find']>[0]) => boolean = ({ job }) =>
 export const GROUND_CAUTIONS = {
   edge: {
     weight: 'warn',
+    stage: 'dig',
+    standing: true,
     find: ({ live, rules }) => all(live, () => ({ setback: [rules.setback, 'limit'] })),
   },
-  services: { weight: 'warn', find: (at) => (marked(at) ? [] : all(at.live)) },
-  servicesMarked: { weight: 'warn', find: (at) => (marked(at) ? all(at.live) : []) },
+  services: {
+    weight: 'warn',
+    stage: 'ground',
+    lifts: 'owner',
+    standing: true,
+    find: (at) => (marked(at) ? [] : all(at.live)),
+  },
+  servicesMarked: {
+    weight: 'warn',
+    stage: 'ground',
+    lifts: 'owner',
+    standing: true,
+    find: (at) => (marked(at) ? all(at.live) : []),
+  },
   // Ground frozen today stands like rock until it thaws, and then it falls.
   frozenFace: {
     weight: 'warn',
+    stage: 'ground',
     find: ({ live, job: { frozen } }) =>
       frozen
         ? all(live, () => ({ depth: [frozen.depth, 'length'], longer: [1 / frozen.rate, 'number'] }))
@@ -248,12 +288,15 @@ export const GROUND_CAUTIONS = {
   },
   thaw: {
     weight: 'note',
+    stage: 'ground',
+    standing: true,
     find: ({ live, job: { frozen, frost } }) =>
       !frozen && frost.depth !== null && frost.depth > 0 ? all(live) : [],
   },
   // Drier than the formulas of its conductivity were fitted to: frost goes deeper than is told.
   frostDry: {
     weight: 'note',
+    stage: 'ground',
     find: ({ live, job: { plan, soils, frost } }) => {
       const deep = frost.computed ?? 0;
       const reached = (id: string) =>
@@ -268,10 +311,17 @@ export const GROUND_CAUTIONS = {
       }));
     },
   },
-  softening: { weight: 'note', find: ({ live }) => all(live.filter((e) => e.softBottom)) },
-  beyondSurvey: { weight: 'warn', find: ({ live }) => all(live.filter((e) => !e.surveyed)) },
+  softening: {
+    weight: 'note',
+    stage: 'base',
+    standing: true,
+    find: ({ live }) => all(live.filter((e) => e.softBottom)),
+  },
+  beyondSurvey: { weight: 'warn', stage: 'ground', find: ({ live }) => all(live.filter((e) => !e.surveyed)) },
   aboveFrost: {
     weight: 'stop',
+    stage: 'levels',
+    lifts: 'engineer',
     find: ({ live }) =>
       all(
         live.filter((e) => {

@@ -36,8 +36,14 @@ function clashes(
   });
 }
 
+/** Somebody else's, who alone can say that one may come nearer. */
+const OWNED: readonly HazardKind[] = ['service', 'overhead', 'well'];
+
 const keepOff = (kind: HazardKind): CautionRow => ({
   weight: 'warn',
+  stage: 'ground',
+  ...(OWNED.includes(kind) && { lifts: 'owner' }),
+  ...(DEADLY.includes(kind) && { graver: true }),
   find: (at) => clashes(at, 'keepOff', 'length', 'length', (own) => own === kind),
 });
 
@@ -74,12 +80,22 @@ const keepOffOf = (compactor: CompactorId | null): number =>
   compactor === null ? 0 : COMPACTORS[compactor].keepOff;
 
 export const HAZARD_CAUTIONS = {
-  influence: { weight: 'stop', find: (at) => clashes(at, 'influence', 'level', 'size') },
-  flood: { weight: 'stop', find: (at) => clashes(at, 'flood', 'level', 'size') },
+  influence: {
+    weight: 'stop',
+    stage: 'ground',
+    lifts: 'engineer',
+    find: (at) => clashes(at, 'influence', 'level', 'size'),
+  },
+  flood: { weight: 'stop', stage: 'ground', find: (at) => clashes(at, 'flood', 'level', 'size') },
   ...(Object.fromEntries(KEPT_OFF.map((kind) => [`keepOff.${kind}`, keepOff(kind)])) as Record<
     KeepOffCode,
     CautionRow
   >),
-  cutBack: { weight: 'warn', find: (at) => clashes(at, 'cutBack', 'size', 'size') },
-  vibrates: { weight: 'warn', find: vibrates },
+  cutBack: {
+    weight: 'warn',
+    stage: 'ground',
+    lifts: 'owner',
+    find: (at) => clashes(at, 'cutBack', 'size', 'size'),
+  },
+  vibrates: { weight: 'warn', stage: 'ground', lifts: 'owner', find: vibrates },
 } as const satisfies Record<string, CautionRow>;

@@ -1,1 +1,1 @@
-export { type CautionCode, cautionsFor, HOLD_CODES } from './table.ts';
+export { type CautionCode, cautionsFor, HOLD_CODES, STANDING_CODES } from './table.ts';

@@ -56,6 +56,8 @@ export const KIND_CAUTIONS = {
   // Frost reaches soil it lifts: more bed, or a board.
   slabFrost: {
     weight: 'stop',
+    stage: 'levels',
+    lifts: 'engineer',
     find: (at) => {
       const lifted = slabs(at).filter((e) => e.slab?.lifts);
       return all(lifted, () => ({
@@ -68,10 +70,14 @@ export const KIND_CAUTIONS = {
   // It stands above the frost line on purpose: an engineer says so, by name, when and why, or it waits.
   slabEngineer: {
     weight: 'stop',
+    stage: 'levels',
+    lifts: 'engineer',
     find: (at) => all(slabs(at).filter((e) => completeInstruction(at.job.plan, e.id) === null)),
   },
   slabSide: {
     weight: 'warn',
+    stage: 'levels',
+    lifts: 'engineer',
     find: (at) => {
       const open = floorSlabs(at).filter((e) => (e.slab?.side?.width ?? 0) > 0);
       return all(open, () => ({
@@ -83,6 +89,8 @@ export const KIND_CAUTIONS = {
   },
   slabLow: {
     weight: 'warn',
+    stage: 'levels',
+    lifts: 'engineer',
     find: (at) => {
       const wanted = at.job.plan.levels.splash ?? SPLASH;
       const low = floorSlabs(at).filter((e) => e.top < e.groundHigh + wanted - EPS);
@@ -94,6 +102,7 @@ export const KIND_CAUTIONS = {
   },
   drainFlat: {
     weight: 'warn',
+    stage: 'water',
     find: (at) =>
       drains(at).flatMap((e): Finding[] => {
         if (!isDrain(e.element) || !e.element.outfall) return [];
@@ -111,23 +120,28 @@ export const KIND_CAUTIONS = {
         ];
       }),
   },
-  drainCrosses: { weight: 'warn', find: crossings },
+  drainCrosses: { weight: 'warn', stage: 'water', lifts: 'engineer', graver: true, find: crossings },
   drainNowhere: {
     weight: 'warn',
+    stage: 'water',
     find: (at) => all(at.live.filter((e) => isDrain(e.element) && e.element.outfall === null)),
   },
   // Nothing is covered that failed its test, or that the one below it did.
   liftFailed: {
     weight: 'stop',
+    stage: 'base',
     find: ({ live }) => all(live.filter((e) => e.cards.some((card) => card.state === 'failed'))),
   },
   liftCovered: {
     weight: 'stop',
+    stage: 'base',
     find: ({ live }) =>
       all(live.filter((e) => e.cards.some((card) => card.waitsBelow && card.state !== 'open'))),
   },
   liftOverridden: {
     weight: 'warn',
+    stage: 'base',
+    lifts: 'engineer',
     find: ({ live }) =>
       live.flatMap((e): Finding[] =>
         e.cards
@@ -141,6 +155,8 @@ export const KIND_CAUTIONS = {
   // Deeper than the trench by its own depth, and its sides are upright.
   softDeep: {
     weight: 'stop',
+    stage: 'base',
+    lifts: 'engineer',
     find: ({ job: { soft }, live }) =>
       soft.flatMap(({ spot, pieces, deepest }): Finding[] => {
         const under = live.filter((e) => pieces.some((piece) => piece.owner === e.index));
@@ -157,6 +173,8 @@ export const KIND_CAUTIONS = {
   },
   softPast: {
     weight: 'warn',
+    stage: 'base',
+    lifts: 'engineer',
     find: ({ job: { soft, elements } }) =>
       soft
         .filter(({ outside, volume }) => volume > 0 && outside > SPOT_PAST)
@@ -170,10 +188,13 @@ export const KIND_CAUTIONS = {
   },
   underpinOpen: {
     weight: 'stop',
+    stage: 'dig',
+    lifts: 'engineer',
     find: ({ live }) => all(live.filter((e) => e.element.kind === 'underpin' && e.element.old === null)),
   },
   stoneBeam: {
     weight: 'warn',
+    stage: 'base',
     find: ({ live }) => {
       const low = live.filter(
         (e) => e.element.kind === 'strip' && e.element.use === 'stone' && e.top < e.groundHigh + PLINTH - EPS,
@@ -192,6 +213,7 @@ export const KIND_CAUTIONS = {
   },
   handDeep: {
     weight: 'warn',
+    stage: 'dig',
     find: ({ live, job: { work } }) => {
       const staged = work.hand.elements.filter((one) => one.staged).map((one) => one.id);
       return all(live.filter((e) => staged.includes(e.id)));

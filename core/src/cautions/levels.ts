@@ -28,6 +28,7 @@ export const LEVEL_CAUTIONS = {
   // Steps higher, or laps shorter, than the rule: typed so by someone, who must be able to say why.
   stepHigh: {
     weight: 'warn',
+    stage: 'levels',
     find: (at) => {
       const high = stepped(at).filter(({ e, steps }) => steps.height > e.element.thickness + EPS);
       return all(
@@ -41,6 +42,7 @@ export const LEVEL_CAUTIONS = {
   },
   lapShort: {
     weight: 'warn',
+    stage: 'levels',
     find: (at) => {
       const short = stepped(at).filter((entry) => entry.steps.lap < wanted(entry) - EPS);
       return all(
@@ -55,14 +57,18 @@ export const LEVEL_CAUTIONS = {
   },
   instruction: {
     weight: 'warn',
+    stage: 'levels',
     find: (at) => instructed(at, ({ level }) => (level === null ? null : { level: [level, 'level'] })),
   },
   instructionWidth: {
     weight: 'warn',
+    stage: 'levels',
     find: (at) => instructed(at, ({ width }) => (width === null ? null : { width: [width, 'size'] })),
   },
   shallowSchool: {
     weight: 'stop',
+    stage: 'levels',
+    lifts: 'engineer',
     find: ({ job: { shallow } }) => (shallow ? job({ bed: [shallow.bed, 'size'] }) : []),
   },
 } as const satisfies Record<string, CautionRow>;
@@ -107,6 +113,7 @@ export const BED_CAUTIONS = {
   // What is put in place of soft soil carries only as wide as the load comes down on it, half out for one down.
   replacementNarrow: {
     weight: 'stop',
+    stage: 'base',
     find: ({ live }) =>
       live.flatMap((e) => {
         const narrow = tooNarrow(e);
@@ -123,6 +130,7 @@ export const BED_CAUTIONS = {
   },
   stoneSize: {
     weight: 'warn',
+    stage: 'base',
     find: (at) =>
       layersOf(at, ({ layer, lifts }) =>
         lifts!.stoneTooLarge
@@ -132,6 +140,7 @@ export const BED_CAUTIONS = {
   },
   liftOverCompactor: {
     weight: 'warn',
+    stage: 'base',
     find: (at) =>
       layersOf(at, ({ layer: { maxLift, compactor, cohesive, proven } }) => {
         if (maxLift === null || compactor === null || proven) return null;
@@ -141,6 +150,7 @@ export const BED_CAUTIONS = {
   },
   compactorUnsuited: {
     weight: 'warn',
+    stage: 'base',
     find: (at) =>
       layersOf(at, ({ lifts }) => (lifts!.unsuited ? { lift: [lifts!.thickness, 'size'] } : null)),
   },

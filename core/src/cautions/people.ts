@@ -12,6 +12,7 @@ const inside = ({ live, rules }: Case) => live.filter((e) => e.depth >= rules.la
 export const SIDE_CAUTIONS = {
   unsupported: {
     weight: 'stop',
+    stage: 'dig',
     find: (at) => {
       const steep = at.needing.filter((e) => tooSteep(e, at));
       return all(steep, () => ({
@@ -23,6 +24,8 @@ export const SIDE_CAUTIONS = {
   },
   engineerDepth: {
     weight: 'stop',
+    stage: 'dig',
+    lifts: 'engineer',
     find: ({ live, rules }) => {
       const beyond = live.filter((e) => e.depth > rules.engineerDepth);
       return all(beyond, () => ({
@@ -36,15 +39,23 @@ export const SIDE_CAUTIONS = {
 export const PEOPLE_CAUTIONS = {
   caveIn: {
     weight: 'warn',
+    stage: 'dig',
+
     find: (at) =>
       all(
         at.needing.filter((e) => e.support !== 'shore' && !tooSteep(e, at)),
         () => ({ depth: [most(at.needing, (e) => e.depth), 'length'] }),
       ),
   },
-  shored: { weight: 'warn', find: ({ live }) => all(live.filter((e) => e.support === 'shore')) },
+  shored: {
+    weight: 'warn',
+    stage: 'dig',
+    find: ({ live }) => all(live.filter((e) => e.support === 'shore')),
+  },
   ladder: {
     weight: 'warn',
+    stage: 'dig',
+    standing: true,
     find: (at) =>
       all(inside(at), () => ({
         deep: [most(inside(at), (e) => e.depth), 'length'],
@@ -54,15 +65,18 @@ export const PEOPLE_CAUTIONS = {
   },
   gas: {
     weight: 'note',
+    stage: 'dig',
+    standing: true,
     find: (at) =>
       all(inside(at), () => ({
         deep: [most(inside(at), (e) => e.depth), 'length'],
         depth: [at.rules.ladderDepth, 'limit'],
       })),
   },
-  rescue: { weight: 'warn', find: (at) => all(inside(at)) },
+  rescue: { weight: 'warn', stage: 'dig', standing: true, find: (at) => all(inside(at)) },
   ringUnknown: {
     weight: 'warn',
+    stage: 'dig',
     find: ({ live, job: { plan } }) => (plan.ring.trim() === '' ? all(live) : []),
   },
 } as const satisfies Record<string, CautionRow>;

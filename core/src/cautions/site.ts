@@ -19,9 +19,14 @@ function digging({ job: { plan, work } }: Case) {
 
 export const SITE_CAUTIONS = {
   // All its soil belongs to another: drawn twice, or wholly inside a deeper dig.
-  doubled: { weight: 'warn', find: ({ live }) => all(live.filter((e) => e.volume < NOTHING_OWN)) },
+  doubled: {
+    weight: 'warn',
+    stage: 'dig',
+    find: ({ live }) => all(live.filter((e) => e.volume < NOTHING_OWN)),
+  },
   spoilNear: {
     weight: 'warn',
+    stage: 'backfill',
     find: (at) =>
       areas(at, ({ tooNear, name, edge }) =>
         tooNear ? job({ edge: [Math.max(0, edge), 'length'] }, { area: name }) : [],
@@ -29,6 +34,7 @@ export const SITE_CAUTIONS = {
   },
   rehandle: {
     weight: 'warn',
+    stage: 'backfill',
     find: (at) =>
       areas(at, ({ name, overlaps, rehandled }) =>
         rehandled > HARDLY
@@ -50,6 +56,7 @@ export const SITE_CAUTIONS = {
   },
   areaOutside: {
     weight: 'warn',
+    stage: 'backfill',
     find: (at) =>
       areas(at, ({ name, overlaps }) =>
         overlaps.some((overlap) => overlap.what === 'boundary') ? job(undefined, { area: name }) : [],
@@ -57,11 +64,13 @@ export const SITE_CAUTIONS = {
   },
   noRoom: {
     weight: 'warn',
+    stage: 'backfill',
     find: ({ job: { work } }) =>
       work.layDown.homeless > HARDLY ? job({ volume: [work.layDown.homeless, 'volume'] }) : [],
   },
   reach: {
     weight: 'warn',
+    stage: 'dig',
     find: (at) => {
       const own = digging(at);
       if (!own || own.done.tooDeep.length === 0) return [];
@@ -77,6 +86,7 @@ export const SITE_CAUTIONS = {
   },
   gate: {
     weight: 'warn',
+    stage: 'dig',
     find: (at) => {
       const own = digging(at);
       if (!own) return [];
@@ -88,6 +98,7 @@ export const SITE_CAUTIONS = {
   },
   outsidePlot: {
     weight: 'stop',
+    stage: 'dig',
     find: ({ live }) => {
       const outside = live.filter((e) => e.outside > 0.01);
       return all(outside, () => ({ area: [outside.reduce((sum, e) => sum + e.outside, 0), 'area'] }));
@@ -95,6 +106,7 @@ export const SITE_CAUTIONS = {
   },
   shortfall: {
     weight: 'note',
+    stage: 'backfill',
     find: ({ live, job: { spoil } }) =>
       spoil.shortfall > 0 ? all(live, () => ({ volume: [spoil.shortfall, 'volume'] })) : [],
   },

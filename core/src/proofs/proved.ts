@@ -43,6 +43,8 @@ export function withStopped(takeoff: Takeoff, { figures, failed }: Stopped): Tak
     ({ expected, found, kind }): Caution<CautionCode> => ({
       code: 'unproved',
       weight: 'stop',
+      stage: 'dig',
+      lifts: 'competent',
       values: { expected: [expected, kind], found: [found, kind] },
       elements: [],
     }),

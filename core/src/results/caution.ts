@@ -4,10 +4,18 @@ import type { Kind } from '../units/index.ts';
 export const WEIGHTS = ['stop', 'warn', 'note'] as const;
 export type Weight = (typeof WEIGHTS)[number];
 
+/** The stage of the work a caution belongs to. */
+export type CautionStage = 'ground' | 'levels' | 'dig' | 'water' | 'base' | 'backfill';
+/** Who may lift a hold: nobody else does. */
+export type Lifter = 'engineer' | 'owner' | 'competent';
+
 /** @typeParam Code of the table of cautions */
 export interface Caution<Code extends string = string> {
   readonly code: Code;
   readonly weight: Weight;
+  readonly stage: CautionStage;
+  /** Of what is only told nobody need. */
+  readonly lifts: Lifter | null;
   /** Numbers in SI with the kind each prints as. */
   readonly values?: Readonly<Record<string, readonly [number, Kind]>>;
   readonly names?: Readonly<Record<string, string>>;

@@ -1,4 +1,4 @@
-export { type Caution, WEIGHTS, type Weight } from './caution.ts';
+export { type Caution, type CautionStage, type Lifter, WEIGHTS, type Weight } from './caution.ts';
 export type { Check } from './check.ts';
 export {
   type Figure,

@@ -5,7 +5,6 @@ import type { Say } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { type Format, useFormat } from '../ui/format.tsx';
 import { cautionText } from '../ui/words.ts';
-import { stageOfCaution } from './cautions.ts';
 import type { Stage } from './stages.ts';
 import { useDeskStore } from './store.ts';
 import { useShownPlan, useTakeoff } from './takeoff.ts';
@@ -23,7 +22,7 @@ function nextOf(plan: Plan, takeoff: Takeoff, t: Say, format: Format): Next {
   if (hold)
     return {
       text: t('next.hold', { what: cautionText(t, format, hold).title }),
-      stage: stageOfCaution(hold.code),
+      stage: hold.stage,
     };
   if (takeoff.water.from === null) return { text: t('next.water'), stage: 'water' };
   if (isAssumed(plan, '/ground/logs/0')) return { text: t('next.soil'), stage: 'ground' };

@@ -1,6 +1,13 @@
 /** The right side: the numbers of the stage, what decides the depth, and the cautions that apply. */
 import { Box, Stack } from '@chakra-ui/react';
-import { REMEDIED, type Remedied, type Weight } from '@cimiento/core';
+import {
+  type CautionStage,
+  type Lifter,
+  REMEDIED,
+  type Remedied,
+  STANDING_CODES,
+  type Weight,
+} from '@cimiento/core';
 import { memo, Suspense } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
@@ -9,7 +16,6 @@ import { Small } from '../ui/controls.tsx';
 import { useFormat } from '../ui/format.tsx';
 import { later } from '../ui/later.tsx';
 import { cautionKey, cautionText, concerns, problemText } from '../ui/words.ts';
-import { liftedBy, stageOfCaution } from './cautions.ts';
 import { NextLine } from './NextLine.tsx';
 import type { Stage } from './stages.ts';
 import { useDesk, useDeskStore } from './store.ts';
@@ -151,20 +157,9 @@ function Decides({ ranked }: { ranked: boolean }) {
   );
 }
 
-/** Said on every dig that people go into: folded, so that what is of this one is read. */
-const STANDING: ReadonlySet<string> = new Set([
-  'ladder',
-  'gas',
-  'rescue',
-  'edge',
-  'services',
-  'servicesMarked',
-  'thaw',
-  'softening',
-  'defer',
-]);
+/** Said on every dig: folded, so that what is of this one is read. */
+const STANDING: ReadonlySet<string> = new Set(STANDING_CODES);
 
-/** Cautions of the stage looked at and of what is picked first; the standing ones folded. */
 function Cautions() {
   const { t } = useTranslation();
   const { cautions } = useTakeoff();
@@ -172,8 +167,8 @@ function Cautions() {
   const stage = useDesk((desk) => desk.stage);
   const standing = cautions.filter(({ code, weight }) => weight !== 'stop' && STANDING.has(code));
   const rest = cautions.filter((caution) => !standing.includes(caution));
-  const near = ({ code, elements }: (typeof cautions)[number]) =>
-    (picked !== null && elements.includes(picked) ? 0 : 1) + (stageOfCaution(code) === stage ? 0 : 2);
+  const near = ({ stage: where, elements }: (typeof cautions)[number]) =>
+    (picked !== null && elements.includes(picked) ? 0 : 1) + (where === stage ? 0 : 2);
   // Holds stand first whatever is looked at; the sort keeps the order of what is alike.
   const first = [...rest].sort(
     (p, q) => Number(q.weight === 'stop') - Number(p.weight === 'stop') || near(p) - near(q),
@@ -209,6 +204,8 @@ function CautionList({ cautions }: { cautions: ReturnType<typeof useTakeoff>['ca
             code={caution.code}
             element={caution.elements.length === 1 ? caution.elements[0]! : null}
             weight={caution.weight}
+            where={caution.stage}
+            lifts={caution.lifts}
             title={who ? `${title} (${who})` : title}
             text={text}
           />
@@ -222,6 +219,8 @@ const CautionItem = memo(function CautionItem({
   code,
   element,
   weight,
+  where,
+  lifts,
   title,
   text,
 }: {
@@ -229,14 +228,15 @@ const CautionItem = memo(function CautionItem({
   /** The one thing it is of, if it is of one. */
   element: string | null;
   weight: Weight;
+  /** The stage it belongs to, and who lifts it. */
+  where: CautionStage;
+  lifts: Lifter | null;
   title: string;
   text: string;
 }) {
   const { t } = useTranslation();
-  const lifts = liftedBy(code, weight);
   const store = useDeskStore();
   const stage = useDesk((desk) => desk.stage);
-  const where = stageOfCaution(code);
   return (
     <li className="caution" data-caution={code} data-weight={weight}>
       <strong>

@@ -9,7 +9,6 @@ import { Bare, Button, Heading } from '../ui/controls.tsx';
 import { later } from '../ui/later.tsx';
 import { Preferences } from '../ui/Preferences.tsx';
 import { SheetLink } from '../ui/SheetLink.tsx';
-import { stageOfCaution } from './cautions.ts';
 import { useJobId } from './jobId.ts';
 import { SaveState } from './SaveState.tsx';
 import { type Saving, useDesk, useDeskStore } from './store.ts';
@@ -240,7 +239,7 @@ function Holds() {
     const hold = holds[turn.current % holds.length]!;
     turn.current++;
     if (hold.elements.length === 1) store.getState().pick(hold.elements[0]!);
-    store.getState().go(stageOfCaution(hold.code));
+    store.getState().go(hold.stage);
   };
   return (
     <Button
