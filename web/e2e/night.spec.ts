@@ -137,15 +137,15 @@ test('ground that drains in is drawn on the plan: its area runs in, and is undon
   await expect(page.locator('[data-drawn]')).toHaveCount(0);
 });
 
-test('a recharge test narrows the range, stays in the record and is taken back', async ({ page }) => {
+test('a rising-head test narrows the range, stays in the record and is taken back', async ({ page }) => {
   const range = () =>
     side(page)
       .getByText(/^\d+\.\d+ – \d+\.\d+\sL\/s$/)
       .first()
       .innerText();
   const before = await range();
-  await unfold(page, 'Recharge test');
-  const form = side(page).locator('details', { hasText: 'Recharge test' });
+  await unfold(page, 'Rising-head test');
+  const form = side(page).locator('details', { hasText: 'Rising-head test' });
   await form.getByLabel('Pit, long').fill('1.0 m');
   await form.getByLabel('Pit, wide').fill('0.8 m');
   await form.getByLabel('Water stands outside at').fill('98.8');
@@ -166,7 +166,7 @@ test('a recharge test narrows the range, stays in the record and is taken back',
   await expect(side(page).getByText('measured').first()).toBeVisible();
   await stage(page, 'log');
   await expect(page.locator('[data-record=recharge]')).toContainText('3 readings');
-  await page.getByRole('button', { name: /^Take back: .*Recharge test/ }).click();
+  await page.getByRole('button', { name: /^Take back: .*Rising-head test/ }).click();
   await stage(page, 'water');
   await expect.poll(range).toBe(before);
 });

@@ -2,12 +2,8 @@
 import { enBoard } from './enBoard.ts';
 import { enFirst } from './enFirst.ts';
 import { enLater } from './enLater.ts';
+import { merged } from './merged.ts';
 import type { Words } from './words.ts';
 
-export const en = {
-  ...enFirst,
-  ...enBoard,
-  ...enLater,
-  problem: { ...enFirst.problem, ...enBoard.problem },
-};
+export const en = merged(enFirst, enBoard, enLater);
 export type Messages = Words<typeof en>;

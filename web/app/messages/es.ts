@@ -3,10 +3,6 @@ import type { Messages } from './en.ts';
 import { esBoard } from './esBoard.ts';
 import { esFirst } from './esFirst.ts';
 import { esLater } from './esLater.ts';
+import { merged } from './merged.ts';
 
-export const es: Messages = {
-  ...esFirst,
-  ...esBoard,
-  ...esLater,
-  problem: { ...esFirst.problem, ...esBoard.problem },
-};
+export const es: Messages = merged(esFirst, esBoard, esLater);

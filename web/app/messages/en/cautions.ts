@@ -5,16 +5,6 @@ export const cautions = {
     owner: 'Lifted only by its owner, in writing.',
     competent: 'Lifted only by the competent person on site, by name.',
   },
-  remedy: {
-    unsupported: 'Slope them back to {{to}}',
-    underFlood: 'Raise it to {{to}}',
-    stepHigh: 'Steps of {{to}}',
-    lapShort: 'Laps of {{to}}',
-    liftOverCompactor: 'Lifts of {{to}}',
-    reach: 'Dig with {{to}}',
-    gate: 'Dig with {{to}}',
-    coverAssumed: 'It is so: {{to}}',
-  },
   caution: {
     go: 'Go to {{stage}}',
     standing_one: 'Always, on every dig ({{count}})',

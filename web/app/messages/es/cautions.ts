@@ -8,16 +8,6 @@ export const cautions: Words<typeof english> = {
     owner: 'Solo lo levanta su dueño, por escrito.',
     competent: 'Solo lo levanta la persona competente en obra, con nombre.',
   },
-  remedy: {
-    unsupported: 'Tenderlos a {{to}}',
-    stepHigh: 'Escalones de {{to}}',
-    lapShort: 'Solapes de {{to}}',
-    liftOverCompactor: 'Capas de {{to}}',
-    reach: 'Excavar con {{to}}',
-    gate: 'Excavar con {{to}}',
-    coverAssumed: 'Así es: {{to}}',
-    underFlood: 'Subirlo a {{to}}',
-  },
   caution: {
     go: 'Ir a {{stage}}',
     standing_one: 'Siempre, en toda excavación ({{count}})',
