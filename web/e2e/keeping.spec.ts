@@ -168,8 +168,14 @@ test('a save that hangs loses nothing: typed on, closed and opened again it is a
   // The tab goes while the save still hangs; nobody was told that anything is wrong.
   await page.close({ runBeforeUnload: false });
   const again = await context.newPage();
+  // What reads a kept edit is slow to come: nothing is called saved before it has.
+  await again.route(/readKept/, async (route) => {
+    await new Promise((done) => setTimeout(done, 1500));
+    await route.continue();
+  });
   await again.goto(url);
   await ready(again);
+  expect(await again.locator('[data-saving]').getAttribute('data-saving')).toBe('unsaved');
   await saved(again);
   const plan = await (await again.request.get(`${url}/plan.json`)).json();
   expect(plan.ground.frost.local).toBeCloseTo(5 * 0.3048, 6);

@@ -9,7 +9,7 @@ import {
   sectionThrough,
   type Takeoff,
 } from '@cimiento/core';
-import { memo, useEffect, useMemo, useState } from 'react';
+import { memo, useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useSender } from '../outbox/useSender.ts';
 import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
@@ -21,7 +21,7 @@ import { DeskShell } from './DeskShell.tsx';
 import { InHole } from './InHole.tsx';
 import { JobIdProvider } from './jobId.ts';
 import { Keys } from './Keys.tsx';
-import { forgetKept, keptEdit } from './kept.ts';
+import { anyKept, forgetKept, keptEdit } from './kept.ts';
 import { LowerView, useLowerHeight } from './LowerView.tsx';
 import { PlanView } from './plan/PlanView.tsx';
 import type { Kept } from './readKept.ts';
@@ -64,10 +64,17 @@ export function DeskPage({
   const [store] = useState(() => makeDesk(plan, revision, records));
   const sender = useSender(person);
   useRecords(store, jobId, sender, last);
+  // Nothing is called saved before it is known what an earlier page has left. Before the first paint.
+  useLayoutEffect(() => {
+    if (anyKept(jobId)) store.setState({ saving: { state: 'unsaved' } });
+  }, [store, jobId]);
   useEffect(() => {
     let gone = false;
     void keptEdit(jobId, person).then((kept) => {
-      if (kept && !gone) takeUp(store, jobId, kept);
+      if (gone) return;
+      if (kept) takeUp(store, jobId, kept);
+      const { plan: now, base, saving } = store.getState();
+      if (now === base.plan && saving.state === 'unsaved') store.setState({ saving: { state: 'saved' } });
     });
     return () => {
       gone = true;

@@ -13,8 +13,8 @@ const LOCK = 'cimiento:page:';
 const PREFIX = 'cimiento:unsaved:';
 const keyOf = (jobId: string, page: string) => `${PREFIX}${jobId}:${page}`;
 
-/** How long the page before this one in its tab may take to go, ms. */
-const GOING = 1000;
+/** How long a page that was closed may take to go, ms. */
+const GOING = 3000;
 
 /** A page by its name: how it is told from others, and whether those are still there. */
 export interface Page {
@@ -45,8 +45,7 @@ function openPage(): Page {
       if (!locks) return false;
       const free = () => locks.request(LOCK + other, { ifAvailable: true }, (lock) => lock !== null);
       if (await free()) return false;
-      if (other !== before) return true;
-      // A reload is quicker than the old page goes; a tab made from a living one waits in vain.
+      // A page is opened quicker than the one before it goes; beside a living one it waits in vain.
       return locks
         .request(LOCK + other, { signal: AbortSignal.timeout(GOING) }, () => false)
         .catch(() => true);
@@ -153,6 +152,9 @@ async function left(person: string): Promise<(Entry & { readonly kept: Kept; rea
 export const jobsLeft = async (person: string): Promise<string[]> => [
   ...new Set((await left(person)).map(({ job }) => job)),
 ];
+
+/** Whether anything is kept of a job: it may be of a page that is open, or of somebody else; told at once. */
+export const anyKept = (jobId: string): boolean => entries().some(({ job }) => job === jobId);
 
 /**
  * An edit an earlier page could not save, if there is one for this job: this page's own first, then what
