@@ -248,7 +248,8 @@ export function makeDesk(plan: Plan, revision: number, records: readonly SiteRec
       set({
         plan,
         base: { revision, plan },
-        saving: { state: 'saved' },
+        // Unsaved with nothing typed: it is still looked for what an earlier page has left.
+        ...(get().saving.state !== 'unsaved' && { saving: { state: 'saved' } }),
         past: rebased(past, shown, plan),
         future: [],
       });
