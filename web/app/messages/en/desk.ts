@@ -215,7 +215,7 @@ export const desk = {
     none: 'Nothing is assumed any more.',
     frost: 'frost depth, not known',
     water: 'ground water, not known',
-    asking: 'ViewState how far what nobody has said could move it …',
+    asking: 'Looking how far what nobody has said could move it …',
     still: 'What nobody has said does not move it.',
     moves: 'What nobody has said could move it from {{low}} to {{high}}; mostly: {{what}}.',
   },
