@@ -13,8 +13,8 @@ const LOCK = 'cimiento:page:';
 const PREFIX = 'cimiento:unsaved:';
 const keyOf = (jobId: string, page: string) => `${PREFIX}${jobId}:${page}`;
 
-/** How long a page that was closed may take to go, ms. */
-const GOING = 3000;
+/** How long the page before this one in its tab may take to go, ms. */
+const GOING = 1000;
 
 /** A page by its name: how it is told from others, and whether those are still there. */
 export interface Page {
@@ -45,7 +45,8 @@ function openPage(): Page {
       if (!locks) return false;
       const free = () => locks.request(LOCK + other, { ifAvailable: true }, (lock) => lock !== null);
       if (await free()) return false;
-      // A page is opened quicker than the one before it goes; beside a living one it waits in vain.
+      if (other !== before) return true;
+      // A reload is quicker than the old page goes; a tab made from a living one waits in vain.
       return locks
         .request(LOCK + other, { signal: AbortSignal.timeout(GOING) }, () => false)
         .catch(() => true);
