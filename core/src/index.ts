@@ -157,7 +157,7 @@ export {
   type Solid,
   truckMatch,
 } from './dig/index.ts';
-export { FIGURE_IDS, FIGURES, type FigureId } from './figures/index.ts';
+export { FIGURE_IDS, FIGURES, type FigureId, untold } from './figures/index.ts';
 export {
   area as polygonArea,
   type Box,
@@ -321,6 +321,7 @@ export { BREAKING, RATES } from './rates/index.ts';
 export type {
   Caution,
   CautionStage,
+  Figure,
   Lifter,
   Problem,
   ProblemCode,

@@ -5,6 +5,7 @@ import { PlanSchema } from '@cimiento/core/schema';
 import { parse } from 'csv-parse/sync';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { DEMOS } from '../../core/src/testing.ts';
 import { readPlan, writePlan } from './plan-file.ts';
 import { cell, takeoffCsv } from './takeoff-csv.ts';
 import { takeoffJson } from './takeoff-json.ts';
@@ -15,17 +16,6 @@ const plan = (name: string): Plan => {
   if (!read.ok) throw new Error('demo');
   return read.plan;
 };
-
-const DEMOS = [
-  'honey-house',
-  'bell-frame',
-  'drying-barn',
-  'cheese-vault',
-  'seed-store',
-  'chapel-porch',
-  'reading-room',
-  'footbridge',
-] as const;
 
 describe('the takeoff as CSV', () => {
   it('adds up: neat and every cause of over-dig make the dig, ramps included', () => {

@@ -6,7 +6,7 @@ import { I18nextProvider } from 'react-i18next';
 import { HydratedRouter } from 'react-router/dom';
 import { loadBoard, loadFirst, loadLater, makeI18n } from './messages/i18n.ts';
 import { makeCache } from './theme/emotion.ts';
-import { wordsLater } from './ui/later.tsx';
+import { wordsLater, wordsNow } from './ui/later.tsx';
 
 const lang = LANGS.find((known) => known === document.documentElement.lang) ?? 'en';
 const desk = /^\/jobs\/./.test(location.pathname);
@@ -17,7 +17,7 @@ wordsLater(async () => {
 });
 
 // Whoever goes from a desk to the board finds its words there.
-if (desk) setTimeout(() => void loadBoard(lang, i18n).catch(() => {}), 1500);
+if (desk) setTimeout(() => void wordsNow().catch(() => {}), 1500);
 
 startTransition(() => {
   hydrateRoot(

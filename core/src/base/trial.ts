@@ -24,22 +24,22 @@ const LEAST_SETTLEMENT = 0.05;
 /** A fall of less than this share is reading error. */
 const STEADY = 0.002;
 
-/** Where a pass more gains less than `least`, by what a pass gains between readings. */
-function diesAt(rows: readonly TrialPass[], least: number): number | null {
-  for (let i = 1; i < rows.length; i++) {
-    const [before, now] = [rows[i - 1]!, rows[i]!];
-    if ((now.value - before.value) / (now.passes - before.passes) < least) return before.passes;
-  }
-  return null;
-}
+const inOrder = (readings: readonly TrialPass[]) => [...readings].sort((p, q) => p.passes - q.passes);
 
-/** Whether a pass after those gains as much as `least` again. */
-const goesOn = (rows: readonly TrialPass[], after: number, least: number): boolean =>
-  rows.some((now, i) => {
-    const before = rows[i - 1];
-    if (!before || before.passes < after) return false;
-    return (now.value - before.value) / (now.passes - before.passes) >= least;
+/** What a pass gains between readings, each with the passes before it. */
+const gainsOf = (rows: readonly TrialPass[]) =>
+  rows.slice(1).map((now, i) => {
+    const before = rows[i]!;
+    return { after: before.passes, gain: (now.value - before.value) / (now.passes - before.passes) };
   });
+
+/** Passes after which a pass more gains less than `least`; null while none does. */
+const diesAt = (rows: readonly TrialPass[], least: number): number | null =>
+  gainsOf(rows).find(({ gain }) => gain < least)?.after ?? null;
+
+/** Passes after which it falls by more than a reading is off; null while it does not. */
+const rolledAt = (rows: readonly TrialPass[], whole: number): number | null =>
+  rows.find((now, i) => rows[i + 1] && rows[i + 1]!.value < now.value - STEADY * whole)?.passes ?? null;
 
 /**
  * A trial by density.
@@ -47,23 +47,22 @@ const goesOn = (rows: readonly TrialPass[], after: number, least: number): boole
  * @param share of it the specification asks
  */
 export function trialByDensity(readings: readonly TrialPass[], maximum: number, share: number): Trial {
-  const rows = [...readings].sort((p, q) => p.passes - q.passes);
+  const rows = inOrder(readings);
   const dies = diesAt(rows, LEAST_GAIN * maximum);
   const meets = rows.find((row) => row.value >= share * maximum - 1e-9)?.passes ?? null;
-  const fell = rows.findIndex((row, i) => i > 0 && row.value < rows[i - 1]!.value - STEADY * maximum);
-  const rolled = fell > 0 ? rows[fell - 1]!.passes : null;
+  const rolled = rolledAt(rows, maximum);
   // What loosens under the roller was never tight, or is broken up: it proves nothing.
   return { dies, meets, rolled, proven: rolled === null ? meets : null };
 }
 
 /** A trial by settlement: proven where no pass after it counts any more. */
 export function trialBySettlement(readings: readonly TrialPass[]): Trial {
-  const rows = [...readings].sort((p, q) => p.passes - q.passes);
+  const rows = inOrder(readings);
   const whole = Math.max(0, ...rows.map((row) => row.value));
-  const dies = whole > 0 ? diesAt(rows, LEAST_SETTLEMENT * whole) : null;
-  const fell = rows.findIndex((row, i) => i > 0 && row.value < rows[i - 1]!.value - STEADY * whole);
-  const rolled = fell > 0 ? rows[fell - 1]!.passes : null;
+  const least = LEAST_SETTLEMENT * whole;
+  const dies = whole > 0 ? diesAt(rows, least) : null;
+  const rolled = rolledAt(rows, whole);
   // One that pauses and goes on has not come to rest.
-  const still = dies !== null && !goesOn(rows, dies, LEAST_SETTLEMENT * whole);
+  const still = dies !== null && gainsOf(rows).every(({ after, gain }) => after < dies || gain < least);
   return { dies, meets: null, rolled, proven: rolled === null && still ? dies : null };
 }

@@ -55,6 +55,14 @@ export function all(elements: readonly ElementTakeoff[], values?: () => Values, 
   ];
 }
 
+/** A finding of one element, by its name; `weight` when it is another than its row says. */
+export const one = (e: ElementTakeoff, values: Values, weight?: Weight): Finding => ({
+  elements: [e.id],
+  names: { name: e.element.name },
+  values,
+  ...(weight && { weight }),
+});
+
 /** One finding of the whole job. */
 export const job = (values?: Values, names?: Names): Finding[] => [
   { elements: [], ...(values && { values }), ...(names && { names }) },

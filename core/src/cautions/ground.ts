@@ -6,7 +6,7 @@ import { drawnAround, floatsOf, heaveUnder, pipingUnder, surfaceRuns, underFlood
 import { type BoxFloat, FLOAT_SAFE } from '../water/flotation.ts';
 import { HOLD_BELOW } from '../water/holes.ts';
 import { HEAVE_SAFE } from '../water/uplift.ts';
-import { all, type Case, type CautionRow, EPS, least, most } from './case.ts';
+import { all, type Case, type CautionRow, EPS, least, most, one } from './case.ts';
 
 /** Boxes that are dug, through their states, with the last one. */
 const boxes = ({ live, job: { plan } }: Case) =>
@@ -51,17 +51,11 @@ export const WATER_CAUTIONS = {
       boxes(at).flatMap(({ e, box, done: { safety, ballast, floatsAt } }) =>
         safety === null || safety >= 1 || floatsAt === null
           ? []
-          : [
-              {
-                elements: [e.id],
-                names: { name: e.element.name },
-                values: {
-                  safety: [safety, 'number'],
-                  ballast: [ballast, 'load'],
-                  level: [box.underside + floatsAt, 'level'],
-                },
-              },
-            ],
+          : one(e, {
+              safety: [safety, 'number'],
+              ballast: [ballast, 'load'],
+              level: [box.underside + floatsAt, 'level'],
+            }),
       ),
   },
   // Heavier than the water it presses away, by less than is asked.
@@ -73,17 +67,11 @@ export const WATER_CAUTIONS = {
       boxes(at).flatMap(({ e, done: { safety, ballast } }) =>
         safety === null || safety < 1 || safety >= FLOAT_SAFE
           ? []
-          : [
-              {
-                elements: [e.id],
-                names: { name: e.element.name },
-                values: {
-                  safety: [safety, 'number'],
-                  asked: [FLOAT_SAFE, 'number'],
-                  ballast: [ballast, 'load'],
-                },
-              },
-            ],
+          : one(e, {
+              safety: [safety, 'number'],
+              asked: [FLOAT_SAFE, 'number'],
+              ballast: [ballast, 'load'],
+            }),
       ),
   },
   floatsMeanwhile: {
@@ -95,11 +83,7 @@ export const WATER_CAUTIONS = {
         .filter(({ box, done }) => !unsafe(done) && box.states.some(unsafe))
         .map(({ e, box }) => {
           const lowest = Math.min(...box.states.filter(unsafe).map(({ safeTo }) => safeTo));
-          return {
-            elements: [e.id],
-            names: { name: e.element.name },
-            values: { level: [box.underside + lowest, 'level'] },
-          };
+          return one(e, { level: [box.underside + lowest, 'level'] });
         }),
   },
   floatUnknown: {
@@ -117,18 +101,15 @@ export const WATER_CAUTIONS = {
       live.flatMap((e) => {
         const found = heaveUnder(plan, e);
         if (!found || found.safety >= HEAVE_SAFE) return [];
-        return [
+        return one(
+          e,
           {
-            elements: [e.id],
-            names: { name: e.element.name },
-            values: {
-              safety: [found.safety, 'number'],
-              asked: [HEAVE_SAFE, 'number'],
-              level: [found.relieveTo, 'level'],
-            },
-            ...(completeInstruction(plan, e.id) !== null && { weight: 'warn' as const }),
+            safety: [found.safety, 'number'],
+            asked: [HEAVE_SAFE, 'number'],
+            level: [found.relieveTo, 'level'],
           },
-        ];
+          completeInstruction(plan, e.id) === null ? undefined : 'warn',
+        );
       }),
   },
   // Water that comes up through the bottom carries its grains with it, first at the foot of the sides.
@@ -141,20 +122,17 @@ export const WATER_CAUTIONS = {
       live.flatMap((e) => {
         const found = pipingUnder(plan, e);
         if (!found || found.toe >= found.asked) return [];
-        return [
+        return one(
+          e,
           {
-            elements: [e.id],
-            names: { name: e.element.name },
-            values: {
-              toe: [found.toe, 'number'],
-              middle: [found.middle, 'number'],
-              asked: [found.asked, 'number'],
-              head: [found.head, 'size'],
-              sheets: [found.sheets, 'size'],
-            },
-            ...(found.toe < 1 && { weight: 'stop' as const }),
+            toe: [found.toe, 'number'],
+            middle: [found.middle, 'number'],
+            asked: [found.asked, 'number'],
+            head: [found.head, 'size'],
+            sheets: [found.sheets, 'size'],
           },
-        ];
+          found.toe < 1 ? 'stop' : undefined,
+        );
       }),
   },
   // What stands on the ground water around: by the high figure, since it is somebody else's.

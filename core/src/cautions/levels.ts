@@ -5,7 +5,7 @@ import { layerValues } from '../plan/beds.ts';
 import type { Instruction } from '../plan/schema.ts';
 import { sizesOf } from '../setout/index.ts';
 import type { ElementTakeoff } from '../takeoff/index.ts';
-import { all, type Case, type CautionRow, EPS, type Finding, job } from './case.ts';
+import { all, type Case, type CautionRow, EPS, type Finding, job, one } from './case.ts';
 
 /** Elements that step, with their steps. */
 const stepped = ({ live }: Case) =>
@@ -87,7 +87,7 @@ const layersOf = (
         }),
   );
 
-/** How much a bottom is narrower than what comes down on it spreads to; 0 where it is wide enough. */
+/** A bottom narrower than what comes down on it spreads to; null where it is wide enough. */
 function tooNarrow({ element, bed, width, bottomLength, bays }: ElementTakeoff): {
   readonly has: number;
   readonly needs: number;
@@ -117,15 +117,7 @@ export const BED_CAUTIONS = {
     find: ({ live }) =>
       live.flatMap((e) => {
         const narrow = tooNarrow(e);
-        return narrow
-          ? [
-              {
-                elements: [e.id],
-                names: { name: e.element.name },
-                values: { has: [narrow.has, 'size'], needs: [narrow.needs, 'size'] },
-              },
-            ]
-          : [];
+        return narrow ? one(e, { has: [narrow.has, 'size'], needs: [narrow.needs, 'size'] }) : [];
       }),
   },
   stoneSize: {

@@ -7,7 +7,7 @@ import { type Origin, type Working, type WorkingInput, weakest } from '../result
 import { shapeOf } from '../setout/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import { bankToCompacted } from '../units/index.ts';
-import { beside, type FigureRow, given, input, line, of, part, read, saidIn, sum } from './line.ts';
+import { beside, type FigureRow, given, input, line, logged, of, part, read, saidIn, sum } from './line.ts';
 
 const FM = 'US Army FM 5-434, Table 1-1';
 /** Less of a soil is none, m³. */
@@ -18,9 +18,6 @@ function ofSoil(soil: Soil, value: 'swell' | 'shrink' | 'density', kind: 'percen
   const { origin, source } = soilOrigin(soil, value);
   return input(value, soil[value], kind, origin, source);
 }
-
-/** How much of a soil there is stands on the logs. */
-const logged = ({ plan }: Job): Origin => (isAssumed(plan, '/ground/logs/0') ? 'assumed' : 'computed');
 
 /** What a cause of over-dig goes by, for who reads it: the most of it, and along how much. */
 function overdigInputs({ plan, elements }: Job, cause: Cause): WorkingInput[] {

@@ -1,8 +1,9 @@
 /** Lines of a working, their inputs and the parts of a figure, in few words. */
 
-import { assumedAt } from '../plan/assumed.ts';
+import { assumedAt, isAssumed } from '../plan/assumed.ts';
 import type { Plan } from '../plan/schema.ts';
 import {
+  type Figure,
   type FigurePart,
   type Origin,
   type SubLine,
@@ -104,21 +105,37 @@ export const of = ({ step, label, value, kind }: Working): WorkingInput => ({
   ...(label !== undefined && { label }),
 });
 
-/** The line that gives a figure: one alone, or the sum of several; none of none. */
-export function given(step: string, terms: readonly Working[]): readonly Working[] {
+/**
+ * Lines of which some are the terms of a figure, with the one that gives it: a term alone, or the sum of
+ * several after them all; none of none.
+ */
+export function given(
+  step: string,
+  terms: readonly Working[],
+  lines: readonly Working[] = terms,
+): readonly Working[] {
   const [first, ...others] = terms;
-  if (!first) return [];
-  if (others.length === 0) return [{ ...first, gives: true }];
-  return [...terms, { ...line(step, 'sum', first.kind, terms.map(of)), gives: true }];
+  if (!first) return lines;
+  if (others.length === 0) return lines.map((one) => (one === first ? { ...one, gives: true } : one));
+  return [...lines, { ...line(step, 'sum', first.kind, terms.map(of)), gives: true }];
 }
 
-/** What the lines of a figure say it is; null where none gives it. */
-const givenBy = (workings: readonly Working[]): number | null =>
-  workings.find(({ gives }) => gives)?.value ?? null;
-
 /** Whether a figure and the line that gives it are one; nothing is given by no line. */
-export const addsUp = (value: number, workings: readonly Working[]): boolean =>
-  Math.abs((givenBy(workings) ?? 0) - value) <= 1e-9 * Math.max(1, Math.abs(value));
+export function addsUp({ value, workings }: Pick<Figure, 'value' | 'workings'>): boolean {
+  const given = workings.find(({ gives }) => gives)?.value ?? 0;
+  return Math.abs(given - value) <= 1e-9 * Math.max(1, Math.abs(value));
+}
+
+/** A figure that its own lines or a proof contradict: it is not told, and says so. */
+export const untold = <Id extends string>(figure: Figure<Id>): Figure<Id> => ({
+  ...figure,
+  value: 0,
+  known: false,
+  sub: { key: 'tally.stopped', values: {} },
+});
+
+/** How much of a soil there is stands on the logs. */
+export const logged = ({ plan }: Job): Origin => (isAssumed(plan, '/ground/logs/0') ? 'assumed' : 'computed');
 
 /** The weakest of what led to the line that gives a figure, line by line back. */
 export function originOf(workings: readonly Working[]): Origin {

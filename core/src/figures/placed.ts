@@ -4,7 +4,14 @@ import { layerValues } from '../plan/beds.ts';
 import { newLayer } from '../plan/blank.ts';
 import { startOf } from '../plan/fields.ts';
 import type { Bed, BedLayer, Plan } from '../plan/schema.ts';
-import type { FigurePart, Origin, SubLine, Working, WorkingInput } from '../results/index.ts';
+import {
+  type FigurePart,
+  type Origin,
+  type SubLine,
+  type Working,
+  type WorkingInput,
+  weakest,
+} from '../results/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import type { Kind } from '../units/index.ts';
 import {
@@ -14,7 +21,6 @@ import {
   input,
   line,
   of,
-  originOf,
   part,
   read,
   saidIn,
@@ -36,7 +42,8 @@ const orderLine = ({ plan }: Job, neat: number, label?: string): Working =>
   );
 
 /** What is ordered of concrete, pour by pour: each is rounded up by itself, and so are its trucks. */
-function pourLines({ plan, pours, ...job }: Job): Working[] {
+function pourLines(job: Job): Working[] {
+  const { plan, pours } = job;
   const named = (ids: readonly string[]) => {
     const names = plan.elements.flatMap(({ id, name }) => (ids.includes(id) ? [name] : []));
     return names.length > 3 ? `${names.slice(0, 3).join(', ')} …` : names.join(', ');
@@ -44,11 +51,8 @@ function pourLines({ plan, pours, ...job }: Job): Working[] {
   const lines = pours
     .filter(({ neat }) => neat > 0)
     .map(({ name, elements, neat }) => {
-      const order = orderLine(
-        { plan, pours, ...job },
-        neat,
-        pours.length > 1 ? (name ?? named(elements)) : undefined,
-      );
+      const label = pours.length > 1 ? (name ?? named(elements)) : undefined;
+      const order = orderLine(job, neat, label);
       return {
         order,
         trucks: line(
@@ -59,13 +63,14 @@ function pourLines({ plan, pours, ...job }: Job): Working[] {
             input('ordered', order.value, 'volume'),
             input('truck', plan.pour.truck, 'volume', saidIn(plan, '/pour/truck')),
           ],
-          { label: order.label },
+          { label },
         ),
       };
     });
-  if (lines.length < 2) return lines.flatMap(({ order, trucks }) => [order, trucks]);
+  const each = lines.flatMap(({ order, trucks }) => [order, trucks]);
+  if (lines.length < 2) return each;
   return [
-    ...lines.flatMap(({ order, trucks }) => [order, trucks]),
+    ...each,
     line(
       'ordered',
       'sum',
@@ -172,10 +177,8 @@ const weighed = (of: Working, density: WorkingInput): [Working, Working] => [
     'stoneMass',
     'mass',
     'mass',
-    [input('stoneVolume', of.value, 'volume', originOf([{ ...of, gives: true }])), density],
-    {
-      label: of.label,
-    },
+    [input('stoneVolume', of.value, 'volume', weakest(of.inputs.map(({ origin }) => origin))), density],
+    { label: of.label },
   ),
 ];
 
@@ -227,14 +230,11 @@ function stoneWorkings(job: Job): readonly Working[] {
     }),
     ...putBackLines(job, false).map(({ line: back, density }) => weighed(back, typical(density))),
   ];
-  const masses = [...layers.map(({ mass }) => mass), ...others.map(([, mass]) => mass)];
-  const total = given('stoneTotal', masses);
-  // Every line stands after what it is made of, the sum last; one alone gives the figure itself.
-  const only = masses.length === 1;
-  const told = [...layers.flatMap((layer) => layer.told), ...others.flat()];
-  return only
-    ? told.map((one) => (one === masses[0] ? total[0]! : one))
-    : [...told, ...total.slice(masses.length)];
+  return given(
+    'stoneTotal',
+    [...layers.map(({ mass }) => mass), ...others.map(([, mass]) => mass)],
+    [...layers.flatMap(({ told }) => told), ...others.flat()],
+  );
 }
 
 const LIMIT_FROM: Record<Lifts['limitBy'], Origin> = {

@@ -3,12 +3,11 @@
  * sheets, JSON, CSV and comparisons loop over the table.
  */
 
-import { isAssumed } from '../plan/assumed.ts';
 import type { Figure, Working } from '../results/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import { reachingOf } from '../water/index.ts';
 import { EARTH_FIGURES } from './earth.ts';
-import { addsUp, type FigureRow, given, input, line, type Made, originOf } from './line.ts';
+import { addsUp, type FigureRow, given, input, line, logged, type Made, originOf, untold } from './line.ts';
 import { PLACED_FIGURES } from './placed.ts';
 
 const water: FigureRow = {
@@ -31,14 +30,14 @@ const water: FigureRow = {
               values: { low: [inflow[0], 'flow', 'bare'], high: [inflow[2], 'flow'] },
             }
           : { key: from === null ? 'tally.water.unknown' : 'tally.water.dry', values: {} },
-      workings: holes.length === 0 ? [] : inflows(job),
+      workings: inflows(job),
     };
   },
 };
 
 /** How much every hole lets in, three times: the likely of all of them is the figure. */
-function inflows({ plan, holes }: Job): readonly Working[] {
-  const logged = isAssumed(plan, '/ground/logs/0') ? 'assumed' : 'computed';
+function inflows(job: Job): readonly Working[] {
+  const { plan, holes } = job;
   const lines = holes.map((hole) => {
     const label = hole.elements.map((i) => plan.elements[i]?.name).join(', ');
     return (['low', 'likely', 'high'] as const).map((which, i) =>
@@ -54,7 +53,7 @@ function inflows({ plan, holes }: Job): readonly Working[] {
             hole.kOrigin,
             hole.kOrigin === 'typical' ? 'Freeze & Cherry (1979), Table 2.2' : undefined,
           ),
-          input('head', hole.head, 'length', logged),
+          input('head', hole.head, 'length', logged(job)),
           input('held', hole.held, 'length'),
           input('radius', hole.radius, 'length'),
           input('reaching', reachingOf(hole.head, hole.held), 'length'),
@@ -66,10 +65,11 @@ function inflows({ plan, holes }: Job): readonly Working[] {
       ),
     );
   });
-  const likely = lines.map((three) => three[1]!);
-  const total = given('waterTotal', likely);
-  if (likely.length > 1) return [...lines.flat(), total.at(-1)!];
-  return lines.flat().map((one) => (one === likely[0] ? total[0]! : one));
+  return given(
+    'waterTotal',
+    lines.map(([, likely]) => likely!),
+    lines.flat(),
+  );
 }
 
 /** In the order they are shown. */
@@ -87,20 +87,8 @@ export function figuresOf(job: Job): Figures {
   const made = FIGURE_IDS.map((id) => {
     const row: FigureRow = FIGURES[id];
     const { value, known = true, workings, sub, parts = [] } = row.make(job);
-    return [
-      id,
-      {
-        id,
-        value,
-        kind: row.kind,
-        // A figure its own lines do not give is not told.
-        known: known && addsUp(value, workings),
-        origin: originOf(workings),
-        sub,
-        parts,
-        workings,
-      },
-    ] as const;
+    const figure = { id, value, kind: row.kind, known, origin: originOf(workings), sub, parts, workings };
+    return [id, addsUp(figure) ? figure : untold(figure)] as const;
   });
   return Object.fromEntries(made) as unknown as Figures;
 }

@@ -4,7 +4,7 @@
  */
 import type { CautionCode } from '../cautions/index.ts';
 import type { Takeoff } from '../compute/takeoff.ts';
-import type { FigureId, Figures } from '../figures/index.ts';
+import { type FigureId, type Figures, untold } from '../figures/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { Caution, Check } from '../results/index.ts';
 import { type ProofCode, proofsOf } from './proofs.ts';
@@ -33,11 +33,9 @@ export function stoppedBy(checks: readonly Check[]): Stopped {
 /** The takeoff without the figures that are stopped, and with why. */
 export function withStopped(takeoff: Takeoff, { figures, failed }: Stopped): Takeoff {
   if (failed.length === 0) return takeoff;
-  const untold = Object.entries(takeoff.figures).map(([id, figure]) => [
+  const told = Object.entries(takeoff.figures).map(([id, figure]) => [
     id,
-    figures.includes(figure.id)
-      ? { ...figure, value: 0, known: false, sub: { key: 'tally.stopped', values: {} } }
-      : figure,
+    figures.includes(figure.id) ? untold(figure) : figure,
   ]);
   const said = failed.map(
     ({ expected, found, kind }): Caution<CautionCode> => ({
@@ -51,7 +49,7 @@ export function withStopped(takeoff: Takeoff, { figures, failed }: Stopped): Tak
   );
   return {
     ...takeoff,
-    figures: Object.fromEntries(untold) as unknown as Figures,
+    figures: Object.fromEntries(told) as unknown as Figures,
     cautions: [...said, ...takeoff.cautions],
   };
 }

@@ -19,6 +19,9 @@ export function wordsLater(load: () => Promise<void>): void {
   };
 }
 
+/** The words of what is fetched later, before any of it is wanted. */
+export const wordsNow = (): Promise<void> => words();
+
 const doors = new Set<() => Promise<unknown>>();
 
 /** A part out of a door that is opened when first wanted. */

@@ -1,6 +1,14 @@
 /** The tally: eight figures, each opening to how it was worked out. */
 import { Box } from '@chakra-ui/react';
-import { FIGURE_IDS, FIGURES, type FigureId, type PrintOptions, type SubLine } from '@cimiento/core';
+import {
+  FIGURE_IDS,
+  FIGURES,
+  type Figure,
+  type FigureId,
+  type PrintOptions,
+  type SubLine,
+  untold,
+} from '@cimiento/core';
 import { memo, Suspense, useState } from 'react';
 import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -32,7 +40,12 @@ export function Tally() {
   const { t } = useTranslation();
   const format = useFormat();
   const takeoff = useTakeoff();
-  const proofs = useStopped(useShownPlan());
+  const stopped = useStopped(useShownPlan());
+  // What a proof contradicts is not told, in the row or behind it.
+  const told = (id: FigureId): Figure => {
+    const figure = takeoff.figures[id];
+    return stopped?.figures.includes(id) ? untold(figure) : figure;
+  };
   const [open, setOpen] = useState<FigureId | null>(null);
   return (
     <Box
@@ -46,10 +59,8 @@ export function Tally() {
       bg="sheet"
     >
       {FIGURE_IDS.map((id) => {
-        const figure = takeoff.figures[id];
-        const stopped = !figure.known && figure.value !== 0 ? true : (proofs?.figures.includes(id) ?? false);
-        const shown =
-          figure.known && !stopped ? format.parts(figure.value, figure.kind) : { number: '–', unit: '' };
+        const figure = told(id);
+        const shown = figure.known ? format.parts(figure.value, figure.kind) : { number: '–', unit: '' };
         return (
           <FigureCell
             key={id}
@@ -57,7 +68,7 @@ export function Tally() {
             number={shown.number}
             unit={figure.kind === 'count' ? t('tally.haul.unit', { count: figure.value }) : shown.unit}
             tone={FIGURES[id].tone}
-            sub={stopped ? t('tally.stopped') : subText(figure.sub, t, format)}
+            sub={subText(figure.sub, t, format)}
             pencil={figure.origin === 'assumed'}
             onOpen={setOpen}
           />
@@ -65,7 +76,7 @@ export function Tally() {
       })}
       {open !== null && (
         <Suspense fallback={null}>
-          <Workings id={open} onClose={() => setOpen(null)} />
+          <Workings id={open} figure={told(open)} onClose={() => setOpen(null)} />
         </Suspense>
       )}
     </Box>

@@ -1,6 +1,6 @@
 /** How a figure was worked out, line by line, and how far what nobody has said could move it. */
 import { Box } from '@chakra-ui/react';
-import type { FigureId, Plan, Working } from '@cimiento/core';
+import type { Figure, FigureId, Plan, Working } from '@cimiento/core';
 import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Small } from '../../ui/controls.tsx';
@@ -19,18 +19,13 @@ function labelOf(plan: Plan, { label }: Pick<Working, 'label'>, t: Say): string 
   return soil ? soil.name || t(`soil.${soil.kind}`) : label;
 }
 
-export function Workings({ id, onClose }: { id: FigureId; onClose: () => void }) {
+export function Workings({ id, figure, onClose }: { id: FigureId; figure: Figure; onClose: () => void }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const takeoff = useTakeoff();
   const plan = useShownPlan();
-  const figure = takeoff.figures[id];
+  const value = figure.known ? format.text(figure.value, figure.kind) : '–';
   return (
-    <Modal
-      open
-      title={`${t(`tally.${id}.name`)} · ${format.text(figure.value, figure.kind)}`}
-      onClose={onClose}
-    >
+    <Modal open title={`${t(`tally.${id}.name`)} · ${value}`} onClose={onClose}>
       <Moved id={id} />
       {id === 'dig' && <OverdigStack onHatch={onClose} />}
       <Box as="ol">
