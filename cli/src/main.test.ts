@@ -73,15 +73,15 @@ describe('cimiento record', () => {
     const { status, out } = await cimiento('record', job([late, instead, early]));
     expect(status).toBe(0);
     expect(out.trimEnd().split('\r\n')).toEqual([
-      'at,by,kind,element,x,y,value,stands,id,corrects',
-      '2026-05-01T07:00:00Z,Ada,note,,,,"text=truck 20 min late, ""soft"" gate",no,r1,',
-      '2026-05-02T15:00:00Z,Ada,note,,,,"text=rain, stopped at 3",yes,r2,',
-      '2026-05-03T07:00:00Z,Ada,note,,,,text=truck 30 min late,yes,r3,r1',
+      'at,by,kind,element,x,y,value,stands,id,corrects,placement',
+      '2026-05-01T07:00:00Z,Ada,note,,,,"text=truck 20 min late, ""soft"" gate",no,r1,,',
+      '2026-05-02T15:00:00Z,Ada,note,,,,"text=rain, stopped at 3",yes,r2,,',
+      '2026-05-03T07:00:00Z,Ada,note,,,,text=truck 30 min late,yes,r3,r1,',
     ]);
   });
   it('prints its head alone of a plan without records', async () => {
     const { status, out } = await cimiento('record', demo('bell-frame'));
-    expect([status, out]).toEqual([0, 'at,by,kind,element,x,y,value,stands,id,corrects\r\n']);
+    expect([status, out]).toEqual([0, 'at,by,kind,element,x,y,value,stands,id,corrects,placement\r\n']);
   });
   it('a job file is taken off like its plan', async () => {
     const [ofJob, ofPlan] = await Promise.all([

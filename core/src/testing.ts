@@ -211,6 +211,7 @@ export function logged<K extends RecordKindId>(
     at: new Date(Date.UTC(2026, 0, 1, count)).toISOString(),
     by: 'Ana',
     element: null,
+    placement: null,
     place: null,
     corrects: null,
     after: null,

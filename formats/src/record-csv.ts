@@ -2,7 +2,7 @@
 import { inTime, type Plan, type SiteRecord, standing } from '@cimiento/core';
 import { cell } from './takeoff-csv.ts';
 
-const HEAD = ['at', 'by', 'kind', 'element', 'x', 'y', 'value', 'stands', 'id', 'corrects'];
+const HEAD = ['at', 'by', 'kind', 'element', 'x', 'y', 'value', 'stands', 'id', 'corrects', 'placement'];
 
 /** A record's value as "name=value; …"; empty when it takes another back. */
 const valueText = (value: SiteRecord['value']): string =>
@@ -27,6 +27,7 @@ export function writeRecordCsv(plan: Plan, records: readonly SiteRecord[]): stri
     stand.has(record) ? 'yes' : 'no',
     record.id,
     record.corrects,
+    record.placement,
   ]);
   return `${[HEAD, ...rows].map((row) => row.map(cell).join(',')).join('\r\n')}\r\n`;
 }

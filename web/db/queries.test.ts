@@ -519,6 +519,7 @@ describe('records', () => {
     at: '2026-05-01T07:00:00.000Z',
     by: 'Ana',
     element: null,
+    placement: null,
     place: [1, 2],
     corrects: null,
     after: null,
@@ -658,6 +659,31 @@ describe('records', () => {
     });
   });
 
+  it('written before placements had a name are read as they are written now; the row stays as it was', async () => {
+    const id = await job();
+    await addRecords(ana.crew, id, ana.person, [note('n')]);
+    const value = { bed: 'bed-1', layer: 'layer-2', lift: 3, what: 'rolled' };
+    await db.execute(
+      sql`update records set kind = 'rework', element = 'E1', value = ${JSON.stringify(value)}::jsonb where job_id = ${id}`,
+    );
+    const [row] = await listRecords(ana.crew, id);
+    expect(row!.record).toMatchObject({
+      kind: 'rework',
+      element: 'E1',
+      placement: 'bed/bed-1/layer-2/3',
+      value: { what: 'rolled' },
+    });
+    expect((await db.execute(sql`select value from records where job_id = ${id}`)).rows).toEqual([{ value }]);
+    const now = {
+      ...note('m'),
+      kind: 'rework',
+      placement: 'fill/2',
+      value: { what: 'wetted' },
+    } as SiteRecord;
+    await addRecords(ana.crew, id, ana.person, [now]);
+    expect((await listRecords(ana.crew, id)).at(-1)!.record).toEqual({ ...now, by: 'Ana' });
+  });
+
   it('in a plan of version 5 are moved beside it once, however often the server starts', async () => {
     const id = await job();
     const old = JSON.parse(
@@ -670,7 +696,7 @@ describe('records', () => {
     await client.connect();
     await moveLegacyRecords(client);
     const first = await listRecords(ana.crew, id);
-    expect(first.map((row) => row.record.kind)).toEqual(['dug', 'laidBare']);
+    expect(first.map((row) => row.record.kind)).toEqual(['dug', 'exposed']);
     expect(await moveLegacyRecords(client)).toBe(0);
     await client.end();
     expect((await findJob(ana.crew, id))!.plan.version).toBe(PLAN_VERSION);

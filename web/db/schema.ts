@@ -153,6 +153,8 @@ export const records = pgTable(
     personId: uuid('person_id').references(() => people.id),
     byName: text('by_name').notNull(),
     element: text('element'),
+    /** Of what is laid, cast or filled there; rows of before have it within their value. */
+    placement: text('placement'),
     place: jsonb('place').$type<SiteRecord['place']>(),
     corrects: text('corrects'),
     after: text('after'),

@@ -165,7 +165,7 @@ test('a rising-head test narrows the range, stays in the record and is taken bac
   await expect.poll(range).not.toBe(before);
   await expect(side(page).getByText('measured').first()).toBeVisible();
   await stage(page, 'log');
-  await expect(page.locator('[data-record=recharge]')).toContainText('3 readings');
+  await expect(page.locator('[data-record=risingHead]')).toContainText('3 readings');
   await page.getByRole('button', { name: /^Take back: .*Rising-head test/ }).click();
   await stage(page, 'water');
   await expect.poll(range).toBe(before);

@@ -58,7 +58,7 @@ test('three sand cones: one fails, is reworked, retested and released by name; k
   await expect(page.locator('[data-chart=proctor]')).toBeVisible();
 
   await unfold(page, 'Lifts of T1');
-  await expect(lift(page, 2)).toHaveAttribute('data-state', 'open');
+  await expect(lift(page, 2)).toHaveAttribute('data-state', 'toCome');
   await lift(page, 1)
     .getByRole('button', { name: /lift 1 of 2/ })
     .click();
@@ -67,7 +67,7 @@ test('three sand cones: one fails, is reworked, retested and released by name; k
   await expect(side(page).getByRole('button', { name: 'Log it as laid' })).toBeDisabled();
   await side(page).getByLabel('Laid on').selectOption('sound');
   await side(page).getByRole('button', { name: 'Log it as laid' }).click();
-  await expect(lift(page, 1)).toHaveAttribute('data-state', 'laid');
+  await expect(lift(page, 1)).toHaveAttribute('data-state', 'placed');
   await expect(page.locator('[data-test-places="1"] path')).not.toHaveCount(0);
 
   // Weighings that leave no hole are named; those of the worked example make 1.927.

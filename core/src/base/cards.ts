@@ -3,19 +3,26 @@
  * whether it may be covered. Only a lift whose tests pass is green; a named person may let one be covered
  * all the same, with a reason that is kept.
  */
-import { type Facts, type LiftRecord, layerKey, liftKey } from '../log/index.ts';
+import { bedLift, type Facts, layerKey } from '../log/index.ts';
+import { historyOf, type Logged, type Placement, type Stand, standsOf } from '../placement/index.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { Bed, BedLayer } from '../plan/schema.ts';
-import { compactionOf, dryFound, waterToAdd } from './density.ts';
+import {
+  compactionOf,
+  dryFound,
+  type ProctorResult,
+  proctor,
+  waterToAdd,
+  zeroAirVoids,
+} from '../soil-tests/index.ts';
 import { type Lifts, liftsOf } from './lifts.ts';
-import { type ProctorResult, proctor, zeroAirVoids } from './proctor.ts';
 
 /** Specific gravity of grains where nobody measured it: quartz and most crushed stone, typical. */
 export const USUAL_GRAINS = 2.68;
 
 /** A field test and what it says. */
 export interface LiftTest {
-  readonly record: Extract<LiftRecord, { kind: 'density' }>;
+  readonly record: Logged<'density'>;
   readonly dry: number;
   /** Of the maximum; null while no maximum is known. */
   readonly share: number | null;
@@ -24,37 +31,30 @@ export interface LiftTest {
   readonly fault: 'noHole' | 'overAir' | 'notLaid' | null;
 }
 
-export type LiftState = 'open' | 'laid' | 'failed' | 'reworked' | 'passed' | 'released' | 'overridden';
-
-export interface LiftCard {
+/** A lift of a bed as something placed, with what it is made in and how it stands. */
+export interface LiftCard extends Placement, Stand {
   readonly element: string;
   readonly bed: string;
   readonly layer: BedLayer;
   /** 1 the lowest of its layer, of so many. */
   readonly lift: number;
   readonly count: number;
-  /** Compacted, and as it is spread, m; levels, m. */
+  /** Compacted, and as it is spread, m. */
   readonly thickness: number;
   readonly loose: number;
-  readonly bottom: number;
-  readonly top: number;
   /** Of its compactor: low, typical, high. */
   readonly passes: Lifts['passes'];
-  /** Tests the specification asks of it; 0 when it asks none. */
-  readonly wanted: number;
-  readonly laid: Extract<LiftRecord, { kind: 'laid' }> | null;
   readonly tests: readonly LiftTest[];
-  readonly release: Extract<LiftRecord, { kind: 'release' }> | null;
-  readonly state: LiftState;
   /** Water to add to the lift as it came, kg; less than nought: it must dry. Null when one of both is not known. */
   readonly water: number | null;
-  /** The lift below may not be covered yet. */
-  readonly waitsBelow: boolean;
 }
+
+/** A lift of which nobody asked yet how it stands. */
+type Lift = Omit<LiftCard, keyof Stand>;
 
 /** What the laboratory says of a layer; null when nothing was tested. */
 export const labOf = (facts: Facts, bed: string, layer: string): ProctorResult | null => {
-  const test = facts.lab.get(layerKey(bed, layer));
+  const test = facts.lab.get(layerKey({ bed, layer }));
   return test ? proctor(test.points, test.grains, test.coarse ?? null) : null;
 };
 
@@ -63,14 +63,14 @@ export const maximumBy = (lab: ProctorResult | null, { target }: BedLayer): numb
   lab?.ok ? lab.maximum : (target?.maximum ?? null);
 
 function tested(
-  record: Extract<LiftRecord, { kind: 'density' }>,
+  record: Logged<'density'>,
   maximum: number | null,
   share: number | null,
   grains: number,
   laid: boolean,
 ): LiftTest {
-  const { moisture } = record.value!;
-  const found = dryFound(record.value!);
+  const { moisture } = record.value;
+  const found = dryFound(record.value);
   const dry = found ?? 0;
   const fault = !laid
     ? 'notLaid'
@@ -89,40 +89,6 @@ function tested(
   };
 }
 
-/** Where a lift stands by its history, in the order of time. */
-function stateOf(
-  events: readonly LiftRecord[],
-  tests: ReadonlyMap<LiftRecord, LiftTest>,
-  wanted: number,
-): LiftState {
-  let state: LiftState = 'open';
-  let passed = 0;
-  for (const event of events) {
-    if (event.kind === 'laid' && state === 'open') state = 'laid';
-    else if (event.kind === 'density') {
-      const test = tests.get(event);
-      if (!test || test.passes === null) continue;
-      // One that fails is not outvoted: it is reworked and tested again.
-      if (!test.passes) state = 'failed';
-      else if (state !== 'failed') {
-        passed++;
-        if (passed >= wanted && state !== 'released' && state !== 'overridden') state = 'passed';
-      }
-    } else if (event.kind === 'rework' && state !== 'open') {
-      passed = 0;
-      state = 'reworked';
-    } else if (event.kind === 'release' && state !== 'open') {
-      const free = state === 'passed' || (wanted === 0 && state === 'laid');
-      if (free) state = 'released';
-      else if (event.value!.reason.trim() !== '') state = 'overridden';
-    }
-  }
-  return state;
-}
-
-/** What may be covered. */
-export const mayCover = (state: LiftState): boolean => state === 'released' || state === 'overridden';
-
 /** An element's bed as it is laid, from formation up. */
 export interface LaidBed {
   readonly id: string;
@@ -139,55 +105,72 @@ export interface LaidBed {
 /** The cards of an element's bed, from formation up; layers that are cast or only laid have none. */
 export function liftCards({ id, bed, layers }: LaidBed, facts: Facts): LiftCard[] {
   if (!bed) return [];
-  const out: LiftCard[] = [];
-  for (const { layer, bottom, volume, area } of layers) {
-    const lifts = liftsOf(layer);
-    if (!lifts) continue;
-    const lab = labOf(facts, bed.id, layer.id);
-    const maximum = maximumBy(lab, layer);
-    const grains = lab?.ok ? lab.grains : USUAL_GRAINS;
-    const { target } = layer;
-    const wanted = target ? Math.max(1, Math.ceil(area / target.area - 1e-9)) : 0;
-    for (let i = 0; i < lifts.count; i++) {
-      const events = facts.lifts.get(liftKey(id, { bed: bed.id, layer: layer.id, lift: i + 1 })) ?? [];
-      const laid = events.find((event) => event.kind === 'laid') ?? null;
-      const tests = new Map<LiftRecord, LiftTest>();
-      events.forEach((event, k) => {
-        if (event.kind !== 'density') return;
-        const placed = laid !== null && events.indexOf(laid) < k;
-        tests.set(event, tested(event, maximum, target?.share ?? null, grains, placed));
-      });
-      const state = stateOf(events, tests, wanted);
-      const moisture = laid?.value?.moisture ?? null;
-      const below = out.at(-1);
-      out.push({
-        element: id,
-        bed: bed.id,
-        layer,
-        lift: i + 1,
-        count: lifts.count,
-        thickness: lifts.thickness,
-        loose: lifts.loose,
-        bottom: bottom + i * lifts.thickness,
-        top: bottom + (i + 1) * lifts.thickness,
-        passes: lifts.passes,
-        wanted,
-        laid,
-        tests: [...tests.values()],
-        release: events.filter((event) => event.kind === 'release').at(-1) ?? null,
-        state,
-        water:
-          moisture !== null && lab?.ok
-            ? waterToAdd(
-                volume / lifts.count,
-                (maximum ?? layerValues(layer).density) * (target?.share ?? 1),
-                moisture,
-                lab.optimum,
-              )
-            : null,
-        waitsBelow: below !== undefined && !mayCover(below.state),
-      });
-    }
+  const out: Lift[] = [];
+  for (const own of layers) {
+    const lifts = liftsOf(own.layer);
+    if (lifts) out.push(...cardsOf(id, bed, own, lifts, facts, out.at(-1)?.name));
   }
-  return out;
+  const stands = standsOf(
+    out,
+    facts,
+    ({ tests }) =>
+      (test) =>
+        tests.find(({ record }) => record === test)?.passes ?? null,
+  );
+  return out.map((card, i) => ({ ...card, ...stands[i]! }));
+}
+
+/** The lifts of one layer with their tests; how they stand is not asked yet. @param under what the lowest lies on */
+function cardsOf(
+  element: string,
+  bed: Bed,
+  { layer, bottom, volume, area }: LaidBed['layers'][number],
+  { count, thickness, loose, passes }: Lifts,
+  facts: Facts,
+  under: string | undefined,
+): Lift[] {
+  const lab = labOf(facts, bed.id, layer.id);
+  const maximum = maximumBy(lab, layer);
+  const grains = lab?.ok ? lab.grains : USUAL_GRAINS;
+  const { target } = layer;
+  const nameOf = (lift: number) => bedLift({ bed: bed.id, layer: layer.id, lift });
+  return Array.from({ length: count }, (_, i): Lift => {
+    const name = nameOf(i + 1);
+    const below = i > 0 ? nameOf(i) : under;
+    const history = historyOf({ element, name }, facts);
+    const begun = history.findIndex(({ kind }) => kind === 'laid');
+    const laid = history[begun] as Logged<'laid'> | undefined;
+    const moisture = laid?.value.moisture ?? null;
+    const known = moisture !== null && lab?.ok ? { moisture, optimum: lab.optimum } : null;
+    return {
+      element,
+      name,
+      stage: 'base',
+      bed: bed.id,
+      layer,
+      lift: i + 1,
+      count,
+      thickness,
+      loose,
+      bottom: bottom + i * thickness,
+      top: bottom + (i + 1) * thickness,
+      volume: volume / count,
+      passes,
+      wanted: target ? Math.max(1, Math.ceil(area / target.area - 1e-9)) : 0,
+      covers: below === undefined ? [] : [below],
+      tests: history.flatMap((event, k) =>
+        event.kind === 'density'
+          ? [tested(event, maximum, target?.share ?? null, grains, begun >= 0 && begun < k)]
+          : [],
+      ),
+      water:
+        known &&
+        waterToAdd(
+          volume / count,
+          (maximum ?? layerValues(layer).density) * (target?.share ?? 1),
+          known.moisture,
+          known.optimum,
+        ),
+    };
+  });
 }

@@ -1,6 +1,6 @@
 /** What is laid next in a dug bottom: the lowest lift not let go yet, else the next layer, else the footing. */
+import { mayCover } from '../placement/index.ts';
 import type { LaidBed, LiftCard } from './cards.ts';
-import { mayCover } from './cards.ts';
 
 type Layer = LaidBed['layers'][number];
 

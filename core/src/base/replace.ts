@@ -5,6 +5,14 @@
  * allowable is typed with who said it.
  */
 
+import type { Range } from '../plan/fields.ts';
+
+/** What is typed to ask for it. */
+export const REPLACEMENT_RANGES = {
+  putBack: { kind: 'size', min: 0.05, max: 3 },
+  bearing: { kind: 'pressure', min: 1000, max: 5_000_000 },
+} as const satisfies Record<string, Range>;
+
 export interface Spread {
   /** Under the footing, Pa. */
   readonly load: number;

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { HAZARD_KINDS } from '../catalogue/hazards.ts';
 import { compute } from '../compute/index.ts';
-import type { SiteRecord } from '../log/index.ts';
+import { bedLift, type SiteRecord } from '../log/index.ts';
 import { newLog, newUnderpin } from '../plan/blank.ts';
 import type { Strip } from '../plan/elements.ts';
 import type { BedLayer, Hazard, Plan } from '../plan/schema.ts';
@@ -332,11 +332,12 @@ const RAISED: Record<(typeof CAUTION_CODES)[number], Change> = {
     p.elements = [];
   },
 };
-const ofLift = { bed: 'bed-1', layer: 'layer-1' };
-const laid = (lift: number) =>
-  logged('laid', { ...ofLift, lift, on: 'sound', reason: '', moisture: null }, { element: 'E1' });
-const tested = () =>
-  logged('density', { ...ofLift, lift: 1, wet: 1700, moisture: 0.05, cone: null }, { element: 'E1' });
+const onLift = (lift: number) => ({
+  element: 'E1',
+  placement: bedLift({ bed: 'bed-1', layer: 'layer-1', lift }),
+});
+const laid = (lift: number) => logged('laid', { on: 'sound', reason: '', moisture: null }, onLift(lift));
+const tested = () => logged('density', { wet: 1700, moisture: 0.05, cone: null }, onLift(1));
 const RECORDS: Partial<Record<CautionCode, () => SiteRecord[]>> = {
   frozenFace: () => [logged('frozen', { depth: 0.4, from: 'typed', when: '' })],
   liftFailed: () => [laid(1), tested()],
@@ -344,7 +345,7 @@ const RECORDS: Partial<Record<CautionCode, () => SiteRecord[]>> = {
   liftOverridden: () => [
     laid(1),
     tested(),
-    logged('release', { ...ofLift, lift: 1, who: 'Eng. Sol', reason: 'rain' }, { element: 'E1' }),
+    logged('release', { who: 'Eng. Sol', reason: 'rain' }, onLift(1)),
   ],
 };
 
@@ -393,11 +394,11 @@ describe('the table of cautions', () => {
     const weight = (records: SiteRecord[]) =>
       compute(plan, records).cautions.find((c) => c.code === 'keepOff.service')!.weight;
     expect(weight([])).toBe('stop');
-    expect(weight([logged('laidBare', { hazard: 'h', bare: true })])).toBe('warn');
+    expect(weight([logged('exposed', { hazard: 'h', bare: true })])).toBe('warn');
     expect(
       weight([
-        logged('laidBare', { hazard: 'h', bare: true }),
-        logged('laidBare', { hazard: 'h', bare: false }),
+        logged('exposed', { hazard: 'h', bare: true }),
+        logged('exposed', { hazard: 'h', bare: false }),
       ]),
     ).toBe('stop');
   });

@@ -20,7 +20,8 @@ function clashes(
     const found = job.clashes.filter((clash) => clash.hazard === hazard.id && clash.what === what);
     const worst = found.reduce<Clash | null>((p, q) => (p === null || q.by > p.by ? q : p), null);
     if (!worst) return [];
-    const deadly = what === 'keepOff' && DEADLY.includes(hazard.kind) && !job.facts.exposed.has(hazard.id);
+    const deadly =
+      what === 'keepOff' && DEADLY.includes(hazard.kind) && !job.facts.exposed.get(hazard.id)?.bare;
     return [
       {
         elements: found.map((clash) => clash.element),

@@ -136,7 +136,7 @@ export const KIND_CAUTIONS = {
     weight: 'stop',
     stage: 'base',
     find: ({ live }) =>
-      all(live.filter((e) => e.cards.some((card) => card.waitsBelow && card.state !== 'open'))),
+      all(live.filter((e) => e.cards.some((card) => card.waits && card.state !== 'toCome'))),
   },
   liftOverridden: {
     weight: 'warn',
@@ -145,10 +145,10 @@ export const KIND_CAUTIONS = {
     find: ({ live }) =>
       live.flatMap((e): Finding[] =>
         e.cards
-          .filter((card) => card.state === 'overridden' && card.release?.value)
+          .filter((card) => card.state === 'overridden' && card.release)
           .map(({ release }) => ({
             elements: [e.id],
-            names: { who: release!.value!.who, reason: release!.value!.reason },
+            names: { who: release!.value.who, reason: release!.value.reason },
           })),
       ),
   },

@@ -43,11 +43,12 @@ export function setoutSheet(plan: Plan, takeoff: Takeoff): SetoutSheet {
     };
   });
   const checks = checkLines(plan);
+  const { taped } = takeoff.facts;
   return {
     points,
     checks,
-    loops: shareOuts(checks, takeoff.facts.taped, plan.setout.temperature),
-    adjustment: adjust(points, takeoff.facts.taped, plan.setout.tolerance, plan.setout.temperature),
+    loops: shareOuts(checks, taped, plan.setout.temperature),
+    adjustment: adjust(points, taped, plan.setout.tolerance, plan.setout.temperature),
     boards: boardsOf(
       plan,
       widths,

@@ -108,7 +108,7 @@ describe('a figure is no better than what leads to it', () => {
   it('measured where a pit was pumped down', () => {
     const plan = job();
     plan.ground.water = 99.6;
-    const record = logged('recharge', {
+    const record = logged('risingHead', {
       length: 1,
       width: 1,
       water: 99.6,

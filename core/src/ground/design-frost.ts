@@ -145,7 +145,7 @@ export interface FrozenNow {
 
 /** Ground frozen on the day of the dig; null when it is not. */
 export function frozenNow({ frozen }: Facts): FrozenNow | null {
-  return frozen ? { depth: frozen.depth, rate: RATES.frozenGround.likely } : null;
+  return frozen && frozen.depth > 0 ? { depth: frozen.depth, rate: RATES.frozenGround.likely } : null;
 }
 
 export interface FrozenToday {

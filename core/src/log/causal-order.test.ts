@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { logged } from '../testing.ts';
 import { inTime, standing } from './causal-order.ts';
 import { factsOf } from './facts.ts';
-import type { SiteRecord } from './kinds.ts';
+import { bedLift } from './placement.ts';
+import type { SiteRecord } from './record.ts';
 
 const NOON = Date.UTC(2026, 4, 4, 12);
 const at = (minutes: number) => new Date(NOON + minutes * 60_000).toISOString();
@@ -29,18 +30,14 @@ describe('the order of records', () => {
     expect(ids(inTime([back, right, dug]))).toEqual(['a', 'b', 'c']);
   });
   it('puts what was made knowing of another after it: a test after its lift, on a slow phone too', () => {
-    const of = { bed: 'b', layer: 'l', lift: 1 };
+    const on = { element: 'e', placement: bedLift({ bed: 'b', layer: 'l', lift: 1 }) };
     const laid = logged(
       'laid',
-      { ...of, on: 'sound', reason: '', moisture: null },
-      { id: 'laid', element: 'e', at: at(0) },
+      { on: 'sound', reason: '', moisture: null },
+      { id: 'laid', ...on, at: at(0) },
     );
-    const rework = logged(
-      'rework',
-      { ...of, what: 'rolled' },
-      { id: 'rework', element: 'e', at: at(-5), after: 'laid' },
-    );
-    expect([...factsOf([rework, laid]).lifts.values()].map(ids)).toEqual([['laid', 'rework']]);
+    const rework = logged('rework', { what: 'rolled' }, { id: 'rework', ...on, at: at(-5), after: 'laid' });
+    expect([...factsOf([rework, laid]).histories.values()].map(ids)).toEqual([['laid', 'rework']]);
   });
   it('lets the later of two corrections stand, the larger id where clocks agree', () => {
     const first = note('a', 0);

@@ -5,7 +5,7 @@
  * Not covered: two people who knew nothing of one another, with clocks that are off. Their records stand
  * in the order of their clocks, the same for every reader.
  */
-import type { SiteRecord } from './kinds.ts';
+import type { SiteRecord } from './record.ts';
 
 const smaller = <T>(p: T, q: T): number => (p < q ? -1 : p > q ? 1 : 0);
 

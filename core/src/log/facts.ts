@@ -1,109 +1,78 @@
 /** Records folded into what is known: corrections in, what was withdrawn out. */
 
 import { standing } from './causal-order.ts';
-import type { RecordKindId, RecordValue, SiteRecord } from './kinds.ts';
+import { type Folding, gathered } from './fold.ts';
+import { type Folded, RECORD_KIND_IDS, type RecordKindId, recordKindOf } from './kinds/index.ts';
+import { placementKey } from './placement.ts';
+import type { PlacedRecord, SiteRecord } from './record.ts';
 
-export interface Facts {
-  /** Days of each machine, by its id, in the order they were logged. */
-  readonly dug: ReadonlyMap<string, readonly RecordValue<'dug'>[]>;
-  /** What people dug, in the order it was logged. */
-  readonly handDug: readonly RecordValue<'handDug'>[];
-  /** Laboratory tests and trials of layers, by `bed/layer`: the newest test, every trial. */
-  readonly lab: ReadonlyMap<string, RecordValue<'lab'>>;
-  readonly trials: ReadonlyMap<string, readonly RecordValue<'trial'>[]>;
-  /** Bottoms as they were last found, by element. */
-  readonly bottoms: ReadonlyMap<string, RecordValue<'bottom'>>;
-  /** Dynamic cones driven, by element, in the order of time. */
-  readonly cones: ReadonlyMap<string, readonly RecordValue<'cone'>[]>;
-  /** The last recharge test, by element; of the whole job under ''. */
-  readonly risingHead: ReadonlyMap<string, RecordValue<'recharge'>>;
-  /** The history of each lift, in the order of time, by `element/bed/layer/lift`. */
-  readonly lifts: ReadonlyMap<string, readonly LiftRecord[]>;
-  /** The last distance taped between two corners, whichever way round. */
-  readonly taped: readonly RecordValue<'taped'>[];
-  /** How deep the ground was last found frozen; null when nobody looked, or it thawed. */
-  readonly frozen: RecordValue<'frozen'> | null;
-  /** Buried services laid bare, by hazard. */
-  readonly exposed: ReadonlySet<string>;
-}
-
-/** What is logged of one lift. */
-export type LiftRecord = Extract<SiteRecord, { kind: 'laid' | 'density' | 'rework' | 'release' }>;
-
-/** Names a lift in the facts. */
-export const liftKey = (
-  element: string,
-  { bed, layer, lift }: { readonly bed: string; readonly layer: string; readonly lift: number },
-): string => `${element}/${bed}/${layer}/${lift}`;
-export const layerKey = (bed: string, layer: string): string => `${bed}/${layer}`;
-
-const isOfLift = (record: SiteRecord): record is LiftRecord =>
-  record.element !== null &&
-  record.value !== null &&
-  (record.kind === 'laid' ||
-    record.kind === 'density' ||
-    record.kind === 'rework' ||
-    record.kind === 'release');
-
-/** A list parted by a key, each part in the list's order. */
-function grouped<T>(list: readonly T[], keyOf: (one: T) => string): Map<string, T[]> {
-  const out = new Map<string, T[]>();
-  for (const one of list) {
-    const key = keyOf(one);
-    const known = out.get(key);
-    if (known) known.push(one);
-    else out.set(key, [one]);
-  }
-  return out;
-}
-
-type Valued<K extends RecordKindId> = Extract<SiteRecord, { kind: K }>;
-const valuesOf = <K extends RecordKindId>(records: readonly SiteRecord[], kind: K): RecordValue<K>[] =>
-  records.flatMap((record) =>
-    record.kind === kind && record.value !== null ? [(record as Valued<K>).value as RecordValue<K>] : [],
-  );
+/** What the records of each kind amount to, and the history of each placement in the order of time. */
+export type Facts = { readonly [K in RecordKindId]: Folded<K> } & {
+  /** By `placementKey`. */
+  readonly histories: ReadonlyMap<string, readonly PlacedRecord[]>;
+};
 
 export const NO_RECORDS: readonly SiteRecord[] = [];
-const folded = new WeakMap<readonly SiteRecord[], Facts>();
 
-/** What some records say together. The same list gives the same object. */
+/** Records of one kind with what they amount to. */
+interface Part {
+  readonly of: readonly SiteRecord[];
+  readonly known: unknown;
+}
+interface Whole {
+  readonly parts: ReadonlyMap<string, Part>;
+  readonly facts: Facts;
+}
+
+const HISTORIES = 'histories';
+const parted = (stand: readonly SiteRecord[]): Map<string, SiteRecord[]> => {
+  const out = new Map<string, SiteRecord[]>([...RECORD_KIND_IDS, HISTORIES].map((name) => [name, []]));
+  for (const record of stand) {
+    out.get(record.kind)!.push(record);
+    if (record.placement !== null && recordKindOf(record.kind).onPlacement) out.get(HISTORIES)!.push(record);
+  }
+  return out;
+};
+
+const foldInto = (name: string, known: unknown, more: readonly SiteRecord[]): unknown =>
+  name === HISTORIES
+    ? gathered(
+        known as Facts['histories'] | null,
+        more as readonly PlacedRecord[],
+        ({ element, placement }) => placementKey(element, placement),
+        (record) => record,
+      )
+    : recordKindOf(name as RecordKindId).fold(known, more as readonly Folding<unknown>[]);
+
+/** What a part amounts to now: what came after is folded into what was known; else all of it anew. */
+function partOf(name: string, of: readonly SiteRecord[], before: Part | undefined): Part {
+  const grown = before && before.of.length <= of.length && before.of.every((record, i) => record === of[i]);
+  if (!grown) return { of, known: foldInto(name, null, of) };
+  if (before.of.length === of.length) return before;
+  return { of, known: foldInto(name, before.known, of.slice(before.of.length)) };
+}
+
+const folded = new WeakMap<readonly SiteRecord[], Facts>();
+/** What was folded last: lists grow by a record at a time, and most of what they say stays as it was. */
+let latest: Whole | null = null;
+
+/**
+ * What some records say together. The same list gives the same object, and so does one that says no more than
+ * the one before it: a note moves nothing.
+ */
 export function factsOf(records: readonly SiteRecord[]): Facts {
   const known = folded.get(records);
   if (known) return known;
-  const stand = standing(records);
-  const taped = new Map<string, RecordValue<'taped'>>();
-  for (const line of valuesOf(stand, 'taped')) taped.set([line.from, line.to].sort().join('\n'), line);
-  const exposed = new Set<string>();
-  for (const { hazard, bare } of valuesOf(stand, 'laidBare')) {
-    if (bare) exposed.add(hazard);
-    else exposed.delete(hazard);
-  }
-  const lab = new Map<string, RecordValue<'lab'>>();
-  for (const test of valuesOf(stand, 'lab')) lab.set(layerKey(test.bed, test.layer), test);
-  const bottoms = new Map<string, RecordValue<'bottom'>>();
-  for (const { kind, element, value } of stand)
-    if (kind === 'bottom' && element !== null && value !== null) bottoms.set(element, value);
-  const risingHead = new Map<string, RecordValue<'recharge'>>();
-  for (const { kind, element, value } of stand)
-    if (kind === 'recharge' && value !== null) risingHead.set(element ?? '', value);
-  const cones = new Map<string, RecordValue<'cone'>[]>();
-  for (const { kind, element, value } of stand)
-    if (kind === 'cone' && element !== null && value !== null)
-      cones.set(element, [...(cones.get(element) ?? []), value]);
-  const frozen = valuesOf(stand, 'frozen').at(-1) ?? null;
-  const facts: Facts = {
-    dug: grouped(valuesOf(stand, 'dug'), (day) => day.machine),
-    handDug: valuesOf(stand, 'handDug'),
-    lab,
-    trials: grouped(valuesOf(stand, 'trial'), ({ bed, layer }) => layerKey(bed, layer)),
-    bottoms,
-    cones,
-    risingHead,
-    lifts: grouped(stand.filter(isOfLift), ({ element, value }) => liftKey(element!, value!)),
-    taped: [...taped.values()],
-    frozen: frozen && frozen.depth > 0 ? frozen : null,
-    exposed,
-  };
+  const before = latest;
+  const parts = new Map<string, Part>();
+  for (const [name, of] of parted(standing(records)))
+    parts.set(name, partOf(name, of, before?.parts.get(name)));
+  const same =
+    before !== null && [...parts].every(([name, { known }]) => known === before.parts.get(name)!.known);
+  const facts = same
+    ? before.facts
+    : (Object.fromEntries([...parts].map(([name, { known }]) => [name, known])) as unknown as Facts);
+  latest = { parts, facts };
   folded.set(records, facts);
   return facts;
 }

@@ -1,13 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
+import { frozenNow } from '../ground/design-frost.ts';
 import { currentPlan } from '../plan/migrate.ts';
 import { honeyHouse, logged } from '../testing.ts';
 import { validateRecords } from '../validation/validate.ts';
 import { inTime, standing } from './causal-order.ts';
 import { factsOf } from './facts.ts';
-import { RECORD_KIND_IDS, type RecordKindId, type SiteRecord } from './kinds.ts';
-import { recordsBefore } from './legacy.ts';
+import { RECORD_KIND_IDS, type RecordKindId, recordKindOf } from './kinds/index.ts';
+import { recordsBefore, upgradedRecord } from './legacy.ts';
+import { bedLift } from './placement.ts';
+import type { SiteRecord } from './record.ts';
 
 const day = (volume: number, hours = 8, machine = 'm') => ({ machine, when: '', volume, hours });
 
@@ -21,17 +24,22 @@ describe('records folded', () => {
       logged('taped', { from: 'B', to: 'A', distance: 9.02 }),
       logged('frozen', { depth: 0.3, from: 'typed', when: '' }),
       logged('frozen', { depth: 0.4, from: 'feed', when: '' }),
-      logged('laidBare', { hazard: 'pipe', bare: true }),
-      logged('laidBare', { hazard: 'cable', bare: true }),
-      logged('laidBare', { hazard: 'cable', bare: false }),
+      logged('exposed', { hazard: 'pipe', bare: true }),
+      logged('exposed', { hazard: 'cable', bare: true }),
+      logged('exposed', { hazard: 'cable', bare: false }),
     ];
     const facts = factsOf(records);
     expect(facts.dug.get('m')!.map((d) => d.volume)).toEqual([60, 70]);
     expect(facts.dug.get('other')).toHaveLength(1);
     expect(facts.taped).toEqual([{ from: 'B', to: 'A', distance: 9.02 }]);
     expect(facts.frozen).toMatchObject({ depth: 0.4, from: 'feed' });
-    expect([...facts.exposed]).toEqual(['pipe']);
-    expect(factsOf([...records, logged('frozen', { depth: 0, from: 'typed', when: '' })]).frozen).toBeNull();
+    expect([...facts.exposed.values()]).toEqual([
+      { hazard: 'pipe', bare: true },
+      { hazard: 'cable', bare: false },
+    ]);
+    const thawed = factsOf([...records, logged('frozen', { depth: 0, from: 'typed', when: '' })]);
+    expect(frozenNow(thawed)).toBeNull();
+    expect(frozenNow(facts)).toMatchObject({ depth: 0.4 });
   });
 
   it('take the newest of a chain of corrections, in the place of what it corrects; none when taken back', () => {
@@ -71,6 +79,7 @@ describe('records folded', () => {
     expect(factsOf([dug, odd]).dug.get('m')).toHaveLength(1);
   });
 
+  const lift = (n: number) => bedLift({ bed: 'b', layer: 'l', lift: 1 + (n % 3) });
   it('say the same in whatever order they come, and however often', () => {
     const value = (kind: RecordKindId, n: number) =>
       ({
@@ -86,7 +95,7 @@ describe('records folded', () => {
             { blows: 5 + n, depth: 0.1 },
           ],
         },
-        recharge: {
+        risingHead: {
           length: 1,
           width: 1,
           water: 99,
@@ -95,13 +104,13 @@ describe('records folded', () => {
             { minutes: 5 + n, level: 98.2 },
           ],
         },
-        laid: { bed: 'b', layer: 'l', lift: 1 + (n % 3), on: 'sound' as const, reason: '', moisture: null },
-        density: { bed: 'b', layer: 'l', lift: 1 + (n % 3), wet: 1900 + n, moisture: 0.08, cone: null },
-        rework: { bed: 'b', layer: 'l', lift: 1 + (n % 3), what: 'rolled' as const },
-        release: { bed: 'b', layer: 'l', lift: 1 + (n % 3), who: 'x', reason: '' },
+        laid: { on: 'sound' as const, reason: '', moisture: null },
+        density: { wet: 1900 + n, moisture: 0.08, cone: null },
+        rework: { what: 'rolled' as const },
+        release: { who: 'x', reason: '' },
         taped: { from: 'A', to: `C${n % 3}`, distance: 1 + n },
         frozen: { depth: (n % 4) / 10, from: 'typed' as const, when: '' },
-        laidBare: { hazard: `h${n % 2}`, bare: n % 3 > 0 },
+        exposed: { hazard: `h${n % 2}`, bare: n % 3 > 0 },
         note: { text: `${n}` },
       })[kind];
     const drawn = fc.array(
@@ -120,27 +129,110 @@ describe('records folded', () => {
           const before = corrects === null ? undefined : made[corrects];
           const own = before?.kind ?? kind;
           made.push(
-            logged(own, before && withdrawn ? null : value(own, n), { corrects: before?.id ?? null }),
+            logged(own, before && withdrawn ? null : value(own, n), {
+              corrects: before?.id ?? null,
+              placement: recordKindOf(own).onPlacement ? lift(n) : null,
+            }),
           );
         }
         const shuffled = made
           .map((record) => [order.next().value as number, record] as const)
           .sort((p, q) => p[0] - q[0])
           .map(([, record]) => record);
-        const told = (records: readonly SiteRecord[]) => {
-          const { dug, taped, frozen, exposed, lab, trials, bottoms, lifts } = factsOf(records);
-          const sets = { lab: [...lab], trials: [...trials], bottoms: [...bottoms], lifts: [...lifts] };
-          return { dug: [...dug], taped: [...taped], frozen, exposed: [...exposed].sort(), ...sets };
-        };
-        const sorted = (t: ReturnType<typeof told>) => ({
-          ...t,
-          dug: t.dug.sort(([p], [q]) => (p < q ? -1 : 1)),
-        });
-        expect(sorted(told(shuffled))).toEqual(sorted(told(made)));
+        const told = (records: readonly SiteRecord[]) =>
+          Object.fromEntries(
+            Object.entries(factsOf(records)).map(([name, known]) => [
+              name,
+              known instanceof Map ? new Map([...known].sort(([p], [q]) => (p < q ? -1 : 1))) : known,
+            ]),
+          );
+        expect(told(shuffled)).toEqual(told(made));
         expect(inTime(shuffled)).toEqual(inTime(made));
         expect(standing(made).every((record) => record.value !== null)).toBe(true);
       }),
     );
+  });
+});
+
+describe('records that come one by one', () => {
+  const first = [
+    logged('dug', day(60)),
+    logged('cone', { soil: 'other', readings: [] }, { element: 'E1' }),
+    logged('taped', { from: 'A', to: 'B', distance: 9 }),
+  ];
+  it('fold alone: what they say nothing of stays the object it was, and a note moves nothing', () => {
+    const before = factsOf(first);
+    expect(factsOf([...first, logged('note', { text: 'rain at noon' })])).toBe(before);
+    const after = factsOf([...first, logged('cone', { soil: 'other', readings: [] }, { element: 'E2' })]);
+    expect(after.dug).toBe(before.dug);
+    expect(after.taped).toBe(before.taped);
+    expect(after.cone.get('E1')).toBe(before.cone.get('E1'));
+    expect([...before.cone.keys()]).toEqual(['E1']);
+    expect([...after.cone.keys()]).toEqual(['E1', 'E2']);
+  });
+  it('say what they would all at once, corrected and out of order too', () => {
+    const step = fc.record({
+      volume: fc.integer({ min: 1, max: 90 }),
+      early: fc.boolean(),
+      corrects: fc.option(fc.nat(9)),
+    });
+    fc.assert(
+      fc.property(fc.array(step, { maxLength: 12 }), (steps) => {
+        const records: SiteRecord[] = [];
+        for (const { volume, early, corrects } of steps) {
+          const before = corrects === null ? undefined : records[corrects];
+          const at = early ? { at: '2025-06-01T00:00:00.000Z' } : {};
+          records.push(logged('dug', day(volume), { corrects: before?.id ?? null, ...at }));
+          const anew = structuredClone(records);
+          expect([...factsOf([...records]).dug]).toEqual([...factsOf(anew).dug]);
+          factsOf([...records]);
+        }
+      }),
+    );
+  });
+});
+
+describe('records as they were written earlier', () => {
+  const old = { ...logged('note', { text: '' }), element: 'E1' };
+  const of = { bed: 'bed-1', layer: 'layer-1', lift: 2 };
+  const read = (kind: string, value: unknown) => {
+    const { placement: _none, ...rest } = old;
+    const answer = validateRecords([{ ...rest, kind, value }]);
+    return answer.ok ? answer.records[0] : answer.problems;
+  };
+  it('name the lift of a bed within their value: it is what they hang on', () => {
+    const on = { element: 'E1', placement: 'bed/bed-1/layer-1/2' };
+    expect(read('laid', { ...of, on: 'sound', reason: '', moisture: null })).toMatchObject({
+      ...on,
+      kind: 'laid',
+      value: { on: 'sound', reason: '', moisture: null },
+    });
+    expect(read('release', { ...of, who: 'x', reason: '' })).toMatchObject({ ...on, value: { who: 'x' } });
+    expect(read('rework', { ...of, what: 'rolled' })).toMatchObject({ ...on, value: { what: 'rolled' } });
+    expect(read('density', { ...of, wet: 2000, moisture: 0.1, cone: null })).toMatchObject(on);
+  });
+  it('have other names for a service laid bare and for a pit that fills', () => {
+    expect(read('laidBare', { hazard: 'h', bare: true })).toMatchObject({ kind: 'exposed' });
+    const pit = {
+      length: 1,
+      width: 1,
+      water: 99,
+      readings: [
+        { minutes: 0, level: 98 },
+        { minutes: 5, level: 98.2 },
+      ],
+    };
+    expect(read('recharge', pit)).toMatchObject({ kind: 'risingHead', value: pit });
+  });
+  it('are the same read once more, whatever they are', () => {
+    for (const record of [
+      old,
+      logged('rework', { what: 'rolled' }, { placement: bedLift(of) }),
+      null,
+      3,
+      { kind: 'x' },
+    ])
+      expect(upgradedRecord(upgradedRecord(record))).toEqual(upgradedRecord(record));
   });
 });
 
@@ -180,7 +272,7 @@ describe('records out of an old plan', () => {
   it('are all there, dated where a day was written, the same every time', () => {
     const records = recordsBefore(old());
     expect(validateRecords(records)).toMatchObject({ ok: true });
-    expect(records.map(({ kind }) => kind)).toEqual(['dug', 'dug', 'taped', 'frozen', 'laidBare']);
+    expect(records.map(({ kind }) => kind)).toEqual(['dug', 'dug', 'taped', 'frozen', 'exposed']);
     expect(records[0]!.at).toBe('2026-03-04T00:00:00.000Z');
     expect(records[1]!.at.startsWith('1970')).toBe(true);
     expect(recordsBefore(old())).toEqual(records);

@@ -1,6 +1,13 @@
 /** The one door for plans from outside: migrate, check the shape (Ajv), then the sense. */
 import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
-import { MOST_RECORDS, RECORD_KIND_IDS, type SiteRecord } from '../log/index.ts';
+import {
+  faultOf,
+  MOST_RECORDS,
+  RECORD_KIND_IDS,
+  recordKindOf,
+  type SiteRecord,
+  upgradedRecord,
+} from '../log/index.ts';
 import { RECORD_SCHEMAS } from '../log/schema.ts';
 import { ELEMENT_KINDS } from '../plan/kinds.ts';
 import { CLOCK, PLAN_FORMAT, PLAN_VERSION } from '../plan/limits.ts';
@@ -9,7 +16,6 @@ import { type Plan, PlanSchema } from '../plan/schema.ts';
 import { WHOLE_TEXT, wholeText } from '../plan/text.ts';
 import type { Problem, ProblemCode } from '../results/index.ts';
 import { checkPlan } from './check.ts';
-import { recordFaults } from './records.ts';
 
 const MOST_PROBLEMS = 50;
 const ajv = new Ajv2020({
@@ -124,6 +130,16 @@ export type ValidatedRecords =
   | { readonly ok: true; readonly records: readonly SiteRecord[] }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
+/** What contradicts itself within a record beyond its limits. */
+function faultsOf({ kind, value, placement, corrects }: SiteRecord): Problem[] {
+  if (value === null) return corrects === null ? [{ code: 'missing', path: '/value' }] : [];
+  if (recordKindOf(kind).onPlacement && placement === null) return [{ code: 'missing', path: '/placement' }];
+  const found = faultOf(kind, value);
+  if (!found) return [];
+  const { at, ...problem } = found;
+  return [{ ...problem, path: `/value${at}` }];
+}
+
 /**
  * Reads records from anywhere: each of a known kind, within its limits, under an id of its own.
  * @param under pointer of the list, for the problems
@@ -137,9 +153,11 @@ export function validateRecords(list: unknown, under = '/records'): ValidatedRec
     };
   const problems: Problem[] = [];
   const seen = new Set<string>();
-  list.forEach((record: unknown, i) => {
+  const records: SiteRecord[] = [];
+  list.forEach((given: unknown, i) => {
     if (problems.length >= MOST_PROBLEMS) return;
     const path = `${under}/${i}`;
+    const record = upgradedRecord(given);
     const kind = typeof record === 'object' && record !== null && 'kind' in record ? record.kind : undefined;
     const check =
       typeof kind === 'string' && Object.hasOwn(validRecord, kind) ? validRecord[kind] : undefined;
@@ -159,19 +177,15 @@ export function validateRecords(list: unknown, under = '/records'): ValidatedRec
     if (!(at >= EARLIEST && at < LATEST)) problems.push({ code: 'notADate', path: `${path}/at` });
     else if (seen.has(record.id))
       problems.push({ code: 'duplicateId', path: `${path}/id`, value: record.id });
-    else if (record.value === null && record.corrects === null)
-      problems.push({ code: 'missing', path: `${path}/value` });
-    else problems.push(...recordFaults(record, path));
+    else {
+      const { placement = null, after = null, revision = null } = record;
+      const whole = { ...record, placement, after, revision } as SiteRecord;
+      problems.push(...faultsOf(whole).map((problem) => ({ ...problem, path: path + problem.path })));
+      records.push(whole);
+    }
     seen.add(record.id);
   });
   return problems.length > 0
     ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) }
-    : {
-        ok: true,
-        records: (list as SiteRecord[]).map(({ after = null, revision = null, ...record }) => ({
-          ...record,
-          after,
-          revision,
-        })) as SiteRecord[],
-      };
+    : { ok: true, records };
 }

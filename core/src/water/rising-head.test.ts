@@ -106,12 +106,12 @@ describe('a recharge test', () => {
         { minutes: 25, level: 99 },
       ],
     };
-    const after = compute(plan, [logged('recharge', value, { element: 'E1' })]);
+    const after = compute(plan, [logged('risingHead', value, { element: 'E1' })]);
     const spread = (of: typeof before, i: number) => of.holes[i]!.inflow[2] / of.holes[i]!.inflow[0];
     expect(spread(after, 0)).toBeLessThan(spread(before, 0) / 3);
     expect(after.holes[0]!.kOrigin).toBe('measured');
     expect(spread(after, 1)).toBeCloseTo(spread(before, 1), 9);
     // Of the whole job it is for both.
-    expect(compute(plan, [logged('recharge', value)]).holes[1]!.kOrigin).toBe('measured');
+    expect(compute(plan, [logged('risingHead', value)]).holes[1]!.kOrigin).toBe('measured');
   });
 });

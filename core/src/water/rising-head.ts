@@ -2,7 +2,7 @@
  * Rising-head test: a pit pumped down and left, its level read as it comes up again. What comes in between two
  * readings is what the pit's area gains; the permeability is the one that lets in as much at mid-height.
  */
-import type { RecordValue } from '../log/index.ts';
+import type { RisingHeadTest } from '../soil-tests/index.ts';
 import { equivalentRadius, pitInflow } from './inflow.ts';
 
 /** Readings say no more than this much either way, as a factor: assumed. */
@@ -25,7 +25,7 @@ function solve(flow: (k: number) => number, wanted: number): number | null {
 }
 
 /** Permeability by each pair of readings, m/s; those that say nothing are left out. @param tight level of the tight base, m */
-export function risingHeadEach(test: RecordValue<'recharge'>, tight: number): number[] {
+export function risingHeadEach(test: RisingHeadTest, tight: number): number[] {
   const { length, width, water, readings } = test;
   const radius = equivalentRadius(length, width);
   const head = water - tight;
@@ -42,28 +42,11 @@ export function risingHeadEach(test: RecordValue<'recharge'>, tight: number): nu
 
 /** Low, likely and high permeability of a test, m/s; null when it says nothing. */
 export function risingHeadRange(
-  test: RecordValue<'recharge'>,
+  test: RisingHeadTest,
   tight: number,
 ): readonly [number, number, number] | null {
   const each = risingHeadEach(test, tight);
   if (each.length === 0) return null;
   const likely = Math.exp(each.reduce((sum, k) => sum + Math.log(k), 0) / each.length);
   return [Math.min(likely / AT_LEAST, ...each), likely, Math.max(likely * AT_LEAST, ...each)];
-}
-
-/**
- * Position of the first reading after which no time has passed, whose level has fallen, or that stands over
- * the water outside; null where all can be.
- * @param water level outside, m; null while nobody has said
- */
-export function risingHeadFault(
-  readings: RecordValue<'recharge'>['readings'],
-  water: number | null,
-): number | null {
-  const at = readings.findIndex(
-    ({ minutes, level }, i) =>
-      (water !== null && level > water) ||
-      (i > 0 && (minutes <= readings[i - 1]!.minutes || level < readings[i - 1]!.level)),
-  );
-  return at < 0 ? null : at;
 }

@@ -9,16 +9,15 @@ import {
   sectionThrough,
   type Takeoff,
 } from '@cimiento/core';
-import { memo, useEffect, useLayoutEffect, useMemo, useState } from 'react';
+import { memo, Suspense, useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useSender } from '../outbox/useSender.ts';
 import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
 import { Button } from '../ui/controls.tsx';
-import { openAll } from '../ui/later.tsx';
+import { later, openAll } from '../ui/later.tsx';
 import { useAutosave } from './autosave.ts';
 import { GroundColumn } from './column/GroundColumn.tsx';
 import { DeskShell } from './DeskShell.tsx';
-import { InHole } from './InHole.tsx';
 import { JobIdProvider } from './jobId.ts';
 import { Keys } from './Keys.tsx';
 import { anyKept, forgetKept, keptEdit } from './kept.ts';
@@ -40,6 +39,8 @@ import {
 } from './takeoff.ts';
 import { Tally } from './tally/Tally.tsx';
 import { useNarrow } from './useNarrow.ts';
+
+const InHole = later(() => import('./InHole.tsx'), 'InHole');
 
 /** After the desk is up nothing else is fetched for so long, ms. */
 const QUIET_FIRST = 3000;
@@ -178,7 +179,9 @@ const Worktop = memo(function Worktop({
           {/* On a phone what one asks in the hole stands before all else. */}
           {narrow && (
             <Box order={1}>
-              <InHole />
+              <Suspense fallback={<Box minH="120px" />}>
+                <InHole />
+              </Suspense>
             </Box>
           )}
           <Answers of={drawn}>

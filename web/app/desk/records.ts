@@ -12,6 +12,8 @@ import { type Desk, type DeskStore, useDeskStore } from './store.ts';
 /** What belongs to a record beside its kind and value. */
 export interface About {
   readonly element?: string | null;
+  /** What of what is laid, cast or filled there it hangs on. */
+  readonly placement?: string | null;
   readonly place?: readonly [number, number] | null;
   readonly corrects?: string | null;
 }
@@ -21,7 +23,7 @@ export const recordOf = <K extends RecordKindId>(
   { records, base }: Pick<Desk, 'records' | 'base'>,
   kind: K,
   value: RecordValue<K> | null,
-  { element = null, place = null, corrects = null }: About = {},
+  { element = null, placement = null, place = null, corrects = null }: About = {},
 ): SiteRecord =>
   ({
     id: crypto.randomUUID(),
@@ -29,6 +31,7 @@ export const recordOf = <K extends RecordKindId>(
     at: new Date().toISOString(),
     by: '',
     element,
+    placement,
     place,
     corrects,
     after: inTime(records).at(-1)?.id ?? null,

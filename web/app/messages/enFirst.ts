@@ -1,5 +1,4 @@
 /** English words the desk and the board start with, a file a stage. */
-import { backfill } from './en/backfill.ts';
 import { base } from './en/base.ts';
 import { board } from './en/board.ts';
 import { cautions } from './en/cautions.ts';
@@ -10,7 +9,6 @@ import { frost } from './en/frost.ts';
 import { ground } from './en/ground.ts';
 import { kinds } from './en/kinds.ts';
 import { levels } from './en/levels.ts';
-import { pour } from './en/pour.ts';
 import { problems } from './en/problems.ts';
 import { setout } from './en/setout.ts';
 import { tally } from './en/tally.ts';
@@ -29,8 +27,6 @@ export const enFirst = {
   ...dig,
   ...water,
   ...base,
-  ...pour,
-  ...backfill,
   ...cautions,
   ...problems,
 };

@@ -1,6 +1,5 @@
 /** Spanish words the desk and the board start with. */
 import type { enFirst } from './enFirst.ts';
-import { backfill } from './es/backfill.ts';
 import { base } from './es/base.ts';
 import { board } from './es/board.ts';
 import { cautions } from './es/cautions.ts';
@@ -11,7 +10,6 @@ import { frost } from './es/frost.ts';
 import { ground } from './es/ground.ts';
 import { kinds } from './es/kinds.ts';
 import { levels } from './es/levels.ts';
-import { pour } from './es/pour.ts';
 import { problems } from './es/problems.ts';
 import { setout } from './es/setout.ts';
 import { tally } from './es/tally.ts';
@@ -31,8 +29,6 @@ export const esFirst: Words<typeof enFirst> = {
   ...dig,
   ...water,
   ...base,
-  ...pour,
-  ...backfill,
   ...cautions,
   ...problems,
 };

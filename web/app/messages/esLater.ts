@@ -1,9 +1,11 @@
 /** Spanish words of parts that are fetched when they are first looked at. */
 import type { enLater } from './enLater.ts';
 import { asked } from './es/asked.ts';
+import { backfill } from './es/backfill.ts';
 import { dewatering } from './es/dewatering.ts';
 import { dialogs } from './es/dialogs.ts';
 import { log } from './es/log.ts';
+import { pour } from './es/pour.ts';
 import { proof } from './es/proof.ts';
 import { rain } from './es/rain.ts';
 import { said } from './es/said.ts';
@@ -12,11 +14,13 @@ import type { Words } from './words.ts';
 
 export const esLater: Words<typeof enLater> = {
   ...asked,
+  ...backfill,
   ...dialogs,
   ...proof,
   ...rain,
   ...dewatering,
   ...said,
   ...log,
+  ...pour,
   ...sheets,
 };

@@ -3,7 +3,7 @@
  * until the server has them, whatever happens to page, line or battery in between. Each belongs to the
  * person who made it and waits for them: nobody else's session sends it. Sending one twice keeps one.
  */
-import type { Problem, SiteRecord } from '@cimiento/core';
+import { type Problem, type SiteRecord, upgradedRecord } from '@cimiento/core';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 
 /** Why the server would not have a record, and which program said so. */
@@ -44,10 +44,10 @@ function open(): Promise<IDBPDatabase<Outbox> | null> {
   return opened;
 }
 
-/** Those an earlier program kept said neither who nor what came before. */
+/** Those an earlier program kept are read as they are written now. */
 const whole = ({ person = '', refused = null, record, ...rest }: Waiting): Waiting => {
-  const { after = null, revision = null, ...known } = record;
-  return { ...rest, person, refused, record: { ...known, after, revision } as SiteRecord };
+  const { placement = null, after = null, revision = null, ...known } = upgradedRecord(record) as SiteRecord;
+  return { ...rest, person, refused, record: { ...known, placement, after, revision } as SiteRecord };
 };
 
 /** Keeps something until it is sent. @returns false when this browser has no room for it */

@@ -12,6 +12,7 @@ const note = (text = 'x'): SiteRecord => ({
   at: new Date(Date.UTC(2026, 4, 1, 7, 0, count)).toISOString(),
   by: '',
   element: null,
+  placement: null,
   place: null,
   corrects: null,
   after: null,

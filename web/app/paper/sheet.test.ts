@@ -174,7 +174,7 @@ describe('the base sheet', () => {
       const pages = await wordsOf((await basePdf(inputOf(plan, { records, lang }))).pdf);
       const all = pages.join(' ');
       const words = (lang === 'es' ? es : en).proof.state;
-      for (const state of ['open', 'failed', 'released'] as const) expect(all).toContain(words[state]);
+      for (const state of ['toCome', 'failed', 'released'] as const) expect(all).toContain(words[state]);
       expect(all).toContain('Eng. Sol');
       // 1839/2019, then 1933 and 1946 after the rework.
       expect(all).toMatch(/91[.,]1\s?%.*95[.,]7\s?%.*96[.,]4\s?%/);

@@ -12,6 +12,7 @@ import {
   parseQuantity,
   printEntry,
   printQuantity,
+  REPLACEMENT_RANGES,
   toSI,
 } from '@cimiento/core';
 import { memo, useCallback, useEffect, useId, useRef, useState } from 'react';
@@ -44,7 +45,7 @@ export interface QuantityFieldProps {
 }
 
 /** What may be typed: numbers of plans and of records. */
-const RANGES = { ...FIELDS, ...MEASURES };
+const RANGES = { ...FIELDS, ...MEASURES, ...REPLACEMENT_RANGES };
 export type RangeId = keyof typeof RANGES;
 
 /** One press of an arrow key, in the shown unit, by kind. */

@@ -1,11 +1,23 @@
 /** A record in words: what it is of, and what was seen or done; of one that takes another back, which. */
-import { coneStretches, dryFound, type Plan, RECORD_KINDS, type SiteRecord } from '@cimiento/core';
+import {
+  bedLiftOf,
+  type Part,
+  type Plan,
+  type RecordWord,
+  recordKindOf,
+  type Said,
+  type SiteRecord,
+} from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
 import type { Format } from './format.tsx';
 import { layerName } from './words.ts';
 
-const named = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
-  list.find((item) => item.id === id)?.name ?? id;
+/** What a record is said with. */
+interface Saying {
+  readonly t: Say;
+  readonly format: Format;
+  readonly plan: Plan;
+}
 
 export function recordText(
   t: Say,
@@ -15,126 +27,58 @@ export function recordText(
   corrected?: SiteRecord,
 ): { what: string; value: string } {
   const element = plan.elements.find((one) => one.id === record.element);
-  const label = t(RECORD_KINDS[record.kind].label);
+  const label = t(`record.${record.kind}`);
   return {
     what: element ? `${element.name} · ${label}` : label,
-    value: saidIn(t, format, plan, record, corrected),
+    value: saidOf({ t, format, plan }, record, corrected),
   };
 }
 
-function saidIn(t: Say, format: Format, plan: Plan, record: SiteRecord, corrected?: SiteRecord): string {
-  if (record.value !== null) return valueText(t, format, plan, record);
+function saidOf(saying: Saying, record: SiteRecord, corrected?: SiteRecord): string {
+  const { t } = saying;
+  if (record.value !== null) return valueText(saying, record);
   if (!corrected || corrected.value === null) return t('record.withdrawn');
-  return t('record.withdrawnWhat', { what: valueText(t, format, plan, corrected) });
+  return t('record.withdrawnWhat', { what: valueText(saying, corrected) });
 }
 
-/** Name of a layer of a bed; its id when the plan has it no longer. */
-function layerOf(t: Say, plan: Plan, bed: string, layer: string): string {
+const valueText = (saying: Saying, record: SiteRecord): string =>
+  recordKindOf(record.kind)
+    .said(record.value)
+    .map((said) => sentence(saying, record, said))
+    .filter(Boolean)
+    .join(' · ');
+
+function sentence(saying: Saying, record: SiteRecord, said: Said<RecordWord>): string {
+  if (typeof said !== 'object' || !('sentence' in said)) return String(partText(saying, record, said));
+  const parts = Object.entries(said.parts).map(([name, part]) => [name, partText(saying, record, part)]);
+  return saying.t(said.sentence, Object.fromEntries(parts));
+}
+
+/** Its name; its id when the plan has it no longer. */
+const named = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
+  list.find((item) => item.id === id)?.name ?? id;
+
+function layerOf({ t, plan }: Saying, bed: string, layer: string): string {
   const own = plan.beds.find((one) => one.id === bed)?.layers.find((one) => one.id === layer);
   return own ? layerName(t, own) : layer;
 }
 
-const liftOf = (
-  t: Say,
-  plan: Plan,
-  { bed, layer, lift }: { readonly bed: string; readonly layer: string; readonly lift: number },
-) => ({ layer: layerOf(t, plan, bed, layer), lift });
+function placementText(saying: Saying, placement: string | null): string {
+  const lift = placement === null ? null : bedLiftOf(placement);
+  if (!lift) return placement ?? '–';
+  return saying.t('record.lift', { layer: layerOf(saying, lift.bed, lift.layer), lift: lift.lift });
+}
 
-function valueText(t: Say, format: Format, plan: Plan, record: SiteRecord): string {
-  // Each kind of record has words of its own; a new one is named here by the compiler.
-  switch (record.kind) {
-    case 'dug': {
-      const { machine, volume, hours, when } = record.value!;
-      return [
-        t('record.dugValue', {
-          machine: named(plan.dig.machines, machine),
-          volume: format.text(volume, 'volume'),
-          hours: format.text(hours, 'hours'),
-        }),
-        when,
-      ]
-        .filter(Boolean)
-        .join(' · ');
-    }
-    case 'handDug': {
-      const { volume, hours } = record.value!;
-      return t('record.handDugValue', {
-        volume: format.text(volume, 'volume'),
-        hours: format.text(hours, 'hours'),
-      });
-    }
-    case 'lab': {
-      const { bed, layer, points } = record.value!;
-      return t('record.labValue', { layer: layerOf(t, plan, bed, layer), count: points.length });
-    }
-    case 'trial': {
-      const { bed, layer, thickness, readings } = record.value!;
-      return t('record.trialValue', {
-        layer: layerOf(t, plan, bed, layer),
-        lift: format.text(thickness, 'size'),
-        count: readings.length,
-      });
-    }
-    case 'bottom': {
-      const { feel, wet, frozen } = record.value!;
-      const seen = [t(`proof.feels.${feel}`), t(`proof.wets.${wet}`), frozen ? t('proof.frozen') : ''];
-      return seen.filter(Boolean).join(' · ');
-    }
-    case 'cone': {
-      const { soil, readings } = record.value!;
-      const cbrs = coneStretches(readings, soil).map(({ cbr }) => cbr);
-      return t('record.coneValue', {
-        count: readings.length,
-        deep: format.text(readings.at(-1)!.depth, 'size'),
-        least: cbrs.length > 0 ? format.text(Math.min(...cbrs), 'number', { decimals: 0 }) : '–',
-      });
-    }
-    case 'recharge': {
-      const { readings, length, width } = record.value!;
-      return t('record.rechargeValue', {
-        count: readings.length,
-        size: `${format.text(length, 'length')} × ${format.text(width, 'length')}`,
-      });
-    }
-    case 'laid': {
-      const { on, reason } = record.value!;
-      const what = t('record.laidValue', {
-        ...liftOf(t, plan, record.value!),
-        ground: t(`proof.ground.${on}`),
-      });
-      return [what, reason].filter(Boolean).join(': ');
-    }
-    case 'density': {
-      const dry = dryFound(record.value!);
-      return t('record.densityValue', {
-        ...liftOf(t, plan, record.value!),
-        dry: dry === null ? '?' : format.text(dry, 'density'),
-        moisture: format.text(record.value!.moisture, 'percent'),
-      });
-    }
-    case 'rework':
-      return t('record.reworkValue', {
-        ...liftOf(t, plan, record.value!),
-        what: t(`proof.reworks.${record.value!.what}`),
-      });
-    case 'release': {
-      const { who, reason } = record.value!;
-      const what = t('record.releaseValue', { ...liftOf(t, plan, record.value!), who });
-      return [what, reason].filter(Boolean).join(': ');
-    }
-    case 'taped': {
-      const { from, to, distance } = record.value!;
-      return `${from}–${to} ${format.text(distance, 'taped')}`;
-    }
-    case 'frozen': {
-      const { depth } = record.value!;
-      return depth > 0 ? format.text(depth, 'length') : t('record.thawed');
-    }
-    case 'laidBare': {
-      const { hazard, bare } = record.value!;
-      return t(bare ? 'record.bare' : 'record.covered', { name: named(plan.ground.hazards, hazard) });
-    }
-    case 'note':
-      return record.value!.text;
-  }
+function partText(saying: Saying, { placement }: SiteRecord, part: Part<RecordWord>): string | number {
+  const { t, format, plan } = saying;
+  if (typeof part !== 'object') return part;
+  if ('word' in part) return t(part.word);
+  if ('machine' in part) return named(plan.dig.machines, part.machine);
+  if ('hazard' in part) return named(plan.ground.hazards, part.hazard);
+  if ('layer' in part) return layerOf(saying, part.bed, part.layer);
+  if ('placement' in part) return placementText(saying, placement);
+  const { quantity, kind, decimals } = part;
+  return quantity === null
+    ? '–'
+    : format.text(quantity, kind, decimals === undefined ? undefined : { decimals });
 }

@@ -1,5 +1,5 @@
 /** Records of a job: added, never changed. Every query names the crew. */
-import type { SiteRecord } from '@cimiento/core';
+import { type SiteRecord, upgradedRecord } from '@cimiento/core';
 import { and, asc, eq, gt, inArray, isNull, max } from 'drizzle-orm';
 import type { PgTransaction } from 'drizzle-orm/pg-core';
 import { db } from '../client.ts';
@@ -22,6 +22,7 @@ const columns = {
   at: records.at,
   by: records.byName,
   element: records.element,
+  placement: records.placement,
   place: records.place,
   corrects: records.corrects,
   after: records.after,
@@ -52,7 +53,8 @@ export async function listRecords(crewId: string, jobId: string, after = 0): Pro
 
 const rowOf = ({ seq, at, ...row }: { seq: number; at: Date } & Record<string, unknown>): RecordRow => ({
   seq,
-  record: { ...row, at: at.toISOString() } as unknown as SiteRecord,
+  // Rows are never changed: those of before are read as they are written now.
+  record: upgradedRecord({ ...row, at: at.toISOString() }) as SiteRecord,
 });
 
 /** Records of a job, off the board or not. */
@@ -100,7 +102,7 @@ export async function putRecords(
   const rows = await tx
     .insert(records)
     .values(
-      list.map(({ id, kind, at, by, element, place, corrects, after, revision, value }, i) => ({
+      list.map(({ id, kind, at, by, element, placement, place, corrects, after, revision, value }, i) => ({
         jobId,
         id,
         crewId,
@@ -109,6 +111,7 @@ export async function putRecords(
         personId,
         byName: by,
         element,
+        placement,
         place,
         corrects,
         after,

@@ -1,5 +1,20 @@
 /** Words of dialogs and forms that are fetched when they are first opened. */
 export const dialogs = {
+  hole: {
+    title: 'In the hole',
+    which: 'Standing in',
+    fromString: 'From the string',
+    deepest: 'From the string, deepest',
+    formation: 'formation {{level}}',
+    sides: 'Sides',
+    high: '{{height}} high',
+    stayOut: 'Nobody goes in yet',
+    next: 'Next',
+    nextIs: 'Next: {{name}}',
+    footing: 'footing',
+    top: 'top {{depth}} from the string',
+    lift: 'lift {{n}} of {{count}}, {{loose}} loose',
+  },
   keys: {
     title: 'Keys',
     find: 'Find a trench, pad or stage',

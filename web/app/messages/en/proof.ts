@@ -14,8 +14,8 @@ export const proof = {
     topAt: 'top {{level}} · {{fromString}} from the string · spread {{loose}}',
     tests: '{{passed}} of {{wanted}} tests',
     state: {
-      open: 'to lay',
-      laid: 'laid',
+      toCome: 'to lay',
+      placed: 'laid',
       failed: 'failed',
       reworked: 'reworked, to test again',
       passed: 'passes',

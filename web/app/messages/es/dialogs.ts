@@ -3,6 +3,21 @@ import type { dialogs as english } from '../en/dialogs.ts';
 import type { Words } from '../words.ts';
 
 export const dialogs: Words<typeof english> = {
+  hole: {
+    title: 'En la excavación',
+    which: 'De pie en',
+    fromString: 'Desde el hilo',
+    deepest: 'Desde el hilo, lo más hondo',
+    formation: 'fondo {{level}}',
+    sides: 'Paredes',
+    high: '{{height}} de alto',
+    stayOut: 'Nadie entra todavía',
+    next: 'Sigue',
+    nextIs: 'Sigue: {{name}}',
+    footing: 'zapata',
+    top: 'arriba a {{depth}} del hilo',
+    lift: 'capa {{n}} de {{count}}, {{loose}} suelta',
+  },
   keys: {
     title: 'Teclas',
     find: 'Buscar zanja, zapata o etapa',

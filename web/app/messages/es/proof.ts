@@ -17,8 +17,8 @@ export const proof: Words<typeof english> = {
     topAt: 'cara {{level}} · {{fromString}} del hilo · suelta {{loose}}',
     tests: '{{passed}} de {{wanted}} ensayos',
     state: {
-      open: 'por poner',
-      laid: 'puesta',
+      toCome: 'por poner',
+      placed: 'puesta',
       failed: 'no pasa',
       reworked: 'rehecha, a ensayar',
       passed: 'pasa',

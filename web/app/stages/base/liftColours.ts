@@ -2,8 +2,8 @@
 import type { LiftCard } from '@cimiento/core';
 
 export const LIFT_COLOURS = {
-  open: 'edge',
-  laid: 'ink',
+  toCome: 'edge',
+  placed: 'ink',
   failed: 'held',
   reworked: 'earth',
   passed: 'placed',

@@ -156,7 +156,7 @@ function Picked({ hazard, index }: { hazard: Hazard; index: number }) {
           <Toggle
             label={t('hazard.confirmed')}
             on={exposed.has(hazard.id)}
-            onChange={(bare) => log('laidBare', { hazard: hazard.id, bare })}
+            onChange={(bare) => log('exposed', { hazard: hazard.id, bare })}
           />
         </>
       )}

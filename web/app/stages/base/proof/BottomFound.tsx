@@ -46,7 +46,7 @@ export function BottomFound({ index }: { index: number }) {
   const [asLogged, setAsLogged] = useState(true);
   const [cover, setCover] = useState('');
   if (!info?.live) return null;
-  const found = facts.bottoms.get(info.id) ?? null;
+  const found = facts.bottom.get(info.id) ?? null;
   const answer = found && bottomAnswer(found, info.softBottom);
   const keeps = found && info.bottomSoil ? bottomKeeps(info.bottomSoil, found.wet) : null;
   const ends = keeps !== null && keeps > 0 && Number.isFinite(keeps);

@@ -18,7 +18,7 @@ export function DynamicCone({ index }: { index: number }) {
   const { elements, facts } = useTakeoff();
   const info = elements[index];
   if (!info?.live) return null;
-  const last = facts.cones.get(info.id)?.at(-1) ?? null;
+  const last = facts.cone.get(info.id)?.at(-1) ?? null;
   const { name } = info.element;
   return (
     <Panel fold="shut" title={t('proof.driven', { name })} aside={t('proof.drivenAside')}>

@@ -174,7 +174,7 @@ function LogTrial(own: OwnLayer) {
   const [thickness, setThickness] = useState<number | null>(null);
   const [rows, setRows] = useState(BLANK_ROWS);
   const readings = wholeRows(rows).map(([passes, value]) => ({ passes, value }));
-  const trials = facts.trials.get(layerKey(bed.id, layer.id)) ?? [];
+  const trials = facts.trial.get(layerKey({ bed: bed.id, layer: layer.id })) ?? [];
   const maximum = maximumBy(labOf(facts, bed.id, layer.id), layer);
   return (
     <Flex direction="column" gap={2} data-log-trial>

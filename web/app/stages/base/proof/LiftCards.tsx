@@ -112,10 +112,10 @@ function Card({
 function Opened({ card }: { card: LiftCard }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const { state, tests, water, release, waitsBelow } = card;
+  const { state, tests, water, release, waits } = card;
   return (
     <Flex direction="column" gap={2} py={1.5}>
-      {waitsBelow && state === 'open' && <Small color="held">{t('proof.waitsBelow')}</Small>}
+      {waits && state === 'toCome' && <Small color="held">{t('proof.waitsBelow')}</Small>}
       {water !== null && (
         <Fact
           label={t(water >= 0 ? 'proof.water' : 'proof.dry')}
@@ -132,12 +132,12 @@ function Opened({ card }: { card: LiftCard }) {
             .join(': ')}
         </Small>
       )}
-      {state === 'open' ? (
+      {state === 'toCome' ? (
         <LogLaid card={card} />
       ) : (
         <>
           <LogTest card={card} />
-          {(state === 'failed' || state === 'laid') && <LogRework card={card} />}
+          {(state === 'failed' || state === 'placed') && <LogRework card={card} />}
           {state !== 'released' && state !== 'overridden' && <LogRelease card={card} />}
         </>
       )}

@@ -11,8 +11,8 @@ import { Choice, TextField } from '../../../ui/TextField.tsx';
 interface Own {
   readonly card: LiftCard;
 }
-/** Which lift a record is of. */
-export const ofLift = ({ bed, layer, lift }: LiftCard) => ({ bed, layer: layer.id, lift });
+/** What a record of a lift hangs on. */
+export const onLift = ({ element, name }: LiftCard) => ({ element, placement: name });
 
 export function LogLaid({ card }: Own) {
   const { t } = useTranslation();
@@ -46,13 +46,7 @@ export function LogLaid({ card }: Own) {
       />
       <Button
         disabled={!sound && reason.trim() === ''}
-        onClick={() =>
-          log(
-            'laid',
-            { ...ofLift(card), on, reason: sound ? '' : reason.trim(), moisture },
-            { element: card.element },
-          )
-        }
+        onClick={() => log('laid', { on, reason: sound ? '' : reason.trim(), moisture }, onLift(card))}
       >
         {t('proof.logLaid')}
       </Button>
@@ -72,9 +66,7 @@ export function LogRework({ card }: Own) {
         options={REWORKS.map((value) => ({ value, label: t(`proof.reworks.${value}`) }))}
         onChange={setWhat}
       />
-      <Button onClick={() => log('rework', { ...ofLift(card), what }, { element: card.element })}>
-        {t('proof.logRework')}
-      </Button>
+      <Button onClick={() => log('rework', { what }, onLift(card))}>{t('proof.logRework')}</Button>
     </Flex>
   );
 }
@@ -85,7 +77,7 @@ export function LogRelease({ card }: Own) {
   const log = useLog();
   const [who, setWho] = useState('');
   const [reason, setReason] = useState('');
-  const free = card.state === 'passed' || (card.wanted === 0 && card.state === 'laid');
+  const free = card.state === 'passed' || (card.wanted === 0 && card.state === 'placed');
   return (
     <Flex direction="column" gap={2}>
       <TextField
@@ -105,13 +97,7 @@ export function LogRelease({ card }: Own) {
       <Button
         look={free ? 'main' : 'held'}
         disabled={who.trim() === '' || (!free && reason.trim() === '')}
-        onClick={() =>
-          log(
-            'release',
-            { ...ofLift(card), who: who.trim(), reason: free ? '' : reason.trim() },
-            { element: card.element },
-          )
-        }
+        onClick={() => log('release', { who: who.trim(), reason: free ? '' : reason.trim() }, onLift(card))}
       >
         {t('proof.logRelease')}
       </Button>

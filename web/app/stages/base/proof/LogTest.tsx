@@ -9,7 +9,7 @@ import { Button, FieldError, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Choice } from '../../../ui/TextField.tsx';
-import { ofLift } from './LiftLogs.tsx';
+import { onLift } from './LiftLogs.tsx';
 
 const WEIGHINGS = ['before', 'after', 'cone', 'soil'] as const;
 type Weighing = (typeof WEIGHINGS)[number] | 'sand';
@@ -103,11 +103,7 @@ export function LogTest({ card }: { card: LiftCard }) {
         disabled={!ready}
         onClick={() => {
           if (!ready) return;
-          log(
-            'density',
-            { ...ofLift(card), wet: measured, moisture, cone: weighed },
-            { element: card.element },
-          );
+          log('density', { wet: measured, moisture, cone: weighed }, onLift(card));
           setWet(null);
           setMoisture(null);
           setTyped(EMPTY);

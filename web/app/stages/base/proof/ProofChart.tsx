@@ -27,7 +27,7 @@ export function ProofChart({ head, element }: { head: React.ReactNode; element: 
   const plan = useShownPlan();
   const { facts } = useTakeoff();
   const bed = element ? bedOf(plan, element) : (plan.beds[0] ?? null);
-  const layer = bed?.layers.find((one) => facts.lab.has(layerKey(bed.id, one.id))) ?? null;
+  const layer = bed?.layers.find((one) => facts.lab.has(layerKey({ bed: bed.id, layer: one.id }))) ?? null;
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('proof.chart')}>
       <Flex px={3} py={1} justify="space-between" align="center" gap={2}>
@@ -50,7 +50,7 @@ function Chart({ bed, layer }: { bed: string; layer: BedLayer }) {
   const format = useFormat();
   const { facts } = useTakeoff();
   const [frame, { width, height }] = useSize(600, 260);
-  const test = facts.lab.get(layerKey(bed, layer.id))!;
+  const test = facts.lab.get(layerKey({ bed, layer: layer.id }))!;
   const found = proctor(test.points, test.grains);
   if (!found.ok) return null;
   const moistures = test.points.map((p) => p.moisture);

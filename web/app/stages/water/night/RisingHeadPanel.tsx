@@ -63,7 +63,7 @@ export function RisingHeadPanel({ element }: { element: string }) {
         disabled={!test || !grows || found === null}
         onClick={() => {
           if (!test) return;
-          log('recharge', test, { element });
+          log('risingHead', test, { element });
           setRows(BLANK_ROWS);
         }}
       >

@@ -3,10 +3,9 @@
  * Williams, US Army WES GL-92-3, 1992; the two clays after Webster, Brown and Porter, GL-94-17, 1994).
  */
 
-import type { RecordValue } from '../log/index.ts';
-
-/** What was driven through: lean clay, fat clay, or anything else. */
-export type ConeSoil = RecordValue<'cone'>['soil'];
+/** What was driven through, as far as its relation to CBR goes. */
+export const CONE_SOILS = ['other', 'leanClay', 'fatClay'] as const;
+export type ConeSoil = (typeof CONE_SOILS)[number];
 
 /** Blows and depth, m, both from where it was set down. */
 export interface ConeReading {

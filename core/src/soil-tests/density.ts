@@ -1,7 +1,5 @@
 /** How dense a lift came out: sand cone, gauge, and what that is of the laboratory's maximum. */
 
-import type { RecordValue } from '../log/index.ts';
-
 export interface SandCone {
   /** Jar and sand before and after, kg; what the cone and its plate hold, kg. */
   readonly before: number;
@@ -42,8 +40,15 @@ export function sandCone(test: SandCone): (Measured & { readonly hole: number })
   return { hole, wet, dry: dryOf(wet, test.moisture) };
 }
 
-/** Dry density a logged test found, kg/m³; null when its weighings leave no hole. */
-export function dryFound({ wet, moisture, cone }: RecordValue<'density'>): number | null {
+/** A test by gauge, its moist density kg/m³, or by sand cone. */
+export interface DensityTest {
+  readonly wet: number;
+  readonly moisture: number;
+  readonly cone: Omit<SandCone, 'moisture'> | null;
+}
+
+/** Dry density a test found, kg/m³; null when its weighings leave no hole. */
+export function dryFound({ wet, moisture, cone }: DensityTest): number | null {
   return cone ? (sandCone({ ...cone, moisture })?.dry ?? null) : dryOf(wet, moisture);
 }
 

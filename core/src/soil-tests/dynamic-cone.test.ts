@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cbrOf, coneStretches } from './penetrometer.ts';
+import { cbrOf, coneStretches } from './dynamic-cone.ts';
 
 describe('the dynamic cone', () => {
   it('of 20 mm a blow: CBR 10.2', () => {

@@ -1,0 +1,90 @@
+/**
+ * Every kind of record, by its name in files and rows. A new kind is its file here, its line below and its
+ * words in the interface; the compiler names what is missing.
+ */
+import type { Static, TSchema } from 'typebox';
+import type { Range } from '../../plan/fields.ts';
+import type { Checked, Fault, RecordKind, Said } from '../kind.ts';
+import { bottom, bottomValue } from './bottom.ts';
+import { cone, coneValue } from './cone.ts';
+import { density, densityValue } from './density.ts';
+import { dug, dugValue } from './dug.ts';
+import { exposed, exposedValue } from './exposed.ts';
+import { frozen, frozenValue } from './frozen.ts';
+import { handDug, handDugValue } from './hand-dug.ts';
+import { lab, labValue } from './lab.ts';
+import { laid, laidValue } from './laid.ts';
+import { note, noteValue } from './note.ts';
+import { release, releaseValue } from './release.ts';
+import { rework, reworkValue } from './rework.ts';
+import { risingHead, risingHeadValue } from './rising-head.ts';
+import { taped, tapedValue } from './taped.ts';
+import { trial, trialValue } from './trial.ts';
+
+const RECORD_KINDS = {
+  dug,
+  handDug,
+  lab,
+  trial,
+  bottom,
+  cone,
+  risingHead,
+  laid,
+  density,
+  rework,
+  release,
+  taped,
+  frozen,
+  exposed,
+  note,
+} as const;
+
+/** What each holds, as it comes from outside. */
+export const RECORD_VALUES = {
+  dug: dugValue,
+  handDug: handDugValue,
+  lab: labValue,
+  trial: trialValue,
+  bottom: bottomValue,
+  cone: coneValue,
+  risingHead: risingHeadValue,
+  laid: laidValue,
+  density: densityValue,
+  rework: reworkValue,
+  release: releaseValue,
+  taped: tapedValue,
+  frozen: frozenValue,
+  exposed: exposedValue,
+  note: noteValue,
+} as const satisfies { readonly [K in RecordKindId]: { readonly schema: TSchema } };
+
+type Kinds = typeof RECORD_KINDS;
+export type RecordKindId = keyof Kinds;
+export const RECORD_KIND_IDS = Object.keys(RECORD_KINDS) as readonly RecordKindId[];
+export type RecordValue<K extends RecordKindId> = Static<(typeof RECORD_VALUES)[K]['schema']>;
+/** What the records of a kind amount to. */
+export type Folded<K extends RecordKindId> = ReturnType<Kinds[K]['fold']>;
+/** Keys of the words records are said in. */
+export type RecordWord = WordsOf<ReturnType<Kinds[RecordKindId]['said']>>;
+// One that uses none of its own says nothing here.
+type WordsOf<S> = S extends readonly Said<infer K>[] ? (string extends K ? never : K) : never;
+/** Kinds that hang on a placement. */
+export type PlacedKindId = {
+  [K in RecordKindId]: Kinds[K]['onPlacement'] extends true ? K : never;
+}[RecordKindId];
+
+/** A row of the table whichever it is, for what goes over all of them. */
+export const recordKindOf = (
+  kind: RecordKindId,
+): RecordKind<unknown, unknown, RecordWord, boolean, Record<string, Range>> => RECORD_KINDS[kind] as never;
+
+/** What contradicts itself in a record's value beyond its schema. */
+export const faultOf = <K extends RecordKindId>(kind: K, value: RecordValue<K>): Fault | null =>
+  (RECORD_VALUES[kind].fault as Checked<TSchema>['fault'])(value);
+
+type Together<U> = (U extends unknown ? (one: U) => void : never) extends (all: infer I) => void ? I : never;
+/** Numbers records hold: what may be typed. */
+export const MEASURES = Object.assign(
+  {},
+  ...RECORD_KIND_IDS.map((kind) => RECORD_KINDS[kind].measures),
+) as Together<Kinds[RecordKindId]['measures']>;

@@ -1,0 +1,2 @@
+export * from './placement.ts';
+export * from './stand.ts';
