@@ -1,29 +1,26 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { blankPlan, PLAN_VERSION, type Plan, type SiteRecord } from '@cimiento/core';
+import { blankPlan, newPad, PLAN_VERSION, type Plan, type SiteRecord } from '@cimiento/core';
 import { and, eq, sql } from 'drizzle-orm';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { savingOf } from '../app/server/jobs.server.ts';
+import { demoJob, savingOf } from '../app/server/jobs.server.ts';
 import { closeDatabase, db, isDatabaseDown } from './client.ts';
 import { loadDemo } from './demo.ts';
 import { DEMO_PERSON } from './demo-people.ts';
 import { moveLegacyRecords } from './legacy-records.ts';
 import { archiveLines, takeArchive } from './queries/archive.ts';
+import { bringBack, createJob, findJob, listJobs, listRemoved, removeJob } from './queries/jobs.ts';
+import { addRecords, listRecords, putRecords } from './queries/records.ts';
 import {
-  bringBack,
-  createJob,
-  findJob,
   findRevision,
-  listJobs,
-  listRemoved,
   listRevisions,
+  listSaves,
   nameRevision,
-  removeJob,
+  SITTING,
   saveRevision,
   setSummary,
-} from './queries/jobs.ts';
-import { addRecords, listRecords, putRecords } from './queries/records.ts';
+} from './queries/revisions.ts';
 import {
   checkPassword,
   closeSession,
@@ -296,7 +293,7 @@ describe('jobs', () => {
 
   it('list all their revisions, a page at a time, to their own crew', async () => {
     const id = await createJob(ana.crew, ana.person, savingOf(plan(), null));
-    const saving = savingOf(plan(), plan());
+    const saving = savingOf(plan(), plan(), 'said why');
     for (let base = 1; base < 120; base++) await saveRevision(ana.crew, id, ana.person, base, saving);
     const seen: number[] = [];
     for (let before: number | undefined; ; ) {
@@ -313,13 +310,198 @@ describe('jobs', () => {
   it('show the newest summary once it is worked out, and never an older one over it', async () => {
     const id = await createJob(ana.crew, ana.person, savingOf(plan(), null));
     const stale = { dig: 1, elements: 0, holds: [], stale: true };
-    await saveRevision(ana.crew, id, ana.person, 1, { ...savingOf(plan(), plan()), summary: stale });
-    await saveRevision(ana.crew, id, ana.person, 2, { ...savingOf(plan(), plan()), summary: stale });
+    await saveRevision(ana.crew, id, ana.person, 1, { ...savingOf(plan(), plan(), 'a'), summary: stale });
+    await saveRevision(ana.crew, id, ana.person, 2, { ...savingOf(plan(), plan(), 'b'), summary: stale });
     await setSummary(id, 3, { dig: 3, elements: 0, holds: [] });
     await setSummary(id, 2, { dig: 2, elements: 0, holds: [] });
     expect((await findJob(ana.crew, id))!.summary).toEqual({ dig: 3, elements: 0, holds: [] });
     const [newest, before] = await listRevisions(ana.crew, id);
     expect([newest!.summary.dig, before!.summary.dig]).toEqual([3, 2]);
+  });
+});
+
+describe('saves within a sitting', () => {
+  const begun = async () => createJob(ana.crew, ana.person, savingOf(plan(), null, 'new'));
+  const noted = (note: string, change: (p: Plan) => void = () => {}) =>
+    plan((p) => {
+      p.note = note;
+      change(p);
+    });
+  const save = async (id: string, base: number, made: Plan, who = ana, why = '') => {
+    const saved = await saveRevision(ana.crew, id, who.person, base, savingOf(made, plan(), why));
+    expect(saved).toEqual({ ok: true, revision: base + 1 });
+  };
+  const listed = async (id: string) =>
+    (await listRevisions(ana.crew, id)).map(({ first, number }) => [first, number]);
+  const noteAt = async (id: string, number: number) => (await findRevision(ana.crew, id, number))?.plan.note;
+
+  it('by one person are one revision that grows, and each of them can still be had', async () => {
+    const id = await begun();
+    const plans = [plan()];
+    const things = ['a', 'b', 'c', 'd'].map((name, i) => ({ ...newPad(plan(), [i, 0]), id: name, name }));
+    // Put in, taken out, put back in another order, changed, and a word that is not plain.
+    for (const order of ['a', 'ab', 'abc', 'cab', 'ac', 'acbd', 'dcba'])
+      plans.push(
+        noted(`${order} “é”`, (p) => {
+          p.elements = [...order].map((name) => things.find((thing) => thing.id === name)!);
+          p.ground.frost.local = order.length / 4;
+        }),
+      );
+    for (const [i, made] of plans.entries()) if (i > 0) await save(id, i, made);
+    expect(await listed(id)).toEqual([
+      [2, 8],
+      [1, 1],
+    ]);
+    for (const [i, made] of plans.entries())
+      expect((await findRevision(ana.crew, id, i + 1))!.plan).toEqual(made);
+    expect(await findRevision(ana.crew, id, 9)).toBeNull();
+    // It says what changed since the sitting began, not since its last pause.
+    const [grown] = await listRevisions(ana.crew, id);
+    expect(grown!.changes.map(({ path }) => path)).toEqual(
+      expect.arrayContaining(['/note', '/ground/frost/local', '/elements/a', '/elements/d']),
+    );
+  });
+
+  it('are of that person, that sitting, and of nothing that says why', async () => {
+    const id = await begun();
+    await save(id, 1, noted('mine'));
+    await save(id, 2, noted('theirs'), other);
+    await save(id, 3, noted('mine again'));
+    await save(id, 4, noted('mine still'));
+    await save(id, 5, noted('said'), ana, 'the engineer called');
+    await save(id, 6, noted('after'));
+    expect(await listed(id)).toEqual([
+      [7, 7],
+      [6, 6],
+      [4, 5],
+      [3, 3],
+      [2, 2],
+      [1, 1],
+    ]);
+    await db.execute(
+      sql`update revisions set at = at - ${`${SITTING} milliseconds`}::interval where job_id = ${id} and number = 7`,
+    );
+    await save(id, 7, noted('after a meal'));
+    expect((await listed(id)).slice(0, 2)).toEqual([
+      [8, 8],
+      [7, 7],
+    ]);
+  });
+
+  it('and what is worked out of them after never wait for each other', async () => {
+    const id = await begun();
+    const summary = { dig: 1, elements: 0, holds: [] };
+    const worked: Promise<void>[] = [];
+    for (let n = 1; n <= 25; n++) {
+      await save(id, n, noted(`${n}`));
+      worked.push(setSummary(id, n + 1, summary), setSummary(id, n, summary));
+    }
+    await Promise.all(worked);
+    expect(await listed(id)).toEqual([
+      [2, 26],
+      [1, 1],
+    ]);
+  });
+
+  it('that a record or a print names stand for themselves, also when it comes late', async () => {
+    const id = await begun();
+    for (let n = 2; n <= 6; n++) await save(id, n - 1, noted(`n${n}`));
+    const record = { id: 'late', kind: 'note', at: '2026-05-01T07:00:00.000Z', by: '', element: null };
+    await addRecords(ana.crew, id, ana.person, [
+      {
+        ...record,
+        placement: null,
+        place: null,
+        corrects: null,
+        after: null,
+        revision: 4,
+        value: { text: 'seen' },
+      } as SiteRecord,
+    ]);
+    expect(await listed(id)).toEqual([
+      [5, 6],
+      [2, 4],
+      [1, 1],
+    ]);
+    await nameRevision(ana.crew, id, 6);
+    await save(id, 6, noted('n7'));
+    await save(id, 7, noted('n8'));
+    await nameRevision(ana.crew, id, 2);
+    expect(await listed(id)).toEqual([
+      [7, 8],
+      [5, 6],
+      [3, 4],
+      [2, 2],
+      [1, 1],
+    ]);
+    for (let n = 2; n <= 8; n++) expect(await noteAt(id, n)).toBe(`n${n}`);
+    const [, , third, second] = await listRevisions(ana.crew, id);
+    expect(second!.changes).toEqual([{ path: '/note', from: '', to: 'n2' }]);
+    expect(third!.changes).toEqual([{ path: '/note', from: 'n2', to: 'n4' }]);
+  });
+
+  it('are listed under the revision that grew over them, a page at a time', async () => {
+    const id = await begun();
+    for (let n = 1; n <= 60; n++) await save(id, n, noted(`${n}`));
+    const first = await listSaves(ana.crew, id, 61);
+    expect(first.map(({ number }) => number)).toEqual(Array.from({ length: 40 }, (_, i) => 60 - i));
+    const next = await listSaves(ana.crew, id, 61, 21);
+    expect(next.map(({ number }) => number)).toEqual(Array.from({ length: 19 }, (_, i) => 20 - i));
+    expect(await listSaves(other.crew, id, 61)).toEqual([]);
+    expect(await listSaves(ana.crew, id, 1)).toEqual([]);
+  });
+
+  it('keep little more than what they change', async () => {
+    const { plan: honey } = await demoJob('honey-house');
+    const id = await createJob(ana.crew, ana.person, savingOf(honey, null, 'new'));
+    const SAVES = 80;
+    const summary = { dig: 1, elements: 0, holds: [] };
+    for (let n = 1; n <= SAVES; n++)
+      await saveRevision(
+        ana.crew,
+        id,
+        ana.person,
+        n,
+        savingOf({ ...honey, note: `${n}` }, honey, '', summary),
+      );
+    const { rows } = await db.execute<{ kept: number }>(
+      sql`select (select coalesce(sum(octet_length(plan::text) + octet_length(changes::text)), 0) from revisions where job_id = ${id})
+        + (select coalesce(sum(octet_length(back::text)), 0) from saves where job_id = ${id}) as kept`,
+    );
+    // 5 MB for two thousand.
+    expect(Number(rows[0]!.kept)).toBeLessThan((5e6 * SAVES) / 2000);
+    expect(await noteAt(id, 77)).toBe('76');
+  });
+
+  it('come out of an archive as they ended; what names one within names what it grew into', async () => {
+    const id = await createJob(ana.crew, ana.person, savingOf(plan(), null, 'new'));
+    for (let n = 2; n <= 5; n++)
+      await save(
+        id,
+        n - 1,
+        noted(`n${n}`, (p) => {
+          p.name = 'Grown';
+        }),
+      );
+    const sent: string[] = [];
+    for await (const one of archiveLines(ana.crew)) sent.push(one);
+    async function* rows() {
+      yield* sent;
+    }
+    const mover = await joinCrew('grown home', 'grown', 'grown@test.example', 'a-long-password');
+    if (!mover.ok) throw new Error(mover.code);
+    const home = await crewOf(mover.personId);
+    expect(await takeArchive(home, mover.personId, rows)).toMatchObject({ ok: true });
+    const copy = (await listJobs(home)).find((job) => job.name === 'Grown')!;
+    expect((await listRevisions(home, copy.id)).map(({ first, number }) => [first, number])).toEqual([
+      [2, 5],
+      [1, 1],
+    ]);
+    expect((await findRevision(home, copy.id, 3))!.plan.note).toBe('n5');
+    await nameRevision(home, copy.id, 3);
+    const saved = await saveRevision(home, copy.id, mover.personId, 5, savingOf(noted('n6'), plan()));
+    expect(saved).toEqual({ ok: true, revision: 6 });
+    expect(await listRevisions(home, copy.id)).toHaveLength(3);
   });
 });
 

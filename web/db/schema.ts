@@ -119,7 +119,9 @@ export const revisions = pgTable(
     jobId: uuid('job_id')
       .notNull()
       .references(() => jobs.id, { onDelete: 'cascade' }),
+    /** Of the last save it holds, and of the first. */
     number: integer('number').notNull(),
+    first: integer('first').notNull(),
     plan: planColumn('plan').notNull(),
     summary: jsonb('summary').$type<JobSummary>().notNull(),
     changes: jsonb('changes').$type<Change[]>().notNull(),
@@ -127,9 +129,24 @@ export const revisions = pgTable(
     personId: uuid('person_id').references(() => people.id),
     /** Who saved it where it came from, for what an archive brought in. */
     byName: text('by_name'),
-    /** A record, a print or a release names it: it stands for itself and is never folded into another. */
+    /** A record, a print or a release names it: it stands for itself, and no later save is taken into it. */
     named: boolean('named').notNull().default(false),
     at: at('at').notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.jobId, table.number] })],
+);
+
+/** Saves that a revision has grown over. */
+export const saves = pgTable(
+  'saves',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    number: integer('number').notNull(),
+    at: at('at').notNull(),
+    /** What leads back to its plan from the next save's (JSON Patch, RFC 6902). */
+    back: jsonb('back').$type<readonly unknown[]>().notNull(),
   },
   (table) => [primaryKey({ columns: [table.jobId, table.number] })],
 );

@@ -23,6 +23,29 @@ test('saves by itself as revisions that say what changed, and brings an old one 
   await expect(page.getByText('rev 3 · saved')).toBeVisible();
 });
 
+test('what is saved without a pause makes one revision, and each save in it can be brought back', async ({
+  page,
+}) => {
+  await newJob(page, 'bell-frame');
+  const digs: number[] = [];
+  await stage(page, 'ground');
+  for (const depth of [`5'`, `6'`, `7'`]) {
+    await type(page, 'ground.frost.local', depth);
+    await saved(page);
+    digs.push(await figure(page, 'dig'));
+  }
+  await stage(page, 'log');
+  const rows = page.locator('[data-side] ol[data-revisions] > li');
+  await expect(rows).toHaveCount(2);
+  await expect(rows.first()).toContainText(`Local frost depth 4'-0" → 7'-0"`);
+  await rows.first().locator('summary').click();
+  const within = rows.first().locator('[data-saves] li');
+  await expect(within).toHaveCount(2);
+  await within.last().getByRole('button', { name: 'Bring back' }).click();
+  await expect.poll(() => figure(page, 'dig')).toBe(digs[0]);
+  await expect(page.getByText('rev 5 · saved')).toBeVisible();
+});
+
 test('the second writer is shown the difference and nothing is lost', async ({ page, context }) => {
   const url = await newJob(page, 'bell-frame');
   await hearsNothing(page);
@@ -219,7 +242,8 @@ test('the log goes back through all revisions', async ({ page }) => {
   const url = await newJob(page, 'bell-frame');
   const plan = await (await page.request.get(`${url}/plan.json`)).json();
   for (let base = 1; base <= 60; base++) {
-    const response = await page.request.post(`${url}/revisions?base=${base}`, {
+    // What is said why stands for itself.
+    const response = await page.request.post(`${url}/revisions?base=${base}&why=note`, {
       data: JSON.stringify({ ...plan, note: `note ${base}` }),
       headers: { 'content-type': 'application/json' },
     });
@@ -228,9 +252,9 @@ test('the log goes back through all revisions', async ({ page }) => {
   await page.reload();
   await ready(page);
   await stage(page, 'log');
-  await expect(page.locator('[data-side] ol > li')).toHaveCount(50);
+  await expect(page.locator('[data-side] ol[data-revisions] > li')).toHaveCount(50);
   await page.locator('[data-older]').click();
-  await expect(page.locator('[data-side] ol > li')).toHaveCount(61);
+  await expect(page.locator('[data-side] ol[data-revisions] > li')).toHaveCount(61);
   await expect(page.locator('[data-older]')).toHaveCount(0);
 });
 

@@ -3,7 +3,8 @@
 import { MOST_REVISIONS, wholeText } from '@cimiento/core';
 import { readPlan } from '@cimiento/formats';
 import { data } from 'react-router';
-import { findJob, findRevision, listRevisions, saveRevision } from '../../db/queries/jobs.ts';
+import { findJob } from '../../db/queries/jobs.ts';
+import { findRevision, listRevisions, listSaves, saveRevision } from '../../db/queries/revisions.ts';
 import { allow } from '../server/can.server.ts';
 import { jobHere } from '../server/download.server.ts';
 import { notFound, requireMaker, requirePersonHere, textOf, withDatabase } from '../server/http.server.ts';
@@ -36,13 +37,23 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     if (revision <= known) return new Response(null, { status: 204 });
     return Response.json({ number: revision, plan, by: updatedBy });
   }
+  // The saves one has grown over.
+  if (query.has('within')) {
+    const [within, before] = [numberIn(query, 'within'), numberIn(query, 'before')];
+    if (within === null || (query.has('before') && before === null))
+      throw data({ code: 'badRequest' }, { status: 400 });
+    const saves = await withDatabase(() =>
+      listSaves(person.crewId, params.jobId, within, before ?? undefined),
+    );
+    return Response.json({ saves });
+  }
   if (query.has('before') && numberIn(query, 'before') === null)
     throw data({ code: 'badRequest' }, { status: 400 });
   const before = numberIn(query, 'before') ?? undefined;
   const revisions = await withDatabase(() => listRevisions(person.crewId, params.jobId, before));
   // A job always has its first revision: an empty first page is no job.
   if (revisions.length === 0 && before === undefined) throw notFound();
-  return Response.json({ revisions, more: (revisions.at(-1)?.number ?? 1) > 1 });
+  return Response.json({ revisions, more: (revisions.at(-1)?.first ?? 1) > 1 });
 }
 
 export async function action({ request, params, context }: Route.ActionArgs) {

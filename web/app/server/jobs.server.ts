@@ -1,10 +1,11 @@
 /** Jobs between the routes and the database: validate, ask the core, keep. */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { type Plan, planChanges, type SiteRecord } from '@cimiento/core';
+import type { Plan, SiteRecord } from '@cimiento/core';
 import { readJob } from '@cimiento/formats';
-import type { Saving } from '../../db/queries/jobs.ts';
-import type { Change, JobSummary } from '../../db/schema.ts';
+import { changesBetween } from '../../db/changes.ts';
+import type { Saving } from '../../db/queries/revisions.ts';
+import type { JobSummary } from '../../db/schema.ts';
 import { summaryOf } from './summary.ts';
 
 export const DEMOS = [
@@ -19,13 +20,6 @@ export const DEMOS = [
 ] as const;
 export type Demo = (typeof DEMOS)[number];
 
-/** A changed value as the log keeps it: a whole survey is only counted there, the plan has it. */
-function brief(value: unknown): unknown {
-  if (value === undefined) return null;
-  return Array.isArray(value) && value.length > MOST_LISTED ? { entries: value.length } : value;
-}
-const MOST_LISTED = 60;
-
 /**
  * What is kept of a save: the plan, its summary, and what changed against the one before.
  * @param summary worked out already, by the pool; else here
@@ -37,12 +31,7 @@ export function savingOf(
   summary: JobSummary = summaryOf(plan),
   records: readonly SiteRecord[] = [],
 ): Saving {
-  const changes: Change[] = before
-    ? planChanges(before, plan)
-        .slice(0, 200)
-        .map(({ path, from, to }) => ({ path, from: brief(from), to: brief(to) }))
-    : [];
-  return { plan, summary, changes, why, records };
+  return { plan, summary, changes: before ? changesBetween(before, plan) : [], why, records };
 }
 
 /** A demo's job file. The demo folder lies beside web/ in the source tree and in the build. */

@@ -1,6 +1,6 @@
 /** Printed sheets of a job, in the reader's language and units. */
 import { LRUCache } from 'lru-cache';
-import { nameRevision } from '../../db/queries/jobs.ts';
+import { nameRevision } from '../../db/queries/revisions.ts';
 import type { PaperTask } from '../../work/tasks.ts';
 import { fileOf, jobWithRecords } from './download.server.ts';
 import { preferencesOf, withDatabase } from './http.server.ts';

@@ -3,8 +3,9 @@
  * Until then the board shows the last figures. A server that ends in between leaves them marked
  * stale, and the next look at the board works them out.
  */
-import { findJob, setSummary } from '../../db/queries/jobs.ts';
+import { findJob } from '../../db/queries/jobs.ts';
 import { recordsOf } from '../../db/queries/records.ts';
+import { setSummary } from '../../db/queries/revisions.ts';
 import { summarise } from './pool.server.ts';
 import { sayError } from './say.server.ts';
 

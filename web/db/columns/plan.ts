@@ -5,12 +5,15 @@
 import { currentPlan, type Plan } from '@cimiento/core';
 import { customType } from 'drizzle-orm/pg-core';
 
+/** A plan as it was kept, brought to the current version. @throws of a version nobody knows */
+export function currentOf(stored: unknown): Plan {
+  const plan = currentPlan(stored);
+  if (!plan) throw new Error('A stored plan is of a version this program does not read.');
+  return plan;
+}
+
 export const planColumn = customType<{ data: Plan; driverData: unknown }>({
   dataType: () => 'jsonb',
   toDriver: (plan) => JSON.stringify(plan),
-  fromDriver(stored) {
-    const plan = currentPlan(stored);
-    if (!plan) throw new Error('A stored plan is of a version this program does not read.');
-    return plan;
-  },
+  fromDriver: currentOf,
 });

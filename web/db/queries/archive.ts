@@ -296,7 +296,9 @@ async function putRows(tx: Here, crewId: string, personId: string, rows: AsyncIt
         .returning({ id: jobs.id });
       job.id = own!.id;
     }
-    await tx.insert(revisions).values({ jobId: job.id, ...revision, at: revision.at ?? new Date() });
+    // Saves it had grown over stay where it came from: it comes as it ended.
+    const first = (job.newest?.number ?? 0) + 1;
+    await tx.insert(revisions).values({ jobId: job.id, ...revision, first, at: revision.at ?? new Date() });
     job.newest = row.revision;
     count++;
   }

@@ -1,14 +1,11 @@
 /** Records of a job: added, never changed. Every query names the crew. */
 import { type SiteRecord, upgradedRecord } from '@cimiento/core';
-import { and, asc, eq, gt, inArray, isNull, max } from 'drizzle-orm';
-import type { PgTransaction } from 'drizzle-orm/pg-core';
+import { and, asc, eq, gt, isNull, max } from 'drizzle-orm';
 import { db } from '../client.ts';
-import { jobs, records, revisions } from '../schema.ts';
+import { jobs, records } from '../schema.ts';
 import { isId } from './ids.ts';
+import { type Here, nameRevisions } from './revisions.ts';
 import { tell } from './tell.ts';
-
-// biome-ignore lint/suspicious/noExplicitAny: a transaction of whatever schema
-type Here = Pick<PgTransaction<any, any, any>, 'insert' | 'execute' | 'select' | 'update'>;
 
 export interface RecordRow {
   readonly record: SiteRecord;
@@ -71,17 +68,6 @@ export async function recordsForArchive(crewId: string, jobId: string): Promise<
 export const recordsOf = async (crewId: string, jobId: string): Promise<SiteRecord[]> =>
   (await listRecords(crewId, jobId)).map((row) => row.record);
 
-/** A revision that something names stands for itself from then on: no later save is folded into it, nor it into one. */
-async function nameRevisions(tx: Here, jobId: string, numbers: readonly number[]): Promise<void> {
-  if (numbers.length === 0) return;
-  await tx
-    .update(revisions)
-    .set({ named: true })
-    .where(
-      and(eq(revisions.jobId, jobId), inArray(revisions.number, [...numbers]), eq(revisions.named, false)),
-    );
-}
-
 /**
  * Puts records beside a job within a transaction that holds the job's row; those it has already stay as
  * they are. A revision the job has not got (yet) is not named.
@@ -122,7 +108,11 @@ export async function putRecords(
     )
     .onConflictDoNothing()
     .returning({ revision: records.revision });
-  await nameRevisions(tx, jobId, [...new Set(rows.flatMap((row) => row.revision ?? []))]);
+  await nameRevisions(
+    tx,
+    jobId,
+    rows.flatMap((row) => row.revision ?? []),
+  );
   return rows.length;
 }
 

@@ -16,6 +16,8 @@ import { RecordPanel } from './RecordPanel.tsx';
 
 interface Revision {
   readonly number: number;
+  /** The first save it holds. */
+  readonly first: number;
   readonly at: string;
   readonly by: string | null;
   readonly why: string;
@@ -79,7 +81,7 @@ function Revisions() {
   return (
     <Panel title={t('log.title')} aside={t('log.aside')}>
       {failed && <FieldError role="alert">{t('log.failed')}</FieldError>}
-      <Box as="ol">
+      <Box as="ol" data-revisions>
         {list?.map((item) => (
           <Box
             as="li"
@@ -116,6 +118,7 @@ function Revisions() {
             {item.changes.length > MOST_SHOWN && (
               <Small>{t('log.more', { count: item.changes.length - MOST_SHOWN })}</Small>
             )}
+            {item.first < item.number && <Saves of={item} onBring={bring} />}
           </Box>
         ))}
       </Box>
@@ -126,6 +129,60 @@ function Revisions() {
       )}
     </Panel>
   );
+}
+
+/** The saves a revision grew over, for who wants one of them: fetched when opened. */
+function Saves({ of, onBring }: { of: Revision; onBring: (number: number) => void }) {
+  const { t } = useTranslation();
+  const jobId = useJobId();
+  const [list, setList] = useState<readonly Save[]>([]);
+  const [failed, setFailed] = useState(false);
+  const fetchMore = async (before?: number) => {
+    try {
+      const more = await savesOf(jobId, of.number, before);
+      setList((shown) => (before === undefined ? more : [...shown, ...more]));
+      setFailed(false);
+    } catch {
+      setFailed(true);
+    }
+  };
+  const last = list.at(-1)?.number;
+  return (
+    <details data-saves onToggle={(event) => event.currentTarget.open && void fetchMore()}>
+      <summary>{t('log.saves', { count: of.number - of.first })}</summary>
+      {failed && <FieldError role="alert">{t('log.failed')}</FieldError>}
+      <ol>
+        {list.map(({ number, at }) => (
+          <Box as="li" key={number} display="flex" justifyContent="space-between" gap={2} py={1}>
+            <Small>
+              {t('jobs.revision', { n: number })} · <When at={new Date(at)} />
+            </Small>
+            <Button size="sm" onClick={() => onBring(number)}>
+              {t('log.bring')}
+            </Button>
+          </Box>
+        ))}
+      </ol>
+      {last !== undefined && last > of.first && (
+        <Button size="sm" onClick={() => void fetchMore(last)}>
+          {t('log.olderSaves')}
+        </Button>
+      )}
+    </details>
+  );
+}
+
+interface Save {
+  readonly number: number;
+  readonly at: string;
+}
+
+async function savesOf(jobId: string, number: number, before?: number): Promise<readonly Save[]> {
+  const query = new URLSearchParams({ within: String(number) });
+  if (before !== undefined) query.set('before', String(before));
+  const response = await fetch(`/jobs/${jobId}/revisions?${query}`);
+  if (!response.ok) throw new Error(String(response.status));
+  return ((await response.json()) as { saves: readonly Save[] }).saves;
 }
 
 interface Page {
