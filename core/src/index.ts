@@ -117,6 +117,7 @@ export {
   type WorkingCost,
   type WorkingWay,
   withMeans,
+  withRecords,
   workingLayers,
   workingWayOf,
   workingWays,

@@ -16,3 +16,4 @@ export * from './remedies.ts';
 export * from './section.ts';
 export * from './setout-sheet.ts';
 export type { Takeoff } from './takeoff.ts';
+export * from './with-records.ts';

@@ -24,19 +24,13 @@ import { anyKept, forgetKept, keptEdit } from './kept.ts';
 import { LowerView, useLowerHeight } from './LowerView.tsx';
 import { PlanView } from './plan/PlanView.tsx';
 import type { Kept } from './readKept.ts';
+import { LONGEST_TAKEOFF } from './reckoner.ts';
 import { useRecords } from './records.ts';
 import { Side } from './Side.tsx';
 import { Swiped } from './Swiped.tsx';
 import { DeskProvider, type DeskStore, makeDesk, useDesk } from './store.ts';
 import { TopBar } from './TopBar.tsx';
-import {
-  GroundProvider,
-  LONGEST_TAKEOFF,
-  ShownPlanProvider,
-  TakeoffProvider,
-  useDrawn,
-  useTakeoffOf,
-} from './takeoff.ts';
+import { GroundProvider, ShownPlanProvider, TakeoffProvider, useDrawn } from './takeoff.ts';
 import { Tally } from './tally/Tally.tsx';
 import { useNarrow } from './useNarrow.ts';
 
@@ -65,6 +59,8 @@ export function DeskPage({
   const [store] = useState(() => makeDesk(plan, revision, records));
   const sender = useSender(person);
   useRecords(store, jobId, sender, last);
+  // Before the first paint.
+  useLayoutEffect(() => store.getState().reckon(), [store]);
   // Nothing is called saved before it is known what an earlier page has left. Before the first paint.
   useLayoutEffect(() => {
     if (anyKept(jobId)) store.setState({ saving: { state: 'unsaved' } });
@@ -122,11 +118,9 @@ function takeUp(store: DeskStore, jobId: string, kept: Kept): void {
 
 function Desk() {
   const { t } = useTranslation();
-  const plan = useDesk((desk) => desk.plan);
-  const records = useDesk((desk) => desk.records);
-  const { takeoff, plan: shown, calledOff } = useTakeoffOf(plan, records);
+  const { takeoff, plan: shown, calledOff } = useDesk((desk) => desk.worked);
   const tooLong = t('problem.tookTooLong', { limit: `${LONGEST_TAKEOFF / 1000} s` });
-  if (!takeoff) return <DeskShell name={plan.name} note={calledOff ? tooLong : t('bar.working')} />;
+  if (!takeoff) return <DeskShell name={shown.name} note={calledOff ? tooLong : t('bar.working')} />;
   return <Worktop takeoff={takeoff} plan={shown} calledOff={calledOff ? tooLong : null} />;
 }
 

@@ -17,6 +17,7 @@ import { createStore, type StoreApi, useStore } from 'zustand';
 import type { FitTo } from '../drawing/view.ts';
 import type { Refused } from '../outbox/sender.ts';
 import type { Sent } from './readKept.ts';
+import { type Means, reckon, type Worked } from './reckoner.ts';
 import type { Stage } from './stages.ts';
 
 enablePatches();
@@ -94,6 +95,7 @@ export interface ViewState {
 
 export interface Desk {
   readonly plan: Plan;
+  readonly worked: Worked;
   readonly past: readonly Step[];
   readonly future: readonly Step[];
   /** What the server holds, and under which number. */
@@ -113,6 +115,8 @@ export interface Desk {
   readonly unkept: readonly string[];
   /** What is shown may be as old as this, ms since 1970; null while the server tells what happens. */
   readonly asOf: number | null;
+  /** Begins to keep what is worked out in step with plan and records. @returns ends it */
+  reckon(means?: Means): () => void;
   /** Takes a record in and sends it; does nothing before the page is up. */
   deliver(record: SiteRecord): void;
   /** Tries once more what was refused. */
@@ -156,8 +160,9 @@ const changedFields = (before: Plan, after: Plan): Partial<Plan> =>
   ) as Partial<Plan>;
 
 export function makeDesk(plan: Plan, revision: number, records: readonly SiteRecord[] = []): DeskStore {
-  return createStore<Desk>((set, get) => ({
+  return createStore<Desk>((set, get, store) => ({
     plan,
+    worked: { plan, records, takeoff: null, calledOff: false },
     past: [],
     future: [],
     base: { revision, plan },
@@ -169,6 +174,7 @@ export function makeDesk(plan: Plan, revision: number, records: readonly SiteRec
     refused: [],
     unkept: [],
     asOf: null,
+    reckon: (means) => reckon(store, means),
     deliver: () => {},
     retry: () => {},
     picked: plan.elements[0]?.id ?? null,

@@ -1,100 +1,8 @@
-/**
- * The takeoff of the plan as it is typed. Computed in place while that fits a frame; once it keeps taking
- * longer, or the job is large from the start, in a worker, where only the newest plan counts and
- * what takes too long is called off.
- */
-import {
-  compute,
-  type ElementTakeoff,
-  type GroundModel,
-  type Plan,
-  type SiteRecord,
-  type Takeoff,
-} from '@cimiento/core';
+/** What was worked out, for all that shows it: figures as they are typed, drawings as they are painted. */
+import type { ElementTakeoff, GroundModel, Plan, Problem, Takeoff } from '@cimiento/core';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
-import { Asker } from './ask/asker.ts';
-import type { Job } from './ask/questions.ts';
-import { useDesk } from './store.ts';
-
-/** Two frames at 60 Hz, ms: shorter than the way to a worker and back with all it answers. */
-const FRAME = 32;
-/**
- * So many in a row must take longer before a worker takes over: the first few do, until the engine has
- * compiled them, and a new worker would have to begin with that again.
- */
-const LONG_RUN = 3;
-/** One that takes this long is no matter of warming up, ms. */
-const FAR = 8 * FRAME;
-/** A takeoff that takes longer is called off, ms. */
-export const LONGEST_TAKEOFF = 10_000;
-/** Jobs larger than this are never worked out on the page's own thread. */
-const LARGE = { elements: 80, spots: 2000 } as const;
-
-const isLarge = ({ elements, ground }: Plan): boolean =>
-  elements.length > LARGE.elements ||
-  (ground.surface.kind === 'spots' && ground.surface.points.length > LARGE.spots);
-
-export interface Worked {
-  /** The newest there is; null until the first one of a large job is there. */
-  readonly takeoff: Takeoff | null;
-  /** What it is of. */
-  readonly plan: Plan;
-  /** The newest plan took too long: what is shown is of an earlier one. */
-  readonly calledOff: boolean;
-}
-
-/** A job as it stands: the newest plan with what was logged. */
-interface Shown extends Job {
-  readonly takeoff: Takeoff | null;
-}
-
-export function useTakeoffOf(plan: Plan, records: readonly SiteRecord[]): Worked {
-  const [shown, setShown] = useState<Shown>(() => ({
-    plan,
-    records,
-    takeoff: isLarge(plan) ? null : compute(plan, records),
-  }));
-  const [calledOff, setCalledOff] = useState<Plan | null>(null);
-  const slow = useRef(shown.takeoff === null);
-  const longRun = useRef(0);
-  const [asker] = useState(() => new Asker());
-  useEffect(() => () => asker.stop(), [asker]);
-
-  let current = shown;
-  const same = (of: Job) => of.plan === plan && of.records === records;
-  if (!same(shown) && !slow.current) {
-    const start = performance.now();
-    current = { plan, records, takeoff: compute(plan, records) };
-    // Also for the bench, which tells the core's part of an edit apart.
-    const { duration } = performance.measure('takeoff', { start });
-    longRun.current = duration > FRAME ? longRun.current + 1 : 0;
-    slow.current = longRun.current >= LONG_RUN || duration > FAR;
-    setShown(current);
-  }
-  const wanted = !same(current) || current.takeoff === null;
-  useEffect(() => {
-    if (!wanted) return;
-    const job = { plan, records };
-    const start = performance.now();
-    let newest = true;
-    void asker.ask(job, 'takeoff', [], { topic: 'takeoff', limit: LONGEST_TAKEOFF }).then((takeoff) => {
-      const took = performance.now() - start;
-      if (takeoff === null) {
-        // A newer one took its place, or it took too long.
-        if (newest && took >= LONGEST_TAKEOFF) setCalledOff(plan);
-        return;
-      }
-      // Back to the spot once the job is small again.
-      if (newest) slow.current = took > FRAME || isLarge(plan);
-      if (!slow.current) longRun.current = 0;
-      setShown({ ...job, takeoff });
-    });
-    return () => {
-      newest = false;
-    };
-  }, [asker, plan, records, wanted]);
-  return { takeoff: current.takeoff, plan: current.plan, calledOff: calledOff === plan };
-}
+import { useShallow } from 'zustand/react/shallow';
+import { type Desk, useDesk } from './store.ts';
 
 /** Someone is at a field: eyes are on figures. Else hands are on a drawing, which goes with them. */
 const typing = (): boolean => document.activeElement?.tagName === 'INPUT';
@@ -153,6 +61,13 @@ export function useGround(): GroundModel {
   const model = useContext(GroundContext);
   if (!model) throw new Error('useGround needs a GroundProvider above it.');
   return model;
+}
+
+/** What is wrong at a field: one that is right is not drawn again because another is wrong. */
+export function useProblem(path: string): Problem | undefined {
+  return useDesk(
+    useShallow((desk: Desk) => desk.worked.takeoff?.problems.find((problem) => problem.path === path)),
+  );
 }
 
 /** Ground level where the first log stands: what is shown while nothing is picked. */

@@ -5,7 +5,6 @@ import { cautions } from './en/cautions.ts';
 import { desk } from './en/desk.ts';
 import { dig } from './en/dig.ts';
 import { founding } from './en/founding.ts';
-import { frost } from './en/frost.ts';
 import { ground } from './en/ground.ts';
 import { kinds } from './en/kinds.ts';
 import { levels } from './en/levels.ts';
@@ -21,7 +20,6 @@ export const enFirst = {
   ...kinds,
   ...founding,
   ...ground,
-  ...frost,
   ...setout,
   ...levels,
   ...dig,

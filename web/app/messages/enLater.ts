@@ -3,6 +3,7 @@ import { asked } from './en/asked.ts';
 import { backfill } from './en/backfill.ts';
 import { dewatering } from './en/dewatering.ts';
 import { dialogs } from './en/dialogs.ts';
+import { frost } from './en/frost.ts';
 import { log } from './en/log.ts';
 import { pour } from './en/pour.ts';
 import { proof } from './en/proof.ts';
@@ -18,6 +19,7 @@ export const enLater = {
   ...rain,
   ...dewatering,
   ...said,
+  ...frost,
   ...log,
   ...pour,
   ...sheets,

@@ -6,7 +6,6 @@ import { cautions } from './es/cautions.ts';
 import { desk } from './es/desk.ts';
 import { dig } from './es/dig.ts';
 import { founding } from './es/founding.ts';
-import { frost } from './es/frost.ts';
 import { ground } from './es/ground.ts';
 import { kinds } from './es/kinds.ts';
 import { levels } from './es/levels.ts';
@@ -23,7 +22,6 @@ export const esFirst: Words<typeof enFirst> = {
   ...kinds,
   ...founding,
   ...ground,
-  ...frost,
   ...setout,
   ...levels,
   ...dig,

@@ -4,6 +4,7 @@ import { asked } from './es/asked.ts';
 import { backfill } from './es/backfill.ts';
 import { dewatering } from './es/dewatering.ts';
 import { dialogs } from './es/dialogs.ts';
+import { frost } from './es/frost.ts';
 import { log } from './es/log.ts';
 import { pour } from './es/pour.ts';
 import { proof } from './es/proof.ts';
@@ -20,6 +21,7 @@ export const esLater: Words<typeof enLater> = {
   ...rain,
   ...dewatering,
   ...said,
+  ...frost,
   ...log,
   ...pour,
   ...sheets,

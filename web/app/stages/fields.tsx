@@ -4,7 +4,7 @@ import { assumedAt, FIELDS, fieldOf, readNumber, writeNumber } from '@cimiento/c
 import { ChevronRight } from 'lucide-react';
 import { memo, useState } from 'react';
 import { type Draft, settle, useDesk, useDeskStore } from '../desk/store.ts';
-import { useTakeoff } from '../desk/takeoff.ts';
+import { useProblem } from '../desk/takeoff.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { Heading } from '../ui/controls.tsx';
 import { useFormat } from '../ui/format.tsx';
@@ -33,7 +33,7 @@ export function PlanField({ path, also, label, ...field }: PlanFieldProps) {
   const format = useFormat();
   const store = useDeskStore();
   const value = useDesk((desk) => readNumber(desk.plan, path));
-  const problem = useTakeoff().problems.find((p) => p.path === path);
+  const problem = useProblem(path);
   const range = fieldOf(path);
   const pencil = useDesk((desk) => assumedAt(desk.plan, path));
   const shown = (

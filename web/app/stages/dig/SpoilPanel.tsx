@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { AREA_USES, nextName, pointsOf } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { useProblem, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
@@ -205,7 +205,7 @@ function Ways() {
   const format = useFormat();
   const store = useDeskStore();
   const site = useDesk((desk) => desk.plan.site);
-  const problem = useTakeoff().problems.find((p) => p.path === '/site/boundary');
+  const problem = useProblem('/site/boundary');
   const { edit } = store.getState();
   const remove = (label: string, recipe: (d: Parameters<Parameters<typeof edit>[0]>[0]) => void) => (
     <Button look="quiet" px={1} aria-label={t('site.remove', { name: label })} onClick={() => edit(recipe)}>

@@ -149,7 +149,9 @@ function Saves({ of, onBring }: { of: Revision; onBring: (number: number) => voi
   const last = list.at(-1)?.number;
   return (
     <details data-saves onToggle={(event) => event.currentTarget.open && void fetchMore()}>
-      <summary>{t('log.saves', { count: of.number - of.first })}</summary>
+      <Box as="summary" fontSize="sm" cursor="pointer">
+        {t('log.saves', { count: of.number - of.first })}
+      </Box>
       {failed && <FieldError role="alert">{t('log.failed')}</FieldError>}
       <ol>
         {list.map(({ number, at }) => (

@@ -3,7 +3,7 @@ import { Flex } from '@chakra-ui/react';
 import { isOutlined, type OutlinedElement, type Ramp } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { useProblem } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { Button, FieldError } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
@@ -16,7 +16,7 @@ export function OutlinePlace({ shape, index }: { shape: OutlinedElement; index: 
   const format = useFormat();
   const store = useDeskStore();
   const path = `/elements/${index}/outline`;
-  const problem = useTakeoff().problems.find((p) => p.path === path);
+  const problem = useProblem(path);
   const change = (recipe: (outline: [number, number][]) => void) =>
     store.getState().edit((d) => {
       const e = d.elements[index];

@@ -33,7 +33,7 @@ function expect(d: Draft): void {
 }
 
 /** What is wrong with one field, in words. */
-function useProblem(): (path: string) => string | undefined {
+function useProblemTexts(): (path: string) => string | undefined {
   const { t } = useTranslation();
   const format = useFormat();
   const { problems } = useTakeoff();
@@ -48,7 +48,7 @@ export function RainPanel() {
   const store = useDeskStore();
   const { edit } = store.getState();
   const water = useDesk((desk) => desk.plan.water);
-  const problem = useProblem();
+  const problem = useProblemTexts();
   const { storm } = water;
   if (!storm)
     return (
