@@ -23,7 +23,10 @@ const folders = [
   'cautions',
   'figures',
   'validation',
-  'compute',
+  'compute/pipeline',
+  'compute/views',
+  'compute/what-if',
+  'compute/night',
   'proofs',
 ];
 const notLater = folders.slice(0, -1).map((folder, i) => ({

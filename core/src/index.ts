@@ -143,7 +143,7 @@ export {
   type Solid,
   truckMatch,
 } from './dig/index.ts';
-export { FIGURE_IDS, FIGURES, type FigureId, untold } from './figures/index.ts';
+export { COMPARED, FIGURE_IDS, FIGURES, type FigureId, untold } from './figures/index.ts';
 export {
   area as polygonArea,
   type Box,

@@ -18,12 +18,12 @@ import {
   unbalanced,
 } from '../testing.ts';
 import { validatePlan } from '../validation/validate.ts';
-import { alternatives } from './alternatives.ts';
-import { compute } from './compute.ts';
-import { digSequence } from './dig-sequence.ts';
-import { concreteInstead } from './footings.ts';
-import { remedyCost, remedyFor } from './remedies.ts';
-import { setoutSheet } from './setout-sheet.ts';
+import { compute } from './pipeline/compute.ts';
+import { digSequence } from './views/dig-sequence.ts';
+import { setoutSheet } from './views/setout-sheet.ts';
+import { alternatives } from './what-if/alternatives.ts';
+import { concreteInstead } from './what-if/concrete-instead.ts';
+import { remedyCost, remedyFor } from './what-if/remedies.ts';
 
 const box = (w: number, h: number) =>
   [
@@ -424,7 +424,7 @@ describe('a run under an old wall', () => {
     });
     const mend = remedyFor(both, compute(both), 'unsupported')!;
     expect(mend.ids).toEqual(['E2']);
-    expect(remedyCost(both, compute(both), 'unsupported')!.change.dig).toBeGreaterThan(0);
+    expect(remedyCost(both, compute(both), 'unsupported')!.change.of.dig).toBeGreaterThan(0);
   });
   it('is an open trench while nobody knows the wall, and says so', () => {
     const takeoff = under({ old: null });
@@ -625,10 +625,10 @@ describe('a stone footing beside a concrete strip', () => {
     const takeoff = compute(plan);
     const change = concreteInstead(plan, takeoff, 0)!;
     // Both go to frost at 99.0; the stone was 10 × 0.5 × 0.7 at 1.9–2.1 t/m³, the beam 1.2 m³, the strip 10 × 0.5 × 0.3.
-    expect(change.stone).toBeCloseTo(-takeoff.stone.mass, 6);
+    expect(change.of.stone).toBeCloseTo(-takeoff.stone.mass, 6);
     const strip30 = structuredClone(plan);
     Object.assign(strip30.elements[0]!, { use: 'footing', thickness: 0.3, beam: null, method: 'formed' });
-    expect(change.concrete).toBeCloseTo(compute(strip30).concrete.ordered - takeoff.concrete.ordered, 9);
+    expect(change.of.concrete).toBeCloseTo(compute(strip30).concrete.ordered - takeoff.concrete.ordered, 9);
     expect(compute(strip30).elements[0]!.concrete).toBeCloseTo(1.5, 9);
     expect(concreteInstead(plan, takeoff, 1)).toBeNull();
   });

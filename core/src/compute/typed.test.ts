@@ -7,11 +7,11 @@ import { groundModel } from '../ground/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { floatsOf } from '../takeoff/index.ts';
 import { drawnCases, named, pad, plainPlan, seeded, soilsDown, tank } from '../testing.ts';
-import { compute } from './compute.ts';
-import { nightOf } from './night.ts';
-import { REMEDIED, remedyCost, remedyFor } from './remedies.ts';
-import type { Takeoff } from './takeoff.ts';
+import { nightOf } from './night/night.ts';
+import { compute } from './pipeline/compute.ts';
+import type { Takeoff } from './pipeline/takeoff.ts';
 import { mixedJob } from './testing.ts';
+import { REMEDIED, remedyCost, remedyFor } from './what-if/remedies.ts';
 
 /** Each is worked out some thirty times. */
 const JOBS = drawnCases(300, 12);

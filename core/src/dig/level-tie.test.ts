@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { nightOf } from '../compute/night.ts';
+import { nightOf } from '../compute/night/night.ts';
 import { at } from '../geometry/index.ts';
 import { named, pad, plainPlan, soilsDown, strip, tilt } from '../testing.ts';
 import { volumeUnderLevel } from './solid.ts';

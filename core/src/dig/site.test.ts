@@ -252,7 +252,7 @@ describe('three ways to keep a side up', () => {
     expect(by.shore!.outside).toBe(0);
     // A trench 20.2 × 1.2 with its sheets, 2 m deep: 42.8 m of face.
     expect(by.shore!.face).toBeCloseTo(2 * (20.2 + 1.2) * 2, 4);
-    expect(by.shore!.cost).toBeCloseTo(by.shore!.change.dig * 10 + 20 * by.shore!.face, 6);
+    expect(by.shore!.cost).toBeCloseTo(by.shore!.change.of.dig * 10 + 20 * by.shore!.face, 6);
     expect(by.slope!.slope).toBe(compute(plan).elements[0]!.rule.steepest);
     for (const way of ways) expect(way.people).toBeGreaterThan(0);
   });

@@ -79,6 +79,16 @@ export const EARTH_FIGURES = {
   dig: {
     kind: 'volume',
     tone: 'earth',
+    compared: [
+      {
+        id: 'dig',
+        kind: 'volume',
+        amount: ({ figures }) => figures.dig.value,
+        price: 'dig',
+        per: 1,
+        least: 0,
+      },
+    ],
     make: (job) => {
       const { dig, overdig, handTrim, spoil } = job;
       const { neat, ...causes } = overdig;
@@ -249,6 +259,16 @@ export const EARTH_FIGURES = {
   haul: {
     kind: 'count',
     tone: 'earth',
+    compared: [
+      {
+        id: 'loads',
+        kind: 'count',
+        amount: ({ mixed }) => mixed.reduce((sum, { loads }) => sum + loads, 0),
+        price: 'load',
+        per: 1,
+        least: 1e-9,
+      },
+    ],
     make: (job) => {
       const { plan, spoil, mixed, loads, broken } = job;
       const leaving = spoil.strata.filter((s) => s.hauledBank > NONE);

@@ -1,2 +1,10 @@
 export { untold } from './line.ts';
-export { FIGURE_IDS, FIGURES, type FigureId, type Figures, figuresOf } from './table.ts';
+export {
+  COMPARED,
+  type ComparedId,
+  FIGURE_IDS,
+  FIGURES,
+  type FigureId,
+  type Figures,
+  figuresOf,
+} from './table.ts';

@@ -25,11 +25,30 @@ export interface Made {
   readonly parts?: readonly FigurePart[];
 }
 
+/** What of a job the amounts that are compared are read from; a takeoff has it too. */
+export type Amounts = Pick<Job, 'mixed' | 'stone' | 'lean' | 'concrete' | 'walls'> & {
+  readonly figures: { readonly dig: { readonly value: number } };
+};
+
+/** An amount two plans are compared by. */
+export interface ComparedRow {
+  readonly id: string;
+  readonly kind: Kind;
+  readonly amount: (of: Amounts) => number;
+  /** Price of it, and of how much of it; null: it has none of its own. */
+  readonly price: Exclude<keyof Plan['prices'], 'currency'> | null;
+  readonly per: number;
+  /** Less than this is not told. */
+  readonly least: number;
+}
+
 export interface FigureRow {
   readonly kind: Kind;
   /** What it is of: soil, what is placed, water. */
   readonly tone: 'earth' | 'placed' | 'water';
   readonly make: (job: Job) => Made;
+  /** What of it, or of what goes with it, two plans are compared by. */
+  readonly compared?: readonly ComparedRow[];
 }
 
 export const input = (

@@ -295,6 +295,10 @@ export const PLACED_FIGURES = {
   stone: {
     kind: 'mass',
     tone: 'placed',
+    // Priced by the tonne.
+    compared: [
+      { id: 'stone', kind: 'mass', amount: ({ stone }) => stone.mass, price: 'stone', per: 1000, least: 50 },
+    ],
     make: (job) => ({
       value: job.stone.mass,
       parts: [part('order', 'stone', 'mass', job.stone.mass, 'mass'), ...layerParts(job), ...spotParts(job)],
@@ -305,6 +309,9 @@ export const PLACED_FIGURES = {
   lean: {
     kind: 'volume',
     tone: 'placed',
+    compared: [
+      { id: 'lean', kind: 'volume', amount: ({ lean }) => lean.ordered, price: 'lean', per: 1, least: 0.005 },
+    ],
     make: (job) => ({
       value: job.lean.volume,
       parts: [part('order', 'lean concrete', 'order', job.lean.ordered, 'volume')],
@@ -318,6 +325,18 @@ export const PLACED_FIGURES = {
   concrete: {
     kind: 'volume',
     tone: 'placed',
+    compared: [
+      {
+        id: 'concrete',
+        kind: 'volume',
+        amount: ({ concrete }) => concrete.ordered,
+        price: 'concrete',
+        per: 1,
+        least: 0.005,
+      },
+      // Walls and columns below ground, m³.
+      { id: 'walls', kind: 'volume', amount: ({ walls }) => walls, price: null, per: 1, least: 0.005 },
+    ],
     make: (job) => ({
       value: job.concrete.neat,
       parts: [part('order', 'concrete', 'order', job.concrete.ordered, 'volume')],

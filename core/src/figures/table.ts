@@ -7,7 +7,18 @@ import type { Figure, Working } from '../results/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import { reachingOf } from '../water/index.ts';
 import { EARTH_FIGURES } from './earth.ts';
-import { addsUp, type FigureRow, given, input, line, logged, type Made, originOf, untold } from './line.ts';
+import {
+  addsUp,
+  type ComparedRow,
+  type FigureRow,
+  given,
+  input,
+  line,
+  logged,
+  type Made,
+  originOf,
+  untold,
+} from './line.ts';
 import { PLACED_FIGURES } from './placed.ts';
 
 const water: FigureRow = {
@@ -80,6 +91,14 @@ export const FIGURES = { ...EARTH_FIGURES, ...PLACED_FIGURES, water } as const s
 
 export type FigureId = keyof typeof FIGURES;
 export const FIGURE_IDS = Object.keys(FIGURES) as readonly FigureId[];
+type RowOf<F> = F extends { readonly compared: readonly (infer R extends ComparedRow)[] } ? R : never;
+export type ComparedId = RowOf<(typeof FIGURES)[FigureId]>['id'];
+/** What two plans are compared by, in the order it is told. */
+export const COMPARED = FIGURE_IDS.flatMap((id) => {
+  const { compared = [] }: FigureRow = FIGURES[id];
+  return compared as readonly (ComparedRow & { readonly id: ComparedId })[];
+});
+
 export type Figures = Readonly<{ [Id in FigureId]: Figure<Id> }>;
 
 /** Every figure of a job. */

@@ -491,7 +491,7 @@ describe('the engineer’s word', () => {
     instruct(plan, 98.3);
     const takeoff = compute(plan);
     const change = instructionCost(plan, takeoff, 'w')!;
-    expect(change.dig).toBeCloseTo(takeoff.figures.dig.value - without.figures.dig.value, 9);
+    expect(change.of.dig).toBeCloseTo(takeoff.figures.dig.value - without.figures.dig.value, 9);
     expect(change.cost).not.toBeNull();
     expect(instructionCost(plan, takeoff, 'nobody')).toBeNull();
   });
@@ -504,18 +504,18 @@ describe('what each rule would cost', () => {
     const costs = ruleCosts(plan, takeoff, 0, 0.2);
     expect(costs.map((c) => c.rule)).toEqual(['deeper', 'frost', 'bearing', 'cover', 'stack']);
     const [deeper, frost, bearing, cover] = costs;
-    expect(frost!.change.dig).toBeCloseTo(0, 9);
+    expect(frost!.change.of.dig).toBeCloseTo(0, 9);
     expect(frost!.change.cost).toBeCloseTo(0, 6);
-    expect(bearing!.change.dig).toBeLessThan(0);
-    expect(cover!.change.dig).toBeLessThan(bearing!.change.dig);
-    expect(deeper!.change.dig).toBeGreaterThan(0);
+    expect(bearing!.change.of.dig).toBeLessThan(0);
+    expect(cover!.change.of.dig).toBeLessThan(bearing!.change.of.dig);
+    expect(deeper!.change.of.dig).toBeGreaterThan(0);
     // Prices of the demo: 9 a m³ dug, 70 a load, 31 a tonne, 98 and 128 a m³.
     const byHand =
-      9 * deeper!.change.dig +
-      70 * deeper!.change.loads +
-      31 * (deeper!.change.stone / 1000) +
-      98 * deeper!.change.lean +
-      128 * deeper!.change.concrete;
+      9 * deeper!.change.of.dig +
+      70 * deeper!.change.of.loads +
+      31 * (deeper!.change.of.stone / 1000) +
+      98 * deeper!.change.of.lean +
+      128 * deeper!.change.of.concrete;
     expect(deeper!.change.cost).toBeCloseTo(byHand, 6);
     plan.prices = {
       currency: '',

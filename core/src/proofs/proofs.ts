@@ -6,7 +6,7 @@
  * Not covered: concrete, lean concrete and beds under slabs (prisms counted once), the water, the order of digging.
  */
 
-import type { Takeoff } from '../compute/takeoff.ts';
+import type { Takeoff } from '../compute/pipeline/takeoff.ts';
 import { contains } from '../geometry/index.ts';
 import { groundModel } from '../ground/index.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';

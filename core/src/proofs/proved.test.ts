@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import type { Takeoff } from '../compute/takeoff.ts';
+import type { Takeoff } from '../compute/pipeline/takeoff.ts';
 import { rectangle, unionArea } from '../geometry/index.ts';
 import { demo, honeyHouse, named, plainPlan, soilsDown, stone, strip, unbalanced } from '../testing.ts';
 import { proofsOf, proved } from './index.ts';

@@ -3,7 +3,7 @@
  * file, until somebody has found out which of the two is wrong.
  */
 import type { CautionCode } from '../cautions/index.ts';
-import type { Takeoff } from '../compute/takeoff.ts';
+import type { Takeoff } from '../compute/pipeline/takeoff.ts';
 import { type FigureId, type Figures, untold } from '../figures/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { Caution, Check } from '../results/index.ts';

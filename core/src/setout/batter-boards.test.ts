@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { compute } from '../compute/compute.ts';
-import { setoutSheet } from '../compute/setout-sheet.ts';
+import { compute } from '../compute/pipeline/compute.ts';
+import { setoutSheet } from '../compute/views/setout-sheet.ts';
 import { area } from '../geometry/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { named, plainPlan, raft, strip } from '../testing.ts';

@@ -1,10 +1,10 @@
 /** An outline on the plan that is picked, dragged by its corners or as a whole, and moved with the arrows. */
 import { useMemo } from 'react';
-import { ink } from '../../desk/hatches.tsx';
 import { about, type Spot } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { useFormat } from '../../ui/format.tsx';
+import { ink } from '../hatches.tsx';
 import { useDeskStore } from '../store.ts';
 import { type Name, nameSize, useLabels } from './labels.tsx';
 

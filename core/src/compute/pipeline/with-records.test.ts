@@ -1,0 +1,48 @@
+/** What moves nothing is not worked out again: whatever is logged, it is what a whole takeoff would be. */
+import { expect, it } from 'vitest';
+import { RECORD_KIND_IDS, type RecordKindId, type SiteRecord } from '../../log/index.ts';
+import { honeyHouse, logged } from '../../testing.ts';
+import { compute, withRecords } from '../index.ts';
+
+const plan = honeyHouse();
+const on = { element: plan.elements[0]!.id };
+const readings = [
+  { blows: 0, depth: 0 },
+  { blows: 5, depth: 0.1 },
+];
+const levels = [
+  { minutes: 0, level: 98 },
+  { minutes: 9, level: 98.4 },
+];
+const [bed] = plan.beds;
+const lift = { ...on, placement: `bed/${bed!.id}/${bed!.layers[0]!.id}/1` };
+const layer = { bed: bed!.id, layer: bed!.layers[0]!.id };
+
+/** One of each kind, as it would be logged of this job. */
+const ONE: { readonly [K in RecordKindId]: () => SiteRecord } = {
+  dug: () => logged('dug', { machine: plan.dig.machine, when: '', volume: 60, hours: 8 }),
+  handDug: () => logged('handDug', { volume: 2, hours: 3 }),
+  lab: () => logged('lab', { ...layer, grains: 2.68, points: [] }),
+  trial: () => logged('trial', { ...layer, thickness: 0.15, by: 'density', readings: [] }),
+  bottom: () => logged('bottom', { feel: 'soft', wet: 'water', frozen: true, asLogged: false }, on),
+  cone: () => logged('cone', { soil: 'other', readings }, on),
+  risingHead: () => logged('risingHead', { length: 1, width: 1, water: 99, readings: levels }, on),
+  laid: () => logged('laid', { on: 'sound', reason: '', moisture: null }, lift),
+  density: () => logged('density', { wet: 1700, moisture: 0.05, cone: null }, lift),
+  rework: () => logged('rework', { what: 'rolled' }, lift),
+  release: () => logged('release', { who: 'x', reason: 'rain' }, lift),
+  taped: () => logged('taped', { from: 'A', to: 'B', distance: 3 }),
+  frozen: () => logged('frozen', { depth: 0.4, from: 'typed', when: '' }),
+  exposed: () => logged('exposed', { hazard: plan.ground.hazards[0]!.id, bare: true }),
+  note: () => logged('note', { text: 'rain' }),
+};
+
+it.each(RECORD_KIND_IDS)('after a record of kind %s', (kind) => {
+  const before = [ONE.laid()];
+  const takeoff = compute(plan, before);
+  const records = [...before, ONE[kind]()];
+  const whole = compute(plan, records);
+  const told = withRecords(takeoff, records);
+  if (told) expect(told).toEqual(whole);
+  else expect(kind).not.toMatch(/^(bottom|cone|taped|note)$/);
+});
