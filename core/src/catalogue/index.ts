@@ -5,5 +5,6 @@ export * from './hazards.ts';
 export * from './machines.ts';
 export * from './materials.ts';
 export * from './obstructions.ts';
+export * from './practice.ts';
 export * from './pumps.ts';
 export * from './soils.ts';

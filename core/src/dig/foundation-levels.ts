@@ -14,18 +14,15 @@ export interface FoundationLevels extends Levelled {
   readonly dug: readonly number[];
   /** Deepest cut as far as levels tell, m: how far benches and ramps have to climb. */
   readonly reach: number;
-  /** It can be dug; if not, its problem is named. */
+  /** It can be dug. */
   readonly live: boolean;
+  /** Why it cannot, where it is levelled and lies wrong. */
+  readonly problem: Problem | null;
 }
 
 export const lowestOf = (levels: readonly number[]): number => Math.min(...levels);
 
-/** @param problems told of what cannot be dug */
-export function foundationLevels(
-  plan: Plan,
-  levelled: readonly Levelled[],
-  problems: Problem[],
-): FoundationLevels[] {
+export function foundationLevels(plan: Plan, levelled: readonly Levelled[]): FoundationLevels[] {
   return levelled.map((one) => {
     const { element, index, decision, groundLow, groundHigh } = one;
     const under = belowSlab(plan, element) + thicknessOf(bedOf(plan, element));
@@ -38,14 +35,15 @@ export function foundationLevels(
       kind: 'level',
       params: { name: element.name },
     } as const;
-    let live = decision !== null;
-    if (live && bottom < groundLow - DEEPEST_DIG) {
-      live = false;
-      problems.push({ code: 'tooDeep', ...named, min: groundLow - DEEPEST_DIG });
-    } else if (live && bottom >= groundHigh - 1e-9) {
-      live = false;
-      problems.push({ code: 'formationAboveGround', ...named, max: groundHigh });
-    }
-    return { ...one, formations, dug, live, reach: Math.max(0, groundHigh - bottom) };
+    const problem: Problem | null =
+      decision === null
+        ? null
+        : bottom < groundLow - DEEPEST_DIG
+          ? { code: 'tooDeep', ...named, min: groundLow - DEEPEST_DIG }
+          : bottom >= groundHigh - 1e-9
+            ? { code: 'formationAboveGround', ...named, max: groundHigh }
+            : null;
+    const live = decision !== null && problem === null;
+    return { ...one, formations, dug, live, problem, reach: Math.max(0, groundHigh - bottom) };
   });
 }

@@ -8,7 +8,9 @@
  * The area is shrunk first by what must keep clear of an open dig's edge. Not covered: heaps on
  * falling ground, which hold less uphill and more down.
  */
+
 import QuickLRU from 'quick-lru';
+import { PRACTICE } from '../catalogue/practice.ts';
 import {
   alongside,
   area,
@@ -29,9 +31,6 @@ import { distanceTo } from '../levels/neighbour.ts';
 import type { Plan, SiteArea } from '../plan/schema.ts';
 
 type Point = readonly [number, number];
-
-/** Highest heap a hoe builds from the ground it stands on, m. */
-export const HEAP_HEIGHT = 2.5;
 
 export interface Overlap {
   readonly what: 'dig' | 'path' | 'pad' | 'boundary' | 'hazard';
@@ -200,10 +199,10 @@ export function layDown(
     const outline = tidy(site.points);
     const pieces = convexPieces(outline);
     const size = area(flat(outline));
-    const capacity = heapVolume(outline, repose, HEAP_HEIGHT);
+    const capacity = heapVolume(outline, repose, PRACTICE.heap.value);
     const holds = Math.min(left[site.use], capacity);
     left[site.use] -= holds;
-    const height = heapHeight(outline, repose, holds, HEAP_HEIGHT) ?? HEAP_HEIGHT;
+    const height = heapHeight(outline, repose, holds, PRACTICE.heap.value) ?? PRACTICE.heap.value;
     const overlaps: Overlap[] = [
       ...dug.flatMap((element): Overlap[] => {
         const common = shared(pieces, element.openings);

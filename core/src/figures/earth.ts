@@ -1,5 +1,6 @@
 /** What is dug, how it bulks, what stays and what leaves. */
-import { CAUSES, type Cause, HEAP_HEIGHT } from '../dig/index.ts';
+import { PRACTICE } from '../catalogue/practice.ts';
+import { CAUSES, type Cause } from '../dig/index.ts';
 import { type Soil, soilOrigin } from '../ground/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
 import { builtTerms } from '../pour/index.ts';
@@ -187,7 +188,7 @@ export const EARTH_FIGURES = {
                     input('keptLoose', spoil.keptLoose, 'volume'),
                     input('run', pile.length, 'length'),
                     input('repose', pile.repose, 'angle', reposeOrigin(job)),
-                    input('highest', HEAP_HEIGHT, 'length', 'assumed'),
+                    input('highest', PRACTICE.heap.value, 'length', 'assumed'),
                     beside('pileBase', pile.base, 'length'),
                   ],
                   { source: 'US Army FM 5-434' },

@@ -344,7 +344,14 @@ export const PLACED_FIGURES = {
       workings: [
         ...given('concreteTotal', [
           ...(job.concrete.neat > 0
-            ? [read('footings', 'V = ∪ (B·L·t)', sum(job.placed.concrete), 'volume')]
+            ? [
+                read(
+                  'footings',
+                  'V = ∪ (B·L·t)',
+                  sum(job.placed.elements.map(({ concrete }) => concrete)),
+                  'volume',
+                ),
+              ]
             : []),
           ...makeUpLine(job, 'concrete'),
         ]),

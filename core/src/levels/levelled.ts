@@ -42,11 +42,13 @@ function groupsOf(plan: Plan, takes: (i: number) => boolean): number[][] {
   return [...groups.values()];
 }
 
-/**
- * Levels every element.
- * @param problems told of what cannot be levelled
- */
-export function levelElements(plan: Plan, model: GroundModel, frost: Frost, problems: Problem[]): Levelled[] {
+/** Levels every element, and says what cannot be levelled. */
+export function levelElements(
+  plan: Plan,
+  model: GroundModel,
+  frost: Frost,
+): { readonly levelled: readonly Levelled[]; readonly problems: readonly Problem[] } {
+  const problems: Problem[] = [];
   const { elements } = plan;
   const pieces = footingPieces(elements);
   const places = pieces.map((list) => placesOn(model, list));
@@ -115,5 +117,5 @@ export function levelElements(plan: Plan, model: GroundModel, frost: Frost, prob
       groundHigh: level,
     };
   });
-  return out;
+  return { levelled: out, problems };
 }

@@ -8,17 +8,17 @@ export const builtTerms = (
   placed: Placed,
   soft: number,
 ): readonly (readonly [name: string, volume: number])[] => [
-  ['stoneVolume', add(placed.stone)],
+  ['stoneVolume', add(placed.elements.map(({ stone }) => stone))],
   ['softVolume', soft],
   ['makeUpVolume', placed.makeUp],
   ['blindingVolume', placed.blinding],
-  ['footingVolume', add(placed.concrete)],
+  ['footingVolume', add(placed.elements.map(({ concrete }) => concrete))],
   ['stemVolume', placed.stems],
   ['voidVolume', placed.voids],
   ['floorVolume', placed.underSlabs],
   ['boardVolume', placed.boards],
   ['packVolume', placed.packs],
-  ['pipeVolume', add(placed.pipes)],
+  ['pipeVolume', add(placed.elements.map(({ pipe }) => pipe))],
 ];
 
 /** All of it, m³. */

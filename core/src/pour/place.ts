@@ -4,6 +4,7 @@
  */
 
 import type { LaidLayer } from '../base/beds.ts';
+import { PRACTICE } from '../catalogue/practice.ts';
 import { framePieces } from '../dig/bottoms.ts';
 import type { Excavation } from '../dig/excavate.ts';
 import type { FoundationLevels } from '../dig/foundation-levels.ts';
@@ -38,37 +39,40 @@ import {
 import { boardPieces } from './insulation-boards.ts';
 import { castOf, NO_WIDTH, type Piece } from './kinds.ts';
 
-/** Thickness lost to an uneven surface under the blinding, m. */
-const IRREGULARITY = { stone: 0.02, soil: 0.01 } as const;
+/** What is placed in what one element digs. */
+export interface PlacedIn {
+  /** Compacted stone, m³: its bed's and its own. */
+  readonly stone: number;
+  /** Stone of a drain or a stone footing, m³, less the pipe in it; and the pipe. */
+  readonly ownStone: number;
+  readonly pipe: number;
+  /** The layers of its bed, from formation up. */
+  readonly layers: readonly LaidLayer[];
+  /** Fill of a bottom dug low, m³, in whatever the plan makes it up with. */
+  readonly makeUp: number;
+  /** Footings, m³. */
+  readonly concrete: number;
+  /** Footings in plan, each with the underside it lies at. */
+  readonly footings: readonly FootingPiece[];
+}
 
 export interface Placed {
-  /** Compacted stone, m³, by element: its bed's and a drain's own. */
-  readonly stone: readonly number[];
-  /** Stone of drains and stone footings, m³, by element, less the pipes in it; and the pipes. */
-  readonly ownStone: readonly number[];
-  readonly pipes: readonly number[];
+  readonly elements: readonly PlacedIn[];
   /** Layers of floors between slabs and their beds, m³; and boards let into beds or laid out past edges. */
   readonly underSlabs: number;
   readonly boards: number;
   /** Dry pack between new concrete and old walls, m³. */
   readonly packs: number;
-  /** The layers of each element's bed, from formation up. */
-  readonly layers: readonly (readonly LaidLayer[])[];
-  /** Fill of bottoms dug low, m³, in whatever the plan makes them up with: all of it, and by element. */
+  /** Fill of bottoms dug low, m³, all of it. */
   readonly makeUp: number;
-  readonly makeUps: readonly number[];
   /** Lean concrete of beds: plan area m², neat m³, and its allowance for an uneven bed, m³. */
   readonly blindingArea: number;
   readonly blinding: number;
   readonly irregularity: number;
-  /** Footings, m³, by element. */
-  readonly concrete: readonly number[];
   /** Stems below ground, m³. */
   readonly stems: number;
   /** Hollows of boxes below ground, m³; less than nought for concrete that stands above it. */
   readonly voids: number;
-  /** Footings in plan, by element, each with the underside it lies at. */
-  readonly footingPieces: readonly (readonly FootingPiece[])[];
 }
 
 export interface FootingPiece {
@@ -407,12 +411,12 @@ const split = (founded: readonly FoundationLevels[], pieces: readonly Polygon[][
 const laidLayers = (plan: Plan, bed: Bed | null, volumes: readonly number[]): LaidLayer[] =>
   (bed?.layers ?? []).map((layer, j) => {
     const below = bed!.layers[j - 1];
-    const rough = below && !layerValues(below).cast ? IRREGULARITY.stone : IRREGULARITY.soil;
+    const rough = below && !layerValues(below).cast ? PRACTICE.unevenStone : PRACTICE.unevenSoil;
     return {
       layer,
       volume: volumes[j]!,
       area: volumes[j]! / layer.thickness,
-      unevenness: layerValues(layer).cast ? (plan.pour.irregularity ?? rough) : 0,
+      unevenness: layerValues(layer).cast ? (plan.pour.irregularity ?? rough.value) : 0,
     };
   });
 
@@ -466,35 +470,43 @@ export function place(
   const total = (of: readonly LaidLayer[], value: (laid: LaidLayer) => number) =>
     of.reduce((sum, laid) => sum + value(laid), 0);
   return {
+    elements: founded.map((one, i): PlacedIn => {
+      const own = layers[i]!;
+      return {
+        stone: ownStone[i]! + total(own, ({ layer, volume }) => (layerValues(layer).cast ? 0 : volume)),
+        ownStone: ownStone[i]!,
+        pipe: pipes[i]!,
+        layers: own,
+        makeUp: makeUps[i]!,
+        concrete: concrete[i]!,
+        footings: footingsOf(one, footings[i]!),
+      };
+    }),
     makeUp: makeUps.reduce((sum, volume) => sum + volume, 0),
-    makeUps,
-    ownStone,
-    pipes,
     underSlabs: sums.floor,
     boards: sums.board,
     packs,
-    layers,
-    stone: layers.map(
-      (own, i) => ownStone[i]! + total(own, ({ layer, volume }) => (layerValues(layer).cast ? 0 : volume)),
-    ),
     blindingArea: total(lean, ({ area }) => area),
     blinding: total(lean, ({ volume }) => volume),
     irregularity: total(lean, ({ area, unevenness }) => area * unevenness),
-    concrete,
     stems: sums.stem,
     voids: sums.void,
-    footingPieces: footings.map((list, owner) => {
-      const { element, undersides } = founded[owner]!;
-      const cast = castOf(element);
-      if (!cast.carries(element)) return [];
-      const old = oldWallOf(element);
-      return list.map(({ plan: piece, stretch }) => {
-        const underside = undersides[stretch]! + cast.rise(element);
-        if (old) return { plan: piece, underside, top: topOver(element, underside) };
-        return { plan: piece, underside, top: underside + cast.slab(element) };
-      });
-    }),
   };
+}
+
+/** Footings in plan with their levels. */
+function footingsOf(
+  { element, undersides }: FoundationLevels,
+  pieces: ReturnType<typeof split>[number],
+): FootingPiece[] {
+  const cast = castOf(element);
+  if (!cast.carries(element)) return [];
+  const old = oldWallOf(element);
+  return pieces.map(({ plan: piece, stretch }) => {
+    const underside = undersides[stretch]! + cast.rise(element);
+    if (old) return { plan: piece, underside, top: topOver(element, underside) };
+    return { plan: piece, underside, top: underside + cast.slab(element) };
+  });
 }
 
 /** A delivery: neat and waste rounded up to the plant's step, and the trucks that bring it. */

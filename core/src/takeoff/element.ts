@@ -11,7 +11,7 @@ import type { SlabFrost } from '../levels/index.ts';
 import type { Support } from '../plan/kinds.ts';
 import type { Bed } from '../plan/schema.ts';
 import type { StringLevel } from '../plan/strings.ts';
-import type { FootingPiece } from '../pour/index.ts';
+import type { PlacedIn } from '../pour/index.ts';
 
 /** After the dig: what it opens, and what of it is whose. */
 export interface Dug extends FoundationLevels {
@@ -35,17 +35,11 @@ export interface Dug extends FoundationLevels {
 }
 
 /** After placing: what stands in it. */
-export interface Built extends Dug {
-  readonly stone: number;
-  /** The pipe in its stone, m³. */
-  readonly pipe: number;
+export interface Built extends Dug, PlacedIn {
   /** Cloth round a drain's stone, m². */
   readonly wrap: number;
-  /** The bed it stands on, and its layers from formation up. */
+  /** The bed it stands on. */
   readonly bed: Bed | null;
-  readonly layers: readonly LaidLayer[];
-  readonly concrete: number;
-  readonly footings: readonly FootingPiece[];
 }
 
 /** After the water: how wet it is. */
@@ -60,7 +54,8 @@ export interface Watered extends Built {
 }
 
 /** All that is said of an element. */
-export interface ElementTakeoff extends Omit<Watered, 'dug' | 'pieces' | 'columns' | 'reach' | 'layers'> {
+export interface ElementTakeoff
+  extends Omit<Watered, 'dug' | 'pieces' | 'columns' | 'reach' | 'problem' | 'layers'> {
   readonly id: string;
   readonly group: string;
   /** Lowest of its stretches. */

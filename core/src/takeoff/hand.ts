@@ -1,5 +1,7 @@
 /** What people dig and break: hours, what they throw and wheel, and what is broken out of the dig. */
+
 import { OBSTRUCTIONS } from '../catalogue/obstructions.ts';
+import { PRACTICE } from '../catalogue/practice.ts';
 import { COMMON_SWELL } from '../catalogue/soils.ts';
 import { boxesMeet, boxOf, cornerMean, edges, flat, intersect } from '../geometry/index.ts';
 import type { Soil } from '../ground/index.ts';
@@ -11,8 +13,6 @@ import type { Origin } from '../results/index.ts';
 import { shapeOf } from '../setout/index.ts';
 import type { ElementTakeoff } from './element.ts';
 
-/** Deeper than this nobody throws out: a stage or a bucket stands between, m. */
-const THROW = 1.5;
 /** A barrow, m³: typical. */
 const BARROW = 0.06;
 
@@ -85,9 +85,9 @@ export function handDugElements(
   );
   return own.map((e): HandDug => {
     const loose = e.bySoil.reduce((sum, bank, i) => sum + bank * (1 + (soils[i]?.swell ?? COMMON_SWELL)), 0);
-    const staged = e.depth > THROW;
+    const staged = e.depth > PRACTICE.throw.value;
     // Only what lies deeper than one throws is handed up twice.
-    const below = staged ? Math.min(1, deeper(e.index, THROW) / e.volume) : 0;
+    const below = staged ? Math.min(1, deeper(e.index, PRACTICE.throw.value) / e.volume) : 0;
     const distance = toHeap(plan, e);
     const trips = Math.ceil(loose / BARROW - 1e-9);
     return {

@@ -8,21 +8,10 @@ import type { ProblemCode } from '../../results/index.ts';
 import type { Job } from '../../takeoff/index.ts';
 import { checkPlan } from '../../validation/check.ts';
 import { problemStep } from './dug-problems.ts';
-import {
-  buildStep,
-  digStep,
-  elementStep,
-  floorStep,
-  foundStep,
-  groundStep,
-  holeStep,
-  orderStep,
-  placeStep,
-  shareStep,
-  siteStep,
-  spoilStep,
-  waterStep,
-} from './steps.ts';
+import { buildStep, elementStep, holeStep, placeStep, shareStep, waterStep } from './elements.ts';
+import { siteStep, spoilStep } from './hauling.ts';
+import { orderStep } from './orders.ts';
+import { digStep, floorStep, foundStep, groundStep } from './site.ts';
 import type { Takeoff } from './takeoff.ts';
 
 /** Runs one named step: to time it, or to be told which one failed. */
@@ -97,7 +86,6 @@ function jobOf(given: Plan, facts: Facts, around: Around): Job {
   const elements = around('elements', () => elementStep(site, watered));
   const hauling = around('spoil', () => spoilStep(site, elements, dig, placed));
   const round = around('site', () => siteStep(site, elements, dig, hauling));
-  problemStep(site, elements, dig);
   const flow = (i: 0 | 1 | 2) => holes.reduce((total, hole) => total + hole.inflow[i], 0);
   const { neat, overdig, bottomArea, openArea, solid } = dig;
   return {
@@ -118,7 +106,7 @@ function jobOf(given: Plan, facts: Facts, around: Around): Job {
     placed,
     dig,
     solid,
-    problems: site.problems,
+    problems: [...founded.problems, ...problemStep(site, elements, dig)],
   };
 }
 
@@ -135,5 +123,5 @@ function takeoffOf(given: Plan, facts: Facts, around: Around): Takeoff {
 /** What `excavate` is given for a plan: to time the dug solid by itself, or to dig it otherwise. */
 export function digInputs(given: Plan): Parameters<typeof excavate> {
   const site = groundStep(given, factsOf(NO_RECORDS));
-  return [site.plan, site.model, foundStep(site)];
+  return [site.plan, site.model, foundStep(site).elements];
 }

@@ -6,7 +6,7 @@ import { isRun } from '../../plan/forms.ts';
 import type { Plan } from '../../plan/schema.ts';
 import type { Problem } from '../../results/index.ts';
 import type { ElementTakeoff } from '../../takeoff/index.ts';
-import type { Site } from './steps.ts';
+import type { Site } from './site.ts';
 
 /** A log farther than this from everything that is dug says little of the ground there, m. */
 const FAR_LOG = 60;
@@ -89,11 +89,8 @@ const spotProblems = (plan: Plan, elements: readonly ElementTakeoff[], { soft }:
     : [];
 
 /** Problems that show only once the job is dug. */
-export function problemStep(
-  { plan, problems }: Site,
-  elements: readonly ElementTakeoff[],
-  dig: Excavation,
-): void {
+export function problemStep({ plan }: Site, elements: readonly ElementTakeoff[], dig: Excavation): Problem[] {
+  const problems: Problem[] = [];
   const { string, floors } = plan.levels;
   for (const { live, dug, element, string: own } of elements)
     if (live && own.id === null && string <= dug)
@@ -123,4 +120,5 @@ export function problemStep(
         kind: 'size',
         params: { name: element.name },
       });
+  return problems;
 }

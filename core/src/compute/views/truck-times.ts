@@ -1,4 +1,5 @@
 /** The trucks of a plan by the clock: its digs in order, what of each leaves, and at what pace. */
+import { PRACTICE } from '../../catalogue/practice.ts';
 import { type Haul, type Hauled, haulage, type Loads, machineOf, truckMatch } from '../../dig/index.ts';
 import type { Plan, Truck } from '../../plan/schema.ts';
 import { usualFill } from '../../takeoff/index.ts';
@@ -14,8 +15,6 @@ export interface TruckTimes extends Haul {
 /** Standing for want of a truck, as a share of the time, that nobody would send for another to save. */
 const LITTLE = 0.05;
 const MOST_TRIED = 12;
-/** Longest a driver stands under the bucket while his truck fills, h: a round figure, typical. */
-const STANDS = 1;
 
 /**
  * What each dig asks of machine and trucks. Of every soil the heap takes what backfill wants of it
@@ -73,7 +72,7 @@ export function truckTimes(plan: Plan, takeoff: Takeoff, order: readonly string[
       trip: plan.spoil.trip / 60,
       day: plan.dig.day.hours,
       loading: (match?.loading ?? 0) / 60,
-      stands: STANDS,
+      stands: PRACTICE.truckStands.value,
     });
   const made = run(plan.spoil.fleet);
   const types = takeoff.mixed.flatMap(({ truck, loads }) => {

@@ -1,0 +1,103 @@
+/** What is ordered: stone, lean concrete, concrete, and the trips that bring it. */
+import { bedTakeoffs, putBackOf } from '../../base/index.ts';
+import { BED_MATERIALS, type BedMaterialId } from '../../catalogue/index.ts';
+import { bottomPerimeter, type Excavation, mixedLoads } from '../../dig/index.ts';
+import { layerValues } from '../../plan/beds.ts';
+import type { Bed, Plan } from '../../plan/schema.ts';
+import { castOf, deliveryOf, floorTakeoffs, type Placed, poursOf } from '../../pour/index.ts';
+import { shapeOf } from '../../setout/index.ts';
+import type { ElementTakeoff, Job } from '../../takeoff/index.ts';
+import type { Hauling } from './hauling.ts';
+import type { Site } from './site.ts';
+
+const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
+
+/** What stone is of where no layer says: a drain's own, and what makes up a low bottom. */
+const looseStone = (bed: Bed | null, otherwise: BedMaterialId) => {
+  const layer = bed?.layers.find((one) => !layerValues(one).cast);
+  return layer ? layerValues(layer) : BED_MATERIALS[otherwise];
+};
+
+/** Trips of the job's trucks: one that brings stone can take spoil back. */
+function tripsOf(
+  trucks: Plan['spoil']['trucks'],
+  stone: { readonly loose: number; readonly mass: number },
+  { mixed }: Pick<Hauling, 'mixed'>,
+): Job['trips'] {
+  const loads = (of: readonly { readonly loads: number }[]) => sum(of.map((one) => one.loads));
+  const [into, out] = [loads(mixedLoads(trucks, stone.loose, stone.mass)), loads(mixed)];
+  return { stone: into, spoil: out, matched: Math.min(into, out) };
+}
+
+/** What is ordered: beds with their lifts, stone, lean concrete, concrete. */
+export function orderStep(
+  { plan }: Site,
+  elements: readonly ElementTakeoff[],
+  dig: Excavation,
+  placed: Placed,
+  hauling: Hauling,
+): Pick<
+  Job,
+  'beds' | 'soft' | 'floors' | 'pours' | 'stone' | 'lean' | 'concrete' | 'madeUp' | 'trips' | 'walls'
+> {
+  const { makeUp, waste, step, truck } = plan.pour;
+  const made = (what: typeof makeUp) => (makeUp === what ? placed.makeUp : 0);
+  const beds = bedTakeoffs(
+    plan.beds,
+    elements.flatMap((e) =>
+      // A ramp comes down to the formation; nothing is laid on it.
+      e.live && shapeOf(e.element).founded
+        ? [{ ...e, area: e.bottomArea, perimeter: bottomPerimeter(plan, e.element) }]
+        : [],
+    ),
+  );
+  const compacted = beds.flatMap(({ layers }) => layers.filter(({ layer }) => !layerValues(layer).cast));
+  const besides = [
+    ...elements.map((e) => ({
+      element: e.id as string | null,
+      volume: e.ownStone,
+      ...looseStone(e.bed, castOf(e.element).stoneOf(e.element)),
+    })),
+    { element: null, volume: made('stone'), ...looseStone(plan.beds[0] ?? null, 'crushed') },
+  ];
+  const soft = dig.soft.map(({ soils: _soils, byElement: _by, ...spot }) => ({
+    ...spot,
+    ...putBackOf(spot.spot, spot.volume),
+  }));
+  const backIn = soft.filter(({ cast }) => !cast);
+  const backCast = sum(soft.map(({ cast, volume }) => (cast ? volume : 0)));
+  const lean = placed.blinding + placed.irregularity + made('lean') + backCast;
+  // What is made up with concrete is cast with what stands on it.
+  const cast = elements.map((e) => e.concrete + (makeUp === 'concrete' ? e.makeUp : 0));
+  const pours = poursOf(plan, cast);
+  const stone = {
+    volume: sum(elements.map((e) => e.stone)) + made('stone') + sum(backIn.map(({ volume }) => volume)),
+    mass:
+      sum([...compacted, ...backIn].map(({ mass }) => mass)) + sum(besides.map((s) => s.volume * s.density)),
+    loose:
+      sum([...compacted, ...backIn].map(({ loose }) => loose)) +
+      sum(besides.map((s) => s.volume * s.looseFactor)),
+    besides: besides
+      .filter(({ volume }) => volume > 0)
+      .map(({ element, volume, density }) => ({ element, volume, density })),
+  };
+  const delivered = (neat: number) => deliveryOf(neat, waste, step, truck);
+  const dug = new Set(elements.filter((e) => e.live).map((e) => e.id));
+  return {
+    beds,
+    floors: floorTakeoffs(plan, (element) => dug.has(element.id)),
+    pours,
+    soft,
+    stone,
+    madeUp: placed.makeUp,
+    trips: tripsOf(plan.spoil.trucks, stone, hauling),
+    lean: { volume: lean, ...delivered(lean) },
+    // Each pour is ordered by itself, on its own day: all of them are what is ordered.
+    concrete: {
+      neat: sum(cast),
+      ordered: sum(pours.map(({ ordered }) => ordered)),
+      loads: sum(pours.map(({ loads }) => loads)),
+    },
+    walls: placed.stems,
+  };
+}
