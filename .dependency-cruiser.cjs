@@ -65,6 +65,11 @@ module.exports = {
     outside('cli-not-web', '^cli/', '^(web|scripts)/'),
     outside('units-first', '^core/src/units/', '^core/src/(?!units/)'),
     ...notLater,
+    // The page: what is known, how it is drawn, the stages, the desk that shows them. Nothing goes back.
+    outside('state-knows-no-desk', '^web/app/state/', '^web/app/(drawing|stages|desk|board)/'),
+    outside('drawing-knows-no-stage', '^web/app/drawing/', '^web/app/(stages|desk|board)/'),
+    outside('stages-know-no-desk', '^web/app/stages/', '^web/app/desk/'),
+    outside('plan-is-handed-its-layers', '^web/app/desk/plan/', '^web/app/stages/'),
     {
       name: 'no-orphans',
       severity: 'error',

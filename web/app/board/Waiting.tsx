@@ -2,10 +2,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useRevalidator } from 'react-router';
-import { jobsLeft } from '../desk/kept.ts';
-import type { Saving } from '../desk/store.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useOutgoing, useSender } from '../outbox/useSender.ts';
+import { jobsLeft } from '../state/kept.ts';
+import type { Saving } from '../state/store.ts';
 import { Button, Heading, Small } from '../ui/controls.tsx';
 
 /** Between tries of an edit nobody answered, ms. */
@@ -20,7 +20,7 @@ function useLeftEdits(person: string) {
     if (left.length === 0) return setEdits((now) => (now.size === 0 ? now : new Map()));
     setEdits(new Map(left.map((job) => [job, 'saving'])));
     // What saving takes is the desk's: fetched only when something is left to save.
-    const { sendKept } = await import('../desk/sendKept.ts');
+    const { sendKept } = await import('../state/sendKept.ts');
     for (const job of left) {
       const state = await sendKept(job, person);
       setEdits((now) => {

@@ -3,12 +3,12 @@ import { Box, Flex, Stack } from '@chakra-ui/react';
 import { mergePlans } from '@cimiento/core';
 import { useMemo, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { type Conflict, useDesk, useDeskStore } from '../state/store.ts';
 import { ChangeLine } from '../ui/ChangeLine.tsx';
 import { changeText } from '../ui/changes.ts';
 import { Button, Heading, Small } from '../ui/controls.tsx';
 import { useFormat } from '../ui/format.tsx';
 import { Modal } from '../ui/Modal.tsx';
-import { type Conflict, useDesk, useDeskStore } from './store.ts';
 
 export function ConflictDialog({ conflict }: { conflict: Conflict }) {
   const { t } = useTranslation();

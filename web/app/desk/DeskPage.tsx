@@ -10,29 +10,31 @@ import {
   type Takeoff,
 } from '@cimiento/core';
 import { memo, Suspense, useEffect, useLayoutEffect, useMemo, useState } from 'react';
+import { useNarrow } from '../drawing/useNarrow.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useSender } from '../outbox/useSender.ts';
 import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
+import { placeAt } from '../stages/ground/placing.ts';
+import { useAutosave } from '../state/autosave.ts';
+import { JobIdProvider } from '../state/jobId.ts';
+import { anyKept, forgetKept, keptEdit } from '../state/kept.ts';
+import type { Kept } from '../state/readKept.ts';
+import { LONGEST_TAKEOFF } from '../state/reckoner.ts';
+import { useRecords } from '../state/records.ts';
+import { DeskProvider, type DeskStore, makeDesk, useDesk, useDeskStore } from '../state/store.ts';
+import { GroundProvider, ShownPlanProvider, TakeoffProvider, useDrawn, useGround } from '../state/takeoff.ts';
 import { Button } from '../ui/controls.tsx';
 import { later, openAll } from '../ui/later.tsx';
-import { useAutosave } from './autosave.ts';
 import { GroundColumn } from './column/GroundColumn.tsx';
 import { DeskShell } from './DeskShell.tsx';
-import { JobIdProvider } from './jobId.ts';
 import { Keys } from './Keys.tsx';
-import { anyKept, forgetKept, keptEdit } from './kept.ts';
 import { LowerView, useLowerHeight } from './LowerView.tsx';
 import { PlanView } from './plan/PlanView.tsx';
-import type { Kept } from './readKept.ts';
-import { LONGEST_TAKEOFF } from './reckoner.ts';
-import { useRecords } from './records.ts';
 import { Side } from './Side.tsx';
 import { Swiped } from './Swiped.tsx';
-import { DeskProvider, type DeskStore, makeDesk, useDesk } from './store.ts';
+import { PLAN_LAYERS, STAGE_TABLE } from './stageTable.tsx';
 import { TopBar } from './TopBar.tsx';
-import { GroundProvider, ShownPlanProvider, TakeoffProvider, useDrawn } from './takeoff.ts';
 import { Tally } from './tally/Tally.tsx';
-import { useNarrow } from './useNarrow.ts';
 
 const InHole = later(() => import('./InHole.tsx'), 'InHole');
 
@@ -259,7 +261,19 @@ const Drawings = memo(function Drawings({ plan, takeoff, narrow }: Answered & { 
     () => (matched >= 0 ? sectionThrough(plan, takeoff, matched, 0, groundModel(plan)) : null),
     [plan, takeoff, matched],
   );
-  const drawn = <PlanView section={section} />;
+  const stage = useDesk((desk) => desk.stage);
+  const store = useDeskStore();
+  const model = useGround();
+  const { Tool, beforeAll } = STAGE_TABLE[stage];
+  const drawn = (
+    <PlanView
+      section={section}
+      layers={PLAN_LAYERS}
+      Tool={Tool}
+      spoken={!beforeAll}
+      onPlace={(at) => placeAt(store, at, model.level)}
+    />
+  );
   const cut = (
     <LowerView element={matched >= 0 ? plan.elements[matched] : undefined} index={matched} near={section} />
   );

@@ -3,12 +3,12 @@ import { Box, Flex } from '@chakra-ui/react';
 import { type ElementTakeoff, nextLaid, pencilledOf } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../state/store.ts';
+import { useLookedAt, useShownPlan, useTakeoff } from '../state/takeoff.ts';
 import { Select } from '../ui/controls.tsx';
 import { type Format, useFormat } from '../ui/format.tsx';
 import { PencilMark } from '../ui/PencilMark.tsx';
 import { bottomText, depthText, layerName, sidesText } from '../ui/words.ts';
-import { useDesk, useDeskStore } from './store.ts';
-import { useLookedAt, useShownPlan, useTakeoff } from './takeoff.ts';
 
 export function InHole() {
   const { t } = useTranslation();

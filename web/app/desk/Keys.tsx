@@ -1,9 +1,9 @@
 /** The keyboard: digits jump between stages, / finds a trench or pad, ? shows the keys. */
 import { memo, Suspense, useEffect, useState } from 'react';
+import { removeElement } from '../state/removeElement.ts';
+import { stageAt } from '../state/stages.ts';
+import { useDeskStore } from '../state/store.ts';
 import { later } from '../ui/later.tsx';
-import { removeElement } from './removeElement.ts';
-import { STAGES } from './stages.ts';
-import { useDeskStore } from './store.ts';
 
 const KeysDialog = later(() => import('./KeysDialog.tsx'), 'KeysDialog');
 
@@ -41,7 +41,7 @@ export const Keys = memo(function Keys() {
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey) return;
-      const stage = STAGES[Number(event.key) - 1];
+      const stage = stageAt(event.key);
       if (stage) desk.go(stage);
       else if (event.key === '?') setOpen('keys');
       else if (event.key === '/') {

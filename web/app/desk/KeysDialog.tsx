@@ -2,10 +2,10 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { keyOf, STAGES } from '../state/stages.ts';
+import { useDesk, useDeskStore } from '../state/store.ts';
 import { Button, Input } from '../ui/controls.tsx';
 import { Modal } from '../ui/Modal.tsx';
-import { STAGES } from './stages.ts';
-import { useDesk, useDeskStore } from './store.ts';
 
 export function KeysDialog({ what, onClose }: { what: 'keys' | 'find'; onClose: () => void }) {
   const { t } = useTranslation();
@@ -18,7 +18,19 @@ export function KeysDialog({ what, onClose }: { what: 'keys' | 'find'; onClose: 
 
 function KeyList() {
   const { t } = useTranslation();
-  const keys = ['1–9', '/', '?', 'Ctrl Z', 'Ctrl Y', '↑ ↓', 'Enter', 'Esc', '← → ↑ ↓', 'Delete', '+ − F P'];
+  const keys = [
+    `1–${keyOf(STAGES.at(-1)!)}`,
+    '/',
+    '?',
+    'Ctrl Z',
+    'Ctrl Y',
+    '↑ ↓',
+    'Enter',
+    'Esc',
+    '← → ↑ ↓',
+    'Delete',
+    '+ − F P',
+  ];
   const names = [
     'stages',
     'find',

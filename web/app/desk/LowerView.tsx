@@ -1,71 +1,56 @@
 /** The drawing under the plan: the section, or what the stage has of its own to draw. */
 import { chakra } from '@chakra-ui/react';
-import type { Element, Section } from '@cimiento/core';
 import { Suspense, useLayoutEffect, useMemo, useRef } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
+import type { Stage } from '../state/stages.ts';
+import { type Lower, useDesk, useDeskStore } from '../state/store.ts';
 import { Heading } from '../ui/controls.tsx';
 import { later } from '../ui/later.tsx';
 import { SectionView } from './section/SectionView.tsx';
-import type { Stage } from './stages.ts';
-import { type Lower, useDesk, useDeskStore } from './store.ts';
+import type { DrawingProps } from './stageRow.ts';
+import { STAGE_TABLE } from './stageTable.tsx';
 
 const ground = () => import('../stages/ground/index.ts');
 const levels = () => import('../stages/levels/index.ts');
 const setout = () => import('../stages/setout/index.ts');
-const base = () => import('../stages/base/BedView.tsx');
 const dig = () => import('../stages/dig/views.ts');
-const PitFace = later(ground, 'PitFace');
-const FenceView = later(ground, 'FenceView');
-const FrostCharts = later(ground, 'FrostCharts');
-const StackView = later(levels, 'StackView');
-const LongSectionView = later(levels, 'LongSectionView');
-const CheckSheet = later(setout, 'CheckSheet');
-const BoardsTable = later(setout, 'BoardsTable');
-const BedView = later(base, 'BedView');
-const ProofChart = later(() => import('../stages/base/proof/index.ts'), 'ProofChart');
-const SequenceView = later(dig, 'SequenceView');
-const TrucksView = later(dig, 'TrucksView');
-const NightView = later(() => import('../stages/water/night/index.ts'), 'NightView');
-const PilesView = later(dig, 'PilesView');
 
-/** The first stands there until another is chosen. */
-const DRAWINGS: Partial<Record<Stage, readonly Lower[]>> = {
-  ground: ['section', 'pit', 'fence', 'frost'],
-  levels: ['stack', 'section', 'long'],
-  setout: ['checks', 'boards', 'section'],
-  water: ['section', 'night'],
-  base: ['bed', 'proof', 'section'],
-  dig: ['section', 'order', 'trucks', 'piles', 'long'],
+/** Every drawing there is; on a phone some have a list under them and need more room than the others, px. */
+const DRAWINGS: Readonly<
+  Record<Lower, { readonly View: React.ComponentType<DrawingProps>; readonly room?: number }>
+> = {
+  section: { View: SectionView },
+  pit: { View: later(ground, 'PitFace'), room: 680 },
+  fence: { View: later(ground, 'FenceView') },
+  frost: { View: later(ground, 'FrostCharts'), room: 460 },
+  stack: { View: later(levels, 'StackView'), room: 680 },
+  long: { View: later(levels, 'LongSectionView') },
+  checks: { View: later(setout, 'CheckSheet') },
+  boards: { View: later(setout, 'BoardsTable') },
+  bed: { View: later(() => import('../stages/base/BedView.tsx'), 'BedView') },
+  proof: { View: later(() => import('../stages/base/proof/index.ts'), 'ProofChart') },
+  order: { View: later(dig, 'SequenceView') },
+  trucks: { View: later(dig, 'TrucksView'), room: 680 },
+  piles: { View: later(dig, 'PilesView') },
+  night: { View: later(() => import('../stages/water/night/index.ts'), 'NightView') },
 };
-
-const ONLY: readonly Lower[] = ['section'];
+const ROOM = 340;
 
 /** The drawing that stands there now, and those there are. */
 function useShown(): { shown: Lower; drawings: readonly Lower[] } {
   const stage = useDesk((desk) => desk.stage);
   const chosen = useDesk((desk) => desk.view.lower[desk.stage]);
-  const drawings = DRAWINGS[stage] ?? ONLY;
-  return { drawings, shown: chosen && drawings.includes(chosen) ? chosen : drawings[0]! };
+  const { drawings } = STAGE_TABLE[stage];
+  return { drawings, shown: chosen && drawings.includes(chosen) ? chosen : drawings[0] };
 }
 
-/** On a phone some drawings have a list under them and need more room, px. */
-export function useLowerHeight(): string {
-  const { shown } = useShown();
-  if (shown === 'pit' || shown === 'stack' || shown === 'trucks') return '680px';
-  return shown === 'frost' ? '460px' : '340px';
-}
+/** Room the drawing wants on a phone. */
+export const useLowerHeight = (): string => `${DRAWINGS[useShown().shown].room ?? ROOM}px`;
 
-export function LowerView({
-  element,
-  index,
-  near,
-}: {
-  element: Element | undefined;
-  index: number;
-  near: Section | null;
-}) {
+export function LowerView({ element, index, near }: Omit<DrawingProps, 'head'>) {
   const stage = useDesk((desk) => desk.stage);
   const { shown, drawings } = useShown();
+  const { View } = DRAWINGS[shown];
   const byKeys = useRef(false);
   const head = useMemo(
     () => (
@@ -76,7 +61,7 @@ export function LowerView({
   return (
     // Of another drawing nothing is left standing while this one comes.
     <Suspense key={shown} fallback={head}>
-      <Shown shown={shown} head={head} element={element} index={index} near={near} />
+      <View head={head} element={element} index={index} near={near} />
     </Suspense>
   );
 }
@@ -151,51 +136,6 @@ function Head({
       ))}
     </Tabs>
   );
-}
-
-function Shown({
-  shown,
-  head,
-  element,
-  index,
-  near,
-}: {
-  shown: Lower;
-  head: React.ReactNode;
-  element: Element | undefined;
-  index: number;
-  near: Section | null;
-}) {
-  switch (shown) {
-    case 'pit':
-      return <PitFace head={head} />;
-    case 'fence':
-      return <FenceView head={head} />;
-    case 'frost':
-      return <FrostCharts head={head} />;
-    case 'stack':
-      return <StackView head={head} element={element} index={index} near={near} />;
-    case 'bed':
-      return <BedView head={head} element={element} index={index} near={near} />;
-    case 'proof':
-      return <ProofChart head={head} element={element} />;
-    case 'long':
-      return <LongSectionView head={head} index={index} />;
-    case 'checks':
-      return <CheckSheet head={head} />;
-    case 'boards':
-      return <BoardsTable head={head} />;
-    case 'order':
-      return <SequenceView head={head} />;
-    case 'trucks':
-      return <TrucksView head={head} />;
-    case 'piles':
-      return <PilesView head={head} />;
-    case 'night':
-      return <NightView head={head} element={element} />;
-    case 'section':
-      return <SectionView head={head} element={element} index={index} near={near} />;
-  }
 }
 
 /** The drawings' names in a row; on a phone they are pushed along under the thumb. */

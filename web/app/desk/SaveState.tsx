@@ -4,12 +4,12 @@ import { writeJob } from '@cimiento/formats';
 import { Suspense } from 'react';
 import { momentText } from '../board/When.tsx';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../state/store.ts';
 import { Button } from '../ui/controls.tsx';
 import { fileName, saveFile } from '../ui/files.ts';
 import { useFormat } from '../ui/format.tsx';
 import { later } from '../ui/later.tsx';
 import { problemText } from '../ui/words.ts';
-import { useDesk, useDeskStore } from './store.ts';
 
 // There is an answer from the server, so there is signal to fetch it with.
 const ConflictDialog = later(() => import('./ConflictDialog.tsx'), 'ConflictDialog');

@@ -3,17 +3,17 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Check, ChevronLeft, CloudUpload, Redo2, Undo2 } from 'lucide-react';
 import { memo, Suspense, useRef, useState } from 'react';
 import { Link, useRouteLoaderData } from 'react-router';
+import { useNarrow } from '../drawing/useNarrow.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import type { loader as rootLoader } from '../root.tsx';
+import { useJobId } from '../state/jobId.ts';
+import { type Saving, useDesk, useDeskStore } from '../state/store.ts';
+import { useTakeoff } from '../state/takeoff.ts';
 import { Bare, Button, Heading } from '../ui/controls.tsx';
 import { later } from '../ui/later.tsx';
 import { Preferences } from '../ui/Preferences.tsx';
 import { SheetLink } from '../ui/SheetLink.tsx';
-import { useJobId } from './jobId.ts';
 import { SaveState } from './SaveState.tsx';
-import { type Saving, useDesk, useDeskStore } from './store.ts';
-import { useTakeoff } from './takeoff.ts';
-import { useNarrow } from './useNarrow.ts';
 
 const UnsaidList = later(() => import('./UnsaidList.tsx'), 'UnsaidList');
 

@@ -1,12 +1,12 @@
 /** Everything that is only assumed, one press from being settled. */
 import { Box, Flex } from '@chakra-ui/react';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { STAGES, type Stage } from '../state/stages.ts';
+import { settle, useDesk, useDeskStore } from '../state/store.ts';
 import { Button, Small } from '../ui/controls.tsx';
 import { useFormat } from '../ui/format.tsx';
 import { Modal } from '../ui/Modal.tsx';
 import { unsaidText } from '../ui/unsaid.ts';
-import { STAGES, type Stage } from './stages.ts';
-import { settle, useDesk, useDeskStore } from './store.ts';
 
 /** The stage where it is typed: the first part of its pointer, mostly. */
 function stageOf(pointer: string): Stage {

@@ -1,5 +1,5 @@
 /** The lower edge of a drawn layer, dragged or nudged by keys for its thickness. */
-import { ink } from '../desk/hatches.tsx';
+import { ink } from './hatches.tsx';
 import { dragDepth } from './pointer.ts';
 import { useNudge } from './useNudge.ts';
 

@@ -1,6 +1,6 @@
 /** How each material of a bed is drawn: a fill of its own, so that colour is not alone. */
 import { BED_MATERIAL_IDS, type BedMaterialId } from '@cimiento/core';
-import { ink } from '../desk/hatches.tsx';
+import { ink } from './hatches.tsx';
 
 const MARKS: Record<BedMaterialId, { path: string; fill: string; stroke: string }> = {
   crushed: {

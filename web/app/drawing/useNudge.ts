@@ -1,6 +1,6 @@
 /** Keys on something drawn whose drawing may lag behind the plan, as it does while a worker computes. */
 import { useRef } from 'react';
-import { useDeskStore } from '../desk/store.ts';
+import { useDeskStore } from '../state/store.ts';
 
 /**
  * Moves a drawn value by a step. A key goes on from what the key before it put into the plan, as long as

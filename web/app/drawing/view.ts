@@ -9,6 +9,7 @@ import {
   type Takeoff,
   unionBox,
 } from '@cimiento/core';
+import type { FitTo } from '../state/store.ts';
 
 export interface View {
   readonly width: number;
@@ -26,9 +27,6 @@ export interface Zoom {
   readonly x: number;
   readonly y: number;
 }
-
-/** What a drawing is fitted to: the dig, or all of the plot with what lies about. */
-export type FitTo = 'dig' | 'plot';
 
 /** What lies this many times the dig's size away would shrink everything to a dot. */
 const REACH = { dig: 0.5, plot: 2.5 } as const;

@@ -24,8 +24,8 @@ import {
 import { readPlan } from '@cimiento/formats';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { STAGES } from '../desk/stages.ts';
 import { DEMOS } from '../server/jobs.server.ts';
+import { STAGES } from '../state/stages.ts';
 import { makeFormat } from '../ui/format.tsx';
 import { cautionText, problemText } from '../ui/words.ts';
 import { en } from './en.ts';

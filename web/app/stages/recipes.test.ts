@@ -14,8 +14,8 @@ import {
 import fc from 'fast-check';
 import { produce } from 'immer';
 import { describe, expect, it } from 'vitest';
-import { removeElement } from '../desk/removeElement.ts';
-import { makeDesk } from '../desk/store.ts';
+import { removeElement } from '../state/removeElement.ts';
+import { makeDesk } from '../state/store.ts';
 import * as beds from './base/beds.ts';
 import { newWall } from './dig/oldWall.ts';
 import { addLayer, addLog, moveBoundary, removeLayer, removeSoil, setLayerSoil } from './ground/logs.ts';

@@ -1,116 +1,13 @@
 /** The ground column: the job's stages as layers, top to bottom in the order the work is done. */
 import { Box, chakra } from '@chakra-ui/react';
-import { adjust, type Plan, setoutPoints, type Takeoff } from '@cimiento/core';
 import { memo, useCallback } from 'react';
-import type { Say } from '../../messages/keys.ts';
+import { Hatches, ink } from '../../drawing/hatches.tsx';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { type Format, useFormat } from '../../ui/format.tsx';
-import { countText } from '../../ui/words.ts';
-import { Hatches, ink } from '../hatches.tsx';
-import { STAGES, type Stage } from '../stages.ts';
-import { useDesk, useDeskStore } from '../store.ts';
-import { useShownPlan, useTakeoff } from '../takeoff.ts';
-
-type State = 'empty' | 'inWork' | 'held' | 'done';
-
-/** The live one-line answer of a stage, and how it stands. */
-function answer(
-  stage: Stage,
-  plan: Plan,
-  takeoff: Takeoff,
-  revision: number,
-  t: Say,
-  format: Format,
-): { text: string; state: State } {
-  const volume = (value: number) => format.text(value, 'volume');
-  const held = (code: string) => takeoff.cautions.some((c) => c.code === code && c.weight === 'stop');
-  const live = takeoff.elements.filter((e) => e.live);
-  const any = live.length > 0;
-  switch (stage) {
-    case 'ground':
-      return {
-        text:
-          takeoff.frost.depth === null
-            ? t('column.noFrost')
-            : t('column.ground', {
-                count: plan.ground.soils.length,
-                frost: format.text(takeoff.frost.depth, 'length'),
-              }),
-        state: takeoff.frost.depth === null ? 'inWork' : 'done',
-      };
-    case 'setout': {
-      const measured = takeoff.facts.taped;
-      if (measured.length > 0) {
-        const { lines, ok } = adjust(
-          setoutPoints(plan),
-          measured,
-          plan.setout.tolerance,
-          plan.setout.temperature,
-        );
-        const off = Math.max(0, ...lines.map((line) => Math.abs(line.off)));
-        return {
-          text: t('column.measured', { off: format.text(off, 'size') }),
-          state: ok ? 'done' : 'held',
-        };
-      }
-      return {
-        text: countText(t, plan.elements),
-        state: plan.elements.length > 0 ? 'done' : 'empty',
-      };
-    }
-    case 'levels':
-      return { text: t('column.levels', { level: format.text(plan.levels.string, 'level') }), state: 'done' };
-    case 'dig': {
-      if (!any) return { text: t('column.nothing'), state: 'empty' };
-      const deepest = Math.max(...live.map((e) => e.fromString));
-      return {
-        text: t('column.dig', { depth: format.text(deepest, 'length') }),
-        state: held('unsupported') || held('engineerDepth') ? 'held' : 'inWork',
-      };
-    }
-    case 'water':
-      return takeoff.holes.length > 0
-        ? { text: t('column.water', { flow: format.text(takeoff.inflow[1], 'flow') }), state: 'held' }
-        : takeoff.water.from === null
-          ? { text: t('column.waterUnknown'), state: any ? 'inWork' : 'empty' }
-          : { text: t('column.dry'), state: any ? 'done' : 'empty' };
-    case 'base':
-      return takeoff.beds.length > 0
-        ? {
-            text: t('column.base', {
-              count: takeoff.beds.length,
-              mass: format.text(takeoff.stone.mass, 'mass'),
-            }),
-            state: any ? 'inWork' : 'empty',
-          }
-        : { text: t('column.noBase'), state: 'empty' };
-    case 'pour':
-      return {
-        text: any ? t('column.pour', { volume: volume(takeoff.concrete.ordered) }) : t('column.nothing'),
-        state: any ? 'inWork' : 'empty',
-      };
-    case 'backfill':
-      return {
-        text: any ? t('column.backfill', { volume: volume(takeoff.spoil.backfill) }) : t('column.nothing'),
-        state: any ? 'inWork' : 'empty',
-      };
-    case 'log':
-      return { text: t('jobs.revision', { n: revision }), state: 'done' };
-  }
-}
-
-/** Ground of each layer of the column, from grass down to what was placed. */
-const LAYER: Record<Stage, string> = {
-  ground: 'url(#column-topsoil)',
-  setout: 'url(#column-sand)',
-  levels: 'url(#column-stiffClay)',
-  dig: 'url(#column-softClay)',
-  water: 'url(#column-water)',
-  base: 'url(#column-stone)',
-  pour: 'url(#column-concrete)',
-  backfill: 'url(#column-sandySilt)',
-  log: ink('sheet'),
-};
+import { keyOf, STAGES, type Stage } from '../../state/stages.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
+import { useFormat } from '../../ui/format.tsx';
+import { STAGE_TABLE } from '../stageTable.tsx';
 
 const Layer = chakra('button', {
   base: {
@@ -167,18 +64,10 @@ export function GroundColumn({ onPick }: { onPick?: () => void }) {
           </pattern>
         </defs>
       </svg>
-      {STAGES.map((key, i) => {
-        const { text, state } = answer(key, plan, takeoff, revision, t, format);
+      {STAGES.map((key) => {
+        const { text, held } = STAGE_TABLE[key].answer({ plan, takeoff, revision, t, format });
         return (
-          <StageLayer
-            key={key}
-            stage={key}
-            index={i}
-            text={text}
-            held={state === 'held'}
-            here={key === stage}
-            onPick={pick}
-          />
+          <StageLayer key={key} stage={key} text={text} held={held} here={key === stage} onPick={pick} />
         );
       })}
     </Box>
@@ -188,14 +77,12 @@ export function GroundColumn({ onPick }: { onPick?: () => void }) {
 /** One layer; drawn again only when its answer changes. */
 const StageLayer = memo(function StageLayer({
   stage,
-  index,
   text,
   held,
   here,
   onPick,
 }: {
   stage: Stage;
-  index: number;
   text: string;
   held: boolean;
   here: boolean;
@@ -212,13 +99,13 @@ const StageLayer = memo(function StageLayer({
     >
       {!here && (
         <svg aria-hidden width="100%" height="100%" style={{ position: 'absolute', inset: 0, opacity: 0.55 }}>
-          <rect width="100%" height="100%" fill={LAYER[stage]} />
+          <rect width="100%" height="100%" fill={STAGE_TABLE[stage].fill} />
         </svg>
       )}
       <span className="layer-words">
         <span className="layer-head">
           <span className="layer-name">{t(`stage.${stage}`)}</span>
-          <span className="layer-number">{index + 1}</span>
+          <span className="layer-number">{keyOf(stage)}</span>
         </span>
         <span className="layer-answer">
           {text}

@@ -1,8 +1,8 @@
 /** What some kinds of element have of their own on the plan: numbered bays, outlets, hands. */
 import { type Element, fallOf, isDrain, segmentsOf, type Takeoff } from '@cimiento/core';
 import { memo } from 'react';
+import { ink } from '../../drawing/hatches.tsx';
 import type { View } from '../../drawing/view.ts';
-import { ink } from '../hatches.tsx';
 import { label } from './Marks.tsx';
 
 type Info = Takeoff['elements'][number];

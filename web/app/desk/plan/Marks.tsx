@@ -1,11 +1,11 @@
 /** What is drawn round the dig on the plan: grid, dimensions of what is picked, the cut, north, scale. */
 import { type Element, isOutlined, isRun, pointsOf, type Section, segmentsOf, tidy } from '@cimiento/core';
 import { memo, useMemo } from 'react';
+import { ink } from '../../drawing/hatches.tsx';
+import { textWidth, useLabels } from '../../drawing/labels.tsx';
 import { type Patch, slanted } from '../../drawing/names.ts';
 import { niceLength, type View } from '../../drawing/view.ts';
 import { type Format, useFormat } from '../../ui/format.tsx';
-import { ink } from '../hatches.tsx';
-import { textWidth, useLabels } from './labels.tsx';
 
 export const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;
 

@@ -12,56 +12,69 @@ import {
   type Section,
   withPoints,
 } from '@cimiento/core';
-import { memo, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import {
-  extent,
-  type FitTo,
-  isFitted,
-  polygonPath,
-  type View,
-  viewOf,
-  type Zoom,
-} from '../../drawing/view.ts';
+  type ComponentType,
+  memo,
+  Suspense,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
+import { useShallow } from 'zustand/react/shallow';
+import { Hatches, ink } from '../../drawing/hatches.tsx';
+import { Labels, LabelsOf, makeLabelBoard, useLabels } from '../../drawing/labels.tsx';
+import { PlanBar } from '../../drawing/PlanBar.tsx';
+import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
+import { snapPoint } from '../../drawing/snap.ts';
+import { useNarrow } from '../../drawing/useNarrow.ts';
+import { useSize } from '../../drawing/useSize.ts';
+import { extent, isFitted, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { SiteWorkLayer } from '../../stages/dig/SiteWorkLayer.tsx';
-import { placeAt } from '../../stages/ground/placing.ts';
-import { SiteLayer, SurfaceLayer } from '../../stages/ground/SiteLayer.tsx';
+import type { Stage } from '../../state/stages.ts';
+import { type Desk, type FitTo, useDesk, useDeskStore } from '../../state/store.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Button, Heading } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { later } from '../../ui/later.tsx';
 import { countText } from '../../ui/words.ts';
-import { Hatches, ink } from '../hatches.tsx';
-import { useDesk, useDeskStore } from '../store.ts';
-import { useGround, useShownPlan, useTakeoff } from '../takeoff.ts';
-import { useNarrow } from '../useNarrow.ts';
-import { useSize } from '../useSize.ts';
+import type { PlanLayer } from '../stageRow.ts';
 import { elementNames } from './elementNames.ts';
-import { Labels, LabelsOf, makeLabelBoard, useLabels } from './labels.tsx';
 import { Compass, CutMark, Grid, PickedDimensions, ScaleBar } from './Marks.tsx';
-import { PlanBar } from './PlanBar.tsx';
-import { snapPoint } from './snap.ts';
 import type { Zoomer } from './zoom.ts';
 
-const digLayers = () => import('../../stages/dig/layers.ts');
 const marks = () => import('./KindMarks.tsx');
 const Bays = later(marks, 'Bays');
 const Outlet = later(marks, 'Outlet');
-const DepthLayer = later(digLayers, 'DepthLayer');
-const DepthLegend = later(digLayers, 'DepthLegend');
-const OrderLayer = later(digLayers, 'OrderLayer');
-const OverdigOnPlan = later(digLayers, 'OverdigOnPlan');
-const HatchBar = later(digLayers, 'HatchBar');
-const NightLayer = later(() => import('../../stages/water/night/index.ts'), 'NightLayer');
-const SoftSpotLayer = later(() => import('../../stages/base/proof/index.ts'), 'SoftSpotLayer');
-const TestPlaces = later(() => import('../../stages/base/proof/index.ts'), 'TestPlaces');
-const SetoutLayer = later(() => import('../../stages/setout/index.ts'), 'SetoutLayer');
 
 const STILL: Zoom = { k: 1, x: 0, y: 0 };
 /** How near in pixels a dragged point must come to be attracted. */
 const REACH = 9;
 
-export function PlanView({ section }: { section: Section | null }) {
+/** A layer with the stage it is of. */
+type Handed = PlanLayer & { readonly stage: Stage };
+
+/**
+ * @param layers all there are, of which those are drawn that are wanted now
+ * @param Tool a button of the stage, in the head
+ * @param spoken says so when nothing is drawn yet
+ * @param onPlace the next press puts something there
+ */
+export function PlanView({
+  section,
+  layers,
+  Tool,
+  spoken,
+  onPlace,
+}: {
+  section: Section | null;
+  layers: readonly Handed[];
+  Tool: ComponentType | undefined;
+  spoken: boolean;
+  onPlace: (at: readonly [number, number]) => void;
+}) {
   const { t } = useTranslation();
   const store = useDeskStore();
   const plan = useShownPlan();
@@ -76,13 +89,9 @@ export function PlanView({ section }: { section: Section | null }) {
   // While something is dragged the window must not move under it.
   const held = useRef<ReturnType<typeof extent> | null>(null);
   const stage = useDesk((desk) => desk.stage);
-  const lower = useDesk((desk) => desk.view.lower.dig);
-  const site = stage === 'ground';
+  const wanted = useDesk(useShallow((desk: Desk) => layers.filter(({ when }) => when(desk))));
   const placing = useDesk((desk) => desk.view.placing);
-  const hatched = useDesk((desk) => desk.view.hatched);
-  const depths = useDesk((desk) => desk.view.depths && desk.stage === 'dig');
   const [over, setOver] = useState<readonly [number, number] | null>(null);
-  const model = useGround();
   const fitTo = useDesk((desk) => desk.view.fitTo);
   const box = held.current ?? extent(plan, takeoff, stage, fitTo);
   const { x0, y0, x1, y1 } = box;
@@ -211,17 +220,20 @@ export function PlanView({ section }: { section: Section | null }) {
     }, `nudge:${picked}`);
   };
 
+  const at = over ?? (pickedElement ? labelPlace(pickedElement) : null);
+  const drawnOn = (on: PlanLayer['on']) =>
+    wanted
+      .filter((layer) => layer.on === on)
+      .map(({ id, stage: of, Layer }) => (
+        <Layer key={id} view={view} hold={hold} here={of === stage} at={on === 'beside' ? at : null} />
+      ));
+  const [dug, beside] = [drawnOn('dug'), drawnOn('beside')];
+
   return (
     <LabelsOf value={board}>
       <Box position="relative" h="full" minH={0}>
         <Flex direction="column" h="full" minH={0} as="section" aria-label={t('plan.title')}>
-          <PlanHead
-            fitTo={fitTo}
-            counted={countText(t, plan.elements)}
-            depths={depths}
-            offered={stage === 'dig'}
-            run={run}
-          />
+          <PlanHead fitTo={fitTo} counted={countText(t, plan.elements)} Tool={Tool} run={run} />
           <Box ref={frame} flex="1" minH={0} position="relative" overflow="hidden">
             <div ref={pane} className="plan-pane">
               <svg
@@ -243,25 +255,24 @@ export function PlanView({ section }: { section: Section | null }) {
                   cursor: placing ? 'crosshair' : armed !== null ? 'grabbing' : 'default',
                 }}
                 onKeyDown={nudge}
-                onPointerMove={(event) => depths && svg.current && setOver(worldAt(svg.current, view, event))}
+                onPointerMove={(event) =>
+                  beside.length > 0 && svg.current && setOver(worldAt(svg.current, view, event))
+                }
                 onPointerLeave={() => setOver(null)}
                 onClick={(event) => {
-                  if (placing && svg.current) placeAt(store, worldAt(svg.current, view, event), model.level);
+                  if (placing && svg.current) onPlace(worldAt(svg.current, view, event));
                   else if (event.target === svg.current) store.getState().pick(null);
                 }}
               >
                 <Hatches prefix="plan" soils={[]} />
                 <Grid view={view} />
-                <SurfaceLayer view={view} />
-                {depths ? (
-                  <Suspense fallback={<Dug view={view} />}>
-                    <DepthLayer view={view} />
-                  </Suspense>
+                {drawnOn('ground')}
+                {dug.length > 0 ? (
+                  <Suspense fallback={<Dug view={view} />}>{dug}</Suspense>
                 ) : (
                   <Dug view={view} />
                 )}
-                {!site && <SiteLayer view={view} hold={hold} />}
-                {!site && <SiteWorkLayer view={view} hold={hold} />}
+                {drawnOn('under')}
                 {section && <CutMark view={view} section={section} />}
                 {drawing.map(({ element, i }) => (
                   <Drawn
@@ -281,36 +292,15 @@ export function PlanView({ section }: { section: Section | null }) {
                     <Outlet key={element.id} view={view} element={element} />
                   ))}
                 </Suspense>
-                {site && <SiteLayer view={view} hold={hold} />}
-                <Suspense fallback={null}>
-                  {hatched && <OverdigOnPlan view={view} cause={hatched} />}
-                  {stage === 'setout' && <SetoutLayer view={view} />}
-                  {(stage === 'water' || plan.water.ditches.length > 0) && (
-                    <NightLayer view={view} here={stage === 'water'} />
-                  )}
-                  {(stage === 'base' || plan.ground.softSpots.length > 0) && (
-                    <SoftSpotLayer view={view} hold={hold} movable={stage === 'base'} />
-                  )}
-                  {stage === 'base' && <TestPlaces view={view} />}
-                  {stage === 'dig' && lower === 'order' && <OrderLayer view={view} />}
-                </Suspense>
+                <Suspense fallback={null}>{drawnOn('over')}</Suspense>
                 <PickedDimensions view={view} element={pickedElement} />
                 <ElementNames view={view} elements={plan.elements} picked={picked} onDown={onDown} />
                 <Labels view={view} first={picked} />
               </svg>
             </div>
-            {depths && (
-              <Suspense fallback={null}>
-                <DepthLegend at={over ?? (pickedElement ? labelPlace(pickedElement) : null)} />
-              </Suspense>
-            )}
-            {hatched && !placing && (
-              <Suspense fallback={null}>
-                <HatchBar />
-              </Suspense>
-            )}
+            <Suspense fallback={null}>{beside}</Suspense>
             {placing && <PlacingBar />}
-            {plan.elements.length === 0 && !site && (
+            {plan.elements.length === 0 && spoken && (
               <Flex position="absolute" inset={0} align="center" justify="center" pointerEvents="none">
                 <Box
                   bg="sheet"
@@ -340,19 +330,15 @@ export function PlanView({ section }: { section: Section | null }) {
 const PlanHead = memo(function PlanHead({
   counted,
   fitTo,
-  depths,
-  offered,
+  Tool,
   run,
 }: {
   counted: string;
   fitTo: FitTo;
-  depths: boolean;
-  /** The map of depths is offered. */
-  offered: boolean;
+  Tool: ComponentType | undefined;
   run: (how: 'in' | 'out' | FitTo) => void;
 }) {
   const { t } = useTranslation();
-  const store = useDeskStore();
   const narrow = useNarrow();
   return (
     <Flex justify="space-between" align="center" px={3} pt={1.5} gap={2}>
@@ -361,16 +347,7 @@ const PlanHead = memo(function PlanHead({
         {!narrow && ` · ${counted}`}
       </Heading>
       <Flex gap={1} className="no-print">
-        {offered && (
-          <Button
-            size="sm"
-            look={depths ? 'main' : 'plain'}
-            aria-pressed={depths}
-            onClick={() => store.getState().look({ depths: !depths })}
-          >
-            {t('depths.show')}
-          </Button>
-        )}
+        {Tool && <Tool />}
         <Button size="sm" onClick={() => run('out')} aria-label={t('plan.zoomOut')}>
           −
         </Button>

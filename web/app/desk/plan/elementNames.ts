@@ -1,8 +1,8 @@
 /** Names of elements on the plan: where each may stand at this scale. */
 import { type Element, isOutlined, isRun, labelPlace, pointsOf, sizesOf } from '@cimiento/core';
+import { type Name, nameSize } from '../../drawing/labels.tsx';
 import { about, along, beside, type Patch, type Spot } from '../../drawing/names.ts';
 import type { View } from '../../drawing/view.ts';
-import { type Name, nameSize } from './labels.tsx';
 
 /** A name may be this much longer than what it stands on, px: a pad's name stands over the pad. */
 const LARGER = 26;

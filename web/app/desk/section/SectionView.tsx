@@ -14,18 +14,18 @@ import {
 } from '@cimiento/core';
 import { Suspense, useState } from 'react';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
+import { Hatches, ink } from '../../drawing/hatches.tsx';
+import { flagsFor, Staff, staffShape } from '../../drawing/Staff.tsx';
+import { GroundLines, SoilName, SoilNames, Soils } from '../../drawing/Strata.tsx';
 import { closedPath, dugPath, groundBetween, type Scale } from '../../drawing/strata.ts';
+import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk } from '../../state/store.ts';
+import { groundAtFirstLog, useGround, useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Button } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { later } from '../../ui/later.tsx';
 import { depthText, soilName } from '../../ui/words.ts';
-import { Hatches, ink } from '../hatches.tsx';
-import { useDesk } from '../store.ts';
-import { groundAtFirstLog, useGround, useShownPlan, useTakeoff } from '../takeoff.ts';
-import { useSize } from '../useSize.ts';
-import { flagsFor, Staff, staffShape } from './Staff.tsx';
-import { GroundLines, SoilName, SoilNames, Soils } from './Strata.tsx';
 
 const OverdigOnSection = later(() => import('../../stages/dig/layers.ts'), 'OverdigOnSection');
 const NightPlayer = later(() => import('../../stages/water/night/index.ts'), 'NightPlayer');

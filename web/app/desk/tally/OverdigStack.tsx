@@ -3,13 +3,13 @@ import { Box } from '@chakra-ui/react';
 import { CAUSES } from '@cimiento/core';
 import { scaleLinear } from 'd3-scale';
 import { stack } from 'd3-shape';
+import { ink } from '../../drawing/hatches.tsx';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
-import { ink } from '../hatches.tsx';
-import { useDesk, useDeskStore } from '../store.ts';
-import { useTakeoff } from '../takeoff.ts';
 
 const PIECES = ['neat', ...CAUSES] as const;
 type Piece = (typeof PIECES)[number];

@@ -1,5 +1,5 @@
 /** A small cut through a trench that shows which soil, stone or concrete a line of workings means. */
-import { ink } from '../hatches.tsx';
+import { ink } from '../../drawing/hatches.tsx';
 
 const [W, H] = [76, 40] as const;
 /** Ground, bottom, and the trench's corners, px. */

@@ -12,11 +12,11 @@ import {
 import { memo, Suspense, useState } from 'react';
 import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useStopped } from '../../state/ask/whatif.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { type Format, useFormat } from '../../ui/format.tsx';
 import { later } from '../../ui/later.tsx';
 import { PencilMark } from '../../ui/PencilMark.tsx';
-import { useStopped } from '../ask/whatif.ts';
-import { useShownPlan, useTakeoff } from '../takeoff.ts';
 
 const Workings = later(() => import('./Workings.tsx'), 'Workings');
 

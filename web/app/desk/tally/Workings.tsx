@@ -3,12 +3,12 @@ import { Box } from '@chakra-ui/react';
 import type { Figure, FigureId, Plan, Working } from '@cimiento/core';
 import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useBounds } from '../../state/ask/whatif.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Modal } from '../../ui/Modal.tsx';
 import { unsaidText } from '../../ui/unsaid.ts';
-import { useBounds } from '../ask/whatif.ts';
-import { useShownPlan, useTakeoff } from '../takeoff.ts';
 import { OverdigStack } from './OverdigStack.tsx';
 import { SoilMeant } from './SoilMeant.tsx';
 

@@ -1,8 +1,8 @@
 /** Where the muck goes: what is kept and what leaves, soil by soil, and what fills the hole. */
 import { Box } from '@chakra-ui/react';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Th } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice } from '../../ui/TextField.tsx';

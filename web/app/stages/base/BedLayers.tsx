@@ -13,8 +13,8 @@ import {
   type Takeoff,
 } from '@cimiento/core';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
-import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDeskStore } from '../../state/store.ts';
 import { Button, Select, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { compactorText } from '../../ui/plant.ts';

@@ -1,15 +1,15 @@
 /** The bed under what is picked, to scale beside the staff: drag the lower edge of a layer for its thickness. */
 import { Box, Flex } from '@chakra-ui/react';
 import { bedOf, type Element, type Section, type Takeoff } from '@cimiento/core';
-import { Hatches, ink } from '../../desk/hatches.tsx';
-import { flagsFor, Staff, staffShape } from '../../desk/section/Staff.tsx';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useGround, useTakeoff } from '../../desk/takeoff.ts';
-import { useSize } from '../../desk/useSize.ts';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
+import { Hatches, ink } from '../../drawing/hatches.tsx';
+import { flagsFor, Staff, staffShape } from '../../drawing/Staff.tsx';
 import { spread } from '../../drawing/spread.ts';
+import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useGround, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { layerName } from '../../ui/words.ts';

@@ -1,6 +1,7 @@
 /** What is laid of the floors that slabs on the ground carry. */
-import { useTakeoff } from '../../desk/takeoff.ts';
+
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { useFormat } from '../../ui/format.tsx';
 import { Fact, Panel } from '../fields.tsx';
 

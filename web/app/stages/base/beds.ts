@@ -15,7 +15,7 @@ import {
   workingLayers,
 } from '@cimiento/core';
 import { current } from 'immer';
-import type { Draft } from '../../desk/store.ts';
+import type { Draft } from '../../state/store.ts';
 
 /** A footing that a bed is laid under without anyone asking: a drain brings its own stone. */
 export const bears = (element: Element) => element.kind !== 'ramp' && !isDrain(element);

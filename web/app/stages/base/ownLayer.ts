@@ -1,6 +1,6 @@
 /** What the fields of one layer of a bed are given, and how they change it. */
 import type { Bed, BedLayer } from '@cimiento/core';
-import { useDeskStore } from '../../desk/store.ts';
+import { useDeskStore } from '../../state/store.ts';
 
 export interface OwnLayer {
   readonly bed: Bed;

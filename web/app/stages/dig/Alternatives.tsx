@@ -1,11 +1,11 @@
 /** Slope back, bench or shore: the thing picked three ways, to choose from. */
 import { Box, Flex } from '@chakra-ui/react';
 import type { Support } from '@cimiento/core';
-import { useLookedFor } from '../../desk/ask/useLookedFor.ts';
-import { useAlternatives } from '../../desk/ask/whatif.ts';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useLookedFor } from '../../state/ask/useLookedFor.ts';
+import { useAlternatives } from '../../state/ask/whatif.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Panel } from '../fields.tsx';

@@ -2,11 +2,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { type DepthBand, depthAt, depthBands, type Solid } from '@cimiento/core';
 import { useMemo } from 'react';
-import { ink } from '../../desk/hatches.tsx';
-import { useDesk } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { ink } from '../../drawing/hatches.tsx';
 import { niceStep, polygonPath, type View } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { useFormat } from '../../ui/format.tsx';
 
 /** More bands than this cannot be told apart. */

@@ -2,10 +2,10 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { type Element, FORMS, INCH, RULE_SETS, SUPPORTS, stringFor } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { removeElement } from '../../desk/removeElement.ts';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { removeElement } from '../../state/removeElement.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';

@@ -2,16 +2,16 @@
 
 import { Box } from '@chakra-ui/react';
 import { fallOf, OUTLETS, type Strip, startOf, stoneFootingLifts } from '@cimiento/core';
-import { useConcreteInstead } from '../../desk/ask/whatif.ts';
-import { useDesk } from '../../desk/store.ts';
-import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useConcreteInstead } from '../../state/ask/whatif.ts';
+import { useDesk } from '../../state/store.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { usualPlate } from '../../ui/plant.ts';
 import { Choice } from '../../ui/TextField.tsx';
+import { DifferenceLine } from '../DifferenceLine.tsx';
 import { Fact, PlanField, Toggle } from '../fields.tsx';
-import { DifferenceLine } from '../levels/DifferenceLine.tsx';
 import { type Own, pathOf, usePut } from './own.ts';
 
 export function DrainFields(own: Own<Strip>) {

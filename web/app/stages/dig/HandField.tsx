@@ -1,8 +1,8 @@
 /** Whether people dig it, and how long that takes. */
 import type { Element, HandDug } from '@cimiento/core';
-import { useLog } from '../../desk/records.ts';
-import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useLog } from '../../state/records.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Fact, PlanField, Toggle } from '../fields.tsx';

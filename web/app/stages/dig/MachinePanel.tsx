@@ -12,10 +12,10 @@ import {
   usualFill,
 } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useLog } from '../../desk/records.ts';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useLog } from '../../state/records.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';

@@ -1,11 +1,11 @@
 /** The order on the plan: numbers on the trenches, the machine's stands, what is open by now. */
 import { type DigSequence, labelPlace, machineOf, unionOutlines } from '@cimiento/core';
 import { useMemo } from 'react';
-import { ink } from '../../desk/hatches.tsx';
-import { useLabels } from '../../desk/plan/labels.tsx';
-import { useDesk } from '../../desk/store.ts';
-import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
+import { ink } from '../../drawing/hatches.tsx';
+import { useLabels } from '../../drawing/labels.tsx';
 import { polygonPath, type View } from '../../drawing/view.ts';
+import { useDesk } from '../../state/store.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { useOrder } from './useOrder.ts';
 
 const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;

@@ -1,15 +1,15 @@
 /** Where the soil of one cause of over-dig lies: hatched on the plan and on the section. */
 import { type CauseCut, type FencePost, flatsOf, profile, type Section, type Solid } from '@cimiento/core';
 import { useId } from 'react';
-import { useOverdigShape } from '../../desk/ask/whatif.ts';
-import { ink } from '../../desk/hatches.tsx';
-import { PlanBar } from '../../desk/plan/PlanBar.tsx';
-import { type Hatched, useDesk, useDeskStore } from '../../desk/store.ts';
-import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
+import { ink } from '../../drawing/hatches.tsx';
+import { PlanBar } from '../../drawing/PlanBar.tsx';
 import { closedPath, groundBetween, type Scale } from '../../drawing/strata.ts';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useOverdigShape } from '../../state/ask/whatif.ts';
+import { type Hatched, useDesk, useDeskStore } from '../../state/store.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { useFormat } from '../../ui/format.tsx';
 
 /** The dig with and without what is hatched; null while it is worked out, or of soft ground. */
@@ -39,7 +39,12 @@ function Between({ inside, outside, cause }: { inside: string; outside: string; 
   );
 }
 
-export function OverdigOnPlan({ view, cause }: { view: View; cause: Hatched }) {
+export function OverdigOnPlan({ view }: { view: View }) {
+  const cause = useDesk((desk) => desk.view.hatched);
+  return cause && <CauseOnPlan view={view} cause={cause} />;
+}
+
+function CauseOnPlan({ view, cause }: { view: View; cause: Hatched }) {
   const cut = useCut(cause);
   const { soft } = useTakeoff();
   const join = (polygons: readonly (readonly number[])[]) =>

@@ -1,11 +1,11 @@
 /** Heaps to scale beside the dig they come from, and what each lay-down area holds. */
 import { Box, Flex } from '@chakra-ui/react';
 import { outlineSizes, rulesOf } from '@cimiento/core';
-import { ink } from '../../desk/hatches.tsx';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
-import { useSize } from '../../desk/useSize.ts';
+import { ink } from '../../drawing/hatches.tsx';
+import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 

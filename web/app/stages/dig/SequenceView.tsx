@@ -19,9 +19,9 @@ import {
 } from '@dnd-kit/sortable';
 import { GripVertical } from 'lucide-react';
 import { useEffect } from 'react';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useShownPlan } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useShownPlan } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Player } from '../../ui/Player.tsx';

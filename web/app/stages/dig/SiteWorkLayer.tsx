@@ -1,14 +1,14 @@
 /** The room round the dig on the plan: the plot, lay-down areas, ways and gates; areas are dragged. */
 import type { SiteArea } from '@cimiento/core';
 import { useMemo } from 'react';
-import { ink } from '../../desk/hatches.tsx';
-import { type Name, nameSize, useLabels } from '../../desk/plan/labels.tsx';
-import { OutlineOnPlan } from '../../desk/plan/OutlineOnPlan.tsx';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
+import { ink } from '../../drawing/hatches.tsx';
+import { type Name, nameSize, useLabels } from '../../drawing/labels.tsx';
 import { along, beside, ledTo } from '../../drawing/names.ts';
+import { OutlineOnPlan } from '../../drawing/OutlineOnPlan.tsx';
 import { polygonPath, type View } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { useFormat } from '../../ui/format.tsx';
 
 interface Props {

@@ -1,9 +1,9 @@
 /** A slab: its edge, and whether it goes below frost or lies on a bed that frost cannot lift. */
 import { BOARD_ZONES, crossfallDrop, FOUNDINGS, type Raft, startOf, thicknessOf } from '@cimiento/core';
 import type { FC } from 'react';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice } from '../../ui/TextField.tsx';

@@ -2,9 +2,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { AREA_USES, nextName, pointsOf } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useProblem, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useProblem, useTakeoff } from '../../state/takeoff.ts';
 import { Button, FieldError, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';

@@ -2,9 +2,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { nextName } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Input, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';

@@ -2,9 +2,9 @@
 import { chakra } from '@chakra-ui/react';
 import { axisLength, baysOf, type Takeoff, type Underpin } from '@cimiento/core';
 import type { FC } from 'react';
-import { useDesk } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { bayList } from '../../ui/words.ts';

@@ -11,8 +11,8 @@ import {
   type Underpin,
 } from '@cimiento/core';
 import type { FC } from 'react';
-import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDeskStore } from '../../state/store.ts';
 import { later } from '../../ui/later.tsx';
 import { Choice } from '../../ui/TextField.tsx';
 import { PlanField, Toggle } from '../fields.tsx';

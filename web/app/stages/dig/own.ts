@@ -1,6 +1,6 @@
 /** What the fields of one kind of element are given, and how they change it. */
 import type { Element } from '@cimiento/core';
-import { useDeskStore } from '../../desk/store.ts';
+import { useDeskStore } from '../../state/store.ts';
 
 export interface Own<E extends Element> {
   readonly element: E;

@@ -1,8 +1,8 @@
 /** The order of digging as it stands: asked of the worker once and shared by plan and list. */
 import type { DigSequence, Plan } from '@cimiento/core';
 import { createContext, useContext } from 'react';
-import { useDigSequence } from '../../desk/ask/whatif.ts';
-import { useDesk } from '../../desk/store.ts';
+import { useDigSequence } from '../../state/ask/whatif.ts';
+import { useDesk } from '../../state/store.ts';
 
 interface Searched {
   /** Null until it is worked out, and while nobody looks at it. */

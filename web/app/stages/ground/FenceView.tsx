@@ -2,14 +2,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { clipLine, edges, fence, type GroundLog, postAt, profile } from '@cimiento/core';
 import { useMemo, useState } from 'react';
-import { Hatches, ink } from '../../desk/hatches.tsx';
-import { LevelRuler, RULER } from '../../desk/section/LevelRuler.tsx';
-import { GroundLines, SoilNames, Soils } from '../../desk/section/Strata.tsx';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useGround, useTakeoff } from '../../desk/takeoff.ts';
-import { useSize } from '../../desk/useSize.ts';
+import { Hatches, ink } from '../../drawing/hatches.tsx';
+import { LevelRuler, RULER } from '../../drawing/LevelRuler.tsx';
+import { GroundLines, SoilNames, Soils } from '../../drawing/Strata.tsx';
 import { closedPath, dugPath, groundBetween } from '../../drawing/strata.ts';
+import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useGround, useTakeoff } from '../../state/takeoff.ts';
 import { Button, Select, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 

@@ -4,12 +4,12 @@ import { fromSI, frostCurve, toSI } from '@cimiento/core';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useMemo } from 'react';
-import { ink } from '../../desk/hatches.tsx';
-import { useDesk } from '../../desk/store.ts';
-import { useGround, useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
-import { useSize } from '../../desk/useSize.ts';
+import { ink } from '../../drawing/hatches.tsx';
+import { useSize } from '../../drawing/useSize.ts';
 import { niceStep } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk } from '../../state/store.ts';
+import { useGround, useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 

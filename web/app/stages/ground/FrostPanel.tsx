@@ -13,10 +13,10 @@ import {
 import { readClimateCsv } from '@cimiento/formats';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { useLog } from '../../desk/records.ts';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useGround, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useLog } from '../../state/records.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useGround, useTakeoff } from '../../state/takeoff.ts';
 import { Button, FieldError, Input, Select, Small } from '../../ui/controls.tsx';
 import { FilePick } from '../../ui/FilePick.tsx';
 import { useFormat } from '../../ui/format.tsx';

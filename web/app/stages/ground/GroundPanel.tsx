@@ -1,8 +1,8 @@
 /** What is under me: surface, logs, soils, water, hazards, frost. */
 import { memo } from 'react';
-import { useDesk } from '../../desk/store.ts';
-import { useGround } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk } from '../../state/store.ts';
+import { useGround } from '../../state/takeoff.ts';
 import { useFormat } from '../../ui/format.tsx';
 import { Fact, Panel, PlanField } from '../fields.tsx';
 import { FrostPanel } from './FrostPanel.tsx';

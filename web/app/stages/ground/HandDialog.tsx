@@ -2,9 +2,9 @@
 
 import { Box, Flex, Grid, Stack } from '@chakra-ui/react';
 import { CLASS_B_STRENGTH, HAND, type Hand, identify, type Soil } from '@cimiento/core';
-import { useDeskStore } from '../../desk/store.ts';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDeskStore } from '../../state/store.ts';
 import { Button, Heading, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Modal } from '../../ui/Modal.tsx';

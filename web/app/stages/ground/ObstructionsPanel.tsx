@@ -10,9 +10,9 @@ import {
   startOf,
   type Takeoff,
 } from '@cimiento/core';
-import { type Draft, useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { type Draft, useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { NameRow } from '../../ui/NameRow.tsx';

@@ -5,12 +5,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { type GroundLog, SOIL_KINDS, type SoilKind } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { Hatches, ink } from '../../desk/hatches.tsx';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useSize } from '../../desk/useSize.ts';
+import { Hatches, ink } from '../../drawing/hatches.tsx';
 import { dragDepth } from '../../drawing/pointer.ts';
+import { useSize } from '../../drawing/useSize.ts';
 import { niceStep } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
 import { Button, Input, Select, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { PlanField } from '../fields.tsx';

@@ -1,14 +1,14 @@
 /** The site on the plan: contours, spots, logs, hazards with what is kept off them, the fence line. */
 import { contours, type Hazard, type SurfaceSpec } from '@cimiento/core';
 import { memo, useMemo } from 'react';
-import { ink } from '../../desk/hatches.tsx';
-import { type Name, nameAbout, nameSize, useLabels } from '../../desk/plan/labels.tsx';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useGround } from '../../desk/takeoff.ts';
+import { ink } from '../../drawing/hatches.tsx';
+import { type Name, nameAbout, nameSize, useLabels } from '../../drawing/labels.tsx';
 import { about, along, type Spot } from '../../drawing/names.ts';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { niceStep, type View } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useGround } from '../../state/takeoff.ts';
 import { roundLevel, useFormat } from '../../ui/format.tsx';
 
 type Place = readonly [number, number];

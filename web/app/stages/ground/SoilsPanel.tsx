@@ -11,9 +11,9 @@ import {
 } from '@cimiento/core';
 import { Hand as HandIcon, Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useGround } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useGround } from '../../state/takeoff.ts';
 import { Button, Input, Select, Small } from '../../ui/controls.tsx';
 import { Choice } from '../../ui/TextField.tsx';
 import { Panel, PlanField } from '../fields.tsx';

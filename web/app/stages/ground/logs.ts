@@ -1,6 +1,6 @@
 /** Edits of trial-pit logs: recipes on a draft plan, so that panel, pit face and plan share them. */
 import { newLog, nextName, type SoilEntry, type SoilKind, soilOrder } from '@cimiento/core';
-import type { Draft } from '../../desk/store.ts';
+import type { Draft } from '../../state/store.ts';
 
 const round2 = (value: number) => Math.round(value * 100) / 100;
 

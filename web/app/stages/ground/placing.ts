@@ -1,6 +1,6 @@
 /** What a press on the plan does while something is being placed there. */
 import { nextName, polygonArea, startOf } from '@cimiento/core';
-import type { DeskStore } from '../../desk/store.ts';
+import type { DeskStore } from '../../state/store.ts';
 import { addLog } from './logs.ts';
 
 type Place = readonly [number, number];

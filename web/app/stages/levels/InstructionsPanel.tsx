@@ -2,14 +2,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { nextName } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useInstructionCosts } from '../../desk/ask/whatif.ts';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useLookedAt } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useInstructionCosts } from '../../state/ask/whatif.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useLookedAt } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';
+import { DifferenceLine } from '../DifferenceLine.tsx';
 import { Panel, PlanField } from '../fields.tsx';
-import { DifferenceLine } from './DifferenceLine.tsx';
 
 export function InstructionsPanel() {
   const { t } = useTranslation();

@@ -2,8 +2,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { type FloorStack, MATERIAL_IDS, type MaterialId } from '@cimiento/core';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
 import { Button, Select } from '../../ui/controls.tsx';
 import { PlanField } from '../fields.tsx';
 import { addLayer, moveLayer, setMaterial } from './floors.ts';

@@ -2,14 +2,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { longSection, postAt } from '@cimiento/core';
 import { useState } from 'react';
-import { Hatches, ink } from '../../desk/hatches.tsx';
-import { LevelRuler, RULER } from '../../desk/section/LevelRuler.tsx';
-import { GroundLines, SoilNames, Soils } from '../../desk/section/Strata.tsx';
-import { useGround, useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
-import { useSize } from '../../desk/useSize.ts';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
+import { Hatches, ink } from '../../drawing/hatches.tsx';
+import { LevelRuler, RULER } from '../../drawing/LevelRuler.tsx';
+import { GroundLines, SoilNames, Soils } from '../../drawing/Strata.tsx';
 import { closedPath, groundBetween } from '../../drawing/strata.ts';
+import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useGround, useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 

@@ -1,15 +1,15 @@
 /** The depth rules ranked: level, margin to the next, and what each would cost if it decided. */
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { useRuleCosts } from '../../desk/ask/whatif.ts';
-import { useDesk } from '../../desk/store.ts';
-import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useRuleCosts } from '../../state/ask/whatif.ts';
+import { useDesk } from '../../state/store.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
+import { DifferenceLine } from '../DifferenceLine.tsx';
 import { Panel } from '../fields.tsx';
-import { DifferenceLine } from './DifferenceLine.tsx';
 
 export function RuleCosts() {
   const { t } = useTranslation();

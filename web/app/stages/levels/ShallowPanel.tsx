@@ -1,9 +1,9 @@
 /** The other school: a slab on a drained bed that frost cannot lift, instead of going below frost. */
 import { Box } from '@chakra-ui/react';
 import { BOARD, type Takeoff } from '@cimiento/core';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice } from '../../ui/TextField.tsx';

@@ -1,16 +1,16 @@
 /** The build-up to scale beside the staff: drag an edge for thickness, a layer for its place. */
 import { Box } from '@chakra-ui/react';
 import type { Element, FloorLayer, FloorStack, Section } from '@cimiento/core';
-import { Hatches, ink } from '../../desk/hatches.tsx';
-import { flagsFor, Staff, staffShape } from '../../desk/section/Staff.tsx';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useGround, useTakeoff } from '../../desk/takeoff.ts';
-import { useSize } from '../../desk/useSize.ts';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
+import { Hatches, ink } from '../../drawing/hatches.tsx';
 import { dragDepth } from '../../drawing/pointer.ts';
+import { flagsFor, Staff, staffShape } from '../../drawing/Staff.tsx';
 import { spread } from '../../drawing/spread.ts';
+import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useGround, useTakeoff } from '../../state/takeoff.ts';
 import { useFormat } from '../../ui/format.tsx';
 import { layerName } from '../../ui/words.ts';
 import { moveLayer, setThickness } from './floors.ts';

@@ -4,9 +4,9 @@
  */
 import { Box, Flex } from '@chakra-ui/react';
 import { floorOf } from '@cimiento/core';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { addFloor } from './floors.ts';
 import { LayerList } from './LayerList.tsx';

@@ -1,8 +1,8 @@
 /** Strings beside the job's own, each with its level. */
 import { Box } from '@chakra-ui/react';
 import { nextName } from '@cimiento/core';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
 import { Button } from '../../ui/controls.tsx';
 import { NameRow } from '../../ui/NameRow.tsx';
 import { Panel, PlanField } from '../fields.tsx';

@@ -1,6 +1,6 @@
 /** Edits of floors and the layers under them: recipes on a draft plan. */
 import { type FloorLayer, MATERIALS, type MaterialId, newFloor, nextName } from '@cimiento/core';
-import type { Draft } from '../../desk/store.ts';
+import type { Draft } from '../../state/store.ts';
 
 const floorAt = (draft: Draft, floor: string) => draft.levels.floors.find((entry) => entry.id === floor);
 

@@ -1,6 +1,6 @@
 /** How each material of a build-up is drawn: a fill of its own, so that colour is not alone. */
 import type { MaterialId } from '@cimiento/core';
-import { ink } from '../../desk/hatches.tsx';
+import { ink } from '../../drawing/hatches.tsx';
 
 const MARKS: Record<MaterialId, { path: string; fill: string; stroke: string }> = {
   finish: { path: 'M0 0h16v16h-16z', fill: 'sheet', stroke: 'ink' },

@@ -8,7 +8,7 @@ import {
   type Takeoff,
   withFittingStone,
 } from '@cimiento/core';
-import type { Draft } from '../../desk/store.ts';
+import type { Draft } from '../../state/store.ts';
 import { addFloor } from './floors.ts';
 
 type Shallow = NonNullable<Takeoff['shallow']>;

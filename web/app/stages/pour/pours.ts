@@ -1,6 +1,6 @@
 /** Edits of what is cast together: recipes on a draft plan. */
 import { nextName } from '@cimiento/core';
-import type { Draft } from '../../desk/store.ts';
+import type { Draft } from '../../state/store.ts';
 
 /** Takes an element out of every named pour; one left empty is one no more. */
 function takeOut(draft: Draft, element: string): void {

@@ -21,9 +21,9 @@ import {
   withFloor,
 } from '@cimiento/core';
 import { useState } from 'react';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
 import { coded } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
 import { Button, FieldError, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';

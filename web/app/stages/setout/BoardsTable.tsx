@@ -1,8 +1,8 @@
 /** Boards, strings, their nails and levels, as a table; and what stands in the machine's way. */
 import { Box, Flex } from '@chakra-ui/react';
 import { boardsInTheWay, machineOf } from '@cimiento/core';
-import { useShownPlan } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useShownPlan } from '../../state/takeoff.ts';
 import { Small, Th } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { useOrder } from '../dig/useOrder.ts';

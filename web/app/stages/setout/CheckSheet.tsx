@@ -8,11 +8,11 @@ import {
   standing,
   threeFourFive,
 } from '@cimiento/core';
-import { useLog } from '../../desk/records.ts';
-import { useDesk } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useLog } from '../../state/records.ts';
+import { useDesk } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { type Format, useFormat } from '../../ui/format.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';

@@ -4,8 +4,8 @@ import { type Element, FIELDS, newBox, newRaft, newStrip, type Plan, type Proble
 import { DXF_UNITS, type DxfLook, type DxfShape, type DxfUnit } from '@cimiento/formats';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import { useDeskStore } from '../../desk/store.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDeskStore } from '../../state/store.ts';
 import { Button, FieldError, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { inTime } from '../../ui/limit.ts';

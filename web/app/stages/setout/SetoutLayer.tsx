@@ -1,7 +1,7 @@
 /** Pins, boards and strings on the plan. */
 import { useMemo } from 'react';
-import { ink } from '../../desk/hatches.tsx';
-import { type Name, nameSize, useLabels } from '../../desk/plan/labels.tsx';
+import { ink } from '../../drawing/hatches.tsx';
+import { type Name, nameSize, useLabels } from '../../drawing/labels.tsx';
 import { beside, ledTo } from '../../drawing/names.ts';
 import type { View } from '../../drawing/view.ts';
 import { useSetout } from './useSetout.ts';

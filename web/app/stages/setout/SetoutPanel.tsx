@@ -2,9 +2,9 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { FIELDS, isRun, newPad, newStrip, type Pad, parseRuns, type RunElement } from '@cimiento/core';
 import { useId, useState } from 'react';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, FieldError, Input, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';

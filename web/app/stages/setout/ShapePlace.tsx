@@ -2,9 +2,9 @@
 import { Flex } from '@chakra-ui/react';
 import { isOutlined, type OutlinedElement, type Ramp } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useDesk, useDeskStore } from '../../desk/store.ts';
-import { useProblem } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../state/store.ts';
+import { useProblem } from '../../state/takeoff.ts';
 import { Button, FieldError } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice } from '../../ui/TextField.tsx';

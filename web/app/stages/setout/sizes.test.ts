@@ -1,6 +1,6 @@
 import { blankPlan } from '@cimiento/core';
 import { describe, expect, it } from 'vitest';
-import { makeDesk } from '../../desk/store.ts';
+import { makeDesk } from '../../state/store.ts';
 import { placeAt } from '../ground/placing.ts';
 import { parseSizes } from './sizes.ts';
 

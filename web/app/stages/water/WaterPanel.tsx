@@ -2,9 +2,9 @@
 import { Box } from '@chakra-ui/react';
 import type { Plan } from '@cimiento/core';
 import { Suspense } from 'react';
-import { useDesk } from '../../desk/store.ts';
-import { useShownPlan, useTakeoff } from '../../desk/takeoff.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useDesk } from '../../state/store.ts';
+import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { later } from '../../ui/later.tsx';

@@ -9,11 +9,11 @@ import {
   WETNESSES,
 } from '@cimiento/core';
 import { useState } from 'react';
-import { useNight } from '../../../desk/ask/whatif.ts';
-import { useLog } from '../../../desk/records.ts';
-import { useDesk } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useNight } from '../../../state/ask/whatif.ts';
+import { useLog } from '../../../state/records.ts';
+import { useDesk } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { clockText } from '../../../ui/clock.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';

@@ -2,10 +2,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { type CompactorId, compactorChoices, newCompactor } from '@cimiento/core';
 import { useState } from 'react';
-import { useLog } from '../../../desk/records.ts';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useLog } from '../../../state/records.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { NameRow } from '../../../ui/NameRow.tsx';

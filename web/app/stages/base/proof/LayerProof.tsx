@@ -13,10 +13,10 @@ import {
   USUAL_GRAINS,
 } from '@cimiento/core';
 import { useState } from 'react';
-import { useLog } from '../../../desk/records.ts';
-import { useDesk } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useLog } from '../../../state/records.ts';
+import { useDesk } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, FieldError, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';

@@ -2,8 +2,8 @@
 import { Flex } from '@chakra-ui/react';
 import { GROUNDS, type LiftCard, REWORKS } from '@cimiento/core';
 import { useState } from 'react';
-import { useLog } from '../../../desk/records.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useLog } from '../../../state/records.ts';
 import { Button } from '../../../ui/controls.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Choice, TextField } from '../../../ui/TextField.tsx';

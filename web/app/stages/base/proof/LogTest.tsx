@@ -2,9 +2,9 @@
 import { Flex } from '@chakra-ui/react';
 import { dryOf, type LiftCard, labOf, maximumBy, sandCone } from '@cimiento/core';
 import { useRef, useState } from 'react';
-import { useLog } from '../../../desk/records.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useLog } from '../../../state/records.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, FieldError, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';

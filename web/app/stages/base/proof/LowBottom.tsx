@@ -1,8 +1,9 @@
 /** Bottoms dug low, made up with stone, lean concrete or more footing: side by side. */
-import { useLowWays } from '../../../desk/ask/whatif.ts';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
+
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useLowWays } from '../../../state/ask/whatif.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { Panel } from '../../fields.tsx';

@@ -11,10 +11,10 @@ import {
 } from '@cimiento/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { ink } from '../../../desk/hatches.tsx';
-import { useShownPlan, useTakeoff } from '../../../desk/takeoff.ts';
-import { useSize } from '../../../desk/useSize.ts';
+import { ink } from '../../../drawing/hatches.tsx';
+import { useSize } from '../../../drawing/useSize.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useShownPlan, useTakeoff } from '../../../state/takeoff.ts';
 import { Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { layerName } from '../../../ui/words.ts';

@@ -7,9 +7,9 @@ import {
   sizesOf,
 } from '@cimiento/core';
 import { useState } from 'react';
-import { useDeskStore } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDeskStore } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';

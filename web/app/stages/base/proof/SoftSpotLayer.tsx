@@ -1,18 +1,19 @@
 /** Soft spots on the plan: dragged by their corners where the base is planned, seen everywhere else. */
-import { ink } from '../../../desk/hatches.tsx';
-import { OutlineOnPlan } from '../../../desk/plan/OutlineOnPlan.tsx';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
+import { ink } from '../../../drawing/hatches.tsx';
+import { OutlineOnPlan } from '../../../drawing/OutlineOnPlan.tsx';
 import type { View } from '../../../drawing/view.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
 import { useFormat } from '../../../ui/format.tsx';
 
 interface Props {
   readonly view: View;
   readonly hold: (still: boolean) => void;
-  readonly movable: boolean;
+  /** Its stage is looked at: spots can be moved. */
+  readonly here: boolean;
 }
 
-export function SoftSpotLayer({ view, hold, movable }: Props) {
+export function SoftSpotLayer({ view, hold, here: movable }: Props) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();

@@ -1,9 +1,9 @@
 /** Soft spots of the job: how deep each is taken out, what goes back, and what that comes to. */
 import { Stack } from '@chakra-ui/react';
 import { BED_MATERIAL_IDS, COMPACTOR_IDS, cornerMean, type SoftSpot, type Takeoff } from '@cimiento/core';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { NameRow } from '../../../ui/NameRow.tsx';

@@ -1,12 +1,12 @@
 /** On the plan: where to test the lowest lift of what is picked that is laid and not let go yet. */
 import { mayCover, testPlaces } from '@cimiento/core';
 import { useMemo } from 'react';
-import { ink } from '../../../desk/hatches.tsx';
-import { useLabels } from '../../../desk/plan/labels.tsx';
-import { useDesk } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
+import { ink } from '../../../drawing/hatches.tsx';
+import { useLabels } from '../../../drawing/labels.tsx';
 import type { View } from '../../../drawing/view.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDesk } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 
 const words = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 12 } as const;
 

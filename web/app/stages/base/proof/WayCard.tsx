@@ -2,10 +2,10 @@
 import { Flex } from '@chakra-ui/react';
 import type { Difference } from '@cimiento/core';
 import type { ReactNode } from 'react';
-import { useDesk } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDesk } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
-import { DifferenceLine } from '../../levels/DifferenceLine.tsx';
+import { DifferenceLine } from '../../DifferenceLine.tsx';
 import { WayFrame } from '../../WayFrame.tsx';
 
 interface Props {

@@ -1,9 +1,9 @@
 /** What people work on under the thing picked: trimmed ground, lean on stakes, lean on stone; and the stakes. */
 import { leanStakes } from '@cimiento/core';
-import { useWorkingWays } from '../../../desk/ask/whatif.ts';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useWorkingWays } from '../../../state/ask/whatif.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { Fact, Panel, PlanField } from '../../fields.tsx';

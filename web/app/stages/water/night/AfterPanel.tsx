@@ -1,12 +1,12 @@
 /** What the night leaves in the hole of what is picked, and the press that takes it into the plan. */
 import { type MeanNight, retrimmed } from '@cimiento/core';
-import { useNightRest } from '../../../desk/ask/whatif.ts';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useNightRest } from '../../../state/ask/whatif.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
+import { DifferenceLine } from '../../DifferenceLine.tsx';
 import { Fact, Panel } from '../../fields.tsx';
-import { DifferenceLine } from '../../levels/DifferenceLine.tsx';
 import { lasting, useHole } from './use.ts';
 
 export function AfterPanel({ element }: { element: string }) {

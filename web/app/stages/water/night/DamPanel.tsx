@@ -8,8 +8,8 @@ import {
   STEEPEST,
   startOf,
 } from '@cimiento/core';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { Fact, Panel, PlanField } from '../../fields.tsx';

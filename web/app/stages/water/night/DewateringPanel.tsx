@@ -10,9 +10,9 @@ import {
   type Holding,
   holds,
 } from '@cimiento/core';
-import { useDewatering } from '../../../desk/ask/whatif.ts';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDewatering } from '../../../state/ask/whatif.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { type Format, useFormat } from '../../../ui/format.tsx';
 import { pumpText } from '../../../ui/plant.ts';

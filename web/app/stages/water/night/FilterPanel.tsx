@@ -18,9 +18,9 @@ import {
 } from '@cimiento/core';
 import { readGradingCsv } from '@cimiento/formats';
 import { useState } from 'react';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, FieldError, Small } from '../../../ui/controls.tsx';
 import { FilePick } from '../../../ui/FilePick.tsx';
 import { useFormat } from '../../../ui/format.tsx';

@@ -1,8 +1,8 @@
 /** Whether the box picked floats when it is empty, state by state. */
 import { Box, Flex } from '@chakra-ui/react';
 import { FLOAT_SAFE, floatsOf } from '@cimiento/core';
-import { useShownPlan, useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useShownPlan, useTakeoff } from '../../../state/takeoff.ts';
 import { Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { Panel } from '../../fields.tsx';

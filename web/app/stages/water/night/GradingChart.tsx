@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { type Grading, regraded } from '@cimiento/core';
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';
-import { ink } from '../../../desk/hatches.tsx';
+import { ink } from '../../../drawing/hatches.tsx';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { useFormat } from '../../../ui/format.tsx';
 

@@ -10,9 +10,9 @@ import {
   type NightHole,
 } from '@cimiento/core';
 import { useEffect, useState } from 'react';
-import { useJobId } from '../../../desk/jobId.ts';
-import { useDesk } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useJobId } from '../../../state/jobId.ts';
+import { useDesk } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { clock } from './use.ts';

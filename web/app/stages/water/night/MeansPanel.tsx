@@ -1,9 +1,9 @@
 /** The same night with other means in the hole of what is picked: side by side, each one press away. */
 import { Box, Flex } from '@chakra-ui/react';
 import { DRAIN_PIPE, type Mean, type MeanNight, type Plan, withMeans } from '@cimiento/core';
-import { useNightRest } from '../../../desk/ask/whatif.ts';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useNightRest } from '../../../state/ask/whatif.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { Panel } from '../../fields.tsx';

@@ -1,12 +1,12 @@
 /** On the plan: the ground that drains into the hole of what is picked, what cuts it off, and water let go beside it. */
 import { surfaceRuns } from '@cimiento/core';
 import { useMemo } from 'react';
-import { ink } from '../../../desk/hatches.tsx';
-import { type Name, nameAbout, nameSize, useLabels } from '../../../desk/plan/labels.tsx';
-import { useDesk } from '../../../desk/store.ts';
-import { useShownPlan, useTakeoff } from '../../../desk/takeoff.ts';
+import { ink } from '../../../drawing/hatches.tsx';
+import { type Name, nameAbout, nameSize, useLabels } from '../../../drawing/labels.tsx';
 import { along } from '../../../drawing/names.ts';
 import type { View } from '../../../drawing/view.ts';
+import { useDesk } from '../../../state/store.ts';
+import { useShownPlan, useTakeoff } from '../../../state/takeoff.ts';
 import { useHole } from './use.ts';
 
 /** A name about a mark of a size, px. */

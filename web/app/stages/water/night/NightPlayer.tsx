@@ -1,8 +1,8 @@
 /** Plays the night: on the section water stands as high as it does at the hour it is at. */
 import { levelAt, localAfter } from '@cimiento/core';
 import { useEffect } from 'react';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
 import { Player } from '../../../ui/Player.tsx';
 import { clock, STEPS, useHole } from './use.ts';
 

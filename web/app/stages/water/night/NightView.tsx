@@ -4,11 +4,11 @@ import { type Element, levelAt, localAfter, type Measured, type Night, type Nigh
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useState } from 'react';
-import { useNight } from '../../../desk/ask/whatif.ts';
-import { ink } from '../../../desk/hatches.tsx';
-import { useDesk } from '../../../desk/store.ts';
-import { useSize } from '../../../desk/useSize.ts';
+import { ink } from '../../../drawing/hatches.tsx';
+import { useSize } from '../../../drawing/useSize.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useNight } from '../../../state/ask/whatif.ts';
+import { useDesk } from '../../../state/store.ts';
 import { Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { type InstrumentKind, Instruments, type Said } from './Instruments.tsx';

@@ -2,8 +2,8 @@
 
 import { Flex, Stack } from '@chakra-ui/react';
 import { NOISE_AT, newPump, PUMP_IDS, PUMPS, type SitePump, SUMP_FILLS } from '@cimiento/core';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { NameRow } from '../../../ui/NameRow.tsx';

@@ -2,9 +2,9 @@
 import { PATTERNS, type Problem, startOf } from '@cimiento/core';
 import { readRainCsv } from '@cimiento/formats';
 import { useState } from 'react';
-import { type Draft, useDesk, useDeskStore } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { type Draft, useDesk, useDeskStore } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, FieldError, Small } from '../../../ui/controls.tsx';
 import { FilePick } from '../../../ui/FilePick.tsx';
 import { useFormat } from '../../../ui/format.tsx';

@@ -1,10 +1,10 @@
 /** A recharge test in the hole of what is picked: levels and times in, permeability with its spread out. */
 import { risingHeadFault, risingHeadRange } from '@cimiento/core';
 import { useState } from 'react';
-import { useLog } from '../../../desk/records.ts';
-import { useDesk } from '../../../desk/store.ts';
-import { useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useLog } from '../../../state/records.ts';
+import { useDesk } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, FieldError, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';

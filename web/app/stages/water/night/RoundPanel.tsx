@@ -2,9 +2,9 @@
 import { Flex } from '@chakra-ui/react';
 import { cornersOf, nextName } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
-import { useGround, useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
+import { useGround, useTakeoff } from '../../../state/takeoff.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';

@@ -1,9 +1,9 @@
 /** Water that comes to the ground beside the dig, and where it runs: wash-out, downpipes, yards. */
 import { Stack } from '@chakra-ui/react';
 import { SURFACE_KINDS, surfaceRuns } from '@cimiento/core';
-import { useDesk, useDeskStore } from '../../../desk/store.ts';
-import { useShownPlan, useTakeoff } from '../../../desk/takeoff.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
+import { useDesk, useDeskStore } from '../../../state/store.ts';
+import { useShownPlan, useTakeoff } from '../../../state/takeoff.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { NameRow } from '../../../ui/NameRow.tsx';
 import { Choice } from '../../../ui/TextField.tsx';

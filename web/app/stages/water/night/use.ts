@@ -1,7 +1,7 @@
 /** What is asked of the night from several panels. */
 import type { Night, NightHole, Plan } from '@cimiento/core';
-import { useNight } from '../../../desk/ask/whatif.ts';
-import { useDesk } from '../../../desk/store.ts';
+import { useNight } from '../../../state/ask/whatif.ts';
+import { useDesk } from '../../../state/store.ts';
 import type { Format } from '../../../ui/format.tsx';
 
 /** The night, and the hole of what is picked: the deepest under water when that is in none. */

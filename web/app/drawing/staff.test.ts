@@ -2,8 +2,8 @@ import { compute, groundModel, type Plan, sectionThrough, type Takeoff } from '@
 import fc from 'fast-check';
 import { produce } from 'immer';
 import { describe, expect, it } from 'vitest';
-import { DEMOS, demoJob } from '../../server/jobs.server.ts';
-import type { Draft } from '../store.ts';
+import { DEMOS, demoJob } from '../server/jobs.server.ts';
+import type { Draft } from '../state/store.ts';
 import { flagsFor } from './Staff.tsx';
 
 const plans = await Promise.all(DEMOS.map(async (name) => (await demoJob(name)).plan));

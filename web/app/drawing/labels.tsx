@@ -3,9 +3,9 @@
  * no layer's names lie over another's, and drawn over all.
  */
 import { createContext, memo, useContext, useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
-import { about, edge, type Patch, placeNames, type Wish } from '../../drawing/names.ts';
-import type { View } from '../../drawing/view.ts';
-import { ink } from '../hatches.tsx';
+import { ink } from './hatches.tsx';
+import { about, edge, type Patch, placeNames, type Wish } from './names.ts';
+import type { View } from './view.ts';
 
 export interface Name extends Wish {
   readonly text: string;

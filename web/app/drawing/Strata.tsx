@@ -1,10 +1,10 @@
 /** The ground along a line on a drawing: hatched soils with their names, surface and water. */
 import type { FencePost } from '@cimiento/core';
-import { groundPath, type Scale, soilPaths, waterPath } from '../../drawing/strata.ts';
-import { useTranslation } from '../../messages/useTranslation.ts';
-import { soilName } from '../../ui/words.ts';
-import { ink } from '../hatches.tsx';
-import { useGround, useShownPlan } from '../takeoff.ts';
+import { useTranslation } from '../messages/useTranslation.ts';
+import { useGround, useShownPlan } from '../state/takeoff.ts';
+import { soilName } from '../ui/words.ts';
+import { ink } from './hatches.tsx';
+import { groundPath, type Scale, soilPaths, waterPath } from './strata.ts';
 
 const words = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 13 } as const;
 

@@ -1,6 +1,6 @@
 /** A line over the plan that says what goes on there, with the press that ends it. */
 import { Flex } from '@chakra-ui/react';
-import { Button } from '../../ui/controls.tsx';
+import { Button } from '../ui/controls.tsx';
 
 export function PlanBar({
   text,

@@ -1,10 +1,10 @@
 import { blankPlan, compute, newPad, newStrip } from '@cimiento/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { snapPoint } from '../drawing/snap.ts';
 import { spread } from '../drawing/spread.ts';
 import { extent, niceLength, viewOf } from '../drawing/view.ts';
 import { readPreferences } from '../preferences.ts';
-import { snapPoint } from './plan/snap.ts';
 import { makeDesk } from './store.ts';
 
 describe('labels on the staff', () => {

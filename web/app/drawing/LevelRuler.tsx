@@ -1,7 +1,8 @@
 /** Levels down the left of a drawing, at steps that read well in the person's units. */
-import { niceStep } from '../../drawing/view.ts';
-import { roundLevel, useFormat } from '../../ui/format.tsx';
-import { ink } from '../hatches.tsx';
+
+import { roundLevel, useFormat } from '../ui/format.tsx';
+import { ink } from './hatches.tsx';
+import { niceStep } from './view.ts';
 
 /** Room it takes, px. */
 export const RULER = 46;

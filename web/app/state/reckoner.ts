@@ -109,7 +109,10 @@ export function reckon(store: Store, { now, work, asker }: Means = browser()): (
     else here(job);
   };
 
-  follow();
+  // The first says nothing of the next: nothing is warm yet.
+  const { plan, records } = store.getState();
+  if (slow) void away({ plan, records });
+  else put({ plan, records }, work({ plan, records }));
   const end = store.subscribe((desk, before) => {
     if (desk.plan !== before.plan || desk.records !== before.records) follow();
   });

@@ -13,14 +13,14 @@ import {
   stringFor,
   type Takeoff,
 } from '@cimiento/core';
-import { dragDepth } from '../../drawing/pointer.ts';
-import { spread } from '../../drawing/spread.ts';
-import { useNudge } from '../../drawing/useNudge.ts';
-import { useTranslation } from '../../messages/useTranslation.ts';
-import { useFormat } from '../../ui/format.tsx';
-import { ink } from '../hatches.tsx';
-import { type Draft, useDeskStore } from '../store.ts';
-import { groundAtFirstLog } from '../takeoff.ts';
+import { useTranslation } from '../messages/useTranslation.ts';
+import { type Draft, useDeskStore } from '../state/store.ts';
+import { groundAtFirstLog } from '../state/takeoff.ts';
+import { useFormat } from '../ui/format.tsx';
+import { ink } from './hatches.tsx';
+import { dragDepth } from './pointer.ts';
+import { spread } from './spread.ts';
+import { useNudge } from './useNudge.ts';
 
 interface Shape {
   /** Room the staff takes, px. */

@@ -14,7 +14,6 @@ import {
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createContext, useContext } from 'react';
 import { createStore, type StoreApi, useStore } from 'zustand';
-import type { FitTo } from '../drawing/view.ts';
 import type { Refused } from '../outbox/sender.ts';
 import type { Sent } from './readKept.ts';
 import { type Means, reckon, type Worked } from './reckoner.ts';
@@ -68,6 +67,9 @@ export type Placing =
 
 /** What of the dig can be hatched. */
 export type Hatched = 'neat' | Cause;
+
+/** What a drawing is fitted to: the dig, or all of the plot with what lies about. */
+export type FitTo = 'dig' | 'plot';
 
 /** Where a person is looking, beside the element picked and the stage. */
 export interface ViewState {

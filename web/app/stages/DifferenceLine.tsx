@@ -1,9 +1,9 @@
 /** What a change of plan comes to. */
 import { Box } from '@chakra-ui/react';
 import { COMPARED, type Difference, type Kind } from '@cimiento/core';
-import { useTranslation } from '../../messages/useTranslation.ts';
-import { Small } from '../../ui/controls.tsx';
-import { type Format, useFormat } from '../../ui/format.tsx';
+import { useTranslation } from '../messages/useTranslation.ts';
+import { Small } from '../ui/controls.tsx';
+import { type Format, useFormat } from '../ui/format.tsx';
 
 const signed = (format: Format, value: number, kind: Kind): string => {
   const text = format.text(Math.abs(value), kind);

@@ -1,12 +1,12 @@
 /** An outline on the plan that is picked, dragged by its corners or as a whole, and moved with the arrows. */
 import { useMemo } from 'react';
-import { about, type Spot } from '../../drawing/names.ts';
-import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
-import { polygonPath, type View } from '../../drawing/view.ts';
-import { useFormat } from '../../ui/format.tsx';
-import { ink } from '../hatches.tsx';
-import { useDeskStore } from '../store.ts';
+import { useDeskStore } from '../state/store.ts';
+import { useFormat } from '../ui/format.tsx';
+import { ink } from './hatches.tsx';
 import { type Name, nameSize, useLabels } from './labels.tsx';
+import { about, type Spot } from './names.ts';
+import { arrowMove, trackPointer, worldAt } from './pointer.ts';
+import { polygonPath, type View } from './view.ts';
 
 type Place = readonly [number, number];
 const round2 = (value: number) => Math.round(value * 100) / 100;
