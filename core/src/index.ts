@@ -184,7 +184,7 @@ export {
   takeSurvey,
   wintersOf,
 } from './ground/index.ts';
-export { crossfallDrop, type FloorStack, isFloorSlab, LEAST_LAP, SPLASH } from './levels/index.ts';
+export { crossfallDrop, type FloorStack, LEAST_LAP, SPLASH } from './levels/index.ts';
 export {
   bedLiftOf,
   FEELS,
@@ -219,6 +219,7 @@ export {
   currentPlan,
   DISCHARGES,
   type Discharge,
+  drainOf,
   ELEMENT_KINDS,
   type Element,
   type ElementKind,
@@ -243,7 +244,6 @@ export {
   HOLDINGS,
   type Holding,
   isAssumed,
-  isDrain,
   isField,
   isOutlined,
   isRun,
@@ -298,6 +298,7 @@ export {
   stringFor,
   stringsOf,
   thicknessOf,
+  traitsOf,
   type Underpin,
   WORDINGS,
   type Wording,

@@ -1,15 +1,16 @@
 /** What slabs, drains, old walls and people who dig must hear: founded, drained, dug otherwise than a trench. */
+
 import { cornerMean, edges, at as evaluate, intersect } from '../geometry/index.ts';
-import { completeInstruction, isFloorSlab, SPLASH } from '../levels/index.ts';
-import { isDrain } from '../plan/forms.ts';
+import { completeInstruction, SPLASH } from '../levels/index.ts';
+import { crossfallOf, drainOf, outfallOf, traitsOf } from '../plan/variants.ts';
 import { fallOf } from '../setout/index.ts';
 import { byHead, FLAT } from '../water/drain.ts';
 import { all, type Case, type CautionRow, EPS, type Finding, least, most } from './case.ts';
 
-const slabs = ({ live }: Case) => live.filter((e) => isFloorSlab(e.element));
+const slabs = ({ live }: Case) => live.filter((e) => traitsOf(e.element).byFloor);
 /** Slabs that are floors: what falls is paving outside, made to shed water. */
-const floorSlabs = (at: Case) => slabs(at).filter((e) => e.element.kind === 'raft' && !e.element.crossfall);
-const drains = ({ live }: Case) => live.filter((e) => isDrain(e.element));
+const floorSlabs = (at: Case) => slabs(at).filter((e) => !crossfallOf(e.element));
+const drains = ({ live }: Case) => live.filter((e) => traitsOf(e.element).drains);
 
 /** A plinth over the ground against splash, m: practice. */
 const PLINTH = 0.45;
@@ -25,8 +26,8 @@ function crossings(at: Case): Finding[] {
   return drains(at).flatMap((drain) =>
     at.live.flatMap((other): Finding[] => {
       // Into a stone footing a drain leads on purpose.
-      const stone = other.element.kind === 'strip' && other.element.use === 'stone';
-      if (other.index === drain.index || stone || other.footings.length === 0) return [];
+      const { onStone } = traitsOf(other.element);
+      if (other.index === drain.index || onStone || other.footings.length === 0) return [];
       for (const { plan, underside, top } of other.footings)
         for (const bottom of drain.bottoms) {
           const shared = intersect(plan, edges(bottom));
@@ -105,9 +106,9 @@ export const KIND_CAUTIONS = {
     stage: 'water',
     find: (at) =>
       drains(at).flatMap((e): Finding[] => {
-        if (!isDrain(e.element) || !e.element.outfall) return [];
-        const { pipe, width, thickness } = e.element;
-        if (Math.abs(fallOf(e.element)) >= FLAT) return [];
+        const drain = drainOf(e.element);
+        if (!drain?.outfall || Math.abs(fallOf(drain)) >= FLAT) return [];
+        const { pipe, width, thickness } = drain;
         return [
           {
             elements: [e.id],
@@ -124,7 +125,7 @@ export const KIND_CAUTIONS = {
   drainNowhere: {
     weight: 'warn',
     stage: 'water',
-    find: (at) => all(at.live.filter((e) => isDrain(e.element) && e.element.outfall === null)),
+    find: (at) => all(drains(at).filter((e) => outfallOf(e.element) === null)),
   },
   // Nothing is covered that failed its test, or that the one below it did.
   liftFailed: {
@@ -190,15 +191,13 @@ export const KIND_CAUTIONS = {
     weight: 'stop',
     stage: 'dig',
     lifts: 'engineer',
-    find: ({ live }) => all(live.filter((e) => e.element.kind === 'underpin' && e.element.old === null)),
+    find: ({ live }) => all(live.filter((e) => traitsOf(e.element).wallUnknown)),
   },
   stoneBeam: {
     weight: 'warn',
     stage: 'base',
     find: ({ live }) => {
-      const low = live.filter(
-        (e) => e.element.kind === 'strip' && e.element.use === 'stone' && e.top < e.groundHigh + PLINTH - EPS,
-      );
+      const low = live.filter((e) => traitsOf(e.element).onStone && e.top < e.groundHigh + PLINTH - EPS);
       return all(low, () => ({
         over: [
           Math.max(

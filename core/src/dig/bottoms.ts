@@ -2,6 +2,7 @@
  * The bottoms of a dig: every element as convex pieces of flat or falling bottom, for the size at
  * hand (bare footing, with room, as the bucket leaves it), and the faces that rise from them.
  */
+
 import {
   convexPieces,
   crossing,
@@ -17,10 +18,11 @@ import {
 } from '../geometry/index.ts';
 import type { Stepped } from '../levels/steps.ts';
 import type { Element, ElementOf, Pad, Ramp } from '../plan/elements.ts';
-import { isRun, type OutlinedElement, type RunElement } from '../plan/forms.ts';
+import type { OutlinedElement, RunElement } from '../plan/forms.ts';
 import type { ElementKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
-import { fallOf, footprints, roomOf, segmentsOf } from '../setout/index.ts';
+import { drainOf, keyOf, stoneFootingOf } from '../plan/variants.ts';
+import { axisOf, fallOf, footprints, roomOf, segmentsOf, sizesOf } from '../setout/index.ts';
 import type { FoundationLevels } from './foundation-levels.ts';
 import { type Corners, cornerFacets } from './part.ts';
 import { splitByStretch } from './stretches.ts';
@@ -145,7 +147,8 @@ export function outlineBottoms(plan: Plan, element: OutlinedElement, by: number)
 
 /** How a falling drain's bottom stands over its lowest point, by run. */
 function fallsOf(strip: RunElement): Linear[] {
-  const fall = strip.kind === 'strip' && strip.use !== 'footing' ? fallOf(strip) : 0;
+  const falling = drainOf(strip) ?? stoneFootingOf(strip);
+  const fall = falling ? fallOf(falling) : 0;
   if (fall === 0) return [];
   const runs = segmentsOf(strip);
   const whole = runs.reduce((sum, run) => sum + run.length, 0);
@@ -240,7 +243,7 @@ export function bottomsFor(
 ): Bottom[][] {
   const across = (e: Element): number => {
     if (purpose === 'dug') return bottomOf(plan, e).width.dug;
-    return isRun(e) ? e.width + 2 * margin(plan, e, purpose) : 0;
+    return axisOf(e).length > 0 ? sizesOf(e).across + 2 * margin(plan, e, purpose) : 0;
   };
   const padSize = (pad: Pad): readonly [number, number] => {
     const { width, length } = bottomOf(plan, pad);
@@ -256,7 +259,6 @@ export function bottomsFor(
     (e) => ({ half: across(e) / 2, end: margin(plan, e, purpose) }),
     padSize,
   );
-  const keyOf = (e: Element) => (isRun(e) ? e.key : null);
   const keys = plan.elements.some((e) => keyOf(e) !== null)
     ? footprints(
         plan.elements,

@@ -3,10 +3,11 @@
  * cause. Each cause is the difference of two unions, so shared soil is never charged twice and
  * neat + causes = dug exactly.
  */
+
 import type { Linear, Polygon } from '../geometry/index.ts';
 import type { GroundModel } from '../ground/strata.ts';
-import { isOutlined, oldWallOf } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
+import { outlinedOf, traitsOf } from '../plan/variants.ts';
 import { outlinePieces, roomOf, shapeOf } from '../setout/index.ts';
 import {
   type Bottom,
@@ -71,11 +72,11 @@ function partsOf(
   all.forEach((list, owner) => {
     const { element, live, reach, [cutting.floors]: floors } = founded[owner]!;
     // What is dug in bays from inside opens nothing at the surface.
-    if (!live || oldWallOf(element) || (!shapeOf(element).founded && !cutting.access)) return;
+    if (!live || traitsOf(element).inBays || (!shapeOf(element).founded && !cutting.access)) return;
     const support = cutting.sides ? supportOf(plan, element) : 'upright';
     const slope = support === 'slope' ? slopeOf(plan, element) : 0;
     const back = support === 'shore' ? plan.dig.shore : 0;
-    const outline = isOutlined(element) ? element : null;
+    const outline = outlinedOf(element);
     const room = cutting.purpose === 'neat' ? 0 : roomOf(plan, element);
     // An outline moves out as a whole, not piece by piece.
     const stoodBack = outline && back > 0 ? outlineBottoms(plan, outline, room + back) : list;

@@ -1,9 +1,9 @@
 /** Cuts the plan pieces of a stepped strip where its bottom steps. */
+
 import { intersect, type Linear, type Polygon } from '../geometry/index.ts';
 import type { Stepped } from '../levels/steps.ts';
 import type { Element } from '../plan/elements.ts';
-import { isRun } from '../plan/forms.ts';
-import { segmentsOf } from '../setout/index.ts';
+import { axisOf } from '../setout/index.ts';
 
 export interface StretchPiece {
   readonly plan: Polygon;
@@ -21,8 +21,8 @@ export function splitByStretch(
   pieces: readonly Polygon[],
   steps: Stepped | null,
 ): StretchPiece[] {
-  if (!steps || !isRun(element)) return pieces.map((plan) => ({ plan, stretch: 0, risers: [] }));
-  const runs = segmentsOf(element);
+  const runs = axisOf(element);
+  if (!steps || runs.length === 0) return pieces.map((plan) => ({ plan, stretch: 0, risers: [] }));
   return steps.stretches.flatMap((stretch, i): StretchPiece[] => {
     const piece = pieces[stretch.run];
     const run = runs[stretch.run];

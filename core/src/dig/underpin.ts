@@ -3,8 +3,10 @@
  * the wall and in the pit that lets people in, what is cast, what is packed. Quantities only: nothing
  * here designs underpinning.
  */
+
 import type { GroundModel } from '../ground/strata.ts';
 import type { Element } from '../plan/elements.ts';
+import { underWallOf } from '../plan/variants.ts';
 import { type Bays, baysOf, segmentsOf } from '../setout/index.ts';
 
 /** Of one bay, m³. */
@@ -54,9 +56,10 @@ export function underBays(
   underside: number,
   dug: number,
 ): UnderBays | null {
-  if (element.kind !== 'underpin' || !element.old) return null;
-  const { old, width, bay } = element;
-  const runs = segmentsOf(element);
+  const own = underWallOf(element);
+  if (!own) return null;
+  const { old, width, bay } = own;
+  const runs = segmentsOf(own);
   const length = runs.reduce((sum, run) => sum + run.length, 0);
   const bays = baysOf(length, bay);
   const high = Math.max(0, old.underside - dug);

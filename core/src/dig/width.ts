@@ -2,9 +2,10 @@
 
 import { offset, perimeter, tidy } from '../geometry/index.ts';
 import type { Element } from '../plan/elements.ts';
-import { isOutlined, isRun, oldWallOf } from '../plan/forms.ts';
 import { FORMS, type Support } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
+import { oldWallOf, outlineOf } from '../plan/variants.ts';
+import { shapeOf } from '../setout/index.ts';
 import { sizesOf } from '../setout/places.ts';
 import { roomOf } from '../setout/room.ts';
 
@@ -85,10 +86,11 @@ export function bottomOf(plan: Plan, element: Element): { width: DigWidth; lengt
 
 /** Round the dug bottom of an element that stands alone, m: what cloth is turned up along. */
 export function bottomPerimeter(plan: Plan, element: Element): number {
-  if (isOutlined(element)) {
-    return perimeter(offset(tidy(element.outline), roomOf(plan, element)) ?? element.outline);
+  const outline = outlineOf(element);
+  if (outline) {
+    return perimeter(offset(tidy(outline), roomOf(plan, element)) ?? outline);
   }
   const { width, length } = bottomOf(plan, element);
   const along = length ?? sizesOf(element).along;
-  return 2 * along + (isRun(element) && element.closed ? 0 : 2 * width.dug);
+  return 2 * along + (shapeOf(element).closed(element) ? 0 : 2 * width.dug);
 }

@@ -2,16 +2,17 @@
  * What decides the depth: every candidate for the footing underside, the lowest governs, and an
  * engineer's word overrides them all. A neighbour's footing limits from below; see neighbour.ts.
  */
+
 import type { Frost } from '../ground/design-frost.ts';
 import type { GroundModel } from '../ground/strata.ts';
 import { bedOf, thicknessOf } from '../plan/beds.ts';
 import type { Element } from '../plan/elements.ts';
-import { isDrain, oldWallOf } from '../plan/forms.ts';
 import type { Instruction, Plan } from '../plan/schema.ts';
 import { floorOf } from '../plan/strings.ts';
+import { drainOf, edgeOf, floorSlabOf, traitsOf } from '../plan/variants.ts';
 import { outfallBottom } from '../setout/fall.ts';
 import { type CourseFit, courseFit, type FloorStack, floorStacks } from './floors.ts';
-import { isFloorSlab, slabOnFloor } from './slab.ts';
+import { slabOnFloor } from './slab.ts';
 
 export type DepthRule =
   | 'frost'
@@ -93,20 +94,21 @@ export function courseLevel(stack: FloorStack | null, thickness: number, needed:
  * its outfall a drain. Null for what the rules found; an empty list where that is missing.
  */
 export function ownCandidates(plan: Plan, element: Element): Candidate[] | null {
-  if (isFloorSlab(element)) {
-    const slab = slabOnFloor(plan, element);
+  const floorSlab = floorSlabOf(element);
+  if (floorSlab) {
+    const slab = slabOnFloor(plan, floorSlab);
     return slab ? [{ rule: 'floor', level: slab.underside }] : [];
   }
   // Under an old wall the drawing says how deep, when it does.
-  if (oldWallOf(element) && element.level !== null) return [];
-  if (!isDrain(element)) return null;
-  const bottom = outfallBottom(element);
+  if (traitsOf(element).inBays && element.level !== null) return [];
+  const drain = drainOf(element);
+  if (!drain) return null;
+  const bottom = outfallBottom(drain);
   return bottom === null ? null : [{ rule: 'outfall', level: bottom + thicknessOf(bedOf(plan, element)) }];
 }
 
 /** From an element's underside to the top that stays under the floor, m. */
-const heightIn = (element: Element): number =>
-  element.thickness + (element.kind === 'raft' ? (element.edge?.depth ?? 0) : 0);
+const heightIn = (element: Element): number => element.thickness + (edgeOf(element)?.depth ?? 0);
 
 /** The last instruction on the level of an element; null when nobody has said anything. */
 export const instructionFor = (plan: Plan, element: Element): Instruction | null =>

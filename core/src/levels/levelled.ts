@@ -3,13 +3,12 @@
 import type { Polygon } from '../geometry/index.ts';
 import { type Frost, type GroundModel, groundAt, placesOn } from '../ground/index.ts';
 import type { Element } from '../plan/elements.ts';
-import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
 import { floorOf } from '../plan/strings.ts';
+import { runOf, traitsOf } from '../plan/variants.ts';
 import type { Problem } from '../results/index.ts';
 import { footingPieces, shapeOf } from '../setout/index.ts';
 import { type DepthDecision, decideDepth, ownCandidates, type Places } from './depth.ts';
-import { isFloorSlab } from './slab.ts';
 import { type Stepped, stepsOf } from './steps.ts';
 
 /** What the ground is like under an element, and the level its rules ask for. */
@@ -69,21 +68,19 @@ export function levelElements(
   // A shape no piece can be made of: an axis of no length, an outline its own room closes up.
   const made = (i: number) => Number.isFinite(grounds[i]!.low);
   elements.forEach((element, i) => {
-    if (isRun(element) && !made(i)) problems.push({ code: 'zeroLength', path: `/elements/${i}/points` });
+    if (runOf(element) && !made(i)) problems.push({ code: 'zeroLength', path: `/elements/${i}/points` });
   });
   let undecided = false;
   for (const members of groupsOf(plan, made)) {
     const group = members.map((i) => ({ element: elements[i]!, places: places[i]! }));
     const decision = decideDepth(plan, model, frost, group);
-    const homeless = members.filter((i) => isFloorSlab(elements[i]!) && !floorOf(plan, elements[i]!));
+    const homeless = members.filter((i) => traitsOf(elements[i]!).byFloor && !floorOf(plan, elements[i]!));
     for (const i of homeless) problems.push({ code: 'slabNoFloor', path: `/elements/${i}/founding` });
     undecided ||= decision === null && homeless.length < members.length;
     for (const i of members) {
       const element = elements[i]!;
-      const steps =
-        decision && isRun(element) && element.stepped
-          ? stepsOf(plan, model, frost, element, pieces[i]!)
-          : null;
+      const run = decision && runOf(element);
+      const steps = run?.stepped ? stepsOf(plan, model, frost, run, pieces[i]!) : null;
       out[i] = {
         element,
         index: i,

@@ -3,15 +3,16 @@
  * bed under it keeps the frost out of soil it would lift. Frost is checked, not imposed. It sizes the
  * bed for frost only: bearing, uplift and reinforcement are an engineer's.
  */
+
 import { SOILS } from '../catalogue/soils.ts';
 import { BOARD, type Frost } from '../ground/design-frost.ts';
 import { type Climate, dryLayer, type FrostLayer, frostDepth, frostLayer } from '../ground/frost.ts';
 import type { Layer } from '../ground/strata.ts';
 import { bedOf, thicknessOf } from '../plan/beds.ts';
 import type { Element, Raft } from '../plan/elements.ts';
-import { apronOf } from '../plan/forms.ts';
 import type { Bed, FloorLayer, Plan } from '../plan/schema.ts';
 import { floorOf } from '../plan/strings.ts';
+import { apronOf, floorSlabOf } from '../plan/variants.ts';
 import { roomOf } from '../setout/room.ts';
 import { walledIn } from '../setout/walled.ts';
 import { floorStacks } from './floors.ts';
@@ -22,10 +23,6 @@ const CONCRETE = { conductivity: 2.3, heat: 2300 * 1000 } as const;
 export const SPLASH = 0.15;
 /** Thinnest bed worth compacting, m. */
 export const LEAST_BED = 0.15;
-
-/** A slab whose floor, not the rules for footings, says how deep it goes. */
-export const isFloorSlab = (element: Element): element is Raft =>
-  element.kind === 'raft' && element.founding === 'floor';
 
 export interface SlabLevels {
   /** Of its middle, where it falls. */
@@ -78,8 +75,10 @@ export function slabOnFloor(plan: Plan, element: Raft): SlabLevels | null {
 }
 
 /** Floor layers between an element's concrete and its bed, m; 0 for all but slabs on a floor. */
-export const belowSlab = (plan: Plan, element: Element): number =>
-  isFloorSlab(element) ? (slabOnFloor(plan, element)?.below ?? 0) : 0;
+export function belowSlab(plan: Plan, element: Element): number {
+  const slab = floorSlabOf(element);
+  return slab ? (slabOnFloor(plan, slab)?.below ?? 0) : 0;
+}
 
 export interface SlabFrost {
   /** How deep the frost comes below the top of the slab through slab and bed, m: where it governs. */

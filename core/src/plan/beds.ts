@@ -1,12 +1,14 @@
 /** Beds of a plan: which an element stands on, and how thick it is. */
+
 import { BED_MATERIALS } from '../catalogue/bed-materials.ts';
 import type { Element } from './elements.ts';
 import type { Bed, BedLayer, Plan } from './schema.ts';
+import { servesOf } from './variants.ts';
 
 /** The bed an element names; a ramp comes down to the formation of what it serves. */
 export function bedOf(plan: Plan, element: Element): Bed | null {
-  const named =
-    element.kind === 'ramp' ? plan.elements.find((other) => other.id === element.serves) : element;
+  const serves = servesOf(element);
+  const named = serves === null ? element : plan.elements.find((other) => other.id === serves);
   return plan.beds.find((bed) => bed.id === (named?.bed ?? null)) ?? null;
 }
 

@@ -9,6 +9,7 @@ import type { BoxElement, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts
 import { type FieldId, startOf } from './fields.ts';
 import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import type { Bed, BedLayer, FloorSpec, GroundLog, Plan, SitePump } from './schema.ts';
+import { traitsOf } from './variants.ts';
 
 /** The next free id or name of the form T1, T2, … */
 export function nextName(prefix: string, taken: readonly string[]): string {
@@ -361,7 +362,7 @@ export const withFloor = (plan: Plan, name: string, slab: string): Plan =>
  */
 export function newRaft(plan: Plan, outline: Raft['outline']): Raft {
   const id = nextName('R', names(plan));
-  const other = plan.elements.find((element) => element.kind === 'raft' && element.founding === 'floor');
+  const other = plan.elements.find((element) => traitsOf(element).byFloor);
   return {
     kind: 'raft',
     ...common(plan, id),

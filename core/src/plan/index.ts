@@ -5,7 +5,7 @@ export * from './diff.ts';
 export type { BoxElement, Element, ElementOf, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
 export * from './fields.ts';
 export * from './first.ts';
-export { isDrain, isOutlined, isRun, type OutlinedElement, type RunElement } from './forms.ts';
+export { isOutlined, isRun, type OutlinedElement, type RunElement } from './forms.ts';
 export * from './kinds.ts';
 export * from './limits.ts';
 export * from './migrate.ts';
@@ -36,3 +36,4 @@ export type {
 } from './schema.ts';
 export * from './strings.ts';
 export { isWholeText, wholeText, wholeValue } from './text.ts';
+export { drainOf, traitsOf } from './variants.ts';

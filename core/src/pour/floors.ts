@@ -1,11 +1,11 @@
 /** What is laid of the floors that slabs on the ground carry: every layer by area, volume, mass, sheets. */
 import { BED_MATERIALS } from '../catalogue/bed-materials.ts';
 import { area as areaOf, flat, perimeter } from '../geometry/index.ts';
-import { isFloorSlab } from '../levels/index.ts';
 import type { Element, Raft } from '../plan/elements.ts';
 import type { BOARD_ZONES } from '../plan/kinds.ts';
 import type { FloorLayer, FloorSpec, Plan } from '../plan/schema.ts';
 import { floorOf } from '../plan/strings.ts';
+import { floorSlabOf } from '../plan/variants.ts';
 import { boardArea } from './insulation-boards.ts';
 
 type BoardZone = (typeof BOARD_ZONES)[number];
@@ -76,7 +76,7 @@ const boardsOf = (slab: Raft): FloorLayerTakeoff[] =>
 
 /** Floors with the slabs that carry them, by the inside of each slab's outline. */
 export function floorTakeoffs(plan: Plan, live: (element: Element) => boolean): FloorTakeoff[] {
-  const slabs = plan.elements.filter(isFloorSlab).filter(live);
+  const slabs = plan.elements.flatMap((element) => (live(element) ? (floorSlabOf(element) ?? []) : []));
   return plan.levels.floors.flatMap((floor) => {
     const own = slabs.filter((slab) => floorOf(plan, slab)?.id === floor.id);
     if (own.length === 0) return [];

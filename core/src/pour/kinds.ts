@@ -1,9 +1,9 @@
-/** What is cast on every kind of element: one row a kind. Levels in m over the element's underside. */
+/** What is cast on every kind of element: one row for each it is for. Levels in m over the element's underside. */
 import type { BedMaterialId } from '../catalogue/index.ts';
 import { framePieces } from '../dig/bottoms.ts';
 import type { Polygon } from '../geometry/index.ts';
-import type { Element, ElementOf, Strip } from '../plan/elements.ts';
-import type { ElementKind } from '../plan/kinds.ts';
+import type { Element, Raft, Strip } from '../plan/elements.ts';
+import { type Variant, type VariantElements, variantOf } from '../plan/variants.ts';
 import { outlinePieces } from '../setout/index.ts';
 
 /** A piece of plan between two levels over the underside. */
@@ -56,27 +56,33 @@ const plain = <E extends Element>(pours: PourKind): Cast<E> => ({
   more: () => [],
 });
 
-const CASTS: { readonly [K in ElementKind]: Cast<ElementOf[K]> } = {
-  strip: {
-    ...plain<Strip>('footings'),
-    carries: (e) => e.use !== 'drain',
-    // A stone footing's concrete is the beam on its stone.
-    height: (e) => (e.use === 'stone' ? (e.beam?.height ?? 0) : e.thickness),
-    slab: (e) => (e.use === 'stone' ? (e.beam?.height ?? 0) : e.thickness),
-    rise: (e) => (e.use === 'stone' ? e.thickness : 0),
-    stone: (e) => (e.use === 'footing' ? null : e.thickness),
-    stoneOf: (e) => (e.use === 'stone' ? 'crushed' : 'clear'),
-    across: (e) => (e.use === 'stone' ? (e.beam?.width ?? NO_WIDTH) : null),
+const strip = plain<Strip>('footings');
+/** Stone it lies in is its own; a footing's is its bed's. */
+const inStone: Cast<Strip> = { ...strip, stone: (e) => e.thickness };
+const slab: Cast<Raft> = {
+  ...plain('slabs'),
+  rise: (e) => e.edge?.depth ?? 0,
+  more: ({ outline, edge }) =>
+    edge ? framePieces(outline, 0, edge.width).map(({ plan }) => ({ plan, from: 0, to: edge.depth })) : [],
+};
+
+const CASTS: { readonly [V in Variant]: Cast<VariantElements[V]> } = {
+  footing: strip,
+  drain: { ...inStone, carries: () => false, stoneOf: () => 'clear' },
+  // A stone footing's concrete is the beam on its stone.
+  stoneFooting: {
+    ...inStone,
+    height: (e) => e.beam?.height ?? 0,
+    slab: (e) => e.beam?.height ?? 0,
+    rise: (e) => e.thickness,
+    across: (e) => e.beam?.width ?? NO_WIDTH,
   },
   underpin: plain('underpinning'),
+  underWall: plain('underpinning'),
   pad: plain('pads'),
   ramp: { ...plain('footings'), carries: () => false },
-  raft: {
-    ...plain('slabs'),
-    rise: (e) => e.edge?.depth ?? 0,
-    more: ({ outline, edge }) =>
-      edge ? framePieces(outline, 0, edge.width).map(({ plan }) => ({ plan, from: 0, to: edge.depth })) : [],
-  },
+  slab,
+  floorSlab: slab,
   box: {
     ...plain('boxes'),
     height: (e) => e.height,
@@ -85,7 +91,7 @@ const CASTS: { readonly [K in ElementKind]: Cast<ElementOf[K]> } = {
   },
 };
 
-/** The row of an element's kind. */
+/** The row of what an element is for. */
 export const castOf = <E extends Element>(element: E): Cast<E> =>
-  // A row takes elements of its own kind only; which one that is the compiler cannot follow.
-  CASTS[element.kind] as unknown as Cast<E>;
+  // A row takes elements of its own variant only; which one that is the compiler cannot follow.
+  CASTS[variantOf(element)] as unknown as Cast<E>;

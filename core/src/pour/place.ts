@@ -21,19 +21,19 @@ import {
   prismVolumes,
 } from '../geometry/index.ts';
 import type { Surface } from '../ground/surface.ts';
-import { belowSlab, isFloorSlab } from '../levels/slab.ts';
+import { belowSlab } from '../levels/slab.ts';
 import type { Stepped } from '../levels/steps.ts';
 import { bedOf, layerValues } from '../plan/beds.ts';
 import type { Element, Pad } from '../plan/elements.ts';
-import { isOutlined, isRun, oldWallOf } from '../plan/forms.ts';
 import type { Bed, BedLayer, Plan } from '../plan/schema.ts';
+import { floorSlabOf, keyOf, oldWallOf, outlineOf, pipeOf, traitsOf, underWallOf } from '../plan/variants.ts';
 import {
   axisLength,
+  axisOf,
   footingPieces,
   footprints,
   outlinePieces,
   roomOf,
-  segmentsOf,
   sizesOf,
 } from '../setout/index.ts';
 import { boardPieces } from './insulation-boards.ts';
@@ -114,7 +114,7 @@ function concretePieces(plan: Plan): Polygon[][] {
         : padPlan(pad, concreteWidth(plan, pad), bottomOf(plan, pad).length ?? pad.length),
   );
   const plain = footingPieces(plan.elements);
-  return plan.elements.map((e, i) => (isOutlined(e) ? plain[i]! : filled[i]!));
+  return plan.elements.map((e, i) => (outlineOf(e) ? plain[i]! : filled[i]!));
 }
 
 /** A layer of a bed that stops short of the dug faces, by element; null where there is none. */
@@ -140,7 +140,8 @@ function layerPieces(plan: Plan, reachOf: Reach): Polygon[][] {
   return plan.elements.map((e, i) => {
     const reach = reachOf(e);
     if (reach === null) return [];
-    return isOutlined(e) ? outlinePieces(e.outline, reach) : narrow[i]!;
+    const outline = outlineOf(e);
+    return outline ? outlinePieces(outline, reach) : narrow[i]!;
   });
 }
 
@@ -162,8 +163,7 @@ function standingOut(surface: Surface, piece: Polygon, level: number): number {
 
 /** What a higher tread lays over the lower one before it or after it: its plan and the lower underside. */
 function laps(element: Element, pieces: readonly Polygon[], steps: Stepped) {
-  if (!isRun(element)) return [];
-  const runs = segmentsOf(element);
+  const runs = axisOf(element);
   return steps.stretches.flatMap((stretch, i) => {
     const next = steps.stretches[i + 1];
     if (!next || next.run !== stretch.run) return [];
@@ -196,7 +196,7 @@ interface Ground {
  * slab as its room: also over deeper trenches beside it, which are filled again first.
  */
 export const goesToFaces = (element: Element, { projection }: BedLayer): boolean =>
-  projection === null && !isFloorSlab(element);
+  projection === null && !traitsOf(element).byFloor;
 
 interface Filled {
   /** m³ of every layer that goes to the dug faces, by element. */
@@ -238,19 +238,19 @@ function filled({ plan, solid, founded }: Ground): Filled {
   });
   // Under an old wall every layer is as wide as the footing that stands on it, and no wider than its bays.
   founded.forEach(({ element, live }, i) => {
-    const old = live ? oldWallOf(element) : null;
-    if (!old || element.kind !== 'underpin') return;
+    const under = live ? underWallOf(element) : null;
+    if (!under) return;
+    const { old, width } = under;
     beds[i]?.layers.forEach((layer, j) => {
-      const wide = element.width + 2 * (layer.projection ?? 0);
-      layers[i]![j]! += Math.min(wide, old.thickness + old.access) * axisLength(element) * layer.thickness;
+      const wide = width + 2 * (layer.projection ?? 0);
+      layers[i]![j]! += Math.min(wide, old.thickness + old.access) * axisLength(under) * layer.thickness;
     });
   });
   // A pipe takes its room from the stone round it; never more than there is.
-  const pipes = founded.map(({ element, live }, i) =>
-    live && element.kind === 'strip' && element.pipe
-      ? Math.min(ownStone[i]!, (Math.PI / 4) * element.pipe.diameter ** 2 * axisLength(element))
-      : 0,
-  );
+  const pipes = founded.map(({ element, live }, i) => {
+    const pipe = live ? pipeOf(element) : null;
+    return pipe ? Math.min(ownStone[i]!, (Math.PI / 4) * pipe.diameter ** 2 * sizesOf(element).along) : 0;
+  });
   return { layers, ownStone: ownStone.map((volume, i) => volume - pipes[i]!), pipes, makeUps };
 }
 
@@ -275,7 +275,7 @@ function besides({ plan, founded }: Ground): Placing[] {
       });
     // What is hollow keeps its room from the concrete round it.
     const out = [...at(cast.hollows(element), 'void'), ...at(cast.more(element), 'concrete')];
-    const key = isRun(element) ? element.key : null;
+    const key = keyOf(element);
     if (!key) return out;
     const pieces = footprints(
       plan.elements,
@@ -303,8 +303,9 @@ interface Sheet {
 
 /** Under a slab whose edge is turned down its bed rises inside the edge; null for what has none. */
 function sheetPieces(element: Element, reach: number): Sheet[] | null {
-  if (!isFloorSlab(element) || !element.edge) return null;
-  const { outline, edge } = element;
+  const slab = floorSlabOf(element);
+  if (!slab?.edge) return null;
+  const { outline, edge } = slab;
   return [
     ...framePieces(outline, reach, edge.width).map(({ plan }) => ({ plan, stretch: 0 })),
     ...outlinePieces(outline, -edge.width).map((plan) => ({ plan, stretch: 0, up: edge.depth })),
@@ -314,7 +315,7 @@ function sheetPieces(element: Element, reach: number): Sheet[] | null {
 /** Layers that stop short of the dug faces, the uppermost first. */
 function layerPrisms({ plan, founded }: Ground): Placing[] {
   const beds = founded.map(({ element, live }) =>
-    live && castOf(element).carries(element) && !oldWallOf(element) ? bedOf(plan, element) : null,
+    live && castOf(element).carries(element) && !traitsOf(element).inBays ? bedOf(plan, element) : null,
   );
   const most = Math.max(0, ...beds.map((bed) => bed?.layers.length ?? 0));
   return Array.from({ length: most }, (_, i) => most - 1 - i).flatMap((j) => {
@@ -346,10 +347,11 @@ function layerPrisms({ plan, founded }: Ground): Placing[] {
 /** Boards under a slab's edge, let into its bed, or out past it. */
 function boardPrisms({ founded }: Ground): Placing[] {
   return founded.flatMap(({ element, index: owner, live, undersides }): Placing[] => {
-    if (!live || !isFloorSlab(element) || !element.boards || element.boards.zone === 'whole') return [];
-    const { thickness } = element.boards;
+    const slab = live ? floorSlabOf(element) : null;
+    if (!slab?.boards || slab.boards.zone === 'whole') return [];
+    const { thickness } = slab.boards;
     const top = undersides[0]!;
-    return boardPieces(element).map((piece) => ({
+    return boardPieces(slab).map((piece) => ({
       plan: piece,
       bottom: top - thickness,
       top,
@@ -369,7 +371,7 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
   ): Placing[] =>
     pieces.flatMap((list, owner) => {
       const { element, live, undersides } = founded[owner]!;
-      if (!live || oldWallOf(element) || !castOf(element).carries(element)) return [];
+      if (!live || traitsOf(element).inBays || !castOf(element).carries(element)) return [];
       return list.map(({ plan: piece, stretch }) => {
         const [bottom, top] = span(element, undersides[stretch]!, piece);
         return { plan: piece, bottom, top, owner, what };
@@ -454,7 +456,7 @@ export function place(
   });
   // A slab on its floor mostly stands over the ground: only what is below it fills the hole.
   founded.forEach(({ element, live, undersides }, i) => {
-    if (!live || !isFloorSlab(element)) return;
+    if (!live || !traitsOf(element).byFloor) return;
     const top = topOver(element, undersides[0]!);
     const base = top - heightOf(element) - belowSlab(plan, element);
     for (const piece of footings[i]!)

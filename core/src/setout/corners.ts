@@ -1,7 +1,8 @@
 /** The corners a job is set out by: ends and bends of axes and outlines, middles of pads, named. */
-import { isOutlined, isRun } from '../plan/forms.ts';
+
 import type { Plan } from '../plan/schema.ts';
-import { segmentsOf } from './footprint.ts';
+import { outlineOf } from '../plan/variants.ts';
+import { axisOf } from './footprint.ts';
 import { shapeOf } from './kinds.ts';
 import { loopsOf } from './loops.ts';
 import { pointsOf } from './places.ts';
@@ -68,12 +69,10 @@ export function checkLines(plan: Plan): CheckLine[] {
   const at = (p: Point) => points.find((q) => Math.hypot(p[0] - q.at[0], p[1] - q.at[1]) < 1e-3);
   /** Both on the axis of one run. */
   const inLine = (p: Point, q: Point) =>
-    plan.elements.some(
-      (element) =>
-        isRun(element) &&
-        segmentsOf(element).some((run) =>
-          [p, q].every((r) => Math.abs((r[0] - run.from[0]) * run.uy - (r[1] - run.from[1]) * run.ux) < 1e-3),
-        ),
+    plan.elements.some((element) =>
+      axisOf(element).some((run) =>
+        [p, q].every((r) => Math.abs((r[0] - run.from[0]) * run.uy - (r[1] - run.from[1]) * run.ux) < 1e-3),
+      ),
     );
   const put = (from: SetoutPoint | undefined, to: SetoutPoint | undefined, kind: CheckLine['kind']) => {
     if (!from || !to || from === to) return;
@@ -82,11 +81,11 @@ export function checkLines(plan: Plan): CheckLine[] {
   };
   const own = setOut(plan.elements);
   for (const element of own) {
-    if (isRun(element)) for (const run of segmentsOf(element)) put(at(run.from), at(run.to), 'side');
-    else if (isOutlined(element))
-      element.outline.forEach((p, i) => {
-        put(at(p), at(element.outline[(i + 1) % element.outline.length]!), 'side');
-      });
+    for (const run of axisOf(element)) put(at(run.from), at(run.to), 'side');
+    const outline = outlineOf(element) ?? [];
+    outline.forEach((p, i) => {
+      put(at(p), at(outline[(i + 1) % outline.length]!), 'side');
+    });
   }
   if (corners.length <= MOST_CROSSED)
     corners.forEach((p, i) => {

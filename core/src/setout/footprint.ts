@@ -3,6 +3,7 @@
  * blinding, dug bottom). Strips that meet run on to each other's far side, so corners and
  * T-junctions close without a notch and without digging past the corner.
  */
+
 import {
   clip,
   convexPieces,
@@ -14,7 +15,8 @@ import {
   tidy,
 } from '../geometry/index.ts';
 import type { Element } from '../plan/elements.ts';
-import { isOutlined, isRun, type RunElement } from '../plan/forms.ts';
+import type { RunElement } from '../plan/forms.ts';
+import { outlineOf, padOf, runOf, widthOf } from '../plan/variants.ts';
 
 type Point = readonly [number, number];
 
@@ -74,6 +76,12 @@ export function segmentsOf(strip: RunElement): Segment[] {
     });
   }
   return out;
+}
+
+/** The straight runs of an element's axis; none of what has no axis. */
+export function axisOf(element: Element): Segment[] {
+  const run = runOf(element);
+  return run ? segmentsOf(run) : [];
 }
 
 /** Length of an axis, m. */
@@ -137,17 +145,18 @@ export function footprints(
   spread: (element: Element) => Spread,
   padSize: (element: Extract<Element, { kind: 'pad' }>) => readonly [number, number],
 ): Polygon[][] {
-  const runs = elements.map((element) => (isRun(element) ? segmentsOf(element) : []));
-  const halves = elements.map((element) => (isRun(element) ? spread(element).half : 0));
+  const runs = elements.map(axisOf);
+  const halves = elements.map((element, i) => (runs[i]!.length > 0 ? spread(element).half : 0));
   return elements.map((element, index) => {
-    if (element.kind === 'pad') {
-      const [length, width] = padSize(element);
-      return [rectangle(element.at[0], element.at[1], length, width, (element.angle * Math.PI) / 180)];
+    const pad = padOf(element);
+    if (pad) {
+      const [length, width] = padSize(pad);
+      return [rectangle(pad.at[0], pad.at[1], length, width, (pad.angle * Math.PI) / 180)];
     }
     // Outlined shapes and ramps have pieces of their own; see dig/bottoms.ts.
-    if (!isRun(element)) return [];
-    const { half, end } = spread(element);
     const segments = runs[index]!;
+    if (segments.length === 0) return [];
+    const { half, end } = spread(element);
     const meeting = (p: Point, self: Segment): Stop | null => {
       for (let j = 0; j < elements.length; j++) {
         if (j === index) continue;
@@ -197,10 +206,13 @@ export function footprints(
 export function footingPieces(elements: readonly Element[]): Polygon[][] {
   const narrow = footprints(
     elements,
-    (e) => ({ half: isRun(e) ? e.width / 2 : 0, end: 0 }),
+    (e) => ({ half: (widthOf(e) ?? 0) / 2, end: 0 }),
     (pad) => [pad.length, pad.width],
   );
-  return elements.map((e, i) => (isOutlined(e) ? outlinePieces(e.outline, 0) : narrow[i]!));
+  return elements.map((e, i) => {
+    const outline = outlineOf(e);
+    return outline ? outlinePieces(outline, 0) : narrow[i]!;
+  });
 }
 
 /** Convex pieces of an outline grown by `by` m; none when it cannot be. */

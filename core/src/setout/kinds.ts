@@ -1,7 +1,7 @@
 /**
  * What every kind of element is in plan: one row a kind. A new kind is a name in plan/kinds.ts, a schema in
- * plan/elements.ts, a row here, in dig/bottoms.ts, pour/kinds.ts and door/elements.ts, its fields on screen
- * and its words; the compiler names each that is missing.
+ * plan/elements.ts, plan/variants.ts, rows here, in dig/bottoms.ts,
+ * pour/kinds.ts and validation/elements.ts, its fields on screen and its words; the compiler names each missing.
  */
 import { cornersOf, type Polygon } from '../geometry/index.ts';
 import type { Element, ElementOf, Pad, Ramp } from '../plan/elements.ts';

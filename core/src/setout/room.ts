@@ -1,7 +1,7 @@
 /** Space beside what is built. */
 import type { Element } from '../plan/elements.ts';
-import { apronOf } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
+import { apronOf } from '../plan/variants.ts';
 import { shapeOf } from './kinds.ts';
 
 /**

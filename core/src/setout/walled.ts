@@ -1,11 +1,12 @@
 /** Floors inside walls. */
+
 import { distanceToLine } from '../geometry/index.ts';
 import type { Element, Raft } from '../plan/elements.ts';
-import { isDrain, isRun } from '../plan/forms.ts';
+import { runOf, slabOf, traitsOf } from '../plan/variants.ts';
 
 /** Walls on footings of their own stand along all sides of a slab: no open ground lies beside it, and its edge is theirs. */
 export function walledIn(elements: readonly Element[], { outline }: Raft): boolean {
-  const runs = elements.filter(isRun).filter((run) => !isDrain(run));
+  const runs = elements.flatMap((element) => (traitsOf(element).drains ? [] : (runOf(element) ?? [])));
   return outline.every(([x, y], i) => {
     const [u, v] = outline[(i + 1) % outline.length]!;
     const [mx, my] = [(x + u) / 2, (y + v) / 2];
@@ -20,4 +21,7 @@ export function walledIn(elements: readonly Element[], { outline }: Raft): boole
 
 /** What is set out by itself: a floor inside walls is not. */
 export const setOut = (elements: readonly Element[]): Element[] =>
-  elements.filter((element) => element.kind !== 'raft' || !walledIn(elements, element));
+  elements.filter((element) => {
+    const slab = slabOf(element);
+    return !slab || !walledIn(elements, slab);
+  });

@@ -1,6 +1,8 @@
 /** Boxes of a job against the ground water, as it stands and as high as it comes in the year. */
+
 import { area, flat, offset, tidy } from '../geometry/index.ts';
 import type { Plan } from '../plan/schema.ts';
+import { boxElementOf } from '../plan/variants.ts';
 import { type BoxFloat, boxFloats } from '../water/index.ts';
 import type { ElementTakeoff } from './element.ts';
 
@@ -21,9 +23,10 @@ export interface BoxWater {
 /** A box through its states; null of what is none. */
 export function floatsOf(plan: Plan, info: ElementTakeoff): BoxWater | null {
   const { element, live, underside, groundLow } = info;
-  if (element.kind !== 'box' || !live) return null;
-  const outline = tidy(element.outline);
-  const inside = offset(outline, -element.wall);
+  const box = live ? boxElementOf(element) : null;
+  if (!box) return null;
+  const outline = tidy(box.outline);
+  const inside = offset(outline, -box.wall);
   const water = highestWater(plan, info);
   return {
     water,
@@ -32,10 +35,10 @@ export function floatsOf(plan: Plan, info: ElementTakeoff): BoxWater | null {
       {
         outer: Math.abs(area(flat(outline))),
         inner: inside ? Math.abs(area(flat(inside))) : 0,
-        base: element.thickness,
-        height: element.height,
-        roof: element.roof,
-        cover: Math.max(0, groundLow - (underside + element.height)),
+        base: box.thickness,
+        height: box.height,
+        roof: box.roof,
+        cover: Math.max(0, groundLow - (underside + box.height)),
       },
       water === null ? 0 : water - underside,
     ),

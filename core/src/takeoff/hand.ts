@@ -5,8 +5,8 @@ import { PRACTICE } from '../catalogue/practice.ts';
 import { COMMON_SWELL } from '../catalogue/soils.ts';
 import { boxesMeet, boxOf, cornerMean, edges, flat, intersect } from '../geometry/index.ts';
 import type { Soil } from '../ground/index.ts';
-import { isDrain } from '../plan/forms.ts';
 import type { Obstruction, Plan } from '../plan/schema.ts';
+import { outfallOf } from '../plan/variants.ts';
 import { type Pour, poursOf } from '../pour/index.ts';
 import { BREAKING, RATES } from '../rates/index.ts';
 import type { Origin } from '../results/index.ts';
@@ -115,7 +115,7 @@ export interface Scraped {
 /** Silt to scrape, by drain. @param rate m³ a person and hour: it lies loose and wet already */
 export const scrapedBottoms = (elements: readonly ElementTakeoff[], rate: number): Scraped[] =>
   elements.flatMap((e): Scraped[] => {
-    const silt = e.live && isDrain(e.element) ? (e.element.outfall?.silt ?? 0) : 0;
+    const silt = e.live ? (outfallOf(e.element)?.silt ?? 0) : 0;
     const volume = silt * e.bottomArea;
     return volume > 0 ? [{ id: e.id, volume, hours: volume / rate }] : [];
   });

@@ -9,12 +9,12 @@ import { floorLevels } from '../levels/floors.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { Element } from '../plan/elements.ts';
 import { FIELDS, outOfRange } from '../plan/fields.ts';
-import { isOutlined, isRun, oldWallOf } from '../plan/forms.ts';
 import { DEEPEST_DIG } from '../plan/limits.ts';
 import { numbersOf } from '../plan/numbers.ts';
 import type { Plan } from '../plan/schema.ts';
+import { oldWallOf, outlineOf, typedOutfallOf } from '../plan/variants.ts';
 import type { Problem, ProblemCode } from '../results/index.ts';
-import { axisLength } from '../setout/footprint.ts';
+import { axisOf } from '../setout/footprint.ts';
 import { shapeOf } from '../setout/kinds.ts';
 import { pointsOf } from '../setout/places.ts';
 import { isDay, isZone } from '../time/index.ts';
@@ -366,10 +366,9 @@ function wordProblems({ levels, elements }: Plan, i: number, near: Near): Proble
 /** Of one element: levels far from the ground, what it names that is not there, what it is. */
 function elementProblems(plan: Plan, element: Element, path: string, near: Near): Problem[] {
   near(`${path}/level`, element.level);
-  if (element.kind === 'strip') {
-    near(`${path}/outfall/level`, element.outfall?.level);
-    near(`${path}/outfall/head`, element.outfall?.head);
-  }
+  const outfall = typedOutfallOf(element);
+  near(`${path}/outfall/level`, outfall?.level);
+  near(`${path}/outfall/head`, outfall?.head);
   const old = oldWallOf(element);
   near(`${path}/old/underside`, old?.underside);
   near(`${path}/old/inside`, old?.inside);
@@ -552,8 +551,8 @@ export function workProblems(plan: Plan): Problem[] {
   for (const element of plan.elements) {
     const points = pointsOf(element);
     runs += Math.max(1, points.length);
-    if (isRun(element)) length += axisLength(element);
-    else if (isOutlined(element)) plot += Math.abs(area(flat(points)));
+    length += axisOf(element).reduce((sum, run) => sum + run.length, 0);
+    if (outlineOf(element)) plot += Math.abs(area(flat(points)));
   }
   const over = (
     code: ProblemCode,

@@ -5,8 +5,10 @@ import type { Element, ElementOf } from '../plan/elements.ts';
 import type { RunElement } from '../plan/forms.ts';
 import type { ElementKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
+import { traitsOf } from '../plan/variants.ts';
 import type { Problem } from '../results/index.ts';
 import { axisLength } from '../setout/footprint.ts';
+import { shapeOf } from '../setout/kinds.ts';
 import { sizesOf } from '../setout/places.ts';
 
 /** An outline that is one: no side crosses another, and it encloses something. */
@@ -33,11 +35,9 @@ const runProblems = (element: RunElement, path: string): Problem[] => {
 };
 
 /** A drain that cannot run: its outlet over its head, its pipe larger than its trench. */
-function drainProblems(
-  { use, outfall, pipe, width, thickness }: ElementOf['strip'],
-  path: string,
-): Problem[] {
-  if (use === 'footing') return [];
+function drainProblems(strip: ElementOf['strip'], path: string): Problem[] {
+  if (!traitsOf(strip).falls) return [];
+  const { outfall, pipe, width, thickness } = strip;
   const out: Problem[] = [];
   if (outfall && outfall.head !== null && outfall.level > outfall.head + 1e-9)
     out.push({
@@ -93,7 +93,7 @@ const CONTRADICTIONS: { readonly [K in ElementKind]: Contradictions<ElementOf[K]
   pad: () => [],
   raft: (element, path, plan) => [
     ...outlineProblems(element.outline, `${path}/outline`),
-    ...(element.founding === 'floor' && plan.levels.floors.length === 0
+    ...(traitsOf(element).byFloor && plan.levels.floors.length === 0
       ? [{ code: 'slabNoFloor', path: `${path}/founding` } as const]
       : []),
   ],
@@ -108,7 +108,7 @@ const CONTRADICTIONS: { readonly [K in ElementKind]: Contradictions<ElementOf[K]
     return out;
   },
   ramp: (element, path, plan) =>
-    plan.elements.some((e) => e.id === element.serves && e.kind !== 'ramp')
+    plan.elements.some((e) => e.id === element.serves && shapeOf(e).founded)
       ? []
       : [{ code: 'unknownElement', path: `${path}/serves`, value: element.serves }],
 };

@@ -12,9 +12,8 @@ import {
 } from '../geometry/index.ts';
 import type { Layer } from '../ground/strata.ts';
 import type { Facts } from '../log/index.ts';
-import { isRun } from '../plan/forms.ts';
 import type { Plan } from '../plan/schema.ts';
-import { axisLength } from '../setout/index.ts';
+import { axisOf, shapeOf } from '../setout/index.ts';
 import { type DrawnHole, equivalentRadius, holeInflow, trenchShare } from './inflow.ts';
 import { risingHeadRange } from './rising-head.ts';
 
@@ -157,7 +156,8 @@ export function reachesOf(
       elements.map((i) => risingHead.get(plan.elements[i]!.id)).find(Boolean) ?? risingHead.get('');
     const measured = test ? risingHeadRange(test, tight) : null;
     const only = elements.length === 1 ? plan.elements[elements[0]!]! : null;
-    const length = only && isRun(only) && !only.closed ? axisLength(only) : 0;
+    const open = only && !shapeOf(only).closed(only) ? axisOf(only) : [];
+    const length = open.reduce((sum, run) => sum + run.length, 0);
     const width = Math.min(a, b);
     return {
       elements,

@@ -2,13 +2,14 @@
  * The holes of a dig as a night finds them: what each holds up to a level, what runs and seeps into it, what
  * its pumps and drains take. Ground water that nobody knows is not counted, and said.
  */
+
 import { PUMPS } from '../../catalogue/pumps.ts';
 import { type Cell, type Part, volumeUnderLevel } from '../../dig/index.ts';
 import type { Polygon } from '../../geometry/index.ts';
 import { type GroundModel, groundModel } from '../../ground/index.ts';
 import { layerValues } from '../../plan/beds.ts';
-import { isDrain } from '../../plan/forms.ts';
 import type { Plan, SitePump } from '../../plan/schema.ts';
+import { drainOf } from '../../plan/variants.ts';
 import { fallOf, shapeOf } from '../../setout/index.ts';
 import { surfaceRuns } from '../../takeoff/index.ts';
 import { hoursBetween } from '../../time/index.ts';
@@ -207,9 +208,10 @@ function fallsFrom(invert: number, { diameter, fall }: { diameter: number; fall:
 function outletOf({ elements, away, floor }: Dug): (level: number) => number {
   const led = away ? [fallsFrom(floor, AWAY)] : [];
   const drains = elements.flatMap(({ element, length, stone }) => {
-    if (!isDrain(element) || !element.outfall || element.outfall.where === 'sump') return [];
-    const fall = Math.abs(fallOf(element));
-    const { pipe, outfall } = element;
+    const drain = drainOf(element);
+    if (!drain?.outfall || drain.outfall.where === 'sump') return [];
+    const fall = Math.abs(fallOf(drain));
+    const { pipe, outfall } = drain;
     const invert = outfall.level + fall * length;
     if (pipe && fall >= FLAT) return [fallsFrom(invert, { diameter: pipe.diameter, fall })];
     const through = byHead(stone / Math.max(1, length), length);

@@ -2,11 +2,12 @@
  * How the water of each hole may be held: by pumps in a sump, a drain round its foot, wellpoints, or by its
  * fall; how long before the dig it must begin, what it does around, and where the water goes.
  */
+
 import { PUMPS, type PumpId } from '../../catalogue/pumps.ts';
 import { groundModel, type Layer } from '../../ground/index.ts';
-import { isDrain } from '../../plan/forms.ts';
 import type { Holding } from '../../plan/kinds.ts';
 import type { Plan } from '../../plan/schema.ts';
+import { drainOf, traitsOf } from '../../plan/variants.ts';
 import { fallOf } from '../../setout/index.ts';
 import { type DrawnAround, drawnAround } from '../../takeoff/index.ts';
 import {
@@ -99,8 +100,9 @@ function placedPumps(
 function gravityOf(takeoff: Takeoff, hole: Hole): DewateredHole['gravity'] {
   const drains = hole.elements.flatMap((i) => {
     const { element, length } = takeoff.elements[i]!;
-    if (!isDrain(element) || !element.outfall || element.outfall.where === 'sump') return [];
-    return [{ name: element.name, invert: element.outfall.level + Math.abs(fallOf(element)) * length }];
+    const drain = drainOf(element);
+    if (!drain?.outfall || drain.outfall.where === 'sump') return [];
+    return [{ name: drain.name, invert: drain.outfall.level + Math.abs(fallOf(drain)) * length }];
   });
   const lowest = drains.reduce<(typeof drains)[number] | null>(
     (least, next) => (least === null || next.invert < least.invert ? next : least),
@@ -110,7 +112,7 @@ function gravityOf(takeoff: Takeoff, hole: Hole): DewateredHole['gravity'] {
   const bottom = Math.min(
     ...hole.elements.flatMap((i) => {
       const { element, dug } = takeoff.elements[i]!;
-      return isDrain(element) ? [] : [dug];
+      return traitsOf(element).drains ? [] : [dug];
     }),
   );
   return lowest && { name: lowest.name, low: lowest.invert <= bottom + 1e-6 };

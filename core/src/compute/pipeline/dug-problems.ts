@@ -1,10 +1,11 @@
 /** What is wrong with a job that shows only once it is dug. */
+
 import type { Excavation } from '../../dig/index.ts';
 import { edges, intersect } from '../../geometry/index.ts';
-import { isFloorSlab } from '../../levels/index.ts';
-import { isRun } from '../../plan/forms.ts';
 import type { Plan } from '../../plan/schema.ts';
+import { traitsOf } from '../../plan/variants.ts';
 import type { Problem } from '../../results/index.ts';
+import { axisOf } from '../../setout/footprint.ts';
 import type { ElementTakeoff } from '../../takeoff/index.ts';
 import type { Site } from './site.ts';
 
@@ -33,10 +34,10 @@ const stringProblems = (plan: Plan, live: readonly ElementTakeoff[]): Problem[] 
 function mixProblems(plan: Plan, elements: readonly ElementTakeoff[]): Problem[] {
   const live = elements.filter((e) => e.live);
   const out: Problem[] = stringProblems(plan, live);
-  for (const { element, index, formation, bottoms } of live.filter((e) => isFloorSlab(e.element))) {
+  for (const { element, index, formation, bottoms } of live.filter((e) => traitsOf(e.element).byFloor)) {
     const beside = live.filter(
       (e) =>
-        isRun(e.element) &&
+        axisOf(e.element).length > 0 &&
         e.formation > formation + 1e-9 &&
         e.bottoms.some((p) => bottoms.some((q) => intersect(p, edges(q)).length > 0)),
     );

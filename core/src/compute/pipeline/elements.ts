@@ -1,4 +1,5 @@
 /** One record an element, from what is dug of it to all that is said of it. */
+
 import { type LaidLayer, liftCards } from '../../base/index.ts';
 import { PRACTICE, type SoilKind } from '../../catalogue/index.ts';
 import {
@@ -15,12 +16,12 @@ import {
 } from '../../dig/index.ts';
 import { outsideOf, type Polygon } from '../../geometry/index.ts';
 import { type GroundModel, groundOver, type Layer } from '../../ground/index.ts';
-import { belowSlab, isFloorSlab, slabFrost } from '../../levels/index.ts';
+import { belowSlab, slabFrost } from '../../levels/index.ts';
 import { bedOf } from '../../plan/beds.ts';
 import type { Element } from '../../plan/elements.ts';
-import { oldWallOf } from '../../plan/forms.ts';
 import type { GroundLog, Plan } from '../../plan/schema.ts';
 import { stringFor } from '../../plan/strings.ts';
+import { floorSlabOf, oldWallOf, wrappedOf } from '../../plan/variants.ts';
 import { castOf, type Placed, place, topOver } from '../../pour/index.ts';
 import { middleOf, readPlaces, shapeOf, sizesOf } from '../../setout/index.ts';
 import type { Built, Dug, ElementTakeoff, Watered } from '../../takeoff/index.ts';
@@ -85,12 +86,12 @@ export const buildStep = ({ plan }: Site, dug: readonly Dug[], { elements }: Pla
   }));
 
 /** Cloth round the stone of a drain or a stone footing, m². */
-const clothRound = (element: Element): number =>
-  element.kind === 'strip' && element.wrapped && element.use !== 'footing'
-    ? sizesOf(element).along *
-      (2 * (element.width + element.thickness) + PRACTICE.clothLap.value) *
-      (1 + PRACTICE.clothWaste.value)
-    : 0;
+function clothRound(element: Element): number {
+  if (!wrappedOf(element) || castOf(element).stone(element) === null) return 0;
+  const { along, across } = sizesOf(element);
+  const round = 2 * (across + element.thickness) + PRACTICE.clothLap.value;
+  return along * round * (1 + PRACTICE.clothWaste.value);
+}
 
 /** The log nearest to a place. */
 function nearestLog({ ground }: Plan, [x, y]: readonly [number, number]): GroundLog | null {
@@ -164,6 +165,7 @@ export function elementStep(
     }): ElementTakeoff => {
       const { element, live, depth, undersides, formations, places, groundLow, wet, perched, softBottom } =
         one;
+      const slab = floorSlabOf(element);
       const underside = lowestOf(undersides);
       const dug = lowestOf(levels);
       const laid = levelled(layers, lowestOf(formations));
@@ -191,8 +193,7 @@ export function elementStep(
         slope: one.bays ? 0 : slopeOf(plan, element),
         rule: sideRule(plan, columns, depth, wet || perched),
         underSlab: belowSlab(plan, element),
-        slab:
-          isFloorSlab(element) && live ? slabFrost(plan, element, frost, columns[0] ?? [], groundLow) : null,
+        slab: slab && live ? slabFrost(plan, slab, frost, columns[0] ?? [], groundLow) : null,
         // A ramp's floor is driven on, not built on.
         trim: shapeOf(element).founded
           ? (element.trim ??

@@ -11,8 +11,8 @@ import {
   type Trench,
 } from '../../dig/index.ts';
 import { contains, distanceToLine } from '../../geometry/index.ts';
-import { isFloorSlab } from '../../levels/index.ts';
 import type { Plan } from '../../plan/schema.ts';
+import { traitsOf } from '../../plan/variants.ts';
 import { shapeOf } from '../../setout/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
 
@@ -37,7 +37,7 @@ export function orderProblem(plan: Plan, takeoff: Takeoff): OrderProblem {
     const shape = shapeOf(element);
     const axis = shape.worked(element, info.depth);
     // A floor's reduced level is shallow and even: a machine drives over it.
-    const openings = isFloorSlab(element) ? [] : info.openings;
+    const openings = traitsOf(element).byFloor ? [] : info.openings;
     const [dx, dy] = [axis.to[0] - axis.from[0], axis.to[1] - axis.from[1]];
     const length = Math.hypot(dx, dy);
     const [nx, ny] = length > 1e-6 ? [-dy / length, dx / length] : [0, 1];

@@ -1,9 +1,8 @@
 /** A strip cut along its own axis, run after run, unrolled: how its bottom steps with the ground. */
 import { type FencePost, fence, type GroundModel, groundModel } from '../../ground/index.ts';
 import type { Need } from '../../levels/index.ts';
-import { isRun } from '../../plan/forms.ts';
 import type { Plan } from '../../plan/schema.ts';
-import { segmentsOf } from '../../setout/index.ts';
+import { axisOf } from '../../setout/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
 
 export interface LongStretch {
@@ -45,8 +44,8 @@ export function longSection(
 ): LongSection | null {
   const element = plan.elements[index];
   const info = takeoff.elements[index];
-  if (!element || !isRun(element) || !info?.live) return null;
-  const runs = segmentsOf(element);
+  const runs = element ? axisOf(element) : [];
+  if (!element || !info?.live || runs.length === 0) return null;
   const length = runs.reduce((sum, run) => sum + run.length, 0);
   const posts: FencePost[] = [];
   const stretches: LongStretch[] = [];

@@ -4,15 +4,15 @@ import type { BedMaterialId } from '../../catalogue/index.ts';
 import { type ProfilePiece, profile } from '../../dig/solid.ts';
 import { area, clipLine, cornerMean, edges, at as levelAt } from '../../geometry/index.ts';
 import { type FencePost, fence, type GroundModel, groundModel } from '../../ground/index.ts';
-import { belowSlab, isFloorSlab, slabOnFloor } from '../../levels/slab.ts';
+import { belowSlab, slabOnFloor } from '../../levels/slab.ts';
 import { bedOf } from '../../plan/beds.ts';
 import type { Element, Raft } from '../../plan/elements.ts';
-import { isRun, oldWallOf } from '../../plan/forms.ts';
 import type { Hazard, Plan } from '../../plan/schema.ts';
+import { boardsOf, boxElementOf, edgeOf, floorSlabOf, oldWallOf } from '../../plan/variants.ts';
 import { type FootingPiece, goesToFaces } from '../../pour/index.ts';
 import { boardReach } from '../../pour/insulation-boards.ts';
 import { castOf } from '../../pour/kinds.ts';
-import { middleOf, roomOf, segmentsOf, shapeOf, sizesOf } from '../../setout/index.ts';
+import { axisOf, middleOf, roomOf, type segmentsOf, shapeOf, sizesOf } from '../../setout/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
 
 export interface SectionBox {
@@ -93,16 +93,18 @@ function softShare(
 function lineThrough(plan: Plan, takeoff: Takeoff, index: number, least: number): Line {
   const element = plan.elements[index]!;
   const info = takeoff.elements[index]!;
-  const across = isRun(element) ? element.width : sizesOf(element).along;
+  const runs = axisOf(element);
+  const sizes = sizesOf(element);
+  const across = runs.length > 0 ? sizes.across : sizes.along;
   const back = info.support === 'bench' ? plan.dig.bench.width / plan.dig.bench.height : info.slope;
   const opening = Math.max(across, info.width.dug) / 2 + info.depth * back;
   const half = Math.max(least, opening * 1.12 + 0.6);
-  if (!isRun(element)) {
+  if (runs.length === 0) {
     const [x, y] = middleOf(element);
     const angle = shapeOf(element).heading(element);
     return { x, y, dx: Math.cos(angle), dy: Math.sin(angle), half };
   }
-  const run = segmentsOf(element).reduce((p, q) => (q.length > p.length ? q : p));
+  const run = runs.reduce((p, q) => (q.length > p.length ? q : p));
   let [dx, dy] = [run.uy, -run.ux];
   // Read west to east, or south to north: the way a plan is read.
   if (dx < -1e-9 || (Math.abs(dx) <= 1e-9 && dy < 0)) [dx, dy] = [-dx, -dy];
@@ -127,8 +129,8 @@ function lineThrough(plan: Plan, takeoff: Takeoff, index: number, least: number)
 /** A slab's turned-down edges, and the layers of its floor between it and its bed. */
 function slabBoxes(plan: Plan, element: number, { s0, s1, z0 }: SectionBox): SectionBox[] {
   const own = plan.elements[element]!;
-  if (own.kind !== 'raft') return [];
-  const { edge } = own;
+  const edge = edgeOf(own);
+  const slab = floorSlabOf(own);
   const edges = edge
     ? [[s0, Math.min(s1, s0 + edge.width)] as const, [Math.max(s0, s1 - edge.width), s1] as const].map(
         ([from, to]): SectionBox => ({
@@ -143,18 +145,18 @@ function slabBoxes(plan: Plan, element: number, { s0, s1, z0 }: SectionBox): Sec
     : [];
   let top = z0;
   const [from, to] = edge ? [s0 + edge.width, s1 - edge.width] : [s0, s1];
-  const floors = isFloorSlab(own) ? (slabOnFloor(plan, own)?.under ?? []) : [];
+  const floors = slab ? (slabOnFloor(plan, slab)?.under ?? []) : [];
   const under = floors.flatMap(({ thickness }): SectionBox[] => {
     const z1 = top;
     top -= thickness;
     return to > from ? [{ element, what: 'floor', s0: from, s1: to, z0: top, z1 }] : [];
   });
-  return [...edges, ...under, ...boardBoxes(own, element, [s0, s1], z0 - (edge?.depth ?? 0))];
+  return [...edges, ...under, ...boardBoxes(boardsOf(own), element, [s0, s1], z0 - (edge?.depth ?? 0))];
 }
 
 /** Boards under its edge, or out past it. @param z1 level of their top */
 function boardBoxes(
-  { boards }: Raft,
+  boards: Raft['boards'],
   element: number,
   [s0, s1]: readonly [number, number],
   z1: number,
@@ -169,7 +171,7 @@ function boardBoxes(
 
 /** A layer that stops short of the dug faces, across: from, to, and how far it lies down under a slab's edge. */
 function sheetAcross(element: Element, s0: number, s1: number, reach: number): [number, number, number][] {
-  const edge = isFloorSlab(element) ? element.edge : null;
+  const edge = floorSlabOf(element)?.edge ?? null;
   if (!edge || s1 - s0 <= 2 * edge.width) return [[s0 - reach, s1 + reach, edge?.depth ?? 0]];
   return [
     [s0 - reach, s0 + edge.width, edge.depth],
@@ -203,12 +205,13 @@ function builtAt(
   }
   const stem = (from: number, to: number, z0: number, z1: number) =>
     out.push({ element, what: 'stem', s0: from, s1: to, z0, z1 });
-  if (own.kind === 'box') {
+  const box = boxElementOf(own);
+  if (box) {
     // Walls and roof round the hollow; the base is the footing drawn already.
-    const roof = underside + own.height;
-    stem(s0, s0 + own.wall, top, roof);
-    stem(s1 - own.wall, s1, top, roof);
-    if (own.roof > 0) stem(s0 + own.wall, s1 - own.wall, roof - own.roof, roof);
+    const roof = underside + box.height;
+    stem(s0, s0 + box.wall, top, roof);
+    stem(s1 - box.wall, s1, top, roof);
+    if (box.roof > 0) stem(s0 + box.wall, s1 - box.wall, roof - box.roof, roof);
     return out;
   }
   const old = oldWallOf(own);

@@ -3,7 +3,7 @@ import { compactorChoices, type Stakes, stakesFor } from '../../base/index.ts';
 import { bedOf, layerValues } from '../../plan/beds.ts';
 import { newBed, newLayer } from '../../plan/blank.ts';
 import type { Bed, BedLayer, Plan } from '../../plan/schema.ts';
-import { sizesOf } from '../../setout/index.ts';
+import { shapeOf, sizesOf } from '../../setout/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
 import { type Difference, whatIf } from './what-if.ts';
 
@@ -85,7 +85,7 @@ export interface WorkingCost {
  */
 export function workingWays(plan: Plan, takeoff: Takeoff, index: number): WorkingCost[] {
   const own = plan.elements[index];
-  if (!own || !takeoff.elements[index]?.live || own.kind === 'ramp') return [];
+  if (!own || !takeoff.elements[index]?.live || !shapeOf(own).founded) return [];
   const bed = bedOf(plan, own);
   const now = workingWayOf(bed);
   const ask = whatIf(plan, takeoff);

@@ -1,7 +1,9 @@
 /** A stone footing beside a concrete strip on the same line: what each digs, brings and costs. */
+
 import type { Strip } from '../../plan/elements.ts';
 import { startOf } from '../../plan/fields.ts';
 import type { Plan } from '../../plan/schema.ts';
+import { stoneFootingOf } from '../../plan/variants.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
 import { type Difference, whatIf } from './what-if.ts';
 
@@ -24,8 +26,9 @@ const inConcrete = (plan: Plan, strip: Strip): Strip => ({
  * @returns null for what is no stone footing, or is not dug
  */
 export function concreteInstead(plan: Plan, takeoff: Takeoff, index: number): Difference | null {
-  const own = plan.elements[index];
-  if (own?.kind !== 'strip' || own.use !== 'stone' || !takeoff.elements[index]?.live) return null;
+  const here = plan.elements[index];
+  const own = here ? stoneFootingOf(here) : null;
+  if (!own || !takeoff.elements[index]?.live) return null;
   const elements = plan.elements.map((element) => (element === own ? inConcrete(plan, own) : element));
   return whatIf(plan, takeoff)({ ...plan, elements }).change;
 }

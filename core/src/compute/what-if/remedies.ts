@@ -5,6 +5,7 @@ import type { CautionCode } from '../../cautions/index.ts';
 import { leastLap } from '../../levels/steps.ts';
 import { isAssumed } from '../../plan/assumed.ts';
 import type { Plan } from '../../plan/schema.ts';
+import { shapeOf } from '../../setout/index.ts';
 import { underFlood } from '../../takeoff/index.ts';
 import type { Kind } from '../../units/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
@@ -45,7 +46,7 @@ function slopedBack(plan: Plan, takeoff: Takeoff, ids: readonly string[]): Remed
       ...plan,
       elements: plan.elements.map((e) => {
         const slope = asked.get(e.id);
-        return slope === undefined || e.kind === 'ramp' ? e : { ...e, slope, support: 'slope' as const };
+        return slope === undefined || !shapeOf(e).founded ? e : { ...e, slope, support: 'slope' as const };
       }),
     },
     to: [Math.max(...asked.values()), 'slope'],

@@ -1,5 +1,5 @@
 /** What some kinds of element have of their own on the plan: numbered bays, outlets, hands. */
-import { type Element, fallOf, isDrain, segmentsOf, type Takeoff } from '@cimiento/core';
+import { fallOf, type Strip, segmentsOf, type Takeoff } from '@cimiento/core';
 import { memo } from 'react';
 import { ink } from '../../drawing/hatches.tsx';
 import type { View } from '../../drawing/view.ts';
@@ -62,8 +62,8 @@ export const Bays = memo(function Bays({ view, info }: { view: View; info: Info 
 });
 
 /** Which way a drain runs, and where it lets go. */
-export const Outlet = memo(function Outlet({ view, element }: { view: View; element: Element }) {
-  if (!isDrain(element) || element.points.length < 2) return null;
+export const Outlet = memo(function Outlet({ view, element }: { view: View; element: Strip }) {
+  if (element.points.length < 2) return null;
   const points = fallOf(element) < 0 ? element.points.toReversed() : element.points;
   const [end, before] = [points.at(-1)!, points.at(-2)!];
   const [x, y] = [view.x(end[0]), view.y(end[1])];

@@ -1,10 +1,10 @@
 /** The plan: to scale, with openings, footings and axes; pan, zoom, fit, pick and drag. */
 import { Box, Flex } from '@chakra-ui/react';
 import {
+  drainOf,
   type Element,
   type ElementTakeoff,
   flatsOf,
-  isDrain,
   isOutlined,
   isRun,
   labelPlace,
@@ -288,9 +288,11 @@ export function PlanView({
                   {takeoff.elements.map(
                     (info) => info.bays && <Bays key={info.id} view={view} info={info} />,
                   )}
-                  {plan.elements.filter(isDrain).map((element) => (
-                    <Outlet key={element.id} view={view} element={element} />
-                  ))}
+                  {plan.elements
+                    .flatMap((element) => drainOf(element) ?? [])
+                    .map((element) => (
+                      <Outlet key={element.id} view={view} element={element} />
+                    ))}
                 </Suspense>
                 <Suspense fallback={null}>{drawnOn('over')}</Suspense>
                 <PickedDimensions view={view} element={pickedElement} />

@@ -1,6 +1,6 @@
 /** What the footings stand on: the beds of the job, the one under what is picked, layer by layer. */
 import { Box } from '@chakra-ui/react';
-import { type Bed, bedOf, type Element, isDrain, newCloth } from '@cimiento/core';
+import { type Bed, bedOf, type Element, newCloth, traitsOf } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { Suspense } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -92,7 +92,7 @@ function Under({ element, own }: { element: Element; own: Bed | null }) {
         onChange={(value) => store.getState().edit((d) => putOn(d, element.id, value === '' ? null : value))}
       />
       {own === null && <Small fontSize="sm">{t('base.none')}</Small>}
-      {own && isDrain(element) && <Small fontSize="sm">{t('base.drain')}</Small>}
+      {own && traitsOf(element).drains && <Small fontSize="sm">{t('base.drain')}</Small>}
       {info?.live && (
         <Fact
           label={t('base.formation')}

@@ -3,13 +3,13 @@ import {
   type BedLayer,
   type BedMaterialId,
   type Element,
-  isDrain,
   layerValues,
   liftsOf,
   newBed,
   newLayer,
   nextName,
   startOf,
+  traitsOf,
   type WorkingWay,
   withFittingStone,
   workingLayers,
@@ -18,7 +18,7 @@ import { current } from 'immer';
 import type { Draft } from '../../state/store.ts';
 
 /** A footing that a bed is laid under without anyone asking: a drain brings its own stone. */
-export const bears = (element: Element) => element.kind !== 'ramp' && !isDrain(element);
+export const bears = (element: Element) => element.kind !== 'ramp' && !traitsOf(element).drains;
 
 /** A bed under one element, or, the job's first, under every footing. */
 export function addBed(draft: Draft, element: string | null): void {

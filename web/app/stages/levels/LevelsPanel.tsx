@@ -1,6 +1,6 @@
 /** How deep from the string: string, floors, bearing, cover, steps, neighbours, the engineer's word. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type FloorSpec, isAssumed, isFloorSlab, isRun, LEAST_LAP, SPLASH } from '@cimiento/core';
+import { type FloorSpec, isAssumed, isRun, LEAST_LAP, SPLASH, traitsOf } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
@@ -19,7 +19,7 @@ export function LevelsPanel() {
   const { t } = useTranslation();
   const { datum } = useDesk((desk) => desk.plan);
   const coverAssumed = useDesk((desk) => isAssumed(desk.plan, '/levels/cover'));
-  const slabs = useDesk((desk) => desk.plan.elements.some(isFloorSlab));
+  const slabs = useDesk((desk) => desk.plan.elements.some((element) => traitsOf(element).byFloor));
   const store = useDeskStore();
   return (
     <>
