@@ -127,7 +127,6 @@ export {
   type Cause,
   type CauseCut,
   type CutCause,
-  clockAfter,
   cycleOf,
   type DepthBand,
   depthAt,
@@ -135,7 +134,6 @@ export {
   excavate,
   flatsOf,
   machineOf,
-  minutesOf,
   type ProfilePiece,
   profile,
   rulesOf,
@@ -377,7 +375,7 @@ export {
   surfaceRuns,
   usualFill,
 } from './takeoff/index.ts';
-export { dayOf, localAfter, localOf, momentOf } from './time/index.ts';
+export { clockAfter, dayOf, localAfter, localOf, minutesOf, momentOf } from './time/index.ts';
 export {
   decimalSign,
   FOOT,

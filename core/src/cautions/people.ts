@@ -77,6 +77,6 @@ export const PEOPLE_CAUTIONS = {
   ringUnknown: {
     weight: 'warn',
     stage: 'dig',
-    find: ({ live, job: { plan } }) => (plan.ring.trim() === '' ? all(live) : []),
+    find: ({ live, job: { plan } }) => (plan.emergencyContact.trim() === '' ? all(live) : []),
   },
 } as const satisfies Record<string, CautionRow>;

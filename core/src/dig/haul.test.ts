@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { compute, truckTimes } from '../compute/index.ts';
 import { demo, named, pad, plainPlan, soilsDown, strip } from '../testing.ts';
 import { handDug } from './hand.ts';
-import { clockAfter, type Fleet, type Hauled, haulage, minutesOf } from './haul.ts';
+import { type Fleet, type Hauled, haulage } from './haul.ts';
 
 /** Trucks that stand as long as it takes. */
 const fleet = (trucks: number, trip: number, day = 8, more: Partial<Fleet> = {}): Fleet => ({
@@ -102,15 +102,6 @@ describe('trucks by the hour', () => {
       ),
       { numRuns: 200 },
     );
-  });
-
-  it('reads and tells the clock', () => {
-    expect(minutesOf('07:30')).toBe(450);
-    expect(clockAfter(0, '07:30', 8)).toEqual({ day: 1, minutes: 450 });
-    expect(clockAfter(8, '07:30', 8)).toEqual({ day: 2, minutes: 450 });
-    expect(clockAfter(8, '07:30', 8, true)).toEqual({ day: 1, minutes: 930 });
-    expect(clockAfter(9.25, '07:30', 8)).toEqual({ day: 2, minutes: 525 });
-    expect(clockAfter(0, '07:30', 8, true)).toEqual({ day: 1, minutes: 450 });
   });
 });
 

@@ -8,6 +8,7 @@
  * back next morning. Not covered: traffic, tipping hours, trucks of different size queuing for each
  * other.
  */
+import { nextDay } from '../time/index.ts';
 
 /** One dig as the machine and the trucks meet it. */
 export interface Hauled {
@@ -95,8 +96,7 @@ export function haulage(digs: readonly Hauled[], fleet: Fleet): Haul {
   const free = Array.from({ length: Math.max(1, fleet.trucks) }, () => 0);
   const times = fillTimes(digs);
   /** In hours of work: the night is no time at all. */
-  const back = (left: number) =>
-    Math.min(left + fleet.trip, (Math.floor(left / fleet.day + NOTHING) + 1) * fleet.day);
+  const back = (left: number) => Math.min(left + fleet.trip, nextDay(left, fleet.day));
   const loads: Load[] = [];
   const shown: { id: string; from: number; to: number }[] = [];
   let now = 0;
@@ -150,25 +150,4 @@ export function haulage(digs: readonly Hauled[], fleet: Fleet): Haul {
   }
   send();
   return { loads, digs: shown, machineWaits, trucksWait, loading, ends: now };
-}
-
-/** Minutes past midnight of a time written as 07:30. */
-export function minutesOf(clock: string): number {
-  const [hours = 0, minutes = 0] = clock.split(':').map(Number);
-  return 60 * hours + minutes;
-}
-
-/**
- * The clock after some hours of work: day of the dig from 1, and minutes past midnight.
- * @param ending what ends with the day's work ends that day and not next morning
- */
-export function clockAfter(
-  hours: number,
-  start: string,
-  day: number,
-  ending = false,
-): { readonly day: number; readonly minutes: number } {
-  const exact = hours / day;
-  const days = ending ? Math.max(0, Math.ceil(exact - NOTHING) - 1) : Math.floor(exact + NOTHING);
-  return { day: days + 1, minutes: minutesOf(start) + Math.round(60 * (hours - days * day)) };
 }

@@ -3,6 +3,7 @@
  * winter, and the design winter as UFC 3-130-01 takes it: the mean of the three coldest of thirty
  * years, or the coldest of a shorter record.
  */
+import { DAY_MS } from '../time/index.ts';
 
 /** Mean temperature of a day, or of a month when `day` is null. */
 export interface Reading {
@@ -37,10 +38,9 @@ const LONG_RECORD = 30;
 /** Days a winter may miss and still count: a bad battery, not a lost January. */
 const MOST_MISSING = 7;
 const SHAPE_STEPS = 24;
-const DAY = 86_400_000;
 
 const dayNumber = (year: number, month: number, day: number) =>
-  Math.round(Date.UTC(year, month - 1, day) / DAY);
+  Math.round(Date.UTC(year, month - 1, day) / DAY_MS);
 const daysIn = (year: number, month: number) => dayNumber(year, month + 1, 1) - dayNumber(year, month, 1);
 
 interface Day {
@@ -98,7 +98,7 @@ export function wintersOf(readings: readonly Reading[]): Record {
         byDay.set(dayNumber(reading.year, reading.month, day), reading.mean);
   }
   const seasonOf = (at: number) => {
-    const date = new Date(at * DAY);
+    const date = new Date(at * DAY_MS);
     return date.getUTCMonth() + 1 >= warmest ? date.getUTCFullYear() : date.getUTCFullYear() - 1;
   };
   const seasons = new Map<number, Day[]>();

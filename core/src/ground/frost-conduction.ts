@@ -8,6 +8,7 @@
  *
  * Not covered: heat from the sides, moving water, a surface that warms and cools within the winter.
  */
+import { DAY_S } from '../time/index.ts';
 import type { Climate, FrostLayer } from './winter.ts';
 
 /** Size of the cell at a depth, m: a few millimetres under the surface, a thirtieth of the depth below. */
@@ -21,7 +22,6 @@ const MOST_ROUNDS = 14;
 const MOST_PARTS = 256;
 /** Steps within each spell of a winter followed. */
 const WITHIN = 4;
-const DAY = 86_400;
 
 interface Cells {
   readonly size: Float64Array;
@@ -161,7 +161,7 @@ function march(layers: readonly FrostLayer[], mean: number, spells: readonly Spe
 export function conductedFrost(layers: readonly FrostLayer[], climate: Climate): number {
   const surface = -(climate.nFactor * climate.index) / climate.days;
   if (layers.length === 0 || !(surface < 0)) return 0;
-  const whole = climate.days * DAY;
+  const whole = climate.days * DAY_S;
   const spells = Array.from({ length: STEPS }, (_, i) => ({
     dt: (whole * (2 * i + 1)) / STEPS ** 2,
     surface,
@@ -178,9 +178,9 @@ export function conductedWinter(
   climate: Climate,
   shares: readonly number[],
 ): number[] {
-  const spell = (climate.days * DAY) / Math.max(1, shares.length - 1);
+  const spell = (climate.days * DAY_S) / Math.max(1, shares.length - 1);
   const spells = shares.slice(1).flatMap((share, i) => {
-    const surface = (-(share - shares[i]!) * climate.nFactor * climate.index * DAY) / spell;
+    const surface = (-(share - shares[i]!) * climate.nFactor * climate.index * DAY_S) / spell;
     return Array.from({ length: WITHIN }, () => ({ dt: spell / WITHIN, surface }));
   });
   const depths = march(layers, climate.mean, spells);

@@ -9,7 +9,9 @@
  *
  * Not covered: snow cover other than by the n-factor, heat from the sides or from a warm building.
  */
+
 import QuickLRU from 'quick-lru';
+import { DAY_S } from '../time/index.ts';
 import { conductedFrost } from './frost-conduction.ts';
 import type { Climate, FrostLayer } from './winter.ts';
 
@@ -17,7 +19,6 @@ export type { Climate, FrostLayer } from './winter.ts';
 
 /** Heat to freeze a kilogram of water, J/kg. */
 const LATENT = 334_000;
-const DAY = 86_400;
 
 /** Error function: its own power series, to about 1e-15 for |x| < 3; 1 − erfc beyond. */
 function erf(x: number): number {
@@ -124,7 +125,7 @@ function berggrenDepth({ conductivity, heat, latent }: FrostLayer, climate: Clim
   const frozen = climate.nFactor * climate.index;
   const vs = frozen / climate.days;
   const lambda = berggrenLambda((heat * vs) / latent, climate.mean / vs);
-  return lambda * Math.sqrt((2 * conductivity * frozen * DAY) / latent);
+  return lambda * Math.sqrt((2 * conductivity * frozen * DAY_S) / latent);
 }
 
 const alike = (p: FrostLayer, q: FrostLayer) =>

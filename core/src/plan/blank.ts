@@ -149,7 +149,7 @@ export function blankPlan(name: string, system: System): Plan {
     name,
     place: '',
     note: '',
-    ring: '',
+    emergencyContact: '',
     assumed: [...FIRST_ASSUMED],
     system,
     ruleSet: metric ? 'cautious' : 'us',

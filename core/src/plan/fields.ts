@@ -312,7 +312,7 @@ export const WORDINGS = {
   '/name': { label: 'jobs.name' },
   '/place': { label: 'jobs.place' },
   '/note': { label: 'logs.note' },
-  '/ring': { label: 'dig.ring' },
+  '/emergencyContact': { label: 'dig.emergencyContact' },
   '/assumed': { label: 'fields.assumed' },
   '/system': { label: 'prefs.system', choice: 'prefs' },
   '/ruleSet': { label: 'dig.ruleSet', choice: 'dig.rules' },

@@ -1,6 +1,6 @@
 /** Format, version, and how many of each a plan holds. */
 export const PLAN_FORMAT = 'cimiento-plan';
-export const PLAN_VERSION = 10;
+export const PLAN_VERSION = 11;
 
 /** How many of each a plan holds. */
 export const MOST_ELEMENTS = 400;

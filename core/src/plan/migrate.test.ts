@@ -240,8 +240,25 @@ describe('a plan of version 1', () => {
     const { figures, cautions } = compute(read.plan);
     for (const [id, value] of Object.entries(ninth))
       expect(Math.abs(figures[id as keyof typeof ninth].value / value - 1), id).toBeLessThan(1e-8);
-    expect(read.plan.ring).toBe('');
+    expect(read.plan.emergencyContact).toBe('');
     expect(cautions.map(({ code }) => code)).toContain('ringUnknown');
+  });
+
+  it('of version 10 too, on which who is rung had another name', () => {
+    const old = JSON.parse(
+      readFileSync(join(import.meta.dirname, 'versions/v10-honey-house.json'), 'utf8'),
+    ) as Record<string, unknown>;
+    const read = validatePlan({ ...old, ring: 'Site office, 555 0100' });
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.plan.emergencyContact).toBe('Site office, 555 0100');
+    expect(read.plan).not.toHaveProperty('ring');
+    const { figures } = compute(read.plan);
+    for (const [id, value] of Object.entries({
+      dig: 339.2413775184769,
+      spoil: 467.3475220976015,
+      concrete: 27.158000000000463,
+    }))
+      expect(Math.abs(figures[id as 'dig'].value / value - 1), id).toBeLessThan(1e-8);
   });
 
   it('of a time that is none, or a part of a truck, is refused at its path', () => {

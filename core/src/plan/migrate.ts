@@ -427,6 +427,9 @@ const toNinth = (plan: Json): Json => ({
 /** 9 → 10: nobody is named to ring. */
 const toTenth = (plan: Json): Json => ({ ...plan, ring: '' });
 
+/** 10 → 11: who is rung has the name of what it is. */
+const toEleventh = ({ ring, ...plan }: Json): Json => ({ ...plan, emergencyContact: ring });
+
 const given = (value: unknown) => value !== null && value !== undefined;
 
 /** Steps by the version they start from. */
@@ -440,6 +443,7 @@ const STEPS: Readonly<Record<number, Step>> = {
   7: toEighth,
   8: toNinth,
   9: toTenth,
+  10: toEleventh,
 };
 
 export type Migrated =

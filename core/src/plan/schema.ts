@@ -311,7 +311,7 @@ export const PlanSchema = object({
   place: text(120),
   note: text(4000),
   /** Who is rung when something happens, and the number; empty: nobody is named. */
-  ring: text(120),
+  emergencyContact: text(120),
   /** Pointers to what nobody has said yet: what a new job starts with, until someone settles it. */
   assumed: Type.Array(text(200), { maxItems: 60 }),
   system: oneOf(['metric', 'imperial'] as const),

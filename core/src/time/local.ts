@@ -1,9 +1,9 @@
 /** Days and hours as they are on the job, in its own time zone. Nothing here asks the clock: now is an argument. */
 import { TZDate } from '@date-fns/tz';
+import { HOUR_MS } from './durations.ts';
 
 /** A local time, 2026-11-26T07:00, taken apart. */
 const LOCAL = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
-const HOUR = 3_600_000;
 
 const two = (value: number) => String(value).padStart(2, '0');
 /** A moment as a clock on the job shows it. */
@@ -26,11 +26,11 @@ export const dayOf = (moment: number, zone: string): string => localOf(moment, z
 /** Hours from one local time to another, as they pass; null when either is none. */
 export function hoursBetween(from: string, to: string, zone: string): number | null {
   const [start, end] = [momentOf(from, zone), momentOf(to, zone)];
-  return start === null || end === null ? null : (end - start) / HOUR;
+  return start === null || end === null ? null : (end - start) / HOUR_MS;
 }
 
 /** The local time so many hours after another, as they pass. */
 export function localAfter(local: string, hours: number, zone: string): string {
   const start = momentOf(local, zone);
-  return start === null ? local : localOf(Math.round(start + hours * HOUR), zone);
+  return start === null ? local : localOf(Math.round(start + hours * HOUR_MS), zone);
 }

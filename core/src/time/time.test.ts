@@ -1,7 +1,18 @@
 /** The job's own clock, held against the one the platform has. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dayOf, hoursBetween, isDay, isZone, localAfter, localOf, momentOf } from './index.ts';
+import {
+  clockAfter,
+  dayOf,
+  hoursBetween,
+  isDay,
+  isZone,
+  localAfter,
+  localOf,
+  minutesOf,
+  momentOf,
+  nextDay,
+} from './index.ts';
 
 const ZONES = [
   'America/Lima',
@@ -99,5 +110,35 @@ describe('a moment', () => {
       expect(momentOf(local, 'Europe/Madrid')).toBeNull();
     expect(localAfter('2026-02-30T10:00', 5, 'Europe/Madrid')).toBe('2026-02-30T10:00');
     expect(hoursBetween('2026-02-30T10:00', '2026-03-01T10:00', 'UTC')).toBeNull();
+  });
+});
+
+describe('the working day', () => {
+  it('has a clock, and no night', () => {
+    expect(minutesOf('07:30')).toBe(450);
+    expect(clockAfter(0, { start: '07:30', hours: 8 })).toEqual({ day: 1, minutes: 450 });
+    expect(clockAfter(8, { start: '07:30', hours: 8 })).toEqual({ day: 2, minutes: 450 });
+    expect(clockAfter(8, { start: '07:30', hours: 8 }, true)).toEqual({ day: 1, minutes: 930 });
+    expect(clockAfter(9.25, { start: '07:30', hours: 8 })).toEqual({ day: 2, minutes: 525 });
+    expect(clockAfter(0, { start: '07:30', hours: 8 }, true)).toEqual({ day: 1, minutes: 450 });
+  });
+  it('starts again where the one before ended: what is left over goes on next morning', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 400, noNaN: true }),
+        fc.integer({ min: 1, max: 24 }),
+        (worked, hours) => {
+          const next = nextDay(worked, hours);
+          expect(next).toBeGreaterThan(worked - 1e-6);
+          expect(next - worked).toBeLessThanOrEqual(hours + 1e-6);
+          expect(clockAfter(next, { start: '07:30', hours }).minutes).toBe(450);
+          const { day, minutes } = clockAfter(worked, { start: '07:30', hours });
+          // Whole minutes: half of one either way.
+          expect(Math.abs((day - 1) * hours * 60 + minutes - 450 - worked * 60)).toBeLessThanOrEqual(
+            0.5 + 1e-6,
+          );
+        },
+      ),
+    );
   });
 });

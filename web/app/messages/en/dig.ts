@@ -40,7 +40,7 @@ export const dig = {
     more: 'Name, wall, level',
     job: 'The whole dig',
     jobAside: 'unless one says otherwise',
-    ring: 'Who to ring, and the number',
+    emergencyContact: 'Who to ring, and the number',
     ruleSet: 'Rules for sides',
     rules: { cautious: 'cautious', us: 'US 29 CFR 1926 P', own: 'our own' },
     corners: 'Corners',

@@ -43,7 +43,7 @@ export const dig: Words<typeof english> = {
     more: 'Nombre, muro, nivel',
     job: 'Toda la excavación',
     jobAside: 'salvo que una diga otra cosa',
-    ring: 'A quién llamar, y el número',
+    emergencyContact: 'A quién llamar, y el número',
     ruleSet: 'Reglas de taludes',
     rules: { cautious: 'prudente', us: 'EE. UU. 29 CFR 1926 P', own: 'las nuestras' },
     corners: 'Esquinas',

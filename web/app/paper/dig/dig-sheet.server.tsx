@@ -185,7 +185,7 @@ function Sheet(input: SheetInput) {
             style={{ flex: 1, height: 42, marginRight: 6, padding: 3, border: '0.8 solid #162329' }}
           >
             <Text>{t(`sheet.${key}`)}</Text>
-            {key === 'ring' && <Text style={{ fontSize: 13, fontWeight: 600 }}>{plan.ring}</Text>}
+            {key === 'ring' && <Text style={{ fontSize: 13, fontWeight: 600 }}>{plan.emergencyContact}</Text>}
           </View>
         ))}
       </View>

@@ -254,7 +254,7 @@ export function DigJobPanel() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const { dig, ruleSet, ring } = useDesk((desk) => desk.plan);
+  const { dig, ruleSet, emergencyContact } = useDesk((desk) => desk.plan);
   const { handTrim } = useTakeoff();
   const { edit } = store.getState();
   return (
@@ -270,15 +270,15 @@ export function DigJobPanel() {
         }
       />
       <TextField
-        label={t('dig.ring')}
-        name="ring"
-        value={ring}
+        label={t('dig.emergencyContact')}
+        name="emergencyContact"
+        value={emergencyContact}
         maxLength={120}
         autoComplete="off"
         onChange={(event) =>
           edit((d) => {
-            d.ring = event.target.value;
-          }, 'ring')
+            d.emergencyContact = event.target.value;
+          }, 'emergencyContact')
         }
       />
       <PlanField path="/dig/slope" />

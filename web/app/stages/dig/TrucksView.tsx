@@ -115,13 +115,13 @@ function Chart({ times }: { times: TruckTimes }) {
   const { t } = useTranslation();
   const plan = useShownPlan();
   const [frame, { width }] = useSize(760, 120);
-  const { start, hours: day } = plan.dig.day;
+  const { day } = plan.dig;
   const back = plan.spoil.trip / 60;
   const fleet = Math.max(0, ...times.loads.map((load) => load.truck + 1));
   const height = TOP + ROW * (fleet + 1) + 6;
   const x = scaleLinear([0, Math.max(0.5, times.ends)], [NAMES, width - 10]);
-  const at = (hours: number) => clockText(clockAfter(hours, start, day).minutes);
-  const ticks = hourTicks(times.ends, start, day, (width - NAMES) / 58);
+  const at = (hours: number) => clockText(clockAfter(hours, day).minutes);
+  const ticks = hourTicks(times.ends, day.start, day.hours, (width - NAMES) / 58);
   const name = (id: string) => plan.elements.find((e) => e.id === id)?.name ?? '';
   const y = (row: number) => TOP + ROW * row;
   return (
@@ -140,9 +140,11 @@ function Chart({ times }: { times: TruckTimes }) {
             </text>
           </g>
         ))}
-        {Array.from({ length: Math.floor(times.ends / day - 1e-9) }, (_, i) => (i + 1) * day).map((night) => (
-          <path key={night} d={`M${x(night)} 0V${height}`} stroke={ink('ink')} strokeWidth={2} />
-        ))}
+        {Array.from({ length: Math.floor(times.ends / day.hours - 1e-9) }, (_, i) => (i + 1) * day.hours).map(
+          (night) => (
+            <path key={night} d={`M${x(night)} 0V${height}`} stroke={ink('ink')} strokeWidth={2} />
+          ),
+        )}
         <text x={0} y={y(0) + 16} fill={ink('ink')} style={label}>
           {t('machine.title')}
         </text>
@@ -235,9 +237,9 @@ function Loads({ times }: { times: TruckTimes }) {
   const { t } = useTranslation();
   const format = useFormat();
   const plan = useShownPlan();
-  const { start, hours: day } = plan.dig.day;
+  const { day } = plan.dig;
   const name = (id: string) => plan.elements.find((e) => e.id === id)?.name ?? '';
-  const when = (hours: number, ending = false) => clockAfter(hours, start, day, ending);
+  const when = (hours: number, ending = false) => clockAfter(hours, day, ending);
   const several = new Set(times.trucks.map((truck) => truck.id)).size > 1;
   return (
     <Box as="ol" display="grid" gridTemplateColumns="repeat(auto-fill, minmax(300px, 1fr))" columnGap={4}>
@@ -260,7 +262,7 @@ function Loads({ times }: { times: TruckTimes }) {
               {i + 1}
             </Box>
             <Box as="span" fontFamily="figure" fontWeight={600} fontSize="md" whiteSpace="nowrap">
-              {times.ends > day && `${t('trucks.day', { n: wanted.day })} `}
+              {times.ends > day.hours && `${t('trucks.day', { n: wanted.day })} `}
               {clockText(wanted.minutes)}
             </Box>
             <Box as="span" flex="1" color="soft" fontSize="xs">
