@@ -1,4 +1,4 @@
-/** What is laid next in a dug bottom: the lowest lift not let go yet, else the next layer, else the footing. */
+/** What is laid next in a dug bottom: the lowest lift not released yet, else the next layer, else the footing. */
 import { mayCover } from '../placement/index.ts';
 import type { LaidBed, LiftCard } from './cards.ts';
 

@@ -16,12 +16,14 @@ const wanted = ({ e, steps }: { e: SteppedElement['e']; steps: Stepped }) =>
 
 const instructed = (
   { job: { plan }, live }: Case,
-  what: (word: Instruction) => NonNullable<Finding['values']> | null,
+  what: (instruction: Instruction) => NonNullable<Finding['values']> | null,
 ): Finding[] =>
-  plan.levels.instructions.flatMap((word) => {
-    const values = what(word);
-    const concerned = live.filter((e) => word.elements.length === 0 || word.elements.includes(e.id));
-    return values ? all(concerned, () => values, { who: word.who }) : [];
+  plan.levels.instructions.flatMap((instruction) => {
+    const values = what(instruction);
+    const concerned = live.filter(
+      (e) => instruction.elements.length === 0 || instruction.elements.includes(e.id),
+    );
+    return values ? all(concerned, () => values, { who: instruction.who }) : [];
   });
 
 export const LEVEL_CAUTIONS = {

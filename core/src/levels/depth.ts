@@ -40,7 +40,7 @@ export interface DepthDecision {
   readonly margin: number | null;
   readonly next: DepthRule | null;
   /** Id of the instruction that governs. */
-  readonly word: string | null;
+  readonly instruction: string | null;
   /** Id of the floor carried, and what is left between the footing and its layers, m. */
   readonly floor: string | null;
   readonly closure: number | null;
@@ -113,7 +113,9 @@ const heightIn = (element: Element): number => element.thickness + (edgeOf(eleme
 /** The last instruction on the level of an element; null when nobody has said anything. */
 export const instructionFor = (plan: Plan, element: Element): Instruction | null =>
   plan.levels.instructions.findLast(
-    (word) => word.level !== null && (word.elements.length === 0 || word.elements.includes(element.id)),
+    (instruction) =>
+      instruction.level !== null &&
+      (instruction.elements.length === 0 || instruction.elements.includes(element.id)),
   ) ?? null;
 
 /**
@@ -128,13 +130,15 @@ export const completeInstruction = (plan: Plan, id: string): Instruction | null 
 
 /** The plan with the widths an engineer has ordered put in place of those typed. */
 export function withInstructedWidths(plan: Plan): Plan {
-  const words = plan.levels.instructions.filter((word) => word.width !== null);
-  if (words.length === 0) return plan;
+  const instructions = plan.levels.instructions.filter((instruction) => instruction.width !== null);
+  if (instructions.length === 0) return plan;
   return {
     ...plan,
     elements: plan.elements.map((element) => {
-      const word = words.findLast((w) => w.elements.length === 0 || w.elements.includes(element.id));
-      return word ? { ...element, width: word.width! } : element;
+      const instruction = instructions.findLast(
+        (w) => w.elements.length === 0 || w.elements.includes(element.id),
+      );
+      return instruction ? { ...element, width: instruction.width! } : element;
     }),
   };
 }
@@ -170,8 +174,9 @@ export function decideDepth(
       if (level !== null && level < needed - 1e-9) put({ rule: 'course', level });
     }
   const candidates = [...lowest].map(([rule, level]) => ({ rule, level })).sort((p, q) => p.level - q.level);
-  const word = members.map(({ element }) => instructionFor(plan, element)).find((w) => w !== null) ?? null;
-  if (word) candidates.unshift({ rule: 'instruction', level: word.level! });
+  const instruction =
+    members.map(({ element }) => instructionFor(plan, element)).find((w) => w !== null) ?? null;
+  if (instruction) candidates.unshift({ rule: 'instruction', level: instruction.level! });
   const first = candidates[0];
   if (!first) return null;
   const next = candidates[1] ?? null;
@@ -183,7 +188,7 @@ export function decideDepth(
     underside: first.level,
     margin: next ? next.level - first.level : null,
     next: next?.rule ?? null,
-    word: word?.id ?? null,
+    instruction: instruction?.id ?? null,
     floor: stack?.floor.id ?? null,
     closure,
     courses: stack?.courses && closure !== null && closure >= 0 ? courseFit(closure, stack.courses) : null,

@@ -62,7 +62,7 @@ const Strip = object({
   use: oneOf(STRIP_USES),
   /** Of a drain: how the bottom falls from its first point on; negative rises. */
   fall: num('/elements/*/fall'),
-  /** Of a drain: where it lets go and how low its pipe, or its bottom, is there; it then decides the level. */
+  /** Of a drain: where it discharges and how low its pipe, or its bottom, is there; it then decides the level. */
   outfall: orNull(
     object({
       level: num('/elements/*/outfall/level'),

@@ -287,7 +287,7 @@ const SitePump = object({
     diameter: num('/water/pumps/*/hose/diameter'),
     length: num('/water/pumps/*/hose/length'),
   }),
-  /** Level its hose lets go at; null: half a metre over the ground there. */
+  /** Level its hose discharges at; null: half a metre over the ground there. */
   outlet: orNull(num('/water/pumps/*/outlet')),
   /** Under formation, its area, what it is kept open with; where, null: not said. */
   sump: object({

@@ -111,7 +111,7 @@ export const pipeOf = field('pipe');
 /** The old wall it goes under; null too while nobody knows it. */
 export const oldWallOf = field('old');
 export const wrappedOf = field('wrapped');
-/** Where a drain lets go; and what is typed of it, of any strip. */
+/** Where a drain discharges; and what is typed of it, of any strip. */
 export const typedOutfallOf = field('outfall');
 export const outfallOf = (element: Element): Strip['outfall'] =>
   traitsOf(element).drains ? typedOutfallOf(element) : null;

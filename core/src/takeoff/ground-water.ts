@@ -123,7 +123,7 @@ export function pipingUnder(plan: Plan, e: ElementTakeoff): Piping | null {
   }, null);
 }
 
-/** Water let go on the ground, and the element whose hole it runs into; null: none. */
+/** Water discharged on the ground, and the element whose hole it runs into; null: none. */
 export interface SurfaceRun {
   readonly id: string;
   readonly element: string | null;

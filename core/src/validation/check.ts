@@ -233,7 +233,7 @@ function winterProblems({ ground: { frost } }: Plan): Problem[] {
 /** Hoses are no narrower than a garden's, m. */
 const LEAST_HOSE = 0.01;
 
-/** Hours that are none, a hose without width, a float upside down, a curve that rises, rain by the hour without hours. */
+/** Hours that are none, a hose without width, a start level below its stop, a curve that rises, rain by the hour without hours. */
 function waterProblems({ water }: Plan, near: Near): Problem[] {
   const { zone, storm, dryBy, pumps } = water;
   if (!isZone(zone)) return [{ code: 'unknownZone', path: '/water/zone', value: zone }];

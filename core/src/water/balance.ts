@@ -24,7 +24,7 @@ export interface Basin {
   readonly runoff: number;
   /** m³/s that seep in at a level; less than nought seep away. */
   readonly seepage: (level: number) => number;
-  /** m³/s a drain lets go at a level. */
+  /** m³/s a drain discharges at a level. */
   readonly outlet: (level: number) => number;
   readonly pumps: readonly PumpAt[];
   /** Lowest bottom, m: under it water moves in a sump alone, and is followed less closely. */

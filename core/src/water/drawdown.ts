@@ -24,7 +24,7 @@ const YIELDS: Record<SoilKind, number> = {
 export const yieldOf = (soil: SoilKind): number => YIELDS[soil];
 
 /** A hole that is held, as the ground about it sees it. */
-export interface Held extends DrawnHole {
+export interface DewateredPit extends DrawnHole {
   /** H and h, m over the tight base. */
   readonly head: number;
   readonly held: number;
@@ -36,7 +36,7 @@ interface Way {
   readonly share: number;
   readonly reach: number;
 }
-const waysOf = ({ head, held, length, width }: Held, k: number): Way[] => {
+const waysOf = ({ head, held, length, width }: DewateredPit, k: number): Way[] => {
   if (head <= held || k <= 0) return [];
   const share = trenchShare(length, width);
   const ways: Way[] = [
@@ -47,7 +47,7 @@ const waysOf = ({ head, held, length, width }: Held, k: number): Way[] => {
 };
 
 /** What the square of the water's height has lost at a distance from the edge, m². */
-const lostBy = ({ radius, head, held }: Held, { method, reach }: Way, distance: number): number => {
+const lostBy = ({ radius, head, held }: DewateredPit, { method, reach }: Way, distance: number): number => {
   if (distance >= reach) return 0;
   const all = head * head - held * held;
   if (distance <= 0) return all;
@@ -56,7 +56,7 @@ const lostBy = ({ radius, head, held }: Held, { method, reach }: Way, distance: 
     ? all * (1 - distance / reach)
     : (all * Math.log((reach + radius) / (radius + distance))) / Math.log((reach + radius) / radius);
 };
-const lostSquare = (hole: Held, k: number, distance: number): number =>
+const lostSquare = (hole: DewateredPit, k: number, distance: number): number =>
   waysOf(hole, k).reduce((sum, way) => sum + way.share * lostBy(hole, way, distance), 0);
 
 /**
@@ -65,7 +65,7 @@ const lostSquare = (hole: Held, k: number, distance: number): number =>
  * @param holes each with the distance of the place from its edge, m, and its permeability, m/s
  */
 export function fallAt(
-  holes: readonly { readonly hole: Held; readonly k: number; readonly distance: number }[],
+  holes: readonly { readonly hole: DewateredPit; readonly k: number; readonly distance: number }[],
 ): number {
   const head = Math.max(0, ...holes.map(({ hole }) => hole.head));
   const lost = holes.reduce((sum, { hole, k, distance }) => sum + lostSquare(hole, k, distance), 0);
@@ -76,10 +76,10 @@ export function fallAt(
 const SLICES = 400;
 
 /** Ground between the water as it stood and as it is held, m³: over the hole itself and about it. */
-export const drainedGround = (hole: Held, k: number): number =>
+export const drainedGround = (hole: DewateredPit, k: number): number =>
   waysOf(hole, k).reduce((sum, way) => sum + way.share * drainedBy(hole, way), 0);
 
-function drainedBy(hole: Held, way: Way): number {
+function drainedBy(hole: DewateredPit, way: Way): number {
   const { head, held } = hole;
   const [radius, length] = way.method === 'trench' ? [hole.width / 2, hole.length] : [hole.radius, 0];
   const fall = (distance: number) => head - Math.sqrt(Math.max(0, head * head - lostBy(hole, way, distance)));
@@ -100,7 +100,7 @@ function drainedBy(hole: Held, way: Way): number {
  * @param pump and @param inflow m³/s
  */
 export function hoursToDraw(
-  hole: Held,
+  hole: DewateredPit,
   k: number,
   yields: number,
   pump: number,

@@ -10,7 +10,7 @@ export interface Hose {
   readonly length: number;
 }
 
-/** A hose lets go so far over the ground, m: typical. */
+/** A hose discharges so far over the ground, m: typical. */
 export const OVER_GROUND = 0.5;
 
 const SMOOTH = 140;
@@ -58,13 +58,13 @@ export function pumpFlow(curve: readonly CurvePoint[], lift: number, hose: Hose)
 /** Highest a pump at the edge sucks, m, at so many m over the sea. */
 export const suctionLimit = (altitude: number): number => Math.max(0, SUCTION - SUCTION_LOST * altitude);
 
-/** Where a pump stands and lets go. */
+/** Where a pump stands and discharges. */
 export interface PumpSet {
   readonly kind: PumpId;
   /** The maker's; of fewer than two points: typical of its kind. */
   readonly curve: readonly CurvePoint[];
   readonly hose: Hose;
-  /** Levels, m: its edge, and where its hose lets go. */
+  /** Levels, m: its edge, and where its hose discharges. */
   readonly edge: number;
   readonly outlet: number;
   /** m over the sea. */

@@ -208,13 +208,13 @@ export function drainingInto(
   };
 }
 
-/** How far water let go on the ground is followed at a time, m. */
+/** How far water discharged on the ground is followed at a time, m. */
 const PACE = 0.5;
 /** Past the holes and everything else that is known of the ground it is followed no further than this, m: assumed. */
 const PAST = 20;
 
 /**
- * Where water let go at a place goes, to the edge of what is known of the ground.
+ * Where water discharged at a place goes, to the edge of what is known of the ground.
  * @param holes openings, convex pieces by hole
  * @param known places the ground is known about, beside the holes and the place itself
  * @returns the hole it comes to, −1 when it comes to none; its way; and whether that was given up, still running

@@ -116,7 +116,7 @@ export function flagsFor(
     });
   }
   if (info?.live) {
-    const word = plan.levels.instructions.find((w) => w.id === info.decision?.word);
+    const word = plan.levels.instructions.find((w) => w.id === info.decision?.instruction);
     flags.push(
       {
         name: word ? 'word' : 'footing',

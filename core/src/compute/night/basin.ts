@@ -204,7 +204,7 @@ function fallsFrom(invert: number, { diameter, fall }: { diameter: number; fall:
   return (level: number) => full * Math.min(1, Math.max(0, (level - invert) / diameter));
 }
 
-/** m³/s the drains of a hole let go by gravity at a level. */
+/** m³/s the drains of a hole discharge by gravity at a level. */
 function outletOf({ elements, away, floor }: Dug): (level: number) => number {
   const led = away ? [fallsFrom(floor, AWAY)] : [];
   const drains = elements.flatMap(({ element, length, stone }) => {

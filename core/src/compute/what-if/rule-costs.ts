@@ -7,8 +7,16 @@ import { type Difference, difference, whatIf } from './what-if.ts';
 
 /** The plan with some elements held to a level, whatever the rules say. */
 function heldTo(plan: Plan, elements: readonly string[], level: number): Plan {
-  const word = { id: 'what-if', level, width: null, who: '?', when: '', why: '', elements: [...elements] };
-  return { ...plan, levels: { ...plan.levels, instructions: [...plan.levels.instructions, word] } };
+  const instruction = {
+    id: 'what-if',
+    level,
+    width: null,
+    who: '?',
+    when: '',
+    why: '',
+    elements: [...elements],
+  };
+  return { ...plan, levels: { ...plan.levels, instructions: [...plan.levels.instructions, instruction] } };
 }
 
 export interface RuleCost {
@@ -48,7 +56,7 @@ export function ruleCosts(plan: Plan, takeoff: Takeoff, index: number, deeper: n
 
 /** What an engineer's instruction changes against the plan without it; null when it is not there. */
 export function instructionCost(plan: Plan, takeoff: Takeoff, id: string): Difference | null {
-  const rest = plan.levels.instructions.filter((word) => word.id !== id);
+  const rest = plan.levels.instructions.filter((instruction) => instruction.id !== id);
   if (rest.length === plan.levels.instructions.length) return null;
   const bare = { ...plan, levels: { ...plan.levels, instructions: rest } };
   const { takeoff: without } = whatIf(plan, takeoff)(bare);

@@ -1,4 +1,4 @@
-/** A buried service laid bare by hand, or covered again. */
+/** A buried service exposed by hand, or covered again. */
 import { bool, id, object } from '../../plan/parts.ts';
 import { lastBy } from '../fold.ts';
 import { checked, recordKind } from '../kind.ts';

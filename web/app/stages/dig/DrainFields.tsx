@@ -1,4 +1,4 @@
-/** A drain: where it lets go, its fall, its pipe and the stone round it; a stone footing: pipe and beam. */
+/** A drain: where it discharges, its fall, its pipe and the stone round it; a stone footing: pipe and beam. */
 
 import { Box } from '@chakra-ui/react';
 import { fallOf, OUTLETS, type Strip, startOf, stoneFootingLifts } from '@cimiento/core';

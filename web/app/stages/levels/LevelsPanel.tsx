@@ -304,7 +304,7 @@ function Carries() {
                   value={String(info.steps.count)}
                 />
               )}
-              {!info.steps && info.decision?.word && <Small>{t('carries.wordStops')}</Small>}
+              {!info.steps && info.decision?.instruction && <Small>{t('carries.wordStops')}</Small>}
             </>
           )}
         </>

@@ -1,4 +1,4 @@
-/** On the plan: where to test the lowest lift of what is picked that is laid and not let go yet. */
+/** On the plan: where to test the lowest lift of what is picked that is laid and not released yet. */
 import { mayCover, testPlaces } from '@cimiento/core';
 import { useMemo } from 'react';
 import { ink } from '../../../drawing/hatches.tsx';

@@ -1,4 +1,4 @@
-/** On the plan: the ground that drains into the hole of what is picked, what cuts it off, and water let go beside it. */
+/** On the plan: the ground that drains into the hole of what is picked, what cuts it off, and water discharged beside it. */
 import { surfaceRuns } from '@cimiento/core';
 import { useMemo } from 'react';
 import { ink } from '../../../drawing/hatches.tsx';
@@ -105,7 +105,7 @@ function Sumps({ view }: { view: View }) {
   });
 }
 
-/** Water let go on the ground, and the way it runs. */
+/** Water discharged on the ground, and the way it runs. */
 function Surface({ view }: { view: View }) {
   const plan = useShownPlan();
   const { elements } = useTakeoff();

@@ -1,14 +1,14 @@
 /** Drawdown, wellpoints, uplift, settling and instruments, each by another route. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { drainedGround, fallAt, type Held, hoursToDraw, yieldOf } from './drawdown.ts';
+import { type DewateredPit, drainedGround, fallAt, hoursToDraw, yieldOf } from './drawdown.ts';
 import { equivalentRadius, influence, pitInflow, trenchInflow } from './inflow.ts';
 import { instrumentFault } from './instruments.ts';
 import { settlingArea, sinks } from './settling.ts';
 import { HEAVE_SAFE, heave, piping, saturated } from './uplift.ts';
 import { pointTakes, wellpoints } from './wellpoints.ts';
 
-const PIT: Held = { radius: equivalentRadius(12, 8), length: 0, width: 8, head: 4, held: 1.2 };
+const PIT: DewateredPit = { radius: equivalentRadius(12, 8), length: 0, width: 8, head: 4, held: 1.2 };
 const K = 5e-5;
 const drawnPit = fc
   .record({
@@ -51,7 +51,13 @@ describe('drawdown around a hole', () => {
   });
 
   it('to the side of a trench carries what its sides let in', () => {
-    const trench: Held = { radius: equivalentRadius(30, 1.2), length: 30, width: 1.2, head: 3, held: 1 };
+    const trench: DewateredPit = {
+      radius: equivalentRadius(30, 1.2),
+      length: 30,
+      width: 1.2,
+      head: 3,
+      held: 1,
+    };
     const sides = trenchInflow(1e-4, 3, 1, 30, 1.2) - pitInflow(1e-4, 3, 1, 0.6);
     const height = (distance: number) => 3 - fallAt([{ hole: trench, k: 1e-4, distance }]);
     const gradient = (height(10.001) - height(9.999)) / 0.002;
