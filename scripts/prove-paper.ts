@@ -7,7 +7,7 @@ import { seeded } from '../core/src/random/index.ts';
 import { loadMessages, makeI18n } from '../web/app/messages/i18n.ts';
 import { wordsOf } from '../web/app/messages/useTranslation.ts';
 import { missingFrom } from '../web/app/paper/read-back.server.ts';
-import { SHEET_IDS, SHEETS } from '../web/app/paper/sheets.server.ts';
+import { SHEET_IDS, SHEETS } from '../web/app/paper/sheets.ts';
 import { DEMOS, demoJob } from '../web/app/server/jobs.server.ts';
 
 const ORDERS = 3;
@@ -31,7 +31,7 @@ for (let order = 1; order <= ORDERS; order++) {
     .map(({ one }) => one);
   for (const [i, { demo, sheet, lang, system }] of drawn.entries()) {
     const t = wordsOf(makeI18n(lang, await loadMessages(lang)));
-    const printed = await SHEETS[sheet]({
+    const printed = await SHEETS[sheet].make({
       ...jobs.get(demo)!,
       revision: 1,
       savedAt: new Date(Date.UTC(2026, 0, 1)),

@@ -1,4 +1,5 @@
 import { index, type RouteConfig, route } from '@react-router/dev/routes';
+import { SHEET_IDS, SHEETS } from './paper/sheets.ts';
 
 export default [
   index('routes/home.ts'),
@@ -18,11 +19,10 @@ export default [
   route('jobs/:jobId/revisions', 'routes/revisions.ts'),
   route('jobs/:jobId/records', 'routes/records.ts'),
   route('jobs/:jobId/events', 'routes/events.ts'),
-  route('jobs/:jobId/record.pdf', 'routes/record-file.ts'),
   route('jobs/:jobId/plan.json', 'routes/plan-file.ts'),
   route('jobs/:jobId/takeoff.json', 'routes/takeoff-json.ts'),
   route('jobs/:jobId/takeoff.csv', 'routes/takeoff-csv.ts'),
-  route('jobs/:jobId/dig-sheet.pdf', 'routes/dig-sheet.ts'),
-  route('jobs/:jobId/set-out-sheet.pdf', 'routes/set-out-sheet.ts'),
-  route('jobs/:jobId/base-sheet.pdf', 'routes/base-sheet.ts'),
+  ...SHEET_IDS.map((id) =>
+    route(`jobs/:jobId/${SHEETS[id].file}.pdf`, 'routes/sheet.ts', { id: `sheet-${id}` }),
+  ),
 ] satisfies RouteConfig;

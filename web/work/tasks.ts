@@ -7,7 +7,7 @@ import { takeoffCsv, takeoffJson } from '@cimiento/formats';
 import { loadMessages, makeI18n } from '../app/messages/i18n.ts';
 import { wordsOf } from '../app/messages/useTranslation.ts';
 import { isFigure, missingFrom } from '../app/paper/read-back.server.ts';
-import type { SheetId } from '../app/paper/sheets.server.ts';
+import { SHEETS, type SheetId } from '../app/paper/sheets.ts';
 import { unread } from '../app/server/afresh.ts';
 import { summaryOf } from '../app/server/summary.ts';
 
@@ -33,9 +33,7 @@ export const csv = ({ plan, records }: Job) => takeoffCsv(plan, compute(plan, re
 
 export async function paper({ sheet, ...rest }: PaperTask): Promise<Uint8Array> {
   const t = wordsOf(makeI18n(rest.lang, await loadMessages(rest.lang)));
-  // Loaded when the first sheet is asked for: a worker that only adds up needs no typesetter.
-  const { SHEETS } = await import('../app/paper/sheets.server.ts');
-  const printed = await SHEETS[sheet]({ ...rest, t });
+  const printed = await SHEETS[sheet].make({ ...rest, t });
   // Nobody is handed a depth that does not read as it was worked out.
   const missing = (await missingFrom(printed)).texts.filter(isFigure);
   if (missing.length > 0) throw unread(missing);

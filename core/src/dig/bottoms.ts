@@ -17,9 +17,9 @@ import {
   tidy,
 } from '../geometry/index.ts';
 import type { Stepped } from '../levels/steps.ts';
-import type { Element, ElementOf, Pad, Ramp } from '../plan/elements.ts';
-import type { OutlinedElement, RunElement } from '../plan/forms.ts';
-import type { ElementKind } from '../plan/kinds.ts';
+import type { Element, Pad, Ramp } from '../plan/elements.ts';
+import type { ElementOfForm, OutlinedElement, RunElement } from '../plan/forms.ts';
+import { FORMS, type Form } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { drainOf, keyOf, stoneFootingOf } from '../plan/variants.ts';
 import { axisOf, fallOf, footprints, roomOf, segmentsOf, sizesOf } from '../setout/index.ts';
@@ -225,13 +225,11 @@ function runBottoms(element: RunElement, { pieces, keyway, steps }: Making): Bot
 const outlineMade = (element: OutlinedElement, { plan, purpose }: Making): Bottom[] =>
   outlineBottoms(plan, element, margin(plan, element, purpose));
 
-/** How the bottom of each kind of element is made. */
-const BOTTOMS: { readonly [K in ElementKind]: (element: ElementOf[K], making: Making) => Bottom[] } = {
-  strip: runBottoms,
-  underpin: runBottoms,
+/** How the bottom of each form of element is made. */
+const BOTTOMS: { readonly [F in Form]: (element: ElementOfForm<F>, making: Making) => Bottom[] } = {
+  run: runBottoms,
   pad: (_, { pieces }) => pieces.map(plain),
-  raft: outlineMade,
-  box: outlineMade,
+  outline: outlineMade,
   ramp: (element, { plan, purpose, reach }) => (purpose === 'dug' ? rampBottom(plan, element, reach) : []),
 };
 
@@ -268,7 +266,7 @@ export function bottomsFor(
     : [];
   return plan.elements.map((element, i) => {
     const { steps, reach } = founded[i]!;
-    const make = BOTTOMS[element.kind] as (element: Element, making: Making) => Bottom[];
+    const make = BOTTOMS[FORMS[element.kind]] as (element: Element, making: Making) => Bottom[];
     return make(element, { plan, purpose, steps, reach, pieces: narrow[i]!, keyway: keys[i] ?? [] });
   });
 }

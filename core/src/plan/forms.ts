@@ -3,11 +3,11 @@ import type { Element } from './elements.ts';
 import { type ElementKind, FORMS, type Form } from './kinds.ts';
 
 /** Elements of one form: what has an axis, what has an outline. */
-type OfForm<F extends Form> = Extract<
+export type ElementOfForm<F extends Form> = Extract<
   Element,
   { kind: { [K in ElementKind]: (typeof FORMS)[K] extends F ? K : never }[ElementKind] }
 >;
-export type RunElement = OfForm<'run'>;
-export type OutlinedElement = OfForm<'outline'>;
+export type RunElement = ElementOfForm<'run'>;
+export type OutlinedElement = ElementOfForm<'outline'>;
 export const isRun = (element: Element): element is RunElement => FORMS[element.kind] === 'run';
 export const isOutlined = (element: Element): element is OutlinedElement => FORMS[element.kind] === 'outline';

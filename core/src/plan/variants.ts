@@ -7,31 +7,19 @@ import type { Element, ElementOf, Raft, Strip, Underpin } from './elements.ts';
 import { isOutlined, isRun, type OutlinedElement, type RunElement } from './forms.ts';
 import type { ElementKind } from './kinds.ts';
 
-export type Variant =
-  | 'footing'
-  | 'stoneFooting'
-  | 'drain'
-  | 'pad'
-  | 'slab'
-  | 'floorSlab'
-  | 'box'
-  | 'ramp'
-  | 'underpin'
-  | 'underWall';
-
-/** The element each is of. */
-export interface VariantElements {
+interface Finer {
   readonly footing: Strip;
   readonly stoneFooting: Strip;
   readonly drain: Strip;
-  readonly pad: ElementOf['pad'];
   readonly slab: Raft;
   readonly floorSlab: Raft;
-  readonly box: ElementOf['box'];
-  readonly ramp: ElementOf['ramp'];
-  readonly underpin: Underpin;
   readonly underWall: Underpin & { readonly old: NonNullable<Underpin['old']> };
 }
+/** Kinds that are finer than their schema. The others are what their kind says. */
+type Parted = 'strip' | 'raft';
+/** The element of each. */
+export type VariantElements = Finer & Omit<ElementOf, Parted>;
+export type Variant = keyof VariantElements;
 
 const STRIPS = { footing: 'footing', stone: 'stoneFooting', drain: 'drain' } as const satisfies Record<
   Strip['use'],
@@ -39,19 +27,19 @@ const STRIPS = { footing: 'footing', stone: 'stoneFooting', drain: 'drain' } as 
 >;
 const SLABS = { depth: 'slab', floor: 'floorSlab' } as const satisfies Record<Raft['founding'], Variant>;
 
-const VARIANTS: { readonly [K in ElementKind]: (element: ElementOf[K]) => Variant } = {
+const VARIANTS: { readonly [K in ElementKind]?: (element: ElementOf[K]) => Variant } & {
+  readonly [K in Parted]: (element: ElementOf[K]) => Variant;
+} = {
   strip: ({ use }) => STRIPS[use],
-  pad: () => 'pad',
   raft: ({ founding }) => SLABS[founding],
-  box: () => 'box',
-  ramp: () => 'ramp',
   underpin: ({ old }) => (old ? 'underWall' : 'underpin'),
 };
 
 /** What an element is for. */
 export const variantOf = (element: Element): Variant =>
   // A row takes elements of its own kind only; which one that is the compiler cannot follow.
-  (VARIANTS[element.kind] as (element: Element) => Variant)(element);
+  (VARIANTS[element.kind] as ((element: Element) => Variant) | undefined)?.(element) ??
+  (element.kind as Exclude<ElementKind, Parted>);
 
 /** What several stages ask of a variant. */
 interface Traits {
@@ -77,19 +65,15 @@ const plain: Traits = {
   wallUnknown: false,
 };
 
-const TRAITS: Readonly<Record<Variant, Traits>> = {
-  footing: plain,
+/** Of those that have any. */
+const TRAITS: Readonly<Partial<Record<Variant, Traits>>> = {
   stoneFooting: { ...plain, onStone: true, falls: true },
   drain: { ...plain, drains: true, falls: true },
-  pad: plain,
-  slab: plain,
   floorSlab: { ...plain, byFloor: true },
-  box: plain,
-  ramp: plain,
   underpin: { ...plain, wallUnknown: true },
   underWall: { ...plain, inBays: true },
 };
-export const traitsOf = (element: Element): Traits => TRAITS[variantOf(element)];
+export const traitsOf = (element: Element): Traits => TRAITS[variantOf(element)] ?? plain;
 
 /** A field some kinds have; null of those that have not. */
 const field =

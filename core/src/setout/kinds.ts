@@ -1,12 +1,12 @@
 /**
- * What every kind of element is in plan: one row a kind. A new kind is a name in plan/kinds.ts, a schema in
- * plan/elements.ts, plan/variants.ts, rows here, in dig/bottoms.ts,
- * pour/kinds.ts and validation/elements.ts, its fields on screen and its words; the compiler names each missing.
+ * What every form of element is in plan: one row a form. A new kind of element of a form there is: its name in
+ * plan/kinds.ts, its schema in plan/elements.ts, what a new one is in plan/blank.ts, what is cast of it in
+ * pour/kinds.ts, its fields on screen and its words; the compiler names each that is missing.
  */
 import { cornersOf, type Polygon } from '../geometry/index.ts';
-import type { Element, ElementOf, Pad, Ramp } from '../plan/elements.ts';
-import type { OutlinedElement, RunElement } from '../plan/forms.ts';
-import type { ElementKind } from '../plan/kinds.ts';
+import type { Element, Pad, Ramp } from '../plan/elements.ts';
+import type { ElementOfForm, OutlinedElement, RunElement } from '../plan/forms.ts';
+import { FORMS, type Form } from '../plan/kinds.ts';
 import { axisLength, segmentsOf } from './footprint.ts';
 
 type Point = readonly [number, number];
@@ -190,16 +190,14 @@ const ramp: Shape<Ramp> = {
   steps: () => false,
 };
 
-const SHAPES: { readonly [K in ElementKind]: Shape<ElementOf[K]> } = {
-  strip: run(),
+const SHAPES: { readonly [F in Form]: Shape<ElementOfForm<F>> } = {
+  run: run(),
   pad,
-  raft: outlined(),
-  box: outlined(),
+  outline: outlined(),
   ramp,
-  underpin: run(),
 };
 
-/** The row of an element's kind. */
+/** The row of an element's form. */
 export const shapeOf = <E extends Element>(element: E): Shape<E> =>
-  // A row takes elements of its own kind only; which one that is the compiler cannot follow.
-  SHAPES[element.kind] as unknown as Shape<E>;
+  // A row takes elements of its own form only; which one that is the compiler cannot follow.
+  SHAPES[FORMS[element.kind]] as unknown as Shape<E>;

@@ -2,8 +2,8 @@
 
 import { area, crossing, flat, offset, tidy } from '../geometry/index.ts';
 import type { Element, ElementOf } from '../plan/elements.ts';
-import type { RunElement } from '../plan/forms.ts';
-import type { ElementKind } from '../plan/kinds.ts';
+import type { ElementOfForm, RunElement } from '../plan/forms.ts';
+import { type ElementKind, FORMS, type Form } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { traitsOf } from '../plan/variants.ts';
 import type { Problem } from '../results/index.ts';
@@ -59,13 +59,18 @@ function drainProblems(strip: ElementOf['strip'], path: string): Problem[] {
   return out;
 }
 
-/** What contradicts itself within one element, by its kind. */
-const CONTRADICTIONS: { readonly [K in ElementKind]: Contradictions<ElementOf[K]> } = {
-  strip: (element, path) => [...runProblems(element, path), ...drainProblems(element, path)],
+/** What contradicts itself within an element of a form. */
+const FORMS_PROBLEMS: { readonly [F in Form]?: Contradictions<ElementOfForm<F>> } = {
+  run: runProblems,
+  outline: (element, path) => outlineProblems(element.outline, `${path}/outline`),
+};
+
+/** What contradicts itself beside that, of the kinds of which more is to say. */
+const CONTRADICTIONS: { readonly [K in ElementKind]?: Contradictions<ElementOf[K]> } = {
+  strip: drainProblems,
   underpin: (element, path) => {
     const { old, level } = element;
     return [
-      ...runProblems(element, path),
       ...(old && level !== null && level >= old.underside
         ? [
             {
@@ -90,16 +95,14 @@ const CONTRADICTIONS: { readonly [K in ElementKind]: Contradictions<ElementOf[K]
         : []),
     ];
   },
-  pad: () => [],
-  raft: (element, path, plan) => [
-    ...outlineProblems(element.outline, `${path}/outline`),
-    ...(traitsOf(element).byFloor && plan.levels.floors.length === 0
+  raft: (element, path, plan) =>
+    traitsOf(element).byFloor && plan.levels.floors.length === 0
       ? [{ code: 'slabNoFloor', path: `${path}/founding` } as const]
-      : []),
-  ],
+      : [],
   box: (element, path) => {
-    const out = outlineProblems(element.outline, `${path}/outline`);
-    if (out.length === 0 && offset(tidy(element.outline), -element.wall) === null)
+    const out: Problem[] = [];
+    const whole = outlineProblems(element.outline, `${path}/outline`).length === 0;
+    if (whole && offset(tidy(element.outline), -element.wall) === null)
       out.push({ code: 'wallFills', path: `${path}/wall`, value: element.wall, kind: 'size' });
     const { height, thickness, roof } = element;
     const slabs = thickness + roof;
@@ -117,11 +120,13 @@ const CONTRADICTIONS: { readonly [K in ElementKind]: Contradictions<ElementOf[K]
 export function shapeProblems(plan: Plan, element: Element, path: string): Problem[] {
   const most = sizesOf(element).across;
   const { stem } = element;
-  const own = CONTRADICTIONS[element.kind] as Contradictions<Element>;
+  const byForm = FORMS_PROBLEMS[FORMS[element.kind]] as Contradictions<Element> | undefined;
+  const own = CONTRADICTIONS[element.kind] as Contradictions<Element> | undefined;
   return [
     ...(stem > most + 1e-9
       ? [{ code: 'stemWider', path: `${path}/stem`, value: stem, max: most, kind: 'size' } as const]
       : []),
-    ...own(element, path, plan),
+    ...(byForm?.(element, path, plan) ?? []),
+    ...(own?.(element, path, plan) ?? []),
   ];
 }

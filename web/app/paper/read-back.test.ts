@@ -15,7 +15,7 @@ import { makeFormat } from '../ui/format.tsx';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { type Printed, print } from './print.server.ts';
 import { isFigure, missingFrom } from './read-back.server.ts';
-import { SHEET_IDS, SHEETS, type SheetId } from './sheets.server.ts';
+import { SHEET_IDS, SHEETS, type SheetId } from './sheets.ts';
 import { FACES } from './style.server.ts';
 
 async function inputOf(demo: Demo, lang: Lang, system: System): Promise<SheetInput> {
@@ -25,7 +25,7 @@ async function inputOf(demo: Demo, lang: Lang, system: System): Promise<SheetInp
 }
 const whole = { texts: [], over: '' };
 const reads = async (sheet: SheetId, demo: Demo, lang: Lang, system: System) =>
-  missingFrom(await SHEETS[sheet](await inputOf(demo, lang, system)));
+  missingFrom(await SHEETS[sheet].make(await inputOf(demo, lang, system)));
 
 /** A page of texts in the narrow face. */
 async function page(...texts: string[]): Promise<Printed> {
@@ -90,7 +90,7 @@ describe('a printed sheet', () => {
   }, 300_000);
 
   it('that lost a digit, a point or a row is not whole; what it lacks is named', async () => {
-    const printed = await SHEETS.dig(await inputOf('honey-house', 'en', 'metric'));
+    const printed = await SHEETS.dig.make(await inputOf('honey-house', 'en', 'metric'));
     const depth = printed.said.find(({ text }) => /^\d\.\d{2,3}\sm$/.test(text))!;
     for (const wrong of [depth.text.slice(1), depth.text.replace('.', ''), `1${depth.text}`]) {
       const said = printed.said.map((one) => (one === depth ? { ...one, text: wrong } : one));

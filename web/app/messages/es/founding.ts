@@ -3,47 +3,6 @@ import type { founding as english } from '../en/founding.ts';
 import type { Words } from '../words.ts';
 
 export const founding: Words<typeof english> = {
-  slab: {
-    founding: 'Baja',
-    depth: 'bajo la helada',
-    floor: 'sobre cama drenada',
-    reach: 'Helada bajo la losa',
-    needed: 'Cama que la frena',
-    short: '{{short}} más de lo que hay',
-    enough: 'la que hay alcanza',
-    board: 'O plancha sobre la cama',
-    unknown: 'No se conoce la helada: anótela en Terreno.',
-    noFloor: 'Necesita un piso: agréguelo en Niveles.',
-    take: 'Tomar esa cama',
-    notLifted: 'el suelo de abajo no levanta',
-    boards: 'Planchas contra la helada',
-    zone: 'Dónde van',
-    zones: {
-      none: 'solo las del piso',
-      whole: 'bajo toda la losa',
-      edge: 'bajo el borde',
-      apron: 'por fuera del borde',
-    },
-    boardsIn: {
-      whole: 'Plancha bajo la losa',
-      edge: 'Plancha bajo el borde',
-      apron: 'Plancha por fuera del borde',
-    },
-    boardThickness: 'Plancha',
-    boardWidth: 'Franja de plancha',
-    atEdge: 'Manda el borde: el hormigón lleva la helada más abajo.',
-    way: 'Rodeo de la helada',
-    wayEnough: 'más que {{frost}}, lo que baja la helada al lado (regla supuesta)',
-    wayShort:
-      'menos de lo que baja la helada al lado: bastarían planchas {{width}} por fuera del borde (regla supuesta)',
-    falls: 'Su cara cae: vereda, playón',
-    crossfall: 'Caída de su cara',
-    toward: 'Cae hacia',
-    towardHint: '0 este, 90 norte, 270 sur',
-    edges: 'Borde alto y bajo',
-    edgesNote: 'se excava y se cuenta en el medio',
-    highLow: '{{high}} / {{low}}',
-  },
   drain: {
     outfall: 'Salida',
     has: 'Tiene salida, que decide su nivel',

@@ -1,0 +1,38 @@
+/**
+ * The sheets there are: the name of each file, and what makes it. A new one is its own file, a row here and its
+ * words; its route follows. Each is loaded when it is first asked for.
+ */
+
+import type { SheetInput } from './frame.tsx';
+import type { Printed } from './print.server.ts';
+
+interface Sheet {
+  readonly file: string;
+  readonly make: (input: SheetInput) => Promise<Printed>;
+}
+
+export const SHEETS = {
+  dig: {
+    file: 'dig-sheet',
+    make: async (input) => (await import('./dig/dig-sheet.server.tsx')).digSheet(input),
+  },
+  setout: {
+    file: 'set-out-sheet',
+    make: async (input) => (await import('./setout-sheet.server.tsx')).setoutPdf(input),
+  },
+  base: {
+    file: 'base-sheet',
+    make: async (input) => (await import('./base-sheet.server.tsx')).basePdf(input),
+  },
+  record: {
+    file: 'record',
+    make: async (input) => (await import('./record-sheet.server.tsx')).recordPdf(input),
+  },
+} as const satisfies Record<string, Sheet>;
+
+export type SheetId = keyof typeof SHEETS;
+export const SHEET_IDS = Object.keys(SHEETS) as readonly SheetId[];
+
+/** The sheet an address names: the last of its path, as dig-sheet.pdf. */
+export const sheetNamed = (pathname: string): SheetId | undefined =>
+  SHEET_IDS.find((id) => pathname.endsWith(`/${SHEETS[id].file}.pdf`));
