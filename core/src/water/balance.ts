@@ -87,6 +87,15 @@ export interface Through {
   readonly longest?: number;
 }
 
+/** So many steps are taken at the least from one turn to the next. */
+const LEAST_STEPS = 12;
+
+/** What is short is followed in short steps: a shower of half an hour has its peak within minutes, s. */
+function finest(edges: readonly number[], now: number, end: number): number {
+  const before = Math.max(-Infinity, ...edges.filter((edge) => edge <= now + 1e-6));
+  return (nextStop(edges, now, end) - before) / LEAST_STEPS;
+}
+
 /** The next moment at which something changes, s. */
 function nextStop(edges: readonly number[], now: number, end: number): number {
   let next = end;
@@ -165,7 +174,7 @@ export function courseOf(basin: Basin, through: Through): Course {
     const seep = stage.read(seeps);
     const drained = stage.read(outlets);
     const stop = Math.min(nextStop(edges, now, end), nextSample);
-    let step = Math.min(longest, Math.max(1e-6, stop - now));
+    let step = Math.min(longest, finest(edges, now, end), Math.max(1e-6, stop - now));
     let upTo = rain((now + step) / 3600);
     // m³ for a metre of level here.
     const area = stage.slopeOver(levels);

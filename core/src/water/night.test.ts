@@ -223,6 +223,20 @@ describe('a night', () => {
       { numRuns: 60 },
     );
   });
+  it('follows a shower of half an hour over ground that drinks as fast in short steps', () => {
+    // Two decimetres in half an hour, heaviest in the middle; a litre a second goes into the ground.
+    const { basin, ...shower } = made({
+      depth: 0.2,
+      hours: 0.5,
+      pattern: 'centre',
+      runoff: 0,
+      k: 0.002,
+      water: -0.5,
+      pump: 0,
+    });
+    const peak = (longest: number) => courseOf(basin, { ...shower, hours: 30, longest }).peak.level;
+    expect(Math.abs(peak(300) / peak(10) - 1)).toBeLessThan(0.01);
+  });
   it('peaks where the rain ends, not where the step does', () => {
     // 149 m² gather 0.85 L/s while it rains, the pump lifts 0.42 of them: highest the moment it stops.
     const { basin, ...shower } = made({
