@@ -37,6 +37,7 @@ export {
   type FilterStone,
   HAND,
   HAZARD_KINDS,
+  HAZARDS,
   type HazardKind,
   LAYER_PURPOSES,
   MATERIAL_IDS,

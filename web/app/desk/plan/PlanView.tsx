@@ -422,7 +422,7 @@ const drawnOrder = (elements: readonly Element[]) => {
   ];
 };
 
-/** Names of elements hung up to be placed; a press on a name is one on its element. */
+/** Names of elements registered to be placed; a press on a name is one on its element. */
 const ElementNames = memo(function ElementNames({
   view,
   elements,

@@ -1,6 +1,6 @@
 /** What is in the way or can fall in: services, neighbours' footings, crests, trees, rock, water. */
 import { Box, Flex } from '@chakra-ui/react';
-import { HAZARD_KINDS, type Hazard, type HazardKind } from '@cimiento/core';
+import { HAZARD_KINDS, HAZARDS, type Hazard, type HazardKind } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -13,20 +13,6 @@ import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Panel, PlanField, Toggle } from '../fields.tsx';
 import { newHazardId } from './placing.ts';
 
-/** What is kept off each kind until the owner or the engineer says otherwise, m. */
-const KEEP_OFF: Record<HazardKind, number> = {
-  service: 1,
-  footing: 0.5,
-  crest: 2,
-  tree: 2,
-  rock: 0.3,
-  stream: 3,
-  overhead: 4,
-  well: 5,
-};
-/** Kinds drawn as a line of any length; the others are one point unless more are given. */
-const LINES: readonly HazardKind[] = ['service', 'footing', 'crest', 'stream', 'overhead'];
-
 export const HazardsPanel = memo(function HazardsPanel() {
   const { t } = useTranslation();
   const store = useDeskStore();
@@ -38,21 +24,22 @@ export const HazardsPanel = memo(function HazardsPanel() {
     const { edit, look, plan } = store.getState();
     const id = newHazardId(store);
     const [x, y] = plan.ground.logs[0]?.at ?? [0, 0];
+    const { line, keepOff, depth, projection } = HAZARDS[kind];
     edit((d) => {
       d.ground.hazards.push({
         id,
         name: t(`hazard.kind.${kind}`),
         kind,
-        points: LINES.includes(kind)
+        points: line
           ? [
               [x, y - 4],
               [x, y + 4],
             ]
           : [[x, y]],
-        keepOff: KEEP_OFF[kind],
-        depth: kind === 'service' ? 0.8 : null,
+        keepOff,
+        depth,
         level: null,
-        projection: kind === 'footing' ? 0.15 : null,
+        projection,
       });
     });
     look({ hazard: id });
