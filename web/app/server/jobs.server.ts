@@ -31,7 +31,16 @@ export function savingOf(
   summary: JobSummary = summaryOf(plan),
   records: readonly SiteRecord[] = [],
 ): Saving {
-  return { plan, summary, changes: before ? changesBetween(before, plan) : [], why, records };
+  return {
+    plan,
+    summary,
+    // Worked out when it is asked: a revision that grows tells what changed since its sitting began instead.
+    get changes() {
+      return before ? changesBetween(before, plan) : [];
+    },
+    why,
+    records,
+  };
 }
 
 /** A demo's job file. The demo folder lies beside web/ in the source tree and in the build. */

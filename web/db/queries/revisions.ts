@@ -109,7 +109,7 @@ export async function saveRevision(
   saving: Saving,
 ): Promise<Saved> {
   if (!isId(jobId)) return { ok: false, code: 'gone' };
-  const { plan, summary, changes, why } = saving;
+  const { plan, summary, why } = saving;
   return db.transaction(async (tx): Promise<Saved> => {
     const [job] = await tx
       .select({ revision: jobs.revision })
@@ -120,9 +120,16 @@ export async function saveRevision(
     if (job.revision !== base) return { ok: false, code: 'stale' };
     const number = base + 1;
     if (!(await grow(tx, jobId, personId, base, saving)))
-      await tx
-        .insert(revisions)
-        .values({ jobId, number, first: number, plan, summary, changes, why, personId });
+      await tx.insert(revisions).values({
+        jobId,
+        number,
+        first: number,
+        plan,
+        summary,
+        changes: saving.changes,
+        why,
+        personId,
+      });
     await tx
       .update(jobs)
       .set({

@@ -2,6 +2,7 @@
 
 import type { DepthRule } from '../../levels/index.ts';
 import type { Plan } from '../../plan/schema.ts';
+import { computeWith } from '../pipeline/compute.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
 import { type Difference, difference, whatIf } from './what-if.ts';
 
@@ -59,6 +60,6 @@ export function instructionCost(plan: Plan, takeoff: Takeoff, id: string): Diffe
   const rest = plan.levels.instructions.filter((instruction) => instruction.id !== id);
   if (rest.length === plan.levels.instructions.length) return null;
   const bare = { ...plan, levels: { ...plan.levels, instructions: rest } };
-  const { takeoff: without } = whatIf(plan, takeoff)(bare);
+  const without = computeWith(bare, takeoff.facts);
   return without.problems.length > 0 ? null : difference(plan, without, takeoff);
 }
