@@ -74,6 +74,12 @@ export const ramp = (serves: string, at: Ramp['at'], angle: number, more: Partia
   ...more,
 });
 
+/** Bottoms told to lie so low, m, by element. */
+export const foundLow = (lows: Readonly<Record<string, number>>): SiteRecord[] =>
+  Object.entries(lows).map(([element, low]) =>
+    logged('shot', { on: 'formation', from: { by: 'said', low } }, { element }),
+  );
+
 /** Elements with ids and names of their own. */
 export const named = (...elements: Element[]): Element[] =>
   elements.map((element, i) => ({ ...element, id: `E${i + 1}`, name: `E${i + 1}` }));

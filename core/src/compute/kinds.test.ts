@@ -2,11 +2,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { stoneFootingLifts } from '../base/index.ts';
+import type { SiteRecord } from '../log/index.ts';
 import { newUnderpin } from '../plan/blank.ts';
 import type { Element, Underpin } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
 import {
   bedded,
+  foundLow,
   logged,
   named,
   pad,
@@ -49,13 +51,14 @@ const layer = (id: string, material: 'slab' | 'insulation' | 'sand' | 'stone', t
   thickness,
   joint: null,
 });
-const job = (change: (p: Plan) => void) =>
+const job = (change: (p: Plan) => void, records: readonly SiteRecord[] = []) =>
   compute(
     plainPlan((p) => {
       p.dig.slope = 0;
       p.dig.room = 0;
       change(p);
     }),
+    records,
   );
 const problems = (change: (p: Plan) => void) => {
   const read = validatePlan(JSON.parse(JSON.stringify(plainPlan(change))));
@@ -815,11 +818,13 @@ describe('pours', () => {
     expect(alone.concrete.loads).toBe(all(alone, 'loads'));
     expect(alone.concrete.loads).toBeGreaterThanOrEqual(3);
     // What makes up a bottom dug low is cast with what stands on it.
-    const low = job((p) => {
-      parts(p);
-      p.elements[0]!.low = 0.1;
-      p.pour.makeUp = 'concrete';
-    });
+    const low = job(
+      (p) => {
+        parts(p);
+        p.pour.makeUp = 'concrete';
+      },
+      foundLow({ E1: 0.1 }),
+    );
     expect(low.pours[0]!.neat - alone.pours[0]!.neat).toBeCloseTo(low.madeUp, 9);
     expect(low.madeUp).toBeGreaterThan(0.5);
     expect(low.pours.reduce((sum, pour) => sum + pour.neat, 0)).toBeCloseTo(low.concrete.neat, 9);

@@ -1,12 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
+import type { SiteRecord } from '../log/index.ts';
 import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
-import { named, pad, plainPlan, strip, tilt, unbalanced } from '../testing.ts';
+import { foundLow, named, pad, plainPlan, strip, tilt, unbalanced } from '../testing.ts';
 
 /** Frost 0.9 + 0.1 margin on level ground: every bottom is 1.0 down unless a case says otherwise. */
-const dig = (elements: Element[], change: (p: Plan) => void = () => {}) =>
+const dig = (
+  elements: Element[],
+  change: (p: Plan) => void = () => {},
+  records: readonly SiteRecord[] = [],
+) =>
   compute(
     plainPlan((p) => {
       p.dig.slope = 0;
@@ -14,6 +19,7 @@ const dig = (elements: Element[], change: (p: Plan) => void = () => {}) =>
       p.elements = named(...elements);
       change(p);
     }),
+    records,
   );
 const volume = (elements: Element[], change?: (p: Plan) => void) => dig(elements, change).figures.dig.value;
 const slope = (m: number) => (p: Plan) => {
@@ -366,16 +372,20 @@ describe('what is shared', () => {
     expect(takeoff.elements.reduce((sum, e) => sum + e.volume, 0)).toBeCloseTo(takeoff.figures.dig.value, 9);
   });
   it('goes to the deeper one', () => {
-    const takeoff = dig([
-      strip(
-        [
-          [0, 0],
-          [10, 0],
-        ],
-        { width: 1 },
-      ),
-      pad(5, 0, 1, 1, { low: 0.5 }),
-    ]);
+    const takeoff = dig(
+      [
+        strip(
+          [
+            [0, 0],
+            [10, 0],
+          ],
+          { width: 1 },
+        ),
+        pad(5, 0, 1, 1),
+      ],
+      () => {},
+      foundLow({ E2: 0.5 }),
+    );
     expect(takeoff.elements[1]!.volume).toBeCloseTo(1.5, 9);
     expect(takeoff.elements[0]!.volume).toBeCloseTo(9, 9);
   });
@@ -383,17 +393,22 @@ describe('what is shared', () => {
 
 describe('over-dig by cause', () => {
   it('of a pad: room, sides and low bottom, each by hand', () => {
-    const takeoff = dig([pad(0, 0, 2, 1, { low: 0.2 })], (p) => {
-      p.dig.room = 0.3;
-      p.dig.slope = 1;
-    });
+    const takeoff = dig(
+      [pad(0, 0, 2, 1)],
+      (p) => {
+        p.dig.room = 0.3;
+        p.dig.slope = 1;
+      },
+      foundLow({ E1: 0.2 }),
+    );
     const frustum = (h: number) =>
       (h / 6) * (2.6 * 1.6 + 4 * (2.6 + h) * (1.6 + h) + (2.6 + 2 * h) * (1.6 + 2 * h));
     expect(takeoff.overdig.neat).toBeCloseTo(2, 9);
     expect(takeoff.overdig.room).toBeCloseTo(2.6 * 1.6 - 2, 9);
     expect(takeoff.overdig.bucket).toBeCloseTo(0, 9);
     expect(takeoff.overdig.sides).toBeCloseTo(frustum(1) - 2.6 * 1.6, 9);
-    expect(takeoff.overdig.low).toBeCloseTo(frustum(1.2) - frustum(1), 9);
+    // Within the toes of the sides: what lies low does not widen the hole.
+    expect(takeoff.overdig.low).toBeCloseTo(2.6 * 1.6 * 0.2, 9);
   });
   it('a bucket wider than a narrow formed trench is over-dig too', () => {
     const takeoff = dig([
@@ -425,14 +440,15 @@ describe('over-dig by cause', () => {
                   [6, 0],
                   [6, 4],
                 ],
-                { width, method, low },
+                { width, method },
               ),
-              pad(3, 2, 1, 1, { low, method }),
+              pad(3, 2, 1, 1, { method }),
             ],
             (p) => {
               p.dig.slope = side;
               p.dig.room = room;
             },
+            foundLow({ E1: low, E2: low }),
           );
           const { neat, ...causes } = takeoff.overdig;
           const parts = Object.values(causes);

@@ -70,7 +70,8 @@ function partsOf(
   const parts: Part[] = [];
   let of = 0;
   all.forEach((list, owner) => {
-    const { element, live, reach, [cutting.floors]: floors } = founded[owner]!;
+    const { element, live, reach, low, [cutting.floors]: floors } = founded[owner]!;
+    const sunk = cutting.floors === 'dug' ? low : 0;
     // What is dug in bays from inside opens nothing at the surface.
     if (!live || traitsOf(element).inBays || (!shapeOf(element).founded && !cutting.access)) return;
     const support = cutting.sides ? supportOf(plan, element) : 'upright';
@@ -100,7 +101,12 @@ function partsOf(
       // A flank only carries a slope; without one it is nothing.
       if (bottom.flank && slope <= 0) return;
       const piece = outline || back === 0 ? bottom.plan : grown(bottom, back);
-      cut(bottom, piece, 0, bottom.upright ? 0 : slope);
+      const own = bottom.upright ? 0 : slope;
+      // What lies low lies within the toes of the sides: they rise from where they were cut.
+      if (sunk > 0 && own > 0) {
+        if (!bottom.flank) cut(bottom, piece, 0, 0);
+        cut(bottom, piece, sunk, own);
+      } else cut(bottom, piece, 0, own);
       if (!outline) for (const bench of benches) cut(bottom, grown(bottom, bench.back), bench.up, 0);
       of++;
     });
@@ -117,6 +123,12 @@ function partsOf(
     bottoms: all.map((list) => list.filter((bottom) => !bottom.flank).map((bottom) => bottom.plan)),
   };
 }
+
+/** Bottoms as they are wanted, each piece with its level: sides, benches and ramps left out. */
+export const wantedParts = (plan: Plan, founded: readonly FoundationLevels[]): Part[] =>
+  partsOf(plan, founded, { purpose: 'dug', floors: 'formations', sides: false, access: false }).parts.filter(
+    ({ mitre, bottom }) => mitre === 0 && bottom.length >= 6,
+  );
 
 const plus = (rise: Linear, level: number): Linear => ({ a: rise.a, b: rise.b, c: rise.c + level });
 
@@ -203,7 +215,7 @@ export function excavate(plan: Plan, model: GroundModel, founded: readonly Found
   const withBucket = volume('bucket');
   // Only what there is costs another solid.
   const anyRamp = founded.some(({ element, live }) => live && !shapeOf(element).founded);
-  const anyLow = plan.elements.some((e) => e.low > 0);
+  const anyLow = founded.some(({ low }) => low > 0);
   const withLow = anyRamp ? volume('low') : open;
   const withSides = anyLow ? volume('sides') : withLow;
   const tally = tallyFor(plan, model);

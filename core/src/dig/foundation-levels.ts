@@ -12,6 +12,9 @@ export interface FoundationLevels extends Levelled {
   /** Level needed under the whole stack, and level dug, m. */
   readonly formations: readonly number[];
   readonly dug: readonly number[];
+  /** m it was found dug below what is needed: on the mean of its bottom, and at the worst place. */
+  readonly low: number;
+  readonly lowWorst: number;
   /** Deepest cut as far as levels tell, m: how far benches and ramps have to climb. */
   readonly reach: number;
   /** It can be dug. */
@@ -22,12 +25,24 @@ export interface FoundationLevels extends Levelled {
 
 export const lowestOf = (levels: readonly number[]): number => Math.min(...levels);
 
-export function foundationLevels(plan: Plan, levelled: readonly Levelled[]): FoundationLevels[] {
+/** How far a bottom was found dug below what is needed, m. */
+export interface FoundLow {
+  readonly mean: number;
+  readonly worst: number;
+}
+
+/** @param found by position of element; none: dug as needed */
+export function foundationLevels(
+  plan: Plan,
+  levelled: readonly Levelled[],
+  found: ReadonlyMap<number, FoundLow> = new Map(),
+): FoundationLevels[] {
   return levelled.map((one) => {
     const { element, index, decision, groundLow, groundHigh } = one;
     const under = belowSlab(plan, element) + thicknessOf(bedOf(plan, element));
     const formations = one.undersides.map((underside) => underside - under);
-    const dug = formations.map((level) => level - element.low);
+    const { mean: low, worst: lowWorst } = found.get(index) ?? { mean: 0, worst: 0 };
+    const dug = formations.map((level) => level - low);
     const bottom = lowestOf(dug);
     const named = {
       path: `/elements/${index}`,
@@ -44,6 +59,6 @@ export function foundationLevels(plan: Plan, levelled: readonly Levelled[]): Fou
             ? { code: 'formationAboveGround', ...named, max: groundHigh }
             : null;
     const live = decision !== null && problem === null;
-    return { ...one, formations, dug, live, problem, reach: Math.max(0, groundHigh - bottom) };
+    return { ...one, formations, dug, low, lowWorst, live, problem, reach: Math.max(0, groundHigh - bottom) };
   });
 }

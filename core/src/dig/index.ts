@@ -8,6 +8,7 @@ export * from './hand.ts';
 export * from './haul.ts';
 export * from './lay-down.ts';
 export * from './machines.ts';
+export * from './own-bottoms.ts';
 export * from './part.ts';
 export * from './sequence/index.ts';
 export * from './sides.ts';

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { compute, type Takeoff } from '../compute/index.ts';
 import { groundModel, type Surface, spotSurface } from '../ground/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import { named, pad, plainPlan, seeded, soilsDown, strip } from '../testing.ts';
+import { firstStrip, named, pad, plainPlan, seeded, soilsDown, strip } from '../testing.ts';
 import type { Part } from './part.ts';
 import { type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
 
@@ -162,7 +162,7 @@ describe('a plan altered where it lies', () => {
       p.ground.logs[0]!.layers[1]!.top = 0.6;
     },
     'a trench': (p) => {
-      p.elements[0]!.low = 0.1;
+      firstStrip(p).width += 0.1;
     },
   };
   it.each(Object.keys(altered))('%s: is dug as it is now', (what) => {

@@ -2,14 +2,18 @@
 
 import { standing } from './causal-order.ts';
 import { type Folding, gathered } from './fold.ts';
+import { BOOKS, type Book } from './kind.ts';
 import { type Folded, RECORD_KIND_IDS, type RecordKindId, recordKindOf } from './kinds/index.ts';
 import { placementKey } from './placement.ts';
-import type { PlacedRecord, SiteRecord } from './record.ts';
+import type { BookedRecord, PlacedRecord, SiteRecord } from './record.ts';
 
 /** What the records of each kind amount to, and the history of each placement in the order of time. */
 export type Facts = { readonly [K in RecordKindId]: Folded<K> } & {
   /** By `placementKey`. */
   readonly histories: ReadonlyMap<string, readonly PlacedRecord[]>;
+} & {
+  /** Records of the kinds of a book, in the order of time. */
+  readonly [B in Book]: readonly BookedRecord<B>[];
 };
 
 export const NO_RECORDS: readonly SiteRecord[] = [];
@@ -26,16 +30,23 @@ interface Whole {
 
 const HISTORIES = 'histories';
 const parted = (stand: readonly SiteRecord[]): Map<string, SiteRecord[]> => {
-  const out = new Map<string, SiteRecord[]>([...RECORD_KIND_IDS, HISTORIES].map((name) => [name, []]));
+  const out = new Map<string, SiteRecord[]>(
+    [...RECORD_KIND_IDS, HISTORIES, ...BOOKS].map((name) => [name, []]),
+  );
   for (const record of stand) {
     out.get(record.kind)!.push(record);
-    if (record.placement !== null && recordKindOf(record.kind).onPlacement) out.get(HISTORIES)!.push(record);
+    const { onPlacement, book } = recordKindOf(record.kind);
+    if (record.placement !== null && onPlacement) out.get(HISTORIES)!.push(record);
+    if (book) out.get(book)!.push(record);
   }
   return out;
 };
 
-const foldInto = (name: string, known: unknown, more: readonly SiteRecord[]): unknown =>
-  name === HISTORIES
+const isBook = (name: string): name is Book => BOOKS.some((book) => book === name);
+
+function foldInto(name: string, known: unknown, more: readonly SiteRecord[]): unknown {
+  if (isBook(name)) return [...((known as SiteRecord[] | null) ?? []), ...more];
+  return name === HISTORIES
     ? gathered(
         known as Facts['histories'] | null,
         more as readonly PlacedRecord[],
@@ -43,6 +54,7 @@ const foldInto = (name: string, known: unknown, more: readonly SiteRecord[]): un
         (record) => record,
       )
     : recordKindOf(name as RecordKindId).fold(known, more as readonly Folding<unknown>[]);
+}
 
 /** What a part amounts to now: what came after is folded into what was known; else all of it anew. */
 function partOf(name: string, of: readonly SiteRecord[], before: Part | undefined): Part {

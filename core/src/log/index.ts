@@ -6,6 +6,8 @@ export {
 } from './facts.ts';
 export type { Part, Said } from './kind.ts';
 export { FEELS, WETNESSES } from './kinds/bottom.ts';
+export { CHANGE_WHATS, type ChangeWhat } from './kinds/change.ts';
+export { HAPPENINGS, type Happening } from './kinds/happened.ts';
 export {
   faultOf,
   MEASURES,
@@ -16,8 +18,16 @@ export {
   recordKindOf,
 } from './kinds/index.ts';
 export { GROUNDS } from './kinds/laid.ts';
+export { MORNING_ANSWERS, MORNING_ITEMS, type MorningAnswer, type MorningItem } from './kinds/morning.ts';
 export { REWORKS } from './kinds/rework.ts';
+export { SHOT_SURFACES, type ShotSurface } from './kinds/shot.ts';
 export { recordsBefore, upgradedRecord } from './legacy.ts';
 export { layerKey } from './measures.ts';
 export { type BedLift, bedLift, bedLiftOf, placementKey } from './placement.ts';
-export { MOST_RECORDS, type PlacedRecord, type RecordOf, type SiteRecord } from './record.ts';
+export {
+  type BookedRecord,
+  MOST_RECORDS,
+  type PlacedRecord,
+  type RecordOf,
+  type SiteRecord,
+} from './record.ts';

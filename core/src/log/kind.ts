@@ -45,6 +45,10 @@ export const checked = <S extends TSchema>(
   fault: Checked<S>['fault'] = () => null,
 ): Checked<S> => ({ schema, fault });
 
+/** Kinds of which one tells about another by coming before or after it: levels taken; looks at the work; changes ordered. */
+export const BOOKS = ['levels', 'looks', 'changes'] as const;
+export type Book = (typeof BOOKS)[number];
+
 /** What is known and said of a kind of record. A part that is missing does not compile. */
 export interface RecordKind<V, F, K extends string, P extends boolean, M> {
   /** Numbers it holds that are typed, by name: what may be typed. */
@@ -59,7 +63,14 @@ export interface RecordKind<V, F, K extends string, P extends boolean, M> {
 /** Takes a kind as its file says it, with its value's type and the words it uses. */
 export const recordKind =
   <C extends { readonly schema: TSchema }>() =>
-  <F, const K extends string, const P extends boolean, const M extends Readonly<Record<string, Range>>>(
-    kind: RecordKind<Static<C['schema']>, F, K, P, M>,
-  ): RecordKind<Static<C['schema']>, F, K, P, M> =>
+  <
+    F,
+    const K extends string,
+    const P extends boolean,
+    const M extends Readonly<Record<string, Range>>,
+    const B extends { readonly book?: Book },
+  >(
+    // Stands in a book of several kinds whose order tells something, or in none.
+    kind: RecordKind<Static<C['schema']>, F, K, P, M> & B,
+  ): RecordKind<Static<C['schema']>, F, K, P, M> & B =>
     kind;

@@ -1,5 +1,5 @@
-/** Records as they were written earlier: in the plan itself up to its version 5, and under older names. */
-import { loggedBefore } from '../plan/migrate.ts';
+/** Records as they were written earlier: in the plan itself up to its versions 5 and 11, and under older names. */
+import { loggedBefore, lowBefore } from '../plan/migrate.ts';
 import type { RecordKindId, RecordValue } from './kinds/index.ts';
 import { bedLift } from './placement.ts';
 import type { SiteRecord } from './record.ts';
@@ -22,6 +22,7 @@ export function recordsBefore(document: unknown): SiteRecord[] {
     when: string,
     value: RecordValue<K>,
     name: string = kind,
+    element: string | null = null,
   ): SiteRecord => {
     const day = DATE.exec(when)?.[1];
     const at = day && !Number.isNaN(Date.parse(day)) ? `${day}T00:00:00.000Z` : UNKNOWN_TIME;
@@ -31,7 +32,7 @@ export function recordsBefore(document: unknown): SiteRecord[] {
       kind,
       at,
       by: '',
-      element: null,
+      element,
       placement: null,
       place: null,
       corrects: null,
@@ -47,6 +48,9 @@ export function recordsBefore(document: unknown): SiteRecord[] {
       ? [record('frozen', frozen.when, { ...frozen, from: frozen.from === 'feed' ? 'feed' : 'typed' })]
       : []),
     ...laidBare.map((hazard) => record('exposed', '', { hazard, bare: true }, 'laidBare')),
+    ...lowBefore(document).map(({ element, low }) =>
+      record('shot', '', { on: 'formation', from: { by: 'said', low } }, 'low', element),
+    ),
   ];
 }
 

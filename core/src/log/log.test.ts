@@ -7,7 +7,8 @@ import { honeyHouse, logged } from '../testing.ts';
 import { validateRecords } from '../validation/validate.ts';
 import { inTime, standing } from './causal-order.ts';
 import { factsOf } from './facts.ts';
-import { RECORD_KIND_IDS, type RecordKindId, recordKindOf } from './kinds/index.ts';
+import { RECORD_KIND_IDS, type RecordKindId, type RecordValue, recordKindOf } from './kinds/index.ts';
+import { MORNING_ITEMS } from './kinds/morning.ts';
 import { recordsBefore, upgradedRecord } from './legacy.ts';
 import { bedLift } from './placement.ts';
 import type { SiteRecord } from './record.ts';
@@ -111,6 +112,40 @@ describe('records folded', () => {
         taped: { from: 'A', to: `C${n % 3}`, distance: 1 + n },
         frozen: { depth: (n % 4) / 10, from: 'typed' as const, when: '' },
         exposed: { hazard: `h${n % 2}`, bare: n % 3 > 0 },
+        setup: { mark: 'M', level: 100 + n, backsight: 1.4 },
+        checkShot: { setup: `s${n % 3}`, reading: 1.4 + n / 1000 },
+        shot: { on: 'formation' as const, from: { by: 'said' as const, low: n / 1000 } },
+        visit: {
+          hold: 'bottom',
+          verdict: n % 2 > 0 ? ('released' as const) : ('refused' as const),
+          who: 'x',
+          role: 'inspector' as const,
+          what: `${n}`,
+          finger: '',
+        },
+        asked: { hold: 'bottom', role: 'inspector' as const, when: `${n}` },
+        morning: {
+          who: 'x',
+          items: Object.fromEntries(
+            MORNING_ITEMS.map((item) => [item, n % 2 > 0 ? 'good' : 'bad']),
+          ) as RecordValue<'morning'>['items'],
+          note: '',
+          finger: '',
+        },
+        happened: { what: 'rain' as const, note: `${n}` },
+        change: {
+          word: `w${n % 3}`,
+          what: 'level' as const,
+          thing: null,
+          from: null,
+          to: 98,
+          who: 'x',
+          role: 'engineer' as const,
+          why: `${n}`,
+          amounts: [],
+          cost: null,
+        },
+        settled: { word: `w${n % 3}`, how: 'taken' as const, why: `${n}` },
         note: { text: `${n}` },
       })[kind];
     const drawn = fc.array(

@@ -1,7 +1,8 @@
 /**
  * A record: what someone did or saw. It is never changed or undone, only corrected by a newer one.
  */
-import type { PlacedKindId, RecordKindId, RecordValue } from './kinds/index.ts';
+import type { Book } from './kind.ts';
+import type { BookedKindId, PlacedKindId, RecordKindId, RecordValue } from './kinds/index.ts';
 
 /** Of one job; more is another job, or a mistake. */
 export const MOST_RECORDS = 20_000;
@@ -39,3 +40,8 @@ export type SiteRecord = { [K in RecordKindId]: RecordOf<K> }[RecordKindId];
 export type PlacedRecord = {
   [K in PlacedKindId]: RecordOf<K> & { readonly value: RecordValue<K>; readonly placement: string };
 }[PlacedKindId];
+
+/** A record that stands in a book. */
+export type BookedRecord<B extends Book> = {
+  [K in BookedKindId<B>]: RecordOf<K> & { readonly value: RecordValue<K> };
+}[BookedKindId<B>];

@@ -7,7 +7,7 @@ import type { System } from '../units/index.ts';
 import { INCH } from '../units/index.ts';
 import type { BoxElement, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
 import { type FieldId, startOf } from './fields.ts';
-import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
+import { NO_LIMITS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import type { Bed, BedLayer, FloorSpec, GroundLog, Plan, SitePump } from './schema.ts';
 import { traitsOf } from './variants.ts';
 
@@ -180,6 +180,7 @@ export function blankPlan(name: string, system: System): Plan {
       splash: null,
       steps: { height: null, lap: null, tread: null },
       influence: start('/levels/influence'),
+      limits: { ...NO_LIMITS },
       instructions: [],
       shallow: null,
     },
@@ -190,7 +191,7 @@ export function blankPlan(name: string, system: System): Plan {
       tolerance: start('/setout/tolerance'),
       temperature: null,
     },
-    site: { boundary: [], gates: [], areas: [], paths: [] },
+    site: { boundary: [], gates: [], areas: [], paths: [], ways: [] },
     dig: blankDig(metric, start),
     spoil: blankSpoil(metric, start),
     beds: [],
@@ -204,6 +205,8 @@ export function blankPlan(name: string, system: System): Plan {
       screed: start('/pour/screed'),
       makeUp: 'concrete',
     },
+    holds: { by: [], own: [] },
+    permits: [],
     prices: { currency: '', dig: null, load: null, stone: null, lean: null, concrete: null, shoring: null },
     elements: [],
   };
@@ -267,7 +270,6 @@ const common = (plan: Plan, id: string) => ({
   slope: null,
   room: null,
   bucket: null,
-  low: starts(plan, '/elements/*/low'),
   trim: null,
   level: null,
   support: null,

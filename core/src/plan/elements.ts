@@ -28,8 +28,6 @@ const Common = {
   slope: orNull(num('/elements/*/slope')),
   room: orNull(num('/elements/*/room')),
   bucket: orNull(num('/elements/*/bucket')),
-  /** How far the bottom is dug, or found, below what is needed. */
-  low: num('/elements/*/low'),
   /** Left for hand trim. Null: the job's, or by the soil it stands in. */
   trim: orNull(num('/elements/*/trim')),
   /** Underside as drawn, when the drawing gives one: a rule among the others. */

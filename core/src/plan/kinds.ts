@@ -42,3 +42,26 @@ export type SurfaceKind = (typeof SURFACE_KINDS)[number];
 /** What keeps a soil out of stone that drains it. */
 export const FILTERS = ['stone', 'cloth', 'none'] as const;
 export type Filter = (typeof FILTERS)[number];
+/** Who looks at work, from who runs the crew to who owns what stands there. */
+export const ROLES = ['lead', 'competent', 'inspector', 'engineer', 'owner'] as const;
+export type Role = (typeof ROLES)[number];
+/** Work somebody may want to see before it is covered, in the order it is done. */
+export const HOLD_KINDS = [
+  'setout',
+  'bottom',
+  'lift',
+  'lean',
+  'forms',
+  'pour',
+  'leak',
+  'proofing',
+  'backfill',
+  'bay',
+] as const;
+export type HoldKind = (typeof HOLD_KINDS)[number];
+/** What waits while a look is wanting: digging, covering a bottom, pouring, filling again. */
+export const HELD_WORK = ['dig', 'cover', 'pour', 'backfill'] as const;
+export type HeldWork = (typeof HELD_WORK)[number];
+/** Papers others give or want before work begins. */
+export const PERMITS = ['permit', 'insurer', 'neighbour', 'stream', 'road', 'locate'] as const;
+export type PermitKind = (typeof PERMITS)[number];

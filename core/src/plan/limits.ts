@@ -1,6 +1,6 @@
 /** Format, version, and how many of each a plan holds. */
 export const PLAN_FORMAT = 'cimiento-plan';
-export const PLAN_VERSION = 11;
+export const PLAN_VERSION = 12;
 
 /** How many of each a plan holds. */
 export const MOST_ELEMENTS = 400;
@@ -15,3 +15,13 @@ export const MOST_SPOTS = 20_000;
 export const LOCAL = '^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])T([01][0-9]|2[0-3]):[0-5][0-9]$';
 /** Revisions of one job at the most: the largest number its table holds, less one for the next. */
 export const MOST_REVISIONS = 2 ** 31 - 2;
+
+/** Limits of surfaces that are shot, where nobody has typed one. */
+export const NO_LIMITS = {
+  formationOver: null,
+  formationUnder: null,
+  bed: null,
+  lean: null,
+  footing: null,
+  check: null,
+} as const;

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { validatePlan } from '../validation/validate.ts';
+import { recordsBefore } from '../log/index.ts';
+import { validatePlan, validateRecords } from '../validation/validate.ts';
 import { currentPlan } from './migrate.ts';
 
 /** Plans as version 1 shipped them: never changed. */
@@ -242,6 +243,24 @@ describe('a plan of version 1', () => {
       expect(Math.abs(figures[id as keyof typeof ninth].value / value - 1), id).toBeLessThan(1e-8);
     expect(read.plan.emergencyContact).toBe('');
     expect(cautions.map(({ code }) => code)).toContain('ringUnknown');
+  });
+
+  it('of version 11 too, on which a bottom was typed low: it goes on as one shot of the whole of it', () => {
+    const old = JSON.parse(
+      readFileSync(join(import.meta.dirname, 'versions/v11-honey-house.json'), 'utf8'),
+    ) as { elements: { id: string; low: number }[] };
+    const low = { ...old, elements: old.elements.map((e, i) => (i === 0 ? { ...e, low: 0.08 } : e)) };
+    const read = validatePlan(low);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.plan.elements[0]).not.toHaveProperty('low');
+    const records = recordsBefore(low);
+    expect(records).toMatchObject([{ kind: 'shot', element: old.elements[0]!.id }]);
+    expect(validateRecords(records).ok).toBe(true);
+    const [before, after] = [compute(read.plan), compute(read.plan, records)];
+    expect(after.elements[0]!.dug).toBeCloseTo(before.elements[0]!.dug - 0.08, 9);
+    expect(after.madeUp).toBeCloseTo(0.08 * after.elements[0]!.bottomArea, 6);
+    expect(recordsBefore(read.plan)).toEqual([]);
+    expect(before.figures.dig.value).toBeCloseTo(339.2413775184769, 6);
   });
 
   it('of version 10 too, on which who is rung had another name', () => {

@@ -3,7 +3,7 @@
  * document of version n and returns that of version n+1; it never looks at later versions.
  */
 import type { Problem, ProblemCode } from '../results/index.ts';
-import { PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
+import { NO_LIMITS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import type { Plan } from './schema.ts';
 import { wholeText, wholeValue } from './text.ts';
 
@@ -430,6 +430,30 @@ const toTenth = (plan: Json): Json => ({ ...plan, ring: '' });
 /** 10 → 11: who is rung has the name of what it is. */
 const toEleventh = ({ ring, ...plan }: Json): Json => ({ ...plan, emergencyContact: ring });
 
+/** What bottoms were typed to be low in a document before version 12, by element, m: it goes on as shots. */
+export const lowBefore = (document: unknown): { readonly element: string; readonly low: number }[] => {
+  const plan = object(document);
+  if (!(Number(plan.version) < 12)) return [];
+  return list(plan.elements).flatMap(({ id, low }) =>
+    typeof id === 'string' && typeof low === 'number' && low > 0 && low <= 3 ? [{ element: id, low }] : [],
+  );
+};
+
+/**
+ * 11 → 12: how low a bottom was found leaves the plan for the records (`lowBefore`); limits of surfaces, ways
+ * in, looks and permits are asked for nowhere yet.
+ */
+const toTwelfth = (plan: Json): Json => ({
+  ...plan,
+  ...(given(plan.levels) && { levels: { ...object(plan.levels), limits: { ...NO_LIMITS } } }),
+  ...(given(plan.site) && { site: { ...object(plan.site), ways: [] } }),
+  holds: { by: [], own: [] },
+  permits: [],
+  elements: Array.isArray(plan.elements)
+    ? list(plan.elements).map(({ low: _low, ...element }) => element)
+    : plan.elements,
+});
+
 const given = (value: unknown) => value !== null && value !== undefined;
 
 /** Steps by the version they start from. */
@@ -444,6 +468,7 @@ const STEPS: Readonly<Record<number, Step>> = {
   8: toNinth,
   9: toTenth,
   10: toEleventh,
+  11: toTwelfth,
 };
 
 export type Migrated =

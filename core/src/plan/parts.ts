@@ -36,6 +36,8 @@ export const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type
 export const bool = () => Type.Boolean();
 /*#__NO_SIDE_EFFECTS__*/
 export const optional = <T extends TSchema>(schema: T) => Type.Optional(schema);
+/*#__NO_SIDE_EFFECTS__*/
+export const literal = <const T extends string>(value: T) => Type.Literal(value);
 /** One of several shapes. */
 /*#__NO_SIDE_EFFECTS__*/
 export const oneOfSchemas = <const T extends TSchema[]>(schemas: readonly [...T]) =>

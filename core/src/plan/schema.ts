@@ -18,8 +18,12 @@ import {
   BREAKERS,
   DISCHARGES,
   FILTERS,
+  HELD_WORK,
+  HOLD_KINDS,
   HOLDINGS,
   PATTERNS,
+  PERMITS,
+  ROLES,
   RULE_SETS,
   SUMP_FILLS,
   SUPPORTS,
@@ -500,6 +504,16 @@ export const PlanSchema = object({
     }),
     /** Tangent of the line of influence under a neighbour's footing: 1 is 45°, 0.5 is 1 in 2. */
     influence: num('/levels/influence'),
+    /** How far a surface shot may lie off what is wanted. Null: typical. */
+    limits: object({
+      formationOver: orNull(num('/levels/limits/formationOver')),
+      formationUnder: orNull(num('/levels/limits/formationUnder')),
+      bed: orNull(num('/levels/limits/bed')),
+      lean: orNull(num('/levels/limits/lean')),
+      footing: orNull(num('/levels/limits/footing')),
+      /** A shot back to a mark. */
+      check: orNull(num('/levels/limits/check')),
+    }),
     /** An engineer's word on underside or width: it overrides every rule. */
     instructions: Type.Array(
       object({
@@ -570,6 +584,24 @@ export const PlanSchema = object({
       }),
       { maxItems: 40 },
     ),
+    /** Ways in for machine, trucks and barrows. */
+    ways: Type.Array(
+      object({
+        id,
+        name,
+        /** Narrowest place, and room under wires or branches; null: nobody has measured. */
+        width: orNull(num('/site/ways/*/width')),
+        height: orNull(num('/site/ways/*/height')),
+        lawn: Type.Boolean(),
+        /** Boards lie on it. */
+        boards: Type.Boolean(),
+        /** Over somebody else's ground: who gave leave, and when; empty: nobody yet. Null: own ground. */
+        leave: orNull(object({ who: text(80), when: text(40) })),
+        /** Left as it was found. */
+        cleaned: Type.Boolean(),
+      }),
+      { maxItems: 12 },
+    ),
   }),
   dig: object({
     corners: oneOf(['mitred', 'rounded'] as const),
@@ -636,6 +668,39 @@ export const PlanSchema = object({
     /** What a bottom dug low is made up with. */
     makeUp: oneOf(['stone', 'lean', 'concrete'] as const),
   }),
+  /** Whose eyes work needs before it is covered. */
+  holds: object({
+    /** Where that is otherwise than usual for a kind of work; none: nobody's. */
+    by: Type.Array(object({ hold: oneOf(HOLD_KINDS), role: oneOf([...ROLES, 'none'] as const) }), {
+      maxItems: HOLD_KINDS.length,
+    }),
+    /** The job's own, beside those. */
+    own: Type.Array(
+      object({
+        id,
+        name,
+        role: oneOf(ROLES),
+        before: oneOf(HELD_WORK),
+        /** Elements it is for; empty: the job. */
+        elements: Type.Array(id, { maxItems: MOST_ELEMENTS }),
+      }),
+      { maxItems: 40 },
+    ),
+  }),
+  /** Permits and notices asked of the crew. */
+  permits: Type.Array(
+    object({
+      id,
+      kind: oneOf(PERMITS),
+      name: text(80),
+      /** Number or reference; the day it runs out. */
+      number: text(60),
+      until: text(40),
+      /** It is there. */
+      held: Type.Boolean(),
+    }),
+    { maxItems: 40 },
+  ),
   /** What things cost here, by the unit each is counted in; null when nobody has said. */
   prices: object({
     currency: text(8),

@@ -218,12 +218,12 @@ function filled({ plan, solid, founded }: Ground): Filled {
   for (const part of solid.parts) if (!floors.has(part.of)) floors.set(part.of, part.floor);
   solid.cuts.forEach(({ cells }, i) => {
     const part = solid.parts[i]!;
-    const { element } = founded[part.owner]!;
+    const { element, low } = founded[part.owner]!;
     if (!part.fills && part.mitre === 0) return;
-    const needed = lifted(floors.get(part.of)!, element.low);
+    const needed = lifted(floors.get(part.of)!, low);
     const own = castOf(element).stone(element);
     const under = (level: Linear) => cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, level), 0);
-    let below = element.low > 0 ? under(needed) : 0;
+    let below = low > 0 ? under(needed) : 0;
     makeUps[part.owner]! += below;
     let height = 0;
     // A drain's own stone takes the room of its bed; a stone footing stands on it.

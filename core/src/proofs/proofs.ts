@@ -81,9 +81,9 @@ function columnsOf(plan: Plan, takeoff: Takeoff): Columns {
     tops.forEach((top, k) => {
       bySoil[k]! += area * Math.max(0, Math.min(top, ground) - Math.max(tops[k + 1] ?? -Infinity, to));
     });
-    const { element } = takeoff.elements[part.owner]!;
+    const { element, low: found } = takeoff.elements[part.owner]!;
     if (!part.fills && part.mitre === 0) continue;
-    const needed = level(floors.get(part.of)!, x, y) + element.low;
+    const needed = level(floors.get(part.of)!, x, y) + found;
     const under = (to: number) => Math.max(0, Math.min(to, ground) - low.level);
     const stoneOf = castOf(element).stone(element);
     let height = 0;

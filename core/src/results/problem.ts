@@ -135,6 +135,7 @@ const PROBLEM_CODES = [
   'unknownMachine',
   'unknownSoil',
   'version',
+  'visitNoWork',
   'versionTooNew',
   'wallFills',
   'zeroLength',

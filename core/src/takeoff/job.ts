@@ -2,6 +2,7 @@
  * What is worked out of a job before anything is said about it. Codes and data only; words live with
  * the interface. SI throughout; no NaN, no Infinity.
  */
+import type { AsDug } from '../as-dug/index.ts';
 import type { BedTakeoff, PutBack } from '../base/index.ts';
 import type { Cause, Excavation, Loads, SoftDig, Solid, Spoil } from '../dig/index.ts';
 import type { Frost, FrozenNow, GroundModel, Soil } from '../ground/index.ts';
@@ -84,5 +85,7 @@ export interface Job {
   /** Bank m³ of the whole dig and of its parts. */
   readonly dig: Excavation;
   readonly solid: Solid;
+  /** What was shot of bottoms, by id of element. */
+  readonly asDug: ReadonlyMap<string, AsDug>;
   readonly problems: readonly Problem[];
 }

@@ -4,6 +4,7 @@ import { backfill } from './en/backfill.ts';
 import { dewatering } from './en/dewatering.ts';
 import { dialogs } from './en/dialogs.ts';
 import { frost } from './en/frost.ts';
+import { hole } from './en/hole.ts';
 import { log } from './en/log.ts';
 import { pour } from './en/pour.ts';
 import { proof } from './en/proof.ts';
@@ -20,6 +21,7 @@ export const enLater = {
   ...dewatering,
   ...said,
   ...frost,
+  ...hole,
   ...log,
   ...pour,
   ...sheets,

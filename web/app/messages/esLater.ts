@@ -5,6 +5,7 @@ import { backfill } from './es/backfill.ts';
 import { dewatering } from './es/dewatering.ts';
 import { dialogs } from './es/dialogs.ts';
 import { frost } from './es/frost.ts';
+import { hole } from './es/hole.ts';
 import { log } from './es/log.ts';
 import { pour } from './es/pour.ts';
 import { proof } from './es/proof.ts';
@@ -22,6 +23,7 @@ export const esLater: Words<typeof enLater> = {
   ...dewatering,
   ...said,
   ...frost,
+  ...hole,
   ...log,
   ...pour,
   ...sheets,

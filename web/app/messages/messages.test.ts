@@ -167,6 +167,7 @@ describe('what the core says', () => {
             [0, 5],
           ],
           gates: [{ id: 'g', name: 'Gate', at: [3, 0], width: 1 }],
+          ways: [],
           paths: [
             {
               id: 'p',

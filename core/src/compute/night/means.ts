@@ -1,6 +1,7 @@
 /**
  * What the same night does with other means, what it leaves behind, and how often such a night ends dry.
  */
+import { withTold } from '../../as-dug/index.ts';
 import { type BottomSoil, keepsAs } from '../../base/index.ts';
 import { PUMPS } from '../../catalogue/pumps.ts';
 import { newPump } from '../../plan/blank.ts';
@@ -156,14 +157,15 @@ export interface After {
   readonly change: Difference | null;
 }
 
-/** Bottoms trimmed again: lower by so much, to half a centimetre. */
-export const retrimmed = (plan: Plan, elements: readonly AfterElement[]): Plan => ({
-  ...plan,
-  elements: plan.elements.map((e) => {
-    const own = elements.find(({ id }) => id === e.id);
-    return own && own.retrim > 0 ? { ...e, low: e.low + own.retrim } : e;
-  }),
-});
+/** How low bottoms lie once they are trimmed again, by element, m. */
+export const retrimmed = (
+  { elements: all }: Pick<Takeoff, 'elements'>,
+  elements: readonly AfterElement[],
+): { readonly element: string; readonly low: number }[] =>
+  elements.flatMap(({ id, retrim }) => {
+    const own = all.find((e) => e.id === id);
+    return own && retrim > 0 ? [{ element: id, low: own.low + retrim }] : [];
+  });
 
 const upTo5 = (m: number) => Math.ceil(m / 0.005 - 1e-9) * 0.005;
 
@@ -194,7 +196,9 @@ export function afterNight(plan: Plan, takeoff: Takeoff, hole: NightHole): After
     elements,
     silt,
     scrape: silt / takeoff.work.hand.rate,
-    change: any ? whatIf(plan, takeoff)(retrimmed(plan, elements)).change : null,
+    change: any
+      ? whatIf(plan, takeoff)(plan, withTold(takeoff.facts, retrimmed(takeoff, elements))).change
+      : null,
   };
 }
 

@@ -1,10 +1,11 @@
 /** A night over whole jobs: what a plan says, hole by hole, with other means, after it, and by chance. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { withTold } from '../../as-dug/index.ts';
 import { newPump } from '../../plan/blank.ts';
 import type { Plan } from '../../plan/schema.ts';
 import { bedded, honeyHouse, lean, named, pad, placed, plainPlan, soilsDown, stone } from '../../testing.ts';
-import { compute } from '../pipeline/compute.ts';
+import { compute, computeWith } from '../pipeline/compute.ts';
 import { afterNight, chanceDry, gumbelRain, nightMeans, retrimmed, withMeans } from './means.ts';
 import { type Night, nightOf } from './night.ts';
 
@@ -141,7 +142,7 @@ describe('a night of 40 mm over a pit of 12 m²', () => {
     const hours = answer.night.holes[0]!.wet.hours;
     expect(own!.retrim).toBeCloseTo(Math.ceil((0.01 + 0.002 * hours) / 0.005 - 1e-9) * 0.005, 9);
     expect(after.change!.of.dig).toBeCloseTo(12 * own!.retrim, 6);
-    const taken = compute(retrimmed(plan, after.elements));
+    const taken = computeWith(plan, withTold(takeoff.facts, retrimmed(takeoff, after.elements)));
     expect(taken.madeUp).toBeCloseTo(12 * own!.retrim, 6);
     // Two people with buckets: a litre a second.
     expect(after.bail).toBeCloseTo(after.standing / 0.001 / 3600, 9);

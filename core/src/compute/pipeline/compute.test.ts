@@ -7,6 +7,7 @@ import {
   bedded,
   demo,
   firstStrip,
+  foundLow,
   honeyHouse,
   instruct,
   lean,
@@ -199,10 +200,8 @@ describe('a bottom dug low', () => {
       compute(
         ring((p) => {
           p.pour.makeUp = makeUp;
-          p.elements.forEach((e) => {
-            e.low = 0.15;
-          });
         }),
+        foundLow(Object.fromEntries(ring().elements.map(({ id }) => [id, 0.15]))),
       );
     const straight = compute(ring());
     const extra = 63.36 * 0.15;
@@ -302,12 +301,13 @@ describe('any plan', () => {
           p.dig.slope = a.side;
           p.dig.corners = a.corners;
           p.elements = named(
-            strip(a.runs, { method: a.method, low: a.low }),
-            ...a.pads.map(([x, y, size, angle]) => pad(x, y, size, size, { angle, low: a.low })),
+            strip(a.runs, { method: a.method }),
+            ...a.pads.map(([x, y, size, angle]) => pad(x, y, size, size, { angle })),
           );
           if (a.bed !== null) bedded(p, stone(a.bed));
         });
-        const takeoff = compute(plan);
+        const lows = plan.elements.map(({ id }) => [id, a.low] as const);
+        const takeoff = compute(plan, a.low > 0 ? foundLow(Object.fromEntries(lows)) : []);
         expect(finite(takeoff)).toBe(true);
         expect(unbalanced(takeoff)).toEqual([]);
         for (const id of FIGURE_IDS) expect(takeoff.figures[id].value).toBeGreaterThanOrEqual(0);

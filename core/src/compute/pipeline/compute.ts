@@ -3,6 +3,7 @@ import { cautionsFor } from '../../cautions/index.ts';
 import type { excavate } from '../../dig/index.ts';
 import { figuresOf } from '../../figures/index.ts';
 import { type Facts, factsOf, NO_RECORDS, type SiteRecord } from '../../log/index.ts';
+import { NO_LIMITS } from '../../plan/limits.ts';
 import type { Plan } from '../../plan/schema.ts';
 import type { ProblemCode } from '../../results/index.ts';
 import type { Job } from '../../takeoff/index.ts';
@@ -69,6 +70,7 @@ const SAFE = {
     splash: null,
     steps: { height: null, lap: null, tread: null },
     influence: 1,
+    limits: NO_LIMITS,
     instructions: [],
     shallow: null,
   },
@@ -106,6 +108,7 @@ function jobOf(given: Plan, facts: Facts, around: Around): Job {
     placed,
     dig,
     solid,
+    asDug: new Map([...founded.asDug].map(([i, own]) => [site.plan.elements[i]!.id, own])),
     problems: [...founded.problems, ...problemStep(site, elements, dig)],
   };
 }

@@ -30,19 +30,24 @@ import type { Founded, Site } from './site.ts';
 
 /** Deepest cut of an element, m: highest ground over each stretch less its level. */
 function depthOf(
-  { element, dug, groundHigh, index, live }: FoundationLevels,
+  { element, dug, groundHigh, index, live, low, lowWorst }: FoundationLevels,
   solid: Solid,
   model: GroundModel,
 ): number {
   if (!live) return 0;
+  // People stand at the worst place, not at the mean one.
+  const more = Math.max(0, lowWorst - low);
   // Under an old wall people stand in a pit dug from inside.
   const old = oldWallOf(element);
-  if (old) return Math.max(0, old.inside - lowestOf(dug));
-  if (dug.length === 1) return Math.max(0, groundHigh - dug[0]!);
-  return solid.parts.reduce(
-    (most, part) =>
-      part.owner === index ? Math.max(most, groundOver(model, [part.bottom]).high - part.floor.c) : most,
-    0,
+  if (old) return Math.max(0, old.inside - lowestOf(dug)) + more;
+  if (dug.length === 1) return Math.max(0, groundHigh - dug[0]!) + more;
+  return (
+    more +
+    solid.parts.reduce(
+      (most, part) =>
+        part.owner === index ? Math.max(most, groundOver(model, [part.bottom]).high - part.floor.c) : most,
+      0,
+    )
   );
 }
 

@@ -1,5 +1,12 @@
 /** What a job stands on: its ground, how deep each element is founded, and the dig as a solid. */
-import { type Excavation, excavate, type FoundationLevels, foundationLevels } from '../../dig/index.ts';
+import { type AsDug, asDugOf, CHECK_TOLERANCE, levelling, trimOf } from '../../as-dug/index.ts';
+import {
+  type Excavation,
+  excavate,
+  type FoundationLevels,
+  foundationLevels,
+  ownBottoms,
+} from '../../dig/index.ts';
 import {
   designFrost,
   type Frost,
@@ -34,12 +41,40 @@ export function groundStep(given: Plan, facts: Facts): Site {
 export interface Founded {
   readonly elements: readonly FoundationLevels[];
   readonly problems: readonly Problem[];
+  /** What was shot of bottoms, by position of element. */
+  readonly asDug: ReadonlyMap<number, AsDug>;
 }
 
-export function foundStep({ plan, model, frost }: Site): Founded {
+export function foundStep({ plan, facts, model, frost }: Site): Founded {
   const { levelled, problems } = levelElements(plan, model, frost);
-  const elements = foundationLevels(plan, levelled);
-  return { elements, problems: [...problems, ...elements.flatMap(({ problem }) => problem ?? [])] };
+  const wanted = foundationLevels(plan, levelled);
+  const asDug = asDugBottoms(plan, facts, wanted);
+  const elements = asDug.size === 0 ? wanted : foundationLevels(plan, levelled, asDug);
+  return { elements, asDug, problems: [...problems, ...elements.flatMap(({ problem }) => problem ?? [])] };
+}
+
+/** What was shot of the bottoms there are, by position of element. */
+function asDugBottoms(
+  plan: Plan,
+  { levels }: Facts,
+  wanted: readonly FoundationLevels[],
+): Map<number, AsDug> {
+  const out = new Map<number, AsDug>();
+  if (levels.length === 0) return out;
+  const { shots } = levelling(levels, plan.levels.limits.check ?? CHECK_TOLERANCE);
+  const shotOf = (id: string) => shots.filter(({ element, on }) => element === id && on === 'formation');
+  const own = wanted.flatMap(({ element, index, live }) => {
+    const list = live ? shotOf(element.id) : [];
+    return list.length > 0 ? [[index, list] as const] : [];
+  });
+  if (own.length === 0) return out;
+  const bottoms = ownBottoms(plan, wanted, new Set(own.map(([index]) => index)));
+  for (const [index, list] of own) {
+    const trim = trimOf(plan, wanted[index]!.element.trim);
+    const made = asDugOf(plan, list, bottoms[index]!, trim);
+    if (made) out.set(index, made);
+  }
+  return out;
 }
 
 export const digStep = ({ plan, model }: Site, { elements }: Founded): Excavation =>

@@ -1,6 +1,12 @@
 /** What moves nothing is not worked out again: whatever is logged, it is what a whole takeoff would be. */
 import { expect, it } from 'vitest';
-import { RECORD_KIND_IDS, type RecordKindId, type SiteRecord } from '../../log/index.ts';
+import {
+  MORNING_ITEMS,
+  RECORD_KIND_IDS,
+  type RecordKindId,
+  type RecordValue,
+  type SiteRecord,
+} from '../../log/index.ts';
 import { honeyHouse, logged } from '../../testing.ts';
 import { compute, withRecords } from '../index.ts';
 
@@ -18,6 +24,10 @@ const [bed] = plan.beds;
 const lift = { ...on, placement: `bed/${bed!.id}/${bed!.layers[0]!.id}/1` };
 const layer = { bed: bed!.id, layer: bed!.layers[0]!.id };
 
+const inOrder = Object.fromEntries(
+  MORNING_ITEMS.map((item) => [item, 'good']),
+) as RecordValue<'morning'>['items'];
+
 /** One of each kind, as it would be logged of this job. */
 const ONE: { readonly [K in RecordKindId]: () => SiteRecord } = {
   dug: () => logged('dug', { machine: plan.dig.machine, when: '', volume: 60, hours: 8 }),
@@ -34,6 +44,32 @@ const ONE: { readonly [K in RecordKindId]: () => SiteRecord } = {
   taped: () => logged('taped', { from: 'A', to: 'B', distance: 3 }),
   frozen: () => logged('frozen', { depth: 0.4, from: 'typed', when: '' }),
   exposed: () => logged('exposed', { hazard: plan.ground.hazards[0]!.id, bare: true }),
+  setup: () => logged('setup', { mark: 'M', level: 100, backsight: 1.4 }),
+  checkShot: () => logged('checkShot', { setup: 's', reading: 1.4 }),
+  shot: () => logged('shot', { on: 'formation', from: { by: 'said', low: 0.05 } }, on),
+  visit: () =>
+    logged(
+      'visit',
+      { hold: 'bottom', verdict: 'released', who: 'x', role: 'inspector', what: '', finger: '' },
+      on,
+    ),
+  asked: () => logged('asked', { hold: 'bottom', role: 'inspector', when: '' }, on),
+  morning: () => logged('morning', { who: 'x', items: inOrder, note: '', finger: '' }),
+  happened: () => logged('happened', { what: 'rain', note: '' }),
+  change: () =>
+    logged('change', {
+      word: 'w1',
+      what: 'level',
+      thing: null,
+      from: null,
+      to: 98,
+      who: 'x',
+      role: 'engineer',
+      why: '',
+      amounts: [],
+      cost: null,
+    }),
+  settled: () => logged('settled', { word: 'w1', how: 'taken', why: '' }),
   note: () => logged('note', { text: 'rain' }),
 };
 

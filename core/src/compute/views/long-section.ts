@@ -67,7 +67,7 @@ export function longSection(
         underside,
         top: underside + element.thickness,
         formation,
-        dug: formation - element.low,
+        dug: formation - info.low,
       });
       const next = own[k + 1];
       if (!info.steps || !next || next.underside === underside) return;

@@ -3,29 +3,25 @@ import { describe, expect, it } from 'vitest';
 import { CAUSES, profile, volumeOf } from '../../dig/index.ts';
 import { area, unionArea } from '../../geometry/index.ts';
 import type { Plan } from '../../plan/schema.ts';
-import { named, pad, plainPlan, ramp, strip } from '../../testing.ts';
+import { foundLow, named, pad, plainPlan, ramp, strip } from '../../testing.ts';
 import { compute } from '../pipeline/compute.ts';
 import { overdigShape } from './overdig-shape.ts';
 
 const job = ({
   room,
   slope,
-  low,
   turn,
   ramped,
-}: Record<'room' | 'slope' | 'low' | 'turn', number> & { ramped: boolean }): Plan =>
+}: Record<'room' | 'slope' | 'turn', number> & { ramped: boolean }): Plan =>
   plainPlan((plan) => {
     plan.dig.room = room;
     plan.dig.slope = slope;
     const [c, s] = [Math.cos(turn) * 4, Math.sin(turn) * 4];
     plan.elements = named(
-      strip(
-        [
-          [-c, -s],
-          [c, s],
-        ],
-        { low },
-      ),
+      strip([
+        [-c, -s],
+        [c, s],
+      ]),
       pad(2, 7, 1.4, 1.4),
       ...(ramped ? [ramp('E1', [0, 9], 90)] : []),
     );
@@ -44,7 +40,7 @@ describe('where the soil of a cause lies', () => {
     fc.assert(
       fc.property(drawn, (values) => {
         const plan = job(values);
-        const takeoff = compute(plan, []);
+        const takeoff = compute(plan, foundLow({ E1: values.low }));
         for (const cause of CAUSES) {
           if (cause === 'soft') continue;
           const { before, after } = overdigShape(plan, takeoff, cause);
@@ -58,7 +54,7 @@ describe('where the soil of a cause lies', () => {
     );
   });
   it('of what is neat is the footings’ own plan', () => {
-    const plan = job({ room: 0.3, slope: 1, low: 0, turn: 0, ramped: false });
+    const plan = job({ room: 0.3, slope: 1, turn: 0, ramped: false });
     const takeoff = compute(plan, []);
     const { before, after } = overdigShape(plan, takeoff, 'neat');
     expect(before).toBeNull();
@@ -66,7 +62,7 @@ describe('where the soil of a cause lies', () => {
     expect(after.openings.flat().reduce((sum, piece) => sum + area(piece), 0)).toBeGreaterThan(0);
   });
   it('of sides is what a cut shows on either side of the upright trench', () => {
-    const plan = job({ room: 0, slope: 1, low: 0, turn: 0, ramped: false });
+    const plan = job({ room: 0, slope: 1, turn: 0, ramped: false });
     const takeoff = compute(plan, []);
     const { before, after } = overdigShape(plan, takeoff, 'sides');
     const cross = (solid: typeof after) =>

@@ -297,7 +297,8 @@ export function layersOver(plan: Plan, takeoff: Takeoff, piece: ProfilePiece): F
   const element = plan.elements[piece.owner];
   const part = takeoff.solid.parts[piece.part];
   if (!element || !part?.fills) return [];
-  let top = part.floor.c + element.low;
+  const lowest = takeoff.solid.parts.find(({ of }) => of === part.of) ?? part;
+  let top = lowest.floor.c + (takeoff.elements[piece.owner]?.low ?? 0);
   const own = castOf(element).stone(element);
   const bed = castOf(element).carries(element) ? bedOf(plan, element) : null;
   const layers = (bed?.layers ?? []).flatMap((layer): FaceLayer[] => {

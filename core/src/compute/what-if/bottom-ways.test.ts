@@ -1,11 +1,12 @@
 /** A low bottom and a level to work on, several ways: what each costs, by hand. */
 import { describe, expect, it } from 'vitest';
+import type { SiteRecord } from '../../log/index.ts';
 import type { Plan } from '../../plan/schema.ts';
-import { bedded, lean, named, pad, plainPlan, stone, strip } from '../../testing.ts';
+import { bedded, foundLow, lean, named, pad, plainPlan, stone, strip } from '../../testing.ts';
 import { compute } from '../pipeline/compute.ts';
 import { leanStakes, lowWays, workingWays } from './bottom-ways.ts';
 
-const job = (change: (plan: Plan) => void) => {
+const job = (change: (plan: Plan) => void, records: readonly SiteRecord[] = []) => {
   const plan = plainPlan((p) => {
     p.dig.slope = 0;
     p.dig.room = 0;
@@ -15,13 +16,11 @@ const job = (change: (plan: Plan) => void) => {
     p.elements = named(pad(0, 0, 4, 3));
     change(p);
   });
-  return { plan, takeoff: compute(plan) };
+  return { plan, takeoff: compute(plan, records) };
 };
 
 describe('a bottom dug 100 mm low under 4 × 3 m', () => {
-  const { plan, takeoff } = job((p) => {
-    p.elements[0]!.low = 0.1;
-  });
+  const { plan, takeoff } = job(() => {}, foundLow({ E1: 0.1 }));
   const ways = lowWays(plan, takeoff);
 
   it('is 1.2 m³ of stone, lean or footing, and says which the pour then swallows', () => {

@@ -28,13 +28,13 @@ export interface LowWay {
  */
 export function lowWays(plan: Plan, takeoff: Takeoff): LowWay[] {
   if (takeoff.madeUp <= 0) return [];
-  const low = takeoff.elements.filter((e) => e.live && e.element.low > 0);
+  const low = takeoff.elements.filter((e) => e.live && e.low > 0);
   const ask = whatIf(plan, takeoff);
   return MAKE_UPS.map((way): LowWay => {
     const here = plan.pour.makeUp === way;
     const { takeoff: other, change } = ask(here ? plan : { ...plan, pour: { ...plan.pour, makeUp: way } });
-    const hours = low.map(({ element, bottomArea, width }) => {
-      const layer = { ...newLayer('crushed', [], plan.system), thickness: element.low };
+    const hours = low.map(({ low: thickness, bottomArea, width }) => {
+      const layer = { ...newLayer('crushed', [], plan.system), thickness };
       const own = compactorChoices(layer, bottomArea / width.dug, width.dug, plan.compactors);
       return own.find((choice) => choice.compactor === layer.compactor)?.hours ?? 0;
     });

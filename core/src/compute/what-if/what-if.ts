@@ -34,12 +34,13 @@ export interface Other {
 }
 
 /**
- * A job as it stands, to be asked what another plan of it comes to. What was logged is known to both.
+ * A job as it stands, to be asked what another plan of it comes to, or other facts. What was logged is known to
+ * both unless others are given.
  * @param takeoff of the plan as it stands
  */
 export const whatIf =
   (plan: Plan, takeoff: Takeoff) =>
-  (other: Plan): Other => {
-    const made = other === plan ? takeoff : computeWith(other, takeoff.facts);
+  (other: Plan, facts = takeoff.facts): Other => {
+    const made = other === plan && facts === takeoff.facts ? takeoff : computeWith(other, facts);
     return { takeoff: made, change: difference(plan, takeoff, made) };
   };

@@ -4,22 +4,31 @@
  */
 import type { Static, TSchema } from 'typebox';
 import type { Range } from '../../plan/fields.ts';
-import type { Checked, Fault, RecordKind, Said } from '../kind.ts';
+import type { Book, Checked, Fault, RecordKind, Said } from '../kind.ts';
+import { asked, askedValue } from './asked.ts';
 import { bottom, bottomValue } from './bottom.ts';
+import { change, changeValue } from './change.ts';
+import { checkShot, checkShotValue } from './check-shot.ts';
 import { cone, coneValue } from './cone.ts';
 import { density, densityValue } from './density.ts';
 import { dug, dugValue } from './dug.ts';
 import { exposed, exposedValue } from './exposed.ts';
 import { frozen, frozenValue } from './frozen.ts';
 import { handDug, handDugValue } from './hand-dug.ts';
+import { happened, happenedValue } from './happened.ts';
 import { lab, labValue } from './lab.ts';
 import { laid, laidValue } from './laid.ts';
+import { morning, morningValue } from './morning.ts';
 import { note, noteValue } from './note.ts';
 import { release, releaseValue } from './release.ts';
 import { rework, reworkValue } from './rework.ts';
 import { risingHead, risingHeadValue } from './rising-head.ts';
+import { settled, settledValue } from './settled.ts';
+import { setup, setupValue } from './setup.ts';
+import { shot, shotValue } from './shot.ts';
 import { taped, tapedValue } from './taped.ts';
 import { trial, trialValue } from './trial.ts';
+import { visit, visitValue } from './visit.ts';
 
 const RECORD_KINDS = {
   dug,
@@ -36,6 +45,15 @@ const RECORD_KINDS = {
   taped,
   frozen,
   exposed,
+  setup,
+  checkShot,
+  shot,
+  visit,
+  asked,
+  morning,
+  happened,
+  change,
+  settled,
   note,
 } as const;
 
@@ -55,6 +73,15 @@ export const RECORD_VALUES = {
   taped: tapedValue,
   frozen: frozenValue,
   exposed: exposedValue,
+  setup: setupValue,
+  checkShot: checkShotValue,
+  shot: shotValue,
+  visit: visitValue,
+  asked: askedValue,
+  morning: morningValue,
+  happened: happenedValue,
+  change: changeValue,
+  settled: settledValue,
   note: noteValue,
 } as const satisfies { readonly [K in RecordKindId]: { readonly schema: TSchema } };
 
@@ -73,10 +100,16 @@ export type PlacedKindId = {
   [K in RecordKindId]: Kinds[K]['onPlacement'] extends true ? K : never;
 }[RecordKindId];
 
+/** Kinds that stand in a book. */
+export type BookedKindId<B extends Book> = {
+  [K in RecordKindId]: Kinds[K] extends { readonly book: B } ? K : never;
+}[RecordKindId];
+
 /** A row of the table whichever it is, for what goes over all of them. */
 export const recordKindOf = (
   kind: RecordKindId,
-): RecordKind<unknown, unknown, RecordWord, boolean, Record<string, Range>> => RECORD_KINDS[kind] as never;
+): RecordKind<unknown, unknown, RecordWord, boolean, Record<string, Range>> & { readonly book?: Book } =>
+  RECORD_KINDS[kind] as never;
 
 /** What contradicts itself in a record's value beyond its schema. */
 export const faultOf = <K extends RecordKindId>(kind: K, value: RecordValue<K>): Fault | null =>

@@ -31,6 +31,8 @@ export const dig = {
     side: 'Sides, run : rise',
     sideHint: 'class {{class}}: no steeper than {{steepest}}',
     low: 'Dug low by',
+    found_one: '{{count}} shot: {{low}} low, {{high}} high. Typed here, it counts instead.',
+    found_other: '{{count}} shots: {{low}} low, {{high}} high. Typed here, it counts instead.',
     lowHint: 'below what is needed',
     stem: { strip: 'Wall on it', pad: 'Column on it' },
     name: 'Name',

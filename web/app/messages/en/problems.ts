@@ -14,6 +14,7 @@ export const problems = {
     tooFew: 'Too few entries at {{path}}.',
     tooMany: 'Too many entries at {{path}}.',
     notFinite: '{{value}} is not a number anyone can dig.',
+    visitNoWork: 'Refused: say what is to be done.',
     version: 'The plan’s version is not one we know.',
     versionTooNew: 'This plan is of a newer version ({{value}}) than this program reads ({{max}}).',
     noFile: 'Choose a file first.',

@@ -34,6 +34,8 @@ export const dig: Words<typeof english> = {
     side: 'Talud, horiz. : vert.',
     sideHint: 'clase {{class}}: no más empinado que {{steepest}}',
     low: 'Pasado de fondo',
+    found_one: '{{count}} toma: {{low}} bajo, {{high}} alto. Lo que escriba aquí vale en su lugar.',
+    found_other: '{{count}} tomas: {{low}} bajo, {{high}} alto. Lo que escriba aquí vale en su lugar.',
     lowHint: 'bajo lo necesario',
     stem: { strip: 'Muro encima', pad: 'Columna encima' },
     name: 'Nombre',

@@ -17,6 +17,7 @@ export const problems: Words<typeof english> = {
     tooFew: 'Muy pocas entradas en {{path}}.',
     tooMany: 'Demasiadas entradas en {{path}}.',
     notFinite: '{{value}} no es un número que se pueda excavar.',
+    visitNoWork: 'Rechazado: diga qué hay que hacer.',
     version: 'La versión del plan no es conocida.',
     versionTooNew:
       'Este plan es de una versión más nueva ({{value}}) que la que este programa lee ({{max}}).',

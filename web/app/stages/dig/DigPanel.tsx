@@ -3,11 +3,13 @@ import { Box, Flex, Stack } from '@chakra-ui/react';
 import { type Element, FORMS, INCH, RULE_SETS, SUPPORTS, stringFor } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useLog } from '../../state/records.ts';
 import { removeElement } from '../../state/removeElement.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';
 import { bottomText } from '../../ui/words.ts';
 import { Fact, Panel, PlanField } from '../fields.tsx';
@@ -153,6 +155,37 @@ function Sides({ element, index }: Own<Element>) {
   );
 }
 
+/** How low the bottom was found: as it was shot, or told here of the whole of it. */
+function FoundLow({ element }: { element: string }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const log = useLog();
+  const found = useTakeoff().asDug.get(element) ?? null;
+  const measured = found?.shots.filter(({ level }) => level !== null).length ?? 0;
+  return (
+    <>
+      <QuantityField
+        label={t('dig.low')}
+        hint={t('dig.lowHint')}
+        range="low"
+        value={found ? Math.round(found.mean * 1000) / 1000 : 0}
+        onCommit={(low) => {
+          if (low !== null) log('shot', { on: 'formation', from: { by: 'said', low } }, { element });
+        }}
+      />
+      {found && measured > 0 && (
+        <Small data-found={element}>
+          {t('dig.found', {
+            count: measured,
+            low: format.text(found.low, 'volume', { decimals: 2 }),
+            high: format.text(found.high, 'volume', { decimals: 2 }),
+          })}
+        </Small>
+      )}
+    </>
+  );
+}
+
 /** What is seldom typed, its name, and taking it away. */
 function More({ element, index, inBays }: Own<Element> & { inBays: boolean }) {
   const { t } = useTranslation();
@@ -166,7 +199,7 @@ function More({ element, index, inBays }: Own<Element> & { inBays: boolean }) {
       {FORMS[element.kind] !== 'ramp' && !inBays && (
         <PlanField label={t('dig.level')} hint={t('dig.levelHint')} path={`${path}/level`} optional />
       )}
-      <PlanField hint={t('dig.lowHint')} path={`${path}/low`} />
+      <FoundLow element={element.id} />
       <PlanField
         hint={t('dig.handTrimHint')}
         path={`${path}/trim`}

@@ -71,7 +71,7 @@ export function RuleCosts() {
         <Box data-rule="deeper">
           <QuantityField
             label={t('cost.deeper')}
-            range="/elements/*/low"
+            range="low"
             value={deeper}
             onCommit={(next) => setDeeper(next ?? 0.15)}
           />

@@ -2,7 +2,9 @@
 import { type MeanNight, retrimmed } from '@cimiento/core';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { useNightRest } from '../../../state/ask/whatif.ts';
-import { useDesk, useDeskStore } from '../../../state/store.ts';
+import { useLog } from '../../../state/records.ts';
+import { useDesk } from '../../../state/store.ts';
+import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { DifferenceLine } from '../../DifferenceLine.tsx';
@@ -12,7 +14,8 @@ import { lasting, useHole } from './use.ts';
 export function AfterPanel({ element }: { element: string }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const { edit } = useDeskStore().getState();
+  const log = useLog();
+  const takeoff = useTakeoff();
   const plan = useDesk((desk) => desk.plan);
   const { hole } = useHole();
   const rest = useNightRest(plan.water.storm ? plan : null, hole?.elements[0] ?? element);
@@ -26,12 +29,8 @@ export function AfterPanel({ element }: { element: string }) {
     );
   const deepest = Math.max(0, ...elements.map(({ retrim }) => retrim));
   const take = () => {
-    const other = retrimmed(plan, elements);
-    edit((d) => {
-      d.elements.forEach((own, i) => {
-        own.low = other.elements[i]!.low;
-      });
-    });
+    for (const { element: of, low } of retrimmed(takeoff, elements))
+      log('shot', { on: 'formation', from: { by: 'said', low } }, { element: of });
   };
   return (
     <Panel title={t('rain.after')}>

@@ -1,0 +1,123 @@
+/**
+ * Which work needs whose eyes before it is covered: one row a kind. What a look needs first is worked out of the
+ * plan and the records; who lifts it is the row's, or the job's specification where that says otherwise.
+ */
+import { FEELS } from '../log/index.ts';
+import { mayCover } from '../placement/index.ts';
+import { layerValues } from '../plan/beds.ts';
+import type { HeldWork, HoldKind, Role } from '../plan/kinds.ts';
+import { boxElementOf, traitsOf } from '../plan/variants.ts';
+import { shapeOf } from '../setout/index.ts';
+import type { ElementTakeoff, Job } from '../takeoff/index.ts';
+import { shotsWanted } from './shots.ts';
+
+/** What must be there before somebody looks. Counts where there is something to count. */
+export interface Need {
+  readonly code: 'taped' | 'shotAll' | 'shotGood' | 'shotSure' | 'bottomFound' | 'tests' | 'liftsReleased';
+  readonly met: boolean;
+  readonly have: number;
+  readonly of: number;
+}
+
+export type HeldJob = Pick<Job, 'plan' | 'facts' | 'elements' | 'asDug' | 'pours'>;
+
+interface HoldRow {
+  readonly before: HeldWork;
+  readonly role: Role;
+  /** Nobody but who it names lets it go: what an engineer owns. */
+  readonly strict?: boolean;
+  /** Of the job as a whole. */
+  readonly ofJob?: boolean;
+  readonly applies: (info: ElementTakeoff, job: HeldJob) => boolean;
+  readonly needs: (info: ElementTakeoff | null, job: HeldJob) => readonly Need[];
+}
+
+const need = (code: Need['code'], have: number, of: number): Need => ({ code, have, of, met: have >= of });
+const none = () => [];
+const built = ({ live, element }: ElementTakeoff) => live && shapeOf(element).founded;
+const hasLean = ({ layers }: ElementTakeoff) => layers.some(({ layer }) => layerValues(layer).cast);
+
+function bottomNeeds(info: ElementTakeoff | null, { facts, asDug }: HeldJob): Need[] {
+  if (!info) return [];
+  const shots = (asDug.get(info.id)?.shots ?? []).filter(({ level }) => level !== null);
+  const wanted = shotsWanted(info).length;
+  const good = shots.filter(({ verdict }) => verdict?.word === 'good').length;
+  const sure = shots.filter(({ doubted }) => !doubted).length;
+  const found = facts.bottom.get(info.id);
+  const fit = found !== undefined && found.feel === FEELS[0] && found.wet !== 'water' && !found.frozen;
+  return [
+    need('shotAll', Math.min(shots.length, wanted), wanted),
+    need('shotGood', good, shots.length),
+    need('shotSure', sure, shots.length),
+    need('bottomFound', fit ? 1 : 0, 1),
+  ];
+}
+
+/** In the order the work is done. Bays and lifts are seen by whoever the plan's own parts name. */
+export const HOLDS: Readonly<Record<HoldKind, HoldRow>> = {
+  setout: {
+    before: 'dig',
+    role: 'lead',
+    ofJob: true,
+    applies: built,
+    needs: (_info, { facts }) => [need('taped', Math.min(1, facts.taped.length), 1)],
+  },
+  bottom: {
+    before: 'cover',
+    role: 'inspector',
+    applies: (info) => built(info) && !traitsOf(info.element).inBays,
+    needs: bottomNeeds,
+  },
+  lift: {
+    before: 'cover',
+    role: 'competent',
+    applies: ({ cards }) => cards.some(({ wanted }) => wanted > 0),
+    needs: (info) => {
+      const cards = info?.cards ?? [];
+      const tested = cards.filter(({ wanted }) => wanted > 0);
+      return [
+        need(
+          'tests',
+          tested.filter(({ state }) => state === 'passed' || mayCover(state)).length,
+          tested.length,
+        ),
+        need('liftsReleased', cards.filter(({ state }) => mayCover(state)).length, cards.length),
+      ];
+    },
+  },
+  lean: { before: 'pour', role: 'lead', applies: (info) => built(info) && hasLean(info), needs: none },
+  forms: {
+    before: 'pour',
+    role: 'inspector',
+    applies: ({ live, concrete }) => live && concrete > 0,
+    needs: none,
+  },
+  pour: { before: 'pour', role: 'lead', ofJob: true, applies: ({ concrete }) => concrete > 0, needs: none },
+  leak: {
+    before: 'backfill',
+    role: 'engineer',
+    strict: true,
+    applies: (info) => built(info) && boxElementOf(info.element) !== null,
+    needs: none,
+  },
+  proofing: {
+    before: 'backfill',
+    role: 'inspector',
+    applies: (info) => built(info) && boxElementOf(info.element) !== null,
+    needs: none,
+  },
+  backfill: {
+    before: 'backfill',
+    role: 'engineer',
+    strict: true,
+    applies: (info) => built(info) && (boxElementOf(info.element) !== null || info.element.stem > 0),
+    needs: none,
+  },
+  bay: {
+    before: 'pour',
+    role: 'engineer',
+    strict: true,
+    applies: (info) => info.live && traitsOf(info.element).inBays,
+    needs: none,
+  },
+};
