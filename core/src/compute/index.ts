@@ -16,6 +16,7 @@ export * from './what-if/bottom-ways.ts';
 export * from './what-if/bounds.ts';
 export * from './what-if/concrete-instead.ts';
 export * from './what-if/ordered.ts';
+export * from './what-if/remedied.ts';
 export * from './what-if/remedies.ts';
 export * from './what-if/rule-costs.ts';
 export type { Difference } from './what-if/what-if.ts';

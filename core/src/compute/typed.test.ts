@@ -11,7 +11,8 @@ import { nightOf } from './night/night.ts';
 import { compute } from './pipeline/compute.ts';
 import type { Takeoff } from './pipeline/takeoff.ts';
 import { mixedJob } from './testing.ts';
-import { REMEDIED, remedyCost, remedyFor } from './what-if/remedies.ts';
+import { REMEDIED } from './what-if/remedied.ts';
+import { remedyCost, remedyFor } from './what-if/remedies.ts';
 
 /** Each is worked out some thirty times. */
 const JOBS = drawnCases(300, 12);

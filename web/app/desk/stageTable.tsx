@@ -5,9 +5,8 @@
 import { adjust, isAssumed, type Plan, setoutPoints, type Takeoff } from '@cimiento/core';
 import { ink } from '../drawing/hatches.tsx';
 import { DepthsButton } from '../stages/dig/DepthsButton.tsx';
-import { DigJobPanel, DigPanel } from '../stages/dig/DigPanel.tsx';
+import { DigPanel } from '../stages/dig/DigPanel.tsx';
 import { SiteWorkLayer } from '../stages/dig/SiteWorkLayer.tsx';
-import { SiteLayer, SurfaceLayer } from '../stages/ground/SiteLayer.tsx';
 import type { Stage } from '../state/stages.ts';
 import { later } from '../ui/later.tsx';
 import { cautionText, countText } from '../ui/words.ts';
@@ -22,7 +21,13 @@ const night = () => import('../stages/water/night/index.ts');
 const proof = () => import('../stages/base/proof/index.ts');
 const setout = () => import('../stages/setout/index.ts');
 
+// What lies about the dig comes a moment after the dig.
+const site = () => import('../stages/ground/SiteLayer.tsx');
+const SiteLayer = later(site, 'SiteLayer');
+const SurfaceLayer = later(site, 'SurfaceLayer');
+
 const Alternatives = later(digPanels, 'Alternatives');
+const DigJobPanel = later(digPanels, 'DigJobPanel');
 const MachinePanel = later(digPanels, 'MachinePanel');
 const SpoilPanel = later(digPanels, 'SpoilPanel');
 const TruckPanel = later(digPanels, 'TruckPanel');

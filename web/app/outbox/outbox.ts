@@ -4,7 +4,7 @@
  * person who made it and waits for them: nobody else's session sends it. Sending one twice keeps one.
  */
 import { type Problem, type SiteRecord, upgradedRecord } from '@cimiento/core';
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import type { DBSchema, IDBPDatabase } from 'idb';
 
 /** Why the server would not have a record, and which program said so. */
 export interface Refusal {
@@ -28,19 +28,27 @@ let opened: Promise<IDBPDatabase<Outbox> | null> | null = null;
 
 /** Null where the browser keeps nothing: records then wait in the page only. */
 function open(): Promise<IDBPDatabase<Outbox> | null> {
-  opened ??= openDB<Outbox>(NAME, 2, {
-    upgrade(db, before) {
-      if (before < 1) db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'job');
-    },
-    // Another page wants to bring it up to a newer version.
-    blocking(_now, _wanted, event) {
-      (event.target as IDBDatabase).close();
+  // Asked for as soon as a page stands, and needed for nothing it shows first.
+  opened ??= import('idb')
+    .then(({ openDB }) =>
+      openDB<Outbox>(NAME, 2, {
+        upgrade(db, before) {
+          if (before < 1) db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'job');
+        },
+        // Another page wants to bring it up to a newer version.
+        blocking(_now, _wanted, event) {
+          (event.target as IDBDatabase).close();
+          opened = null;
+        },
+        terminated() {
+          opened = null;
+        },
+      }),
+    )
+    .catch(() => {
       opened = null;
-    },
-    terminated() {
-      opened = null;
-    },
-  }).catch(() => null);
+      return null;
+    });
   return opened;
 }
 

@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import type { Plan } from '../../plan/schema.ts';
 import { bedded, instruct, named, pad, plainPlan, soilsDown, stone, strip } from '../../testing.ts';
 import { compute } from '../pipeline/compute.ts';
-import { REMEDIED, remedyCost, remedyFor } from './remedies.ts';
+import { REMEDIED } from './remedied.ts';
+import { remedyCost, remedyFor } from './remedies.ts';
 
 const steep = (slope: number, level: number, soil: 'sand' | 'softClay' | 'stiffClay') =>
   plainPlan((p) => {

@@ -1,7 +1,6 @@
 /** What would mend a caution where the plan can: the plan so mended, and what that comes to. */
 
 import { usualLift } from '../../base/index.ts';
-import type { CautionCode } from '../../cautions/index.ts';
 import { leastLap } from '../../levels/steps.ts';
 import { isAssumed } from '../../plan/assumed.ts';
 import type { Plan } from '../../plan/schema.ts';
@@ -9,20 +8,8 @@ import { shapeOf } from '../../setout/index.ts';
 import { underFlood } from '../../takeoff/index.ts';
 import type { Kind } from '../../units/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
+import type { Remedied } from './remedied.ts';
 import { type Difference, whatIf } from './what-if.ts';
-
-/** Cautions a press can mend. */
-export const REMEDIED = [
-  'unsupported',
-  'underFlood',
-  'stepHigh',
-  'lapShort',
-  'liftOverCompactor',
-  'reach',
-  'gate',
-  'coverAssumed',
-] as const satisfies readonly CautionCode[];
-export type Remedied = (typeof REMEDIED)[number];
 
 /** A plan with a caution mended; null when it does not stand. And to what it was brought. */
 export interface Remedy {

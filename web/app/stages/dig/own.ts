@@ -1,5 +1,5 @@
 /** What the fields of one kind of element are given, and how they change it. */
-import type { Element } from '@cimiento/core';
+import { type Element, FORMS } from '@cimiento/core';
 import { useDeskStore } from '../../state/store.ts';
 
 export interface Own<E extends Element> {
@@ -17,3 +17,7 @@ export function usePut<E extends Element>({ element, index }: Own<E>) {
       if (target?.kind === element.kind) change(target as E);
     }, key);
 }
+
+/** Narrow enough for a bucket to be chosen, and for a wall or column to stand on. */
+export const isNarrow = ({ kind }: Element, inBays: boolean) =>
+  (FORMS[kind] === 'run' || FORMS[kind] === 'pad') && !inBays;
