@@ -70,6 +70,7 @@ module.exports = {
     // The page: what is known, how it is drawn, the stages, the desk that shows them. Nothing goes back.
     outside('state-knows-no-desk', '^web/app/state/', '^web/app/(drawing|stages|desk|board)/'),
     outside('drawing-knows-no-stage', '^web/app/drawing/', '^web/app/(stages|desk|board)/'),
+    outside('hole-knows-no-desk', '^web/app/hole/', '^web/app/(desk|stages|board)/'),
     outside('stages-know-no-desk', '^web/app/stages/', '^web/app/desk/'),
     outside('plan-is-handed-its-layers', '^web/app/desk/plan/', '^web/app/stages/'),
     {

@@ -4,8 +4,7 @@
  */
 import { LANGS, type System } from '@cimiento/core';
 import { seeded } from '../core/src/random/index.ts';
-import { loadMessages, makeI18n } from '../web/app/messages/i18n.ts';
-import { wordsOf } from '../web/app/messages/useTranslation.ts';
+import { loadMessages, makeI18n, wordsOf } from '../web/app/messages/i18n.ts';
 import { missingFrom } from '../web/app/paper/read-back.server.ts';
 import { SHEET_IDS, SHEETS } from '../web/app/paper/sheets.ts';
 import { DEMOS, demoJob } from '../web/app/server/jobs.server.ts';

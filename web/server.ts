@@ -92,7 +92,16 @@ app.use((request, response, next) => {
 // Built files are packed already, and known once and for all: they are looked up once, not at each request.
 const packed = { brotli: true, gzip: true, etag: true };
 app.use('/assets', sirv(join(here, 'build/client/assets'), { ...packed, immutable: true, maxAge: YEAR }));
-app.use(sirv(join(here, 'build/client'), { ...packed, maxAge: HOUR }));
+app.use(
+  sirv(join(here, 'build/client'), {
+    ...packed,
+    maxAge: HOUR,
+    // What keeps the program in a browser is asked for anew each time: it says which program that is.
+    setHeaders: (response, path) => {
+      if (path === '/sw.js') response.setHeader('Cache-Control', 'no-cache');
+    },
+  }),
+);
 // Everything else is somebody's own. Said only now: what stands there already, built files keep.
 app.use((_request, response, next) => {
   response.set('Cache-Control', 'no-store');

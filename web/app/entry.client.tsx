@@ -2,30 +2,49 @@ import { LANGS } from '@cimiento/core';
 import { CacheProvider } from '@emotion/react';
 import { startTransition } from 'react';
 import { hydrateRoot } from 'react-dom/client';
-import { I18nextProvider } from 'react-i18next';
 import { HydratedRouter } from 'react-router/dom';
-import { loadBoard, loadFirst, loadLater, makeI18n } from './messages/i18n.ts';
+import type { Say } from './messages/keys.ts';
+import { loadBoard, loadFirst, loadHole, loadLater } from './messages/load.ts';
+import { plainWords } from './messages/plain.ts';
+import { SayProvider } from './messages/useTranslation.ts';
+import { keepProgram } from './state/offline.ts';
+import { preferencesNow } from './state/preferencesNow.ts';
 import { makeCache } from './theme/emotion.ts';
 import { wordsLater, wordsNow } from './ui/later.tsx';
 
-const lang = LANGS.find((known) => known === document.documentElement.lang) ?? 'en';
 const desk = /^\/jobs\/./.test(location.pathname);
-const i18n = makeI18n(lang, await loadFirst(lang));
-if (!desk) await loadBoard(lang, i18n);
-wordsLater(async () => {
-  await Promise.all([loadLater(lang, i18n), desk && loadBoard(lang, i18n)]);
-});
+const hole = location.pathname === '/hole';
+// The hole is kept by the browser, perhaps since before another language was chosen.
+const asked = hole ? preferencesNow().lang : document.documentElement.lang;
+const lang = LANGS.find((known) => known === asked) ?? 'en';
 
-// Whoever goes from a desk to the board finds its words there.
-if (desk) setTimeout(() => void wordsNow().catch(() => {}), 1500);
+/** A page starts with the words of what it shows first; what else it may come to is fetched with the rest. */
+async function spoken(): Promise<Say> {
+  const { say, add } = plainWords(lang);
+  const rest = [() => loadLater(lang, add), ...(desk || hole ? [() => loadBoard(lang, add)] : [])];
+  if (hole) {
+    await loadHole(lang, add);
+    rest.push(() => loadFirst(lang).then(add));
+  } else await Promise.all([loadFirst(lang).then(add), desk ? null : loadBoard(lang, add)]);
+  wordsLater(async () => {
+    await Promise.all(rest.map((load) => load()));
+  });
+  return say;
+}
+
+const say = await spoken();
+
+// Whoever goes from a desk to the board finds its words there; the hole has all of them before signal goes.
+if (desk || hole) setTimeout(() => void wordsNow().catch(() => {}), 1500);
+keepProgram();
 
 startTransition(() => {
   hydrateRoot(
     document,
     <CacheProvider value={makeCache()}>
-      <I18nextProvider i18n={i18n}>
+      <SayProvider value={say}>
         <HydratedRouter />
-      </I18nextProvider>
+      </SayProvider>
     </CacheProvider>,
   );
 });

@@ -8,9 +8,9 @@ import { CacheProvider, type EmotionCache } from '@emotion/react';
 import { createReadableStreamFromReadable } from '@react-router/node';
 import { isbot } from 'isbot';
 import { renderToPipeableStream } from 'react-dom/server';
-import { I18nextProvider } from 'react-i18next';
 import { type EntryContext, type HandleErrorFunction, ServerRouter } from 'react-router';
-import { loadMessages, makeI18n } from './messages/i18n.ts';
+import { loadMessages, makeI18n, wordsOf } from './messages/i18n.ts';
+import { SayProvider } from './messages/useTranslation.ts';
 import { preferencesOf } from './server/http.server.ts';
 import { sayError } from './server/say.server.ts';
 import { makeCache } from './theme/emotion.ts';
@@ -91,9 +91,9 @@ export default async function handleRequest(
     const whole = isbot(request.headers.get('user-agent') ?? '') || context.isSpaMode;
     const { pipe, abort } = renderToPipeableStream(
       <CacheProvider value={cache}>
-        <I18nextProvider i18n={i18n}>
+        <SayProvider value={wordsOf(i18n)}>
           <ServerRouter context={context} url={request.url} nonce={nonce} />
-        </I18nextProvider>
+        </SayProvider>
       </CacheProvider>,
       {
         nonce,

@@ -6,6 +6,7 @@ import {
   Outlet,
   Scripts,
   ScrollRestoration,
+  type ShouldRevalidateFunctionArgs,
   useRouteLoaderData,
 } from 'react-router';
 import type { Route } from './+types/root';
@@ -18,6 +19,8 @@ import { system } from './theme/system.ts';
 
 export const links: Route.LinksFunction = () => [
   { rel: 'icon', href: '/favicon.svg', type: 'image/svg+xml' },
+  { rel: 'manifest', href: '/cimiento.webmanifest' },
+  { rel: 'apple-touch-icon', href: '/icon-192.png' },
 ];
 export const meta: Route.MetaFunction = () => [{ title: 'Cimiento' }];
 
@@ -25,6 +28,10 @@ export const loader = ({ request, context }: Route.LoaderArgs) => ({
   preferences: preferencesOf(request),
   program: doorOf(context).program,
 });
+
+/** How a person reads changes by what they send: going from page to page asks for nothing. */
+export const shouldRevalidate = ({ formMethod }: ShouldRevalidateFunctionArgs) =>
+  formMethod !== undefined && formMethod !== 'GET';
 
 export function Layout({ children }: { children: React.ReactNode }) {
   const found = useRouteLoaderData<typeof loader>('root');

@@ -4,8 +4,7 @@
  */
 import { compute, type Lang, type Plan, type SiteRecord, type System } from '@cimiento/core';
 import { takeoffCsv, takeoffJson } from '@cimiento/formats';
-import { loadMessages, makeI18n } from '../app/messages/i18n.ts';
-import { wordsOf } from '../app/messages/useTranslation.ts';
+import { loadMessages, makeI18n, wordsOf } from '../app/messages/i18n.ts';
 import { isFigure, missingFrom } from '../app/paper/read-back.server.ts';
 import { SHEETS, type SheetId } from '../app/paper/sheets.ts';
 import { unread } from '../app/server/afresh.ts';

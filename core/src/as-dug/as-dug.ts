@@ -1,16 +1,11 @@
 /** Elements as they were dug, by their shots: each against what is wanted there, and what all of them come to. */
-import { at, edges, type Linear, type Polygon } from '../geometry/index.ts';
+import { at } from '../geometry/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { type Band, bandOf } from './band.ts';
 import { type LowPiece, lowPieces, volumesOf } from './field.ts';
 import type { Shot } from './levelling.ts';
-import { limitsOf, SCRAPED, type Verdict, verdictOf } from './verdict.ts';
-
-/** A convex piece of an element's bottom, with the level wanted over it. */
-export interface WantedPiece {
-  readonly plan: Polygon;
-  readonly level: Linear;
-}
+import { limitsOf, type Verdict, verdictOf } from './verdict.ts';
+import { type WantedPiece, wantedAt } from './wanted.ts';
 
 /** A shot of a bottom with what is wanted at its place. */
 export interface BottomShot extends Shot {
@@ -44,26 +39,6 @@ const ONE_PLACE = 0.3;
 
 const apart = (p: readonly [number, number], q: readonly [number, number]) =>
   Math.hypot(p[0] - q[0], p[1] - q[1]);
-
-/** How far a place lies outside a convex piece, m; nought inside. */
-const outside = (piece: Polygon, [x, y]: readonly [number, number]): number =>
-  Math.max(0, ...edges(piece).map((edge) => at(edge, x, y)));
-
-/** The level wanted at a place, by the piece it lies in or nearest to; m it lies outside all of them. */
-export function wantedAt(
-  pieces: readonly WantedPiece[],
-  place: readonly [number, number],
-): { readonly level: number; readonly outside: number } | null {
-  let best: { level: number; outside: number } | null = null;
-  for (const { plan, level } of pieces) {
-    const out = outside(plan, place);
-    if (!best || out < best.outside - 1e-9) best = { level: at(level, ...place), outside: out };
-  }
-  return best;
-}
-
-/** Height of a typed hand trim over which a high spot is dug, else what a shovel scrapes. */
-export const trimOf = (plan: Plan, own: number | null): number => own ?? plan.dig.handTrim ?? SCRAPED;
 
 /** The newest of each place. One that was only told is of the bottom as a whole: nothing before it counts. */
 function newest(shots: readonly Shot[]): Shot[] {

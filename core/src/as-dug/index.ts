@@ -4,3 +4,4 @@ export * from './field.ts';
 export * from './levelling.ts';
 export * from './pattern.ts';
 export * from './verdict.ts';
+export * from './wanted.ts';

@@ -17,7 +17,7 @@ export const TYPICAL_LIMITS: Readonly<Record<ShotSurface, Limits>> = {
 };
 
 /** High spots up to so much are scraped off with a shovel, m: assumed where no hand trim is typed. */
-export const SCRAPED = 0.025;
+const SCRAPED = 0.025;
 
 /** Limits of a surface on a job: typed, else typical. */
 export function limitsOf({ levels }: Plan, on: ShotSurface): Limits {
@@ -50,3 +50,6 @@ export function verdictOf(level: number, wanted: number, { over, under }: Limits
   if (off > over + slack) return { word: off <= trim + slack ? 'trim' : 'dig', off };
   return { word: off < -under - slack ? 'makeUp' : 'good', off };
 }
+
+/** Height of a typed hand trim over which a high spot is dug, else what a shovel scrapes. */
+export const trimOf = (plan: Plan, own: number | null): number => own ?? plan.dig.handTrim ?? SCRAPED;

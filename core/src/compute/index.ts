@@ -15,6 +15,7 @@ export * from './what-if/alternatives.ts';
 export * from './what-if/bottom-ways.ts';
 export * from './what-if/bounds.ts';
 export * from './what-if/concrete-instead.ts';
+export * from './what-if/hole.ts';
 export * from './what-if/ordered.ts';
 export * from './what-if/remedied.ts';
 export * from './what-if/remedies.ts';

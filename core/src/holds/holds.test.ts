@@ -1,13 +1,14 @@
 /** Holds by name and role, the morning list, and word from others: worked by hand. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { compute, orderedCost, orderedFrom, registerOf, withOrdered } from '../compute/index.ts';
-import { factsOf, MORNING_ITEMS, type RecordValue, type SiteRecord } from '../log/index.ts';
+import { compute, orderedCost, orderedFrom, registerOf } from '../compute/index.ts';
+import { factsOf, MORNING_ITEMS, type RecordValue, type SiteRecord, withOrdered } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { bedded, lean, logged, named, plainPlan, stone, strip, tank } from '../testing.ts';
-import { coveredUnseen, type Hold, heldPours, holdsOf, isOpen, visitCounts } from './holds.ts';
+import { coveredUnseen, heldPours, holdsOf } from './holds.ts';
 import { laddersAlong, morningOf } from './morning.ts';
 import { shotsWanted } from './shots.ts';
+import { type Hold, isOpen, visitCounts } from './visits.ts';
 
 const seven = (change: (p: Plan) => void = () => {}) =>
   plainPlan((p) => {

@@ -1,4 +1,6 @@
 export * from './holds.ts';
-export { HOLDS, type Need } from './kinds.ts';
+export { HOLDS } from './kinds.ts';
 export * from './morning.ts';
+export { type PermitTrouble, permitTroubles, type WayTrouble, wayTroubles } from './papers.ts';
 export * from './shots.ts';
+export { type Hold, type HoldState, isOpen, type Need, type Visit, visitCounts } from './visits.ts';

@@ -10,14 +10,7 @@ import { boxElementOf, traitsOf } from '../plan/variants.ts';
 import { shapeOf } from '../setout/index.ts';
 import type { ElementTakeoff, Job } from '../takeoff/index.ts';
 import { shotsWanted } from './shots.ts';
-
-/** What must be there before somebody looks. Counts where there is something to count. */
-export interface Need {
-  readonly code: 'taped' | 'shotAll' | 'shotGood' | 'shotSure' | 'bottomFound' | 'tests' | 'liftsReleased';
-  readonly met: boolean;
-  readonly have: number;
-  readonly of: number;
-}
+import type { Need } from './visits.ts';
 
 export type HeldJob = Pick<Job, 'plan' | 'facts' | 'elements' | 'asDug' | 'pours'>;
 

@@ -1,6 +1,6 @@
 /** The morning list: whether the competent person has been through it since the last thing that undoes it. */
-import type { BookedRecord, Happening, MorningItem } from '../log/index.ts';
-import { MORNING_ITEMS } from '../log/index.ts';
+import type { BookedRecord, Happening } from '../log/index.ts';
+import { MORNING_ITEMS, type MorningItem } from '../log/kinds/morning.ts';
 
 type Look = BookedRecord<'looks'>;
 export type MorningRecord = Extract<Look, { readonly kind: 'morning' }>;

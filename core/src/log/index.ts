@@ -23,6 +23,7 @@ export { REWORKS } from './kinds/rework.ts';
 export { SHOT_SURFACES, type ShotSurface } from './kinds/shot.ts';
 export { recordsBefore, upgradedRecord } from './legacy.ts';
 export { layerKey } from './measures.ts';
+export { type Ordered, withOrdered } from './ordered.ts';
 export { type BedLift, bedLift, bedLiftOf, placementKey } from './placement.ts';
 export {
   type BookedRecord,

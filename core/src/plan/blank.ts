@@ -8,15 +8,9 @@ import { INCH } from '../units/index.ts';
 import type { BoxElement, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
 import { type FieldId, startOf } from './fields.ts';
 import { NO_LIMITS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
+import { nextName } from './names.ts';
 import type { Bed, BedLayer, FloorSpec, GroundLog, Plan, SitePump } from './schema.ts';
 import { traitsOf } from './variants.ts';
-
-/** The next free id or name of the form T1, T2, … */
-export function nextName(prefix: string, taken: readonly string[]): string {
-  let n = 1;
-  while (taken.includes(`${prefix}${n}`)) n++;
-  return `${prefix}${n}`;
-}
 
 /** A log with nothing on it yet but its place. */
 export const newLog = (

@@ -9,6 +9,7 @@ export { isOutlined, isRun, type OutlinedElement, type RunElement } from './form
 export * from './kinds.ts';
 export * from './limits.ts';
 export * from './migrate.ts';
+export * from './names.ts';
 export * from './path.ts';
 export type {
   Bed,

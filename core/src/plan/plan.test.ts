@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { bedded, demo, firstStrip, honeyHouse, named, pad, plainPlan, stone, strip } from '../testing.ts';
 import { validatePlan } from '../validation/validate.ts';
-import { blankPlan, newPad, newStrip, nextName } from './blank.ts';
+import { blankPlan, newPad, newStrip } from './blank.ts';
 import { applyChanges, mergePlans, planChanges, sameValue } from './diff.ts';
 import type { Strip } from './elements.ts';
 import { FIELDS, outOfRange } from './fields.ts';
 import { migrate } from './migrate.ts';
+import { nextName } from './names.ts';
 import type { Plan } from './schema.ts';
 
 /** Honey house as parsed JSON with one place set to anything, or removed when `value` is undefined. */

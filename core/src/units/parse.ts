@@ -107,7 +107,7 @@ export function parseQuantity(text: string, kind: Kind, system: System, lang: La
         ? { ok: true, value: value + 0 }
         : bad('notFinite');
 
-  const asLength = kind === 'size' || kind === 'length' || kind === 'level';
+  const asLength = kind === 'size' || kind === 'length' || kind === 'level' || kind === 'taped';
   if (asLength) {
     const both = feetAndInches(written, lang);
     if (both !== null) return done(both);

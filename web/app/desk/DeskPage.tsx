@@ -1,15 +1,7 @@
 /** The desk: column, plan, section, side and tally on one screen; stacked on a phone. */
 import { Box, Flex } from '@chakra-ui/react';
-import {
-  groundModel,
-  mergePlans,
-  type Plan,
-  type SiteRecord,
-  sameValue,
-  sectionThrough,
-  type Takeoff,
-} from '@cimiento/core';
-import { memo, Suspense, useEffect, useLayoutEffect, useMemo, useState } from 'react';
+import { groundModel, type Plan, type SiteRecord, sectionThrough, type Takeoff } from '@cimiento/core';
+import { memo, Suspense, useEffect, useMemo, useState } from 'react';
 import { useNarrow } from '../drawing/useNarrow.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useSender } from '../outbox/useSender.ts';
@@ -17,12 +9,19 @@ import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
 import { placeAt } from '../stages/ground/placing.ts';
 import { useAutosave } from '../state/autosave.ts';
 import { JobIdProvider } from '../state/jobId.ts';
-import { anyKept, forgetKept, keptEdit } from '../state/kept.ts';
-import type { Kept } from '../state/readKept.ts';
+import { keepOnPhone } from '../state/keepOnPhone.ts';
 import { LONGEST_TAKEOFF } from '../state/reckoner.ts';
 import { useRecords } from '../state/records.ts';
-import { DeskProvider, type DeskStore, makeDesk, useDesk, useDeskStore } from '../state/store.ts';
-import { GroundProvider, ShownPlanProvider, TakeoffProvider, useDrawn, useGround } from '../state/takeoff.ts';
+import { DeskProvider, makeDesk, useDesk, useDeskStore } from '../state/store.ts';
+import {
+  GroundProvider,
+  ShownPlanProvider,
+  TakeoffProvider,
+  useDrawn,
+  useGround,
+  useReckoned,
+} from '../state/takeoff.ts';
+import { useTakeUp } from '../state/takeUp.ts';
 import { Button } from '../ui/controls.tsx';
 import { later, openAll } from '../ui/later.tsx';
 import { GroundColumn } from './column/GroundColumn.tsx';
@@ -48,6 +47,7 @@ export function DeskPage({
   records,
   last,
   person,
+  asOf,
 }: {
   jobId: string;
   /** Id of who is signed in. */
@@ -57,28 +57,19 @@ export function DeskPage({
   records: readonly SiteRecord[];
   /** Up to which the records go. */
   last: number;
+  /** When it was so, ms since 1970, of one that came off this phone; null: it is new. */
+  asOf: number | null;
 }) {
-  const [store] = useState(() => makeDesk(plan, revision, records));
+  const [store] = useState(() => {
+    const made = makeDesk(plan, revision, records);
+    made.setState({ asOf });
+    return made;
+  });
   const sender = useSender(person);
   useRecords(store, jobId, sender, last);
-  // Before the first paint.
-  useLayoutEffect(() => store.getState().reckon(), [store]);
-  // Nothing is called saved before it is known what an earlier page has left. Before the first paint.
-  useLayoutEffect(() => {
-    if (anyKept(jobId)) store.setState({ saving: { state: 'unsaved' } });
-  }, [store, jobId]);
-  useEffect(() => {
-    let gone = false;
-    void keptEdit(jobId, person).then((kept) => {
-      if (gone) return;
-      if (kept) takeUp(store, jobId, kept);
-      const { plan: now, base, saving } = store.getState();
-      if (now === base.plan && saving.state === 'unsaved') store.setState({ saving: { state: 'saved' } });
-    });
-    return () => {
-      gone = true;
-    };
-  }, [store, jobId, person]);
+  useReckoned(store);
+  useTakeUp(store, jobId, person);
+  useEffect(() => keepOnPhone(store, jobId, person, last), [store, jobId, person, last]);
   // The other stages are fetched while nothing else is to do.
   useEffect(() => {
     const timer = setTimeout(() => void openAll(), QUIET_FIRST);
@@ -92,30 +83,6 @@ export function DeskPage({
       </DeskProvider>
     </JobIdProvider>
   );
-}
-
-/**
- * An edit an earlier page could not save comes back as unsaved work on what it was based on; what was typed
- * here while it was looked for stays on top of it.
- */
-function takeUp(store: DeskStore, jobId: string, kept: Kept): void {
-  const { plan: shown, base } = store.getState();
-  const mine = shown === base.plan ? kept.plan : mergePlans(base.plan, kept.plan, shown).merged;
-  const { sent } = kept;
-  store.setState({ sent: [...sent, ...store.getState().sent] });
-  // It was saved after all while the page was closing; only the answer came too late.
-  if (sameValue(kept.plan, base.plan)) {
-    if (shown === base.plan) forgetKept(jobId);
-  }
-  // What the server has is what this browser sent last: what was typed after goes on top of it.
-  else if (kept.revision === base.revision || sent.some((one) => sameValue(one.plan, base.plan)))
-    store.getState().replace(mine);
-  else
-    store.setState({
-      plan: mine,
-      base: { revision: kept.revision, plan: kept.base },
-      saving: { state: 'conflict', conflict: { ...base, by: null } },
-    });
 }
 
 function Desk() {

@@ -3,12 +3,12 @@ import { Box } from '@chakra-ui/react';
 import { CHANGES_NOTHING, type Remedy as Found, type Plan, type Remedied, remedyFor } from '@cimiento/core';
 import { useMemo } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { DifferenceLine } from '../stages/DifferenceLine.tsx';
 import { useLookedFor } from '../state/ask/useLookedFor.ts';
 import { useRemedy } from '../state/ask/whatif.ts';
 import { useDeskStore } from '../state/store.ts';
 import { useShownPlan, useTakeoff } from '../state/takeoff.ts';
 import { Button } from '../ui/controls.tsx';
+import { DifferenceLine } from '../ui/DifferenceLine.tsx';
 import { useFormat } from '../ui/format.tsx';
 
 type MendedTo = Found['to'];

@@ -10,12 +10,14 @@ import { kinds } from './en/kinds.ts';
 import { levels } from './en/levels.ts';
 import { problems } from './en/problems.ts';
 import { setout } from './en/setout.ts';
+import { small } from './en/small.ts';
 import { tally } from './en/tally.ts';
 import { water } from './en/water.ts';
 
 export const enFirst = {
   ...board,
   ...desk,
+  ...small,
   ...tally,
   ...kinds,
   ...founding,

@@ -11,6 +11,7 @@ import { kinds } from './es/kinds.ts';
 import { levels } from './es/levels.ts';
 import { problems } from './es/problems.ts';
 import { setout } from './es/setout.ts';
+import { small } from './es/small.ts';
 import { tally } from './es/tally.ts';
 import { water } from './es/water.ts';
 import type { Words } from './words.ts';
@@ -18,6 +19,7 @@ import type { Words } from './words.ts';
 export const esFirst: Words<typeof enFirst> = {
   ...board,
   ...desk,
+  ...small,
   ...tally,
   ...kinds,
   ...founding,

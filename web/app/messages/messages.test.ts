@@ -30,8 +30,7 @@ import { makeFormat } from '../ui/format.tsx';
 import { cautionText, problemText } from '../ui/words.ts';
 import { en } from './en.ts';
 import { es } from './es.ts';
-import { loadMessages, makeI18n } from './i18n.ts';
-import { wordsOf } from './useTranslation.ts';
+import { loadMessages, makeI18n, wordsOf } from './i18n.ts';
 import { inWords } from './words/rules.ts';
 
 type Tree = { readonly [key: string]: string | Tree };

@@ -3,6 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { useRouteLoaderData } from 'react-router';
 import { useStore } from 'zustand';
 import type { loader as rootLoader } from '../root.tsx';
+import { sendLater } from '../state/offline.ts';
 import { type Outgoing, Sender } from './sender.ts';
 
 let only: Sender | null = null;
@@ -24,10 +25,15 @@ export function useSender(person: string): Sender {
       if (sender.state.getState().unkept.length > 0) event.preventDefault();
     };
     wake();
+    // With no page open the browser itself sends it, where it can.
+    const stop = sender.state.subscribe(({ waiting }, before) => {
+      if (waiting.length > before.waiting.length) void sendLater();
+    });
     addEventListener('online', wake);
     addEventListener('beforeunload', closing);
     document.addEventListener('visibilitychange', look);
     return () => {
+      stop();
       removeEventListener('online', wake);
       removeEventListener('beforeunload', closing);
       document.removeEventListener('visibilitychange', look);

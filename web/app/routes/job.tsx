@@ -1,15 +1,17 @@
-import { type ShouldRevalidateFunctionArgs, useRouteLoaderData } from 'react-router';
+import { useEffect } from 'react';
+import { isRouteErrorResponse, type ShouldRevalidateFunctionArgs, useRouteLoaderData } from 'react-router';
 import { DeskPage } from '../desk/DeskPage.tsx';
 import { DeskShell } from '../desk/DeskShell.tsx';
 import type { loader as rootLoader } from '../root.tsx';
 import { jobWithRecords } from '../server/download.server.ts';
+import { isHere, keptJob, whoIsHere } from '../state/phone.ts';
 import { FormatProvider } from '../ui/format.tsx';
 import { useLive } from '../ui/useLive.ts';
 import type { Route } from './+types/job';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { id, plan, revision, records, last, person } = await jobWithRecords(request, params.jobId);
-  return { id, plan, revision, records, last, person: person.id };
+  return { id, plan, revision, records, last, person: { id: person.id, name: person.name }, asOf: null };
 }
 
 /**
@@ -19,10 +21,28 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 export const shouldRevalidate = ({ currentParams, nextParams }: ShouldRevalidateFunctionArgs) =>
   currentParams.jobId !== nextParams.jobId;
 
+/** Without network or server the job comes off this phone, as it last was. */
+export async function clientLoader({ serverLoader, params }: Route.ClientLoaderArgs) {
+  try {
+    return await serverLoader();
+  } catch (error) {
+    const person = away(error) ? whoIsHere() : null;
+    const kept = person && (await keptJob(person.id, params.jobId));
+    if (!person || !kept) throw error;
+    const { id, plan, revision, records, last } = kept;
+    return { id, plan, revision, records: [...records], last, person, asOf: kept.asOf };
+  }
+}
+
+/** Nobody answered, or somebody who only says that there is nobody. */
+const away = (error: unknown) =>
+  isRouteErrorResponse(error) ? [502, 503, 504].includes(error.status) : error instanceof TypeError;
+
 export default function Job({ loaderData }: Route.ComponentProps) {
   const root = useRouteLoaderData<typeof rootLoader>('root');
   const { lang, system } = root?.preferences ?? { lang: 'en' as const, system: null };
-  const { id, plan, revision, records, last, person } = loaderData;
+  const { id, plan, revision, records, last, person, asOf } = loaderData;
+  useEffect(() => isHere(person), [person]);
   // The drawings are the page's own work: the server sends what they are made from.
   const live = useLive();
   return (
@@ -31,11 +51,12 @@ export default function Job({ loaderData }: Route.ComponentProps) {
         <DeskPage
           key={id}
           jobId={id}
-          person={person}
+          person={person.id}
           plan={plan}
           revision={revision}
           records={records}
           last={last}
+          asOf={asOf}
         />
       ) : (
         <DeskShell name={plan.name} />

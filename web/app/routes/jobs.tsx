@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { blankPlan, type Problem, wholeText } from '@cimiento/core';
 import { LONGEST_PLAN, readJob } from '@cimiento/formats';
+import { useEffect } from 'react';
 import { data, Form, redirect, useRouteLoaderData } from 'react-router';
 import { bringBack, createJob, KEPT_DAYS, listJobs, listRemoved, removeJob } from '../../db/queries/jobs.ts';
 import { Archive } from '../board/Archive.tsx';
@@ -19,6 +20,7 @@ import { formOf, preferencesOf, requirePerson, withDatabase } from '../server/ht
 import { DEMOS, demoJob, savingOf } from '../server/jobs.server.ts';
 import { summarise } from '../server/pool.server.ts';
 import { catchUp } from '../server/summaries.server.ts';
+import { isHere, leaves } from '../state/phone.ts';
 import { Button, Heading } from '../ui/controls.tsx';
 import { FormatProvider } from '../ui/format.tsx';
 import { Preferences } from '../ui/Preferences.tsx';
@@ -116,6 +118,7 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
   const root = useRouteLoaderData<typeof rootLoader>('root');
   const { lang, system } = root?.preferences ?? { lang: 'en' as const, system: null };
   const { jobs, person } = loaderData;
+  useEffect(() => isHere(person), [person]);
   if (!useLive()) return <BoardStill crew={person.crew} jobs={jobs} />;
   return (
     <FormatProvider lang={lang} system={system ?? 'metric'}>
@@ -143,7 +146,7 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
         </Flex>
         <Flex gap={3} align="end" wrap="wrap">
           {root && <Preferences chosen={root.preferences} />}
-          <Form method="post" action="/sign-out">
+          <Form method="post" action="/sign-out" onSubmit={leaves}>
             <Button type="submit">{t('jobs.signOut')}</Button>
           </Form>
         </Flex>

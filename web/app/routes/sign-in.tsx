@@ -1,5 +1,6 @@
 import { Box, Flex, Stack } from '@chakra-ui/react';
 import { wholeText } from '@cimiento/core';
+import { useEffect } from 'react';
 import { data, Form, Link, redirect, useNavigation, useRouteLoaderData } from 'react-router';
 import { DEMO_PERSON } from '../../db/demo-people.ts';
 import { checkPassword, openSession, personOf, rememberDevice } from '../../db/queries/sign-in.ts';
@@ -18,6 +19,7 @@ import {
   sessionToken,
   withDatabase,
 } from '../server/http.server.ts';
+import { wipeLeft } from '../state/phone.ts';
 import { Button, FieldError, Heading, Small } from '../ui/controls.tsx';
 import { Preferences } from '../ui/Preferences.tsx';
 import { TextField } from '../ui/TextField.tsx';
@@ -57,6 +59,7 @@ export async function action({ request, context }: Route.ActionArgs) {
 
 export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
   const { t } = useTranslation();
+  useEffect(() => void wipeLeft(), []);
   const root = useRouteLoaderData<typeof rootLoader>('root');
   const busy = useNavigation().state !== 'idle';
   const { demo } = loaderData;

@@ -17,8 +17,14 @@ async function found(person: Person, jobId: string, action: Action) {
 }
 
 /** A job with all that was logged on it, for a page: whoever is not signed in is turned to the door. */
-export async function jobWithRecords(request: Request, jobId: string) {
-  const person = await requirePerson(request);
+export const jobWithRecords = async (request: Request, jobId: string) =>
+  withRecords(await requirePerson(request), jobId);
+
+/** The same for a call a page makes in the background. */
+export const jobForPhone = async (request: Request, jobId: string) =>
+  withRecords(await requirePersonHere(request), jobId);
+
+async function withRecords(person: Person, jobId: string) {
   const job = await found(person, jobId, 'job.read');
   const rows = await withDatabase(() => listRecords(job.crewId, job.id));
   return { ...job, person, records: rows.map((row) => row.record), last: rows.at(-1)?.seq ?? 0 };

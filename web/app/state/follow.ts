@@ -2,7 +2,7 @@
  * Keeps an open desk from growing old: hears what others save and log, and asks for it whenever it may
  * have been deaf (hidden, off line, asleep, a line that went dead). Whatever may be old says since when.
  */
-import type { Plan, SiteRecord } from '@cimiento/core';
+import { PLAN_VERSION, type Plan, type SiteRecord } from '@cimiento/core';
 import { joined } from './joined.ts';
 import type { DeskStore } from './store.ts';
 
@@ -176,7 +176,10 @@ export class Follower {
     ];
     this.#after = Math.max(this.#after, logged.last);
     if (logged.records.length > 0)
-      this.#store.setState({ records: joined(this.#store.getState().records, logged.records) });
+      this.#store.setState({
+        heard: this.#after,
+        records: joined(this.#store.getState().records, logged.records),
+      });
     if (saved) this.#take(saved);
     return true;
   }
@@ -185,6 +188,11 @@ export class Follower {
   #take({ number, plan }: { number: number; plan: Plan }): void {
     const { base, plan: shown, saving } = this.#store.getState();
     if (number <= base.revision || saving.state === 'conflict') return;
+    // Saved by a newer program: this one cannot read it, and shows what it has.
+    if (plan.version > PLAN_VERSION) {
+      this.#store.setState({ outgrown: true });
+      return;
+    }
     if (shown === base.plan) this.#store.getState().refresh(number, plan);
   }
 }

@@ -2,7 +2,7 @@
 import { blankPlan, compute, newPad, type Takeoff } from '@cimiento/core';
 import { describe, expect, it, vi } from 'vitest';
 import type { Job } from './ask/questions.ts';
-import { LONGEST_TAKEOFF, type Means } from './reckoner.ts';
+import { LONGEST_TAKEOFF, type Means, reckon } from './reckoner.ts';
 import { recordOf } from './records.ts';
 import { makeDesk } from './store.ts';
 
@@ -33,7 +33,7 @@ function desk(took: () => number = () => 1) {
     });
   const stop = vi.fn();
   const means: Means = { now: () => clock, work, asker: { ask: ask as Means['asker']['ask'], stop } };
-  const end = store.getState().reckon(means);
+  const end = reckon(store, means);
   const widen = (by: number) =>
     store.getState().edit((draft) => {
       const [pad] = draft.elements;

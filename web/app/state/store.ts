@@ -16,7 +16,7 @@ import { createContext, useContext } from 'react';
 import { createStore, type StoreApi, useStore } from 'zustand';
 import type { Refused } from '../outbox/sender.ts';
 import type { Sent } from './readKept.ts';
-import { type Means, reckon, type Worked } from './reckoner.ts';
+import type { Worked } from './reckoner.ts';
 import type { Stage } from './stages.ts';
 
 enablePatches();
@@ -117,8 +117,10 @@ export interface Desk {
   readonly unkept: readonly string[];
   /** What is shown may be as old as this, ms since 1970; null while the server tells what happens. */
   readonly asOf: number | null;
-  /** Begins to keep what is worked out in step with plan and records. @returns ends it */
-  reckon(means?: Means): () => void;
+  /** The server has it of a newer program than this page's. */
+  readonly outgrown: boolean;
+  /** Up to which the records were heard of the server since the page came; null: no farther than it brought. */
+  readonly heard: number | null;
   /** Takes a record in and sends it; does nothing before the page is up. */
   deliver(record: SiteRecord): void;
   /** Tries once more what was refused. */
@@ -162,7 +164,7 @@ const changedFields = (before: Plan, after: Plan): Partial<Plan> =>
   ) as Partial<Plan>;
 
 export function makeDesk(plan: Plan, revision: number, records: readonly SiteRecord[] = []): DeskStore {
-  return createStore<Desk>((set, get, store) => ({
+  return createStore<Desk>((set, get) => ({
     plan,
     worked: { plan, records, takeoff: null, calledOff: false },
     past: [],
@@ -176,7 +178,8 @@ export function makeDesk(plan: Plan, revision: number, records: readonly SiteRec
     refused: [],
     unkept: [],
     asOf: null,
-    reckon: (means) => reckon(store, means),
+    heard: null,
+    outgrown: false,
     deliver: () => {},
     retry: () => {},
     picked: plan.elements[0]?.id ?? null,

@@ -1,8 +1,12 @@
 /** What was worked out, for all that shows it: figures as they are typed, drawings as they are painted. */
 import type { ElementTakeoff, GroundModel, Plan, Problem, Takeoff } from '@cimiento/core';
-import { createContext, useContext, useEffect, useRef, useState } from 'react';
+import { createContext, useContext, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { type Desk, useDesk } from './store.ts';
+import { reckon } from './reckoner.ts';
+import { type Desk, type DeskStore, useDesk } from './store.ts';
+
+/** Keeps what is worked out of a desk in step with its plan and records, from before the first paint. */
+export const useReckoned = (store: DeskStore): void => useLayoutEffect(() => reckon(store), [store]);
 
 /** Someone is at a field: eyes are on figures. Else hands are on a drawing, which goes with them. */
 const typing = (): boolean => document.activeElement?.tagName === 'INPUT';

@@ -1,23 +1,12 @@
 /** Word from an inspector or an engineer put into a plan, and what that comes to. */
-import type { BookedRecord, RecordValue } from '../../log/index.ts';
-import { nextName } from '../../plan/blank.ts';
-import type { Element } from '../../plan/elements.ts';
+
+import { COMPARED, type ComparedId } from '../../figures/index.ts';
+import { type BookedRecord, type Ordered, withOrdered } from '../../log/index.ts';
 import type { Plan } from '../../plan/schema.ts';
 import { keyOf } from '../../plan/variants.ts';
+import type { Kind } from '../../units/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
 import { type Difference, whatIf } from './what-if.ts';
-
-export type Ordered = Pick<RecordValue<'change'>, 'what' | 'to' | 'thing' | 'who' | 'why'> & {
-  /** Of the record; null: of all. */
-  readonly element: string | null;
-  /** The day it was said. */
-  readonly when: string;
-};
-
-const withElement = (plan: Plan, id: string | null, change: (element: Element) => Element): Plan => ({
-  ...plan,
-  elements: plan.elements.map((element) => (id === null || element.id === id ? change(element) : element)),
-});
 
 /** What stands in the plan now of what is ordered, m; null where there is no such thing. */
 export function orderedFrom(plan: Plan, takeoff: Takeoff, { what, element, thing }: Ordered): number | null {
@@ -40,73 +29,87 @@ export function orderedFrom(plan: Plan, takeoff: Takeoff, { what, element, thing
   }
 }
 
-/** The lowest layer of an element's bed made so thick: the bed becomes its own where others stand on it too. */
-function withBedLayer(plan: Plan, id: string | null, thickness: number): Plan {
-  const own = plan.elements.find((element) => element.id === id);
-  const bed = plan.beds.find((one) => one.id === own?.bed);
-  if (!own || !bed) return plan;
-  const layers = bed.layers.map((layer, i) => (i === 0 ? { ...layer, thickness } : layer));
-  const shared = plan.elements.some((element) => element.id !== id && element.bed === bed.id);
-  if (!shared)
-    return { ...plan, beds: plan.beds.map((one) => (one.id === bed.id ? { ...one, layers } : one)) };
-  const taken = plan.beds.flatMap((one) => [one.id, one.name]);
-  const made = { ...bed, id: nextName('bed-', taken), name: nextName('B', taken), layers };
-  return withElement({ ...plan, beds: [...plan.beds, made] }, id, (element) => ({
-    ...element,
-    bed: made.id,
-  }));
-}
-
-/** A plan with what was ordered in it. */
-export function withOrdered(plan: Plan, ordered: Ordered): Plan {
-  const { what, to, thing, element, who, why, when } = ordered;
-  switch (what) {
-    case 'level':
-    case 'width': {
-      const { instructions } = plan.levels;
-      const ids = instructions.map(({ id }) => id);
-      const word = {
-        id: nextName('word-', ids),
-        level: what === 'level' ? to : null,
-        width: what === 'width' ? to : null,
-        who,
-        when,
-        why,
-        elements: element === null ? [] : [element],
-      };
-      return { ...plan, levels: { ...plan.levels, instructions: [...instructions, word] } };
-    }
-    case 'thickness':
-      return withElement(plan, element, (one) => ({ ...one, thickness: to }));
-    case 'key':
-      return withElement(plan, element, (one) => {
-        const key = keyOf(one);
-        return key ? ({ ...one, key: { ...key, depth: to } } as Element) : one;
-      });
-    case 'step':
-      return { ...plan, levels: { ...plan.levels, steps: { ...plan.levels.steps, height: to } } };
-    case 'bed':
-      return withBedLayer(plan, element, to);
-    case 'cutBack':
-      return {
-        ...plan,
-        ground: {
-          ...plan.ground,
-          hazards: plan.ground.hazards.map((hazard) =>
-            hazard.id === thing ? { ...hazard, projection: to } : hazard,
-          ),
-        },
-      };
-  }
-}
-
 /** What an order comes to against the plan as it stands. */
 export const orderedCost = (plan: Plan, takeoff: Takeoff, ordered: Ordered): Difference =>
   whatIf(plan, takeoff)(withOrdered(plan, ordered)).change;
 
+/** An amount a change moves, SI. */
+export interface ChangedAmount {
+  readonly of: ComparedId;
+  readonly kind: Kind;
+  readonly change: number;
+}
+
+/** What it comes to, and what it would bring that holds people up: a stop that is not there now. */
+export function orderedComesTo(
+  plan: Plan,
+  takeoff: Takeoff,
+  ordered: Ordered,
+): {
+  readonly change: Difference;
+  /** What of it is worth telling, in order. */
+  readonly amounts: readonly ChangedAmount[];
+  readonly stops: readonly Takeoff['cautions'][number][];
+} {
+  const { takeoff: other, change } = whatIf(plan, takeoff)(withOrdered(plan, ordered));
+  const known = (code: string, id: string) =>
+    takeoff.cautions.some(
+      (one) =>
+        one.weight === 'stop' &&
+        one.code === code &&
+        (one.elements.length === 0 || one.elements.includes(id)),
+    );
+  const stops = other.cautions.filter(
+    ({ weight, code, elements }) =>
+      weight === 'stop' &&
+      (elements.length === 0 ? !known(code, '') : elements.some((id) => !known(code, id))),
+  );
+  const amounts = COMPARED.flatMap(({ id, kind, least }): ChangedAmount[] =>
+    Math.abs(change.of[id]) >= least ? [{ of: id, kind, change: change.of[id] }] : [],
+  );
+  return { change, amounts, stops };
+}
+
+/** What digging an element on from where it stands now brings: stops that are not there yet, and how deep it is then. */
+export function digOn(
+  plan: Plan,
+  takeoff: Takeoff,
+  id: string,
+  by: number,
+): { readonly stops: readonly Takeoff['cautions'][number][]; readonly depth: number } {
+  const info = takeoff.elements.find((one) => one.id === id);
+  if (!info) return { stops: [], depth: 0 };
+  const now = withOrdered(plan, {
+    what: 'level',
+    to: info.underside + by,
+    thing: null,
+    element: id,
+    who: '-',
+    why: '',
+    when: '',
+  });
+  const standing = whatIf(plan, takeoff)(now).takeoff.cautions;
+  const there = (code: string) =>
+    standing.some(
+      (one) =>
+        one.weight === 'stop' &&
+        one.code === code &&
+        (one.elements.length === 0 || one.elements.includes(id)),
+    );
+  return {
+    depth: info.depth,
+    stops: takeoff.cautions.filter(
+      ({ weight, code, elements }) =>
+        weight === 'stop' && (elements.length === 0 || elements.includes(id)) && !there(code),
+    ),
+  };
+}
+
 /** An order with what became of it. */
 export interface RegisteredChange {
   readonly record: Extract<BookedRecord<'changes'>, { readonly kind: 'change' }>;
+  /** What it came to when it was said. */
+  readonly amounts: readonly ChangedAmount[];
   readonly state: 'open' | 'taken' | 'aside';
   readonly why: string;
 }
@@ -116,5 +119,9 @@ export const registerOf = ({ facts }: Pick<Takeoff, 'facts'>): RegisteredChange[
   facts.changes.flatMap((record): RegisteredChange[] => {
     if (record.kind !== 'change') return [];
     const settled = facts.settled.get(record.value.word);
-    return [{ record, state: settled?.how ?? 'open', why: settled?.why ?? '' }];
+    const amounts = COMPARED.flatMap(({ id, kind }): ChangedAmount[] => {
+      const change = record.value.amounts.find(({ of }) => of === id)?.change ?? 0;
+      return change === 0 ? [] : [{ of: id, kind, change }];
+    });
+    return [{ record, amounts, state: settled?.how ?? 'open', why: settled?.why ?? '' }];
   });

@@ -76,17 +76,6 @@ export const base = {
     floorUnder: 'Floor under the slab',
     nothing: 'Pick a trench or pad that stands on a bed.',
   },
-  bedMaterial: {
-    crushed: 'Crushed stone',
-    clear: 'Clear stone',
-    pitGravel: 'Pit gravel',
-    sand: 'Sand',
-    fine: 'Fine crushed stone',
-    hardcore: 'Hardcore',
-    soilCement: 'Soil with cement',
-    lean: 'Lean concrete',
-    own: 'Other',
-  },
   purpose: {
     bearing: 'carrying',
     drainage: 'drainage',

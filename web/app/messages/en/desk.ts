@@ -70,15 +70,6 @@ export const desk = {
     asFile: 'Save as a file',
     conflict: 'Someone else saved first.',
   },
-  field: {
-    empty: 'A number is needed here.',
-    tooLong: 'That is too long for a number.',
-    notANumber: '“{{text}}” is not a number.',
-    unknownUnit: 'The unit in “{{text}}” does not fit here.',
-    whichTon: '“{{text}}”: which ton? Write t for 1000 kg, tn for a short ton (907 kg).',
-    notFinite: 'That number is too large to mean anything.',
-    range: 'Between {{min}} and {{max}}.',
-  },
   fields: {
     shallowBed: 'Bed of',
     shallowConductivity: 'Conductivity',

@@ -7,12 +7,6 @@ export const dig = {
     leave: 'Leave',
   },
   /** How the sides of a dig stand. */
-  sides: {
-    bays: 'in bays',
-    shore: 'shored',
-    bench: 'benched',
-    vertical: 'upright',
-  },
   dig: {
     eachSide: 'each side',
     pickOne: 'Pick a trench or pad on the plan to see its numbers.',

@@ -79,17 +79,6 @@ export const base: Words<typeof english> = {
     floorUnder: 'Piso bajo la losa',
     nothing: 'Elija una zanja o base que apoye en una cama.',
   },
-  bedMaterial: {
-    crushed: 'Piedra partida',
-    clear: 'Piedra limpia',
-    pitGravel: 'Grava de cantera',
-    sand: 'Arena',
-    fine: 'Piedra fina',
-    hardcore: 'Cascote',
-    soilCement: 'Suelo con cemento',
-    lean: 'Hormigón pobre',
-    own: 'Otro',
-  },
   purpose: {
     bearing: 'apoyar',
     drainage: 'drenar',

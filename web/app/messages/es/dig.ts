@@ -10,12 +10,6 @@ export const dig: Words<typeof english> = {
     leave: 'Dejar',
   },
   /** How the sides of a dig stand. */
-  sides: {
-    bays: 'por bataches',
-    shore: 'entibada',
-    bench: 'en bancos',
-    vertical: 'a plomo',
-  },
   dig: {
     eachSide: 'de cada lado',
     pickOne: 'Elija una zanja o zapata en planta para ver sus números.',

@@ -7,10 +7,10 @@ import { useConcreteInstead } from '../../state/ask/whatif.ts';
 import { useDesk } from '../../state/store.ts';
 import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
+import { DifferenceLine } from '../../ui/DifferenceLine.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { usualPlate } from '../../ui/plant.ts';
 import { Choice } from '../../ui/TextField.tsx';
-import { DifferenceLine } from '../DifferenceLine.tsx';
 import { Fact, PlanField, Toggle } from '../fields.tsx';
 import { type Own, pathOf, usePut } from './own.ts';
 

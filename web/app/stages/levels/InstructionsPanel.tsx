@@ -7,8 +7,8 @@ import { useInstructionCosts } from '../../state/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useLookedAt } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
+import { DifferenceLine } from '../../ui/DifferenceLine.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';
-import { DifferenceLine } from '../DifferenceLine.tsx';
 import { Panel, PlanField } from '../fields.tsx';
 
 export function InstructionsPanel() {

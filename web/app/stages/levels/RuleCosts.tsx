@@ -6,9 +6,9 @@ import { useRuleCosts } from '../../state/ask/whatif.ts';
 import { useDesk } from '../../state/store.ts';
 import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
+import { DifferenceLine } from '../../ui/DifferenceLine.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
-import { DifferenceLine } from '../DifferenceLine.tsx';
 import { Panel } from '../fields.tsx';
 
 export function RuleCosts() {

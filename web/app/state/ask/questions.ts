@@ -7,11 +7,16 @@ import {
   compute,
   concreteInstead,
   dewateringMethods,
+  digOn,
   digSequence,
+  holeView,
   instructionCost,
   lowWays,
   nightOf,
   nightRest,
+  type Ordered,
+  orderedComesTo,
+  orderedFrom,
   overdigShape,
   type Plan,
   proofsOf,
@@ -44,6 +49,12 @@ const LONGEST_SEARCH = 4000;
 
 const QUESTIONS = {
   takeoff: (job: Asked) => job.takeoff(),
+  hole: ({ plan, takeoff }: Asked) => holeView(plan, takeoff()),
+  digOn: ({ plan, takeoff }: Asked, element: string, by: number) => digOn(plan, takeoff(), element, by),
+  ordered: ({ plan, takeoff }: Asked, ordered: Ordered) => ({
+    from: orderedFrom(plan, takeoff(), ordered),
+    ...orderedComesTo(plan, takeoff(), ordered),
+  }),
   ruleCosts: (job: Asked, index: number, deeper: number) => ruleCosts(job.plan, job.takeoff(), index, deeper),
   instructionCosts: ({ plan, takeoff, progress }: Asked) =>
     plan.levels.instructions.map(({ id }, i, all) => {

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { useDesk } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
-import { DifferenceLine } from '../../DifferenceLine.tsx';
+import { DifferenceLine } from '../../../ui/DifferenceLine.tsx';
 import { WayFrame } from '../../WayFrame.tsx';
 
 interface Props {

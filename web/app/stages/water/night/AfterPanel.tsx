@@ -6,8 +6,8 @@ import { useLog } from '../../../state/records.ts';
 import { useDesk } from '../../../state/store.ts';
 import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
+import { DifferenceLine } from '../../../ui/DifferenceLine.tsx';
 import { useFormat } from '../../../ui/format.tsx';
-import { DifferenceLine } from '../../DifferenceLine.tsx';
 import { Fact, Panel } from '../../fields.tsx';
 import { lasting, useHole } from './use.ts';
 

@@ -2,8 +2,8 @@
 import { Box } from '@chakra-ui/react';
 import { COMPARED, type Difference, type Kind } from '@cimiento/core';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Small } from '../ui/controls.tsx';
-import { type Format, useFormat } from '../ui/format.tsx';
+import { Small } from './controls.tsx';
+import { type Format, useFormat } from './format.tsx';
 
 const signed = (format: Format, value: number, kind: Kind): string => {
   const text = format.text(Math.abs(value), kind);

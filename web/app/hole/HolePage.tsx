@@ -1,0 +1,71 @@
+/** In the hole: the page a phone opens without network and server. Who is here, which job, then one screen a thing. */
+import { Box } from '@chakra-ui/react';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { useTranslation } from '../messages/useTranslation.ts';
+import { useSender } from '../outbox/useSender.ts';
+import type { Preferences } from '../preferences.ts';
+import { isHere, type PhonePerson, whoIsHere } from '../state/phone.ts';
+import { askCrew, JobList } from './JobList.tsx';
+import { useWhere } from './where.ts';
+import { useDrawnWide } from './wide.ts';
+
+// A job works on far more than the list does: it is fetched while the list is shown.
+const openJob = () => import('./Job.tsx');
+const Job = lazy(() => openJob().then((m) => ({ default: m.Job })));
+
+export function HolePage({ preferences, program }: { preferences: Preferences; program: string }) {
+  const { t } = useTranslation();
+  const [person, setPerson] = useState<PhonePerson | null>(whoIsHere);
+  const [door, setDoor] = useState(false);
+  useEffect(() => {
+    let gone = false;
+    void askCrew().then((crew) => {
+      if (gone) return;
+      if (crew === 'signedOut') setDoor(true);
+      else if (crew) {
+        isHere(crew.person);
+        setPerson((now) => (now?.id === crew.person.id ? now : crew.person));
+      }
+    });
+    return () => {
+      gone = true;
+    };
+  }, []);
+  const to = encodeURIComponent(location.pathname + location.search);
+  if (!person)
+    return (
+      <Box as="main" p={4} fontSize="lg">
+        {door ? <a href={`/sign-in?to=${to}`}>{t('inHole.signIn')}</a> : t('inHole.noJobs')}
+      </Box>
+    );
+  return <Here person={person} preferences={preferences} program={program} />;
+}
+
+function Here({
+  person,
+  preferences: { lang, system },
+  program,
+}: {
+  person: PhonePerson;
+  preferences: Preferences;
+  program: string;
+}) {
+  const { where } = useWhere();
+  const sender = useSender(person.id);
+  useDrawnWide(where.job);
+  return where.job === null ? (
+    <JobList person={person} sender={sender} lang={lang} />
+  ) : (
+    <Suspense fallback={<Box as="main" minH="100vh" bg="paper" aria-busy="true" />}>
+      <Job
+        key={where.job}
+        id={where.job}
+        person={person.id}
+        program={program}
+        sender={sender}
+        lang={lang}
+        system={system}
+      />
+    </Suspense>
+  );
+}

@@ -1,0 +1,409 @@
+/** One thing in the hole: how deep from the string, and what tape or rod says where it is held. */
+import { Box, Flex } from '@chakra-ui/react';
+import {
+  type HoleSurface,
+  type HoleThing,
+  type HoleView,
+  parseQuantity,
+  type RecordValue,
+  type Verdict,
+  verdictOf,
+  wantedAt,
+} from '@cimiento/core';
+import { useEffect, useMemo, useState } from 'react';
+import { useTranslation } from '../messages/useTranslation.ts';
+import type { Asker } from '../state/ask/asker.ts';
+import type { AnswerOf } from '../state/ask/questions.ts';
+import { recordOf } from '../state/records.ts';
+import type { DeskStore } from '../state/store.ts';
+import { useFormat } from '../ui/format.tsx';
+import { cautionText } from '../ui/words.ts';
+import { answerAloud, byText, verdictText } from './answers.ts';
+import { Keypad } from './Keypad.tsx';
+import { MiniPlan } from './MiniPlan.tsx';
+import { Pick, Press, Word } from './parts.tsx';
+import { Stops } from './Stops.tsx';
+import { useWhere } from './where.ts';
+
+type Place = readonly [number, number];
+type From = RecordValue<'shot'>['from'];
+
+/** One place is shot when a shot lies this near, m. */
+const HERE = 0.31;
+/** Shots farther off what is wanted are asked about, m. */
+const WILD = 1;
+/** A place this far off the bottom is no place of it, m. */
+const FAR = 10;
+/** A bare number over this is millimetres, m. */
+const LONGEST_TAPE = 15;
+
+const apart = (p: Place, q: Place) => Math.hypot(p[0] - q[0], p[1] - q[1]);
+
+interface Logged {
+  readonly id: string;
+  readonly place: Place;
+  readonly on: HoleSurface['on'];
+  readonly verdict: Verdict;
+}
+
+export function ThingView({
+  thing,
+  view,
+  store,
+  asker,
+  currency,
+}: {
+  thing: HoleThing;
+  view: HoleView;
+  store: DeskStore;
+  asker: Asker;
+  currency: string;
+}) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { go } = useWhere();
+  const [on, setOn] = useState<HoleSurface['on']>('formation');
+  const [means, setMeans] = useState('tape');
+  const [text, setText] = useState('');
+  const [point, setPoint] = useState<number | null>(null);
+  const [tapped, setTapped] = useState<Place | null>(null);
+  const [mine, setMine] = useState<readonly Logged[]>([]);
+  const [answer, setAnswer] = useState<Logged | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [sure, setSure] = useState(false);
+
+  const surface = thing.surfaces.find((one) => one.on === on) ?? thing.surfaces[0]!;
+  const shot = useMemo(
+    () => [
+      ...(on === 'formation' ? thing.shots : thing.laidShots.filter((one) => one.on === on)).flatMap(
+        ({ place }) => (place ? [place] : []),
+      ),
+      ...mine.flatMap((one) => (one.on === on ? [one.place] : [])),
+    ],
+    [thing, mine, on],
+  );
+  const open = thing.places.findIndex(({ at }) => !shot.some((place) => apart(place, at) < HERE));
+  const index = point ?? open;
+  const here: Place | null = tapped ?? thing.places[index]?.at ?? null;
+  const wanted =
+    (here ? (wantedAt(thing.bottom, here)?.level ?? thing.wanted) : thing.wanted) + surface.height;
+  const setUp = view.setUps.find(({ id }) => id === means) ?? null;
+  const zero = setUp ? setUp.height : thing.string.level;
+  const size = (v: number) => format.text(v, 'size');
+
+  const log = () => {
+    const parsed = parseQuantity(text, 'taped', format.system, format.lang);
+    if (!parsed.ok) return setProblem(t(`field.${parsed.code}`, { text }));
+    const reading = parsed.value > LONGEST_TAPE ? parsed.value / 1000 : parsed.value;
+    if (!setUp && reading <= 0) return setProblem(t('shot.aboveString'));
+    if (!here) return setProblem(t('shot.tap'));
+    const level = zero - reading;
+    const verdict = verdictOf(level, wanted, surface, thing.trim);
+    if (Math.abs(verdict.off) > WILD && !sure) {
+      setSure(true);
+      return setProblem(t('shot.wild', { by: size(Math.abs(verdict.off)) }));
+    }
+    const from: From = setUp
+      ? { by: 'rod', setup: setUp.id, reading, offset: 0 }
+      : { by: 'tape', string: thing.string.level, reading };
+    const record = recordOf(store.getState(), 'shot', { on, from }, { element: thing.id, place: here });
+    store.getState().deliver(record);
+    const logged = { id: record.id, place: here, on, verdict };
+    setMine((now) => [...now, logged]);
+    setAnswer(logged);
+    setText('');
+    setProblem(null);
+    setSure(false);
+    setTapped(null);
+    setPoint(null);
+    answerAloud(verdict);
+  };
+  const takeBack = () => {
+    if (!answer) return;
+    const back = recordOf(store.getState(), 'shot', null, { element: thing.id, corrects: answer.id });
+    store.getState().deliver(back);
+    setMine((now) => now.filter(({ id }) => id !== answer.id));
+    setAnswer(null);
+  };
+  const tap = (at: Place) => {
+    const far = wantedAt(thing.bottom, at)?.outside ?? Infinity;
+    if (far > FAR) return setProblem(t('shot.farOff', { far: format.text(far, 'length') }));
+    setTapped(at);
+    setProblem(null);
+  };
+  const step = (by: number) => {
+    const count = thing.places.length;
+    setTapped(null);
+    setPoint(((index < 0 ? 0 : index) + by + count) % count);
+  };
+  const doubted = [...thing.shots, ...thing.laidShots].filter((one) => one.doubted).length;
+  const metric = format.system === 'metric';
+
+  return (
+    <Box data-hole-thing={thing.id}>
+      <Depth thing={thing} />
+      <Box px={3} display="grid" gap={2}>
+        <Stops view={view} element={thing.id} />
+        {answer && (
+          <Answer answer={answer} thing={thing} view={view} asker={asker} store={store} onBack={takeBack} />
+        )}
+        {problem && (
+          <Word tone="stop" data-shot-problem="">
+            {problem}
+          </Word>
+        )}
+        <Flex align="center" gap={2}>
+          <Press w="56px" flex="none" aria-label={`‹ ${t('shot.title')}`} onClick={() => step(-1)}>
+            ‹
+          </Press>
+          <Box flex="1" textAlign="center" lineHeight={1.2}>
+            <Box fontSize="md" data-point={index}>
+              {tapped
+                ? t('shot.tapped')
+                : index < 0
+                  ? t('shot.allShot', { count: thing.places.length })
+                  : t('shot.point', { n: index + 1, count: thing.places.length })}
+            </Box>
+            <Box fontSize="lg" fontWeight={600} data-wanted-reading>
+              {t('shot.wanted', { reading: format.text(zero - wanted, 'taped') })}
+            </Box>
+          </Box>
+          <Press w="56px" flex="none" aria-label={`${t('shot.title')} ›`} onClick={() => step(1)}>
+            ›
+          </Press>
+        </Flex>
+        <Flex
+          align="baseline"
+          justify="space-between"
+          borderBottomWidth="3px"
+          borderStyle="solid"
+          borderColor="ink"
+        >
+          <Box fontSize="md">{t(setUp ? 'shot.readsRod' : 'shot.reads')}</Box>
+          <input
+            aria-label={t(setUp ? 'shot.readsRod' : 'shot.reads')}
+            inputMode="none"
+            autoComplete="off"
+            data-reading
+            value={text}
+            onChange={(event) => {
+              setText(event.target.value);
+              setSure(false);
+            }}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') log();
+            }}
+            style={{
+              flex: 1,
+              minWidth: 0,
+              minHeight: 48,
+              textAlign: 'right',
+              border: 'none',
+              background: 'transparent',
+              font: "600 34px 'Barlow Condensed'",
+              color: 'inherit',
+            }}
+          />
+        </Flex>
+        <Keypad
+          text={text}
+          onText={(next) => {
+            setText(next);
+            setSure(false);
+          }}
+          onOk={log}
+          ok={t(sure ? 'shot.anyway' : 'shot.ok')}
+          point={metric ? [format.lang.startsWith('es') ? ',' : '.'] : ["'", '.']}
+        />
+        {doubted > 0 && <Word tone="stop">{t('shot.doubted', { count: doubted })}</Word>}
+        <MiniPlan
+          things={[thing]}
+          picked={thing.id}
+          onTap={tap}
+          next={tapped ? null : here}
+          tapped={tapped}
+          most={200}
+          label={t('shot.map')}
+        />
+        <Sums thing={thing} view={view} currency={currency} />
+        <Flex gap={2}>
+          <Pick
+            aria-label={t('shot.onLabel')}
+            value={on}
+            onChange={(e) => setOn(e.target.value as HoleSurface['on'])}
+          >
+            {thing.surfaces.map((one) => (
+              <option key={one.on} value={one.on}>
+                {t(`shot.on.${one.on}`)}
+              </option>
+            ))}
+          </Pick>
+          <Pick
+            aria-label={t('shot.means')}
+            value={means}
+            onChange={(e) => {
+              if (e.target.value === 'new') go({ doing: 'levels' });
+              else setMeans(e.target.value);
+            }}
+          >
+            <option value="tape">{t('shot.tape')}</option>
+            {view.setUps.map(({ id, mark }) => (
+              <option key={id} value={id}>
+                {t('shot.setup')} {mark}
+              </option>
+            ))}
+            <option value="new">{t('shot.newSetup')}…</option>
+          </Pick>
+        </Flex>
+        <Flex gap={2}>
+          <Press onClick={() => go({ doing: 'hold', hold: 'bottom' })}>{t('hold.kind.bottom')}</Press>
+          <Press onClick={() => go({ doing: 'change' })}>{t('change.title')}</Press>
+        </Flex>
+        <Press look="quiet" onClick={() => go({ doing: 'depth' })}>
+          {t('inHole.depthEdit')}
+        </Press>
+      </Box>
+    </Box>
+  );
+}
+
+/** Read at arm’s length. */
+function Depth({ thing }: { thing: HoleThing }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const size = (v: number) => format.text(v, 'size');
+  const { next } = thing;
+  const laid =
+    next.what === 'footing'
+      ? t('inHole.footing')
+      : `${next.what === 'lift' ? next.card.layer.name || t(`bedMaterial.${next.card.layer.material}`) : next.layer.layer.name || t(`bedMaterial.${next.layer.layer.material}`)} ${size(next.what === 'lift' ? next.card.thickness : next.layer.layer.thickness)}`;
+  const sides = thing.inBays
+    ? t('sides.bays')
+    : thing.support !== 'slope'
+      ? t(`sides.${thing.support}`)
+      : thing.slope > 0
+        ? format.text(thing.slope, 'slope')
+        : t('sides.vertical');
+  return (
+    <Box px={3} pt={1} pb={2} data-depth>
+      <Flex align="baseline" gap={2}>
+        <Box fontFamily="figure" fontWeight={600} fontSize="64px" lineHeight={1} data-from-string>
+          {format.text(thing.fromString, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
+        </Box>
+        <Box fontSize="md" lineHeight={1.15}>
+          {t('inHole.fromString', { name: thing.string.name ?? t('inHole.theString') })}
+          {thing.stepped && ` · ${t('inHole.deepest')}`}
+        </Box>
+      </Flex>
+      <Box fontSize="md" lineHeight={1.35}>
+        {t('inHole.wide')}{' '}
+        <b>
+          {thing.bottomLength === null
+            ? size(thing.width)
+            : `${size(thing.width)} × ${size(thing.bottomLength)}`}
+        </b>
+        {' · '}
+        {t('inHole.sides')} <b>{sides}</b>
+        {' · '}
+        {t('inHole.next')} <b>{laid}</b>
+      </Box>
+    </Box>
+  );
+}
+
+function Answer({
+  answer,
+  thing,
+  asker,
+  store,
+  onBack,
+}: {
+  answer: Logged;
+  thing: HoleThing;
+  view: HoleView;
+  asker: Asker;
+  store: DeskStore;
+  onBack: () => void;
+}) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const { verdict } = answer;
+  const [more, setMore] = useState<AnswerOf<'digOn'> | null>(null);
+  const dig = verdict.word === 'dig' && answer.on === 'formation' ? verdict.off : 0;
+  useEffect(() => {
+    setMore(null);
+    if (dig <= 0) return;
+    const { plan, records } = store.getState();
+    void asker.ask({ plan, records }, 'digOn', [thing.id, dig], { topic: 'digOn' }).then(setMore);
+  }, [asker, store, thing.id, dig]);
+  const tone = verdict.word === 'good' ? 'good' : verdict.word === 'dig' ? 'note' : 'stop';
+  const by = byText(format, dig);
+  return (
+    <Word tone={tone} data-verdict={verdict.word}>
+      <Flex align="center" justify="space-between" gap={2}>
+        <Box
+          fontFamily="figure"
+          fontWeight={600}
+          fontSize="44px"
+          lineHeight={1}
+          role="status"
+          data-verdict-text
+        >
+          {verdictText(t, format, verdict)}
+        </Box>
+        <Press look="quiet" w="auto" flex="none" onClick={onBack}>
+          {t('shot.takeBack')}
+        </Press>
+      </Flex>
+      {more && (
+        <Box fontSize="md" fontWeight={500} mt={1} data-dig-on>
+          {more.stops.length === 0 ? t('shot.moreNothing', { by }) : t('shot.more', { by })}
+          {more.stops.map((stop) => (
+            <Box key={stop.code} color="held" fontWeight={600}>
+              {t('shot.moreStop', { what: cautionText(t, format, stop).title })}
+            </Box>
+          ))}{' '}
+          {t('shot.depthNow', { depth: format.text(more.depth, 'length') })}
+        </Box>
+      )}
+    </Word>
+  );
+}
+
+/** What the shots come to. */
+function Sums({ thing, view, currency }: { thing: HoleThing; view: HoleView; currency: string }) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  if (thing.shots.length === 0) return null;
+  const volume = (v: number) => format.text(v, 'volume', { decimals: 2 });
+  const { makeUp, band, oddOne } = thing;
+  const money =
+    makeUp.cost === null
+      ? ''
+      : `, ${format.text(makeUp.cost, 'price', { decimals: 0 })} ${currency}`.trimEnd();
+  return (
+    <Box fontSize="md" lineHeight={1.35} data-sums>
+      {t('shot.low', { by: volume(thing.low) })} · {t('shot.high', { by: volume(thing.high) })}
+      {' · '}
+      {band ? t('shot.band', { band: volume(band.half), count: band.shots }) : t('shot.noBand')}
+      {makeUp.volume > 0.005 && (
+        <Box>
+          {t('shot.costs', { what: t(`shot.with.${view.makeUpWith}`), volume: volume(makeUp.volume), money })}
+        </Box>
+      )}
+      {oddOne && (
+        <Word tone="stop">
+          {t('shot.odd', {
+            place: placeName(thing, oddOne.place),
+            by: format.text(Math.abs(oddOne.below), 'size'),
+          })}
+        </Word>
+      )}
+    </Box>
+  );
+}
+
+function placeName(thing: HoleThing, place: Place | null): string {
+  const at = place ? thing.places.findIndex((one) => apart(one.at, place) < HERE) : -1;
+  return at >= 0 ? `${thing.name}/${at + 1}` : thing.name;
+}
