@@ -28,6 +28,8 @@ export default defineConfig({
     userAgent:
       'Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/130.0.0.0 Safari/537.36',
     trace: 'off',
+    // What keeps the program in a browser is fetched anew for each test that asks for it, and for no other.
+    serviceWorkers: 'block',
     launchOptions: CHROMIUM,
   },
 });

@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { ROOT } from './postgres.ts';
 
-const SOURCES = ['core', 'formats', 'web', 'package-lock.json'];
+const SOURCES = ['core', 'formats', 'simulators', 'web', 'package-lock.json'];
 const STAMP = join(ROOT, 'web/build/.stamp');
 /** What a build may say, bytes. */
 const MOST_SAID = 10_000_000;

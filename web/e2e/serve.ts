@@ -1,21 +1,13 @@
 /** Serves the production build on the tests' own database for the browser tests. */
 import { fork } from 'node:child_process';
-import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { buildWhenStale } from '../../scripts/build.ts';
 import { postgres, ROOT } from '../../scripts/postgres.ts';
 import { DEMO_PERSON } from '../db/demo-people.ts';
 import { dropDatabase, ensureDatabase, migrateDatabase } from '../db/migrate.ts';
+import { freePort } from './own-server.ts';
 
 const DATABASE = 'cimiento_browser';
-
-const freePort = () =>
-  new Promise<number>((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => done(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
 
 /** The lead's session, made once: a password is slow to check on purpose. */
 async function signedIn(base: string): Promise<string> {

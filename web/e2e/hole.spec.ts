@@ -1,0 +1,178 @@
+/** A phone in the hole: without server and network it opens, computes, shoots, is signed on, and sends it all later. */
+import { type Browser, type BrowserContext, type Page, test } from '@playwright/test';
+import { expect } from './helpers.ts';
+import { type OwnServer, ownServer } from './own-server.ts';
+
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } as const;
+
+async function phone(browser: Browser, url: string): Promise<BrowserContext> {
+  const context = await browser.newContext({ ...PHONE, serviceWorkers: 'allow', locale: 'en-GB' });
+  await context.addCookies([
+    { name: 'cimiento_session', value: process.env.SIGNED_IN!, url, httpOnly: true, sameSite: 'Lax' },
+    {
+      name: 'cimiento_prefs',
+      value: encodeURIComponent(JSON.stringify({ lang: 'en', theme: 'sun', system: null })),
+      url,
+    },
+  ]);
+  return context;
+}
+
+async function jobOn(page: Page, url: string, demo: string): Promise<string> {
+  const response = await page.request.post(`${url}/jobs`, {
+    form: { intent: 'demo', demo },
+    maxRedirects: 0,
+  });
+  return response.headers().location!.split('/').pop()!;
+}
+
+/** The browser keeps the program, and the job. */
+async function kept(page: Page): Promise<void> {
+  await expect
+    .poll(
+      () =>
+        page.evaluate(async () => {
+          const registration = await navigator.serviceWorker.getRegistration();
+          return registration?.active?.state ?? 'none';
+        }),
+      { timeout: 60_000 },
+    )
+    .toBe('activated');
+}
+
+/** Presses figures on the page's own keys. @returns presses it took, the last logging them */
+async function press(page: Page, figures: string): Promise<number> {
+  for (const figure of figures)
+    await page.locator('[data-keypad]').getByRole('button', { name: figure, exact: true }).tap();
+  await page.locator('[data-log]').tap();
+  return figures.length + 1;
+}
+
+const overview = (page: Page) => page.locator('[data-overview]').waitFor({ timeout: 60_000 });
+
+test('a reload without a server opens, shoots twelve points, refuses and releases, changes a depth; all goes once', async ({
+  browser,
+}) => {
+  test.setTimeout(240_000);
+  const server: OwnServer = await ownServer();
+  const context = await phone(browser, server.url);
+  try {
+    let page = await context.newPage();
+    const job = await jobOn(page, server.url, 'bell-frame');
+    const at = `${server.url}/hole?job=${job}`;
+    await page.goto(at);
+    await overview(page);
+    await kept(page);
+    await page.close();
+
+    await server.stop();
+    page = await context.newPage();
+    await page.goto(at);
+    await overview(page);
+    // The first line is what is wanting before anybody goes in.
+    await expect(page.locator('[data-stops] > *').first()).toHaveAttribute('data-morning', 'none');
+
+    // Twelve shots, over as many things as it takes.
+    let shots = 0;
+    const things = await page
+      .locator('[data-go]')
+      .evaluateAll((all) => all.map((one) => one.getAttribute('data-go')!));
+    let most = 0;
+    for (const thing of things) {
+      if (shots >= 12) break;
+      await page.locator(`[data-go="${thing}"]`).tap();
+      await page.locator('[data-hole-thing]').waitFor();
+      while (shots < 12 && (await page.locator('[data-point="-1"]').count()) === 0) {
+        const wanted = await page.locator('[data-wanted-reading]').innerText();
+        const [feet = '0', inches = '0'] = /(\d+)'-([\d ]+)/.exec(wanted)?.slice(1) ?? [];
+        // A foot’s mark between feet and inches; half an inch is a shovel’s slip.
+        most = Math.max(most, await press(page, `${feet}'${inches.trim().split(' ')[0]}`));
+        await expect(page.locator('[data-verdict-text]')).not.toBeEmpty();
+        shots++;
+      }
+      await page.goBack();
+      await overview(page);
+    }
+    expect(shots).toBe(12);
+    // Feet and inches are four figures and a mark at the most, and the press that logs them.
+    expect(most).toBeLessThanOrEqual(6);
+
+    // The inspector came: refused, and released the second time, with a reason for what is still wanting.
+    const [first] = things;
+    await page.goto(`${at}&at=${first}&do=hold&hold=bottom`);
+    await page.locator('[data-visit]').tap();
+    await page.locator('input[name=who]').fill('R. Vado');
+    await page.locator('[data-visit-form] button').filter({ hasText: 'Refuse' }).tap();
+    await page.locator('[data-sign]').tap();
+    await expect(page.locator('[data-visit-problem]')).toContainText('what is to be done');
+    await page.locator('input[name=what]').fill('deeper at the east end');
+    await page.locator('[data-sign]').tap();
+    await expect(page.locator('[data-hold-view][data-state=refused]')).toContainText(
+      'deeper at the east end',
+    );
+    await page.locator('[data-visit]').tap();
+    await page.locator('input[name=who]').fill('R. Vado');
+    await page.locator('[data-visit-form] button').filter({ hasText: 'Release' }).tap();
+    await page.locator('[data-sign]').tap();
+    await expect(page.locator('[data-visit-problem]')).toContainText('why it goes all the same');
+    await page.locator('input[name=what]').fill('made up with stone');
+    await page.locator('[data-sign]').tap();
+    await expect(page.locator('[data-hold-view][data-state=overridden]')).toBeVisible();
+
+    // A depth is changed by word.
+    await page.goto(`${at}&at=${first}&do=depth`);
+    const field = page.locator('input[name=underside]');
+    await field.fill("95'");
+    await page.locator('[data-put-depth]').tap();
+    await page.locator('input[name=who]').fill('Eng. Sol');
+    await page.locator('[data-put-depth]').tap();
+    await page.locator('[data-hole-thing]').waitFor();
+    await page.close();
+
+    // Still nobody there: all of it is, once.
+    page = await context.newPage();
+    await page.goto(at);
+    await overview(page);
+    await expect(page.locator('[data-waiting]')).toHaveAttribute('data-waiting', '15');
+    await page.goto(`${at}&at=${first}`);
+    await expect(page.locator('[data-from-string]')).not.toBeEmpty();
+
+    await server.start();
+    await expect(page.locator('[data-waiting]')).toHaveAttribute('data-waiting', '0', { timeout: 90_000 });
+    const answer = await page.request.get(`${server.url}/jobs/${job}/whole`);
+    const { records, plan } = (await answer.json()) as {
+      records: { id: string; kind: string; by: string }[];
+      plan: { levels: { instructions: { who: string; level: number }[] } };
+    };
+    expect(records.filter(({ kind }) => kind === 'shot')).toHaveLength(12);
+    expect(records.filter(({ kind }) => kind === 'visit')).toHaveLength(2);
+    expect(new Set(records.map(({ id }) => id)).size).toBe(records.length);
+    expect(plan.levels.instructions.filter(({ who }) => who === 'Eng. Sol')).toHaveLength(1);
+  } finally {
+    await context.close();
+    await server.stop();
+  }
+});
+
+test('a desk whose server is away opens out of what this browser keeps', async ({ browser }) => {
+  test.setTimeout(240_000);
+  const server = await ownServer();
+  const context = await phone(browser, server.url);
+  try {
+    const page = await context.newPage();
+    await page.setViewportSize({ width: 1280, height: 800 });
+    const job = await jobOn(page, server.url, 'cheese-vault');
+    await page.goto(`${server.url}/jobs/${job}`);
+    await page.locator('[data-desk=live]').waitFor({ timeout: 60_000 });
+    await kept(page);
+    await server.stop();
+    await page.goto(`${server.url}/jobs/${job}`);
+    await page.locator('[data-desk=live]').waitFor({ timeout: 60_000 });
+    await expect(page.locator('[data-figure=dig] [data-value]')).not.toBeEmpty();
+    await page.goto(`${server.url}/jobs`);
+    await page.locator(`[data-job="${job}"]`).waitFor({ timeout: 30_000 });
+  } finally {
+    await context.close();
+    await server.stop();
+  }
+});
