@@ -82,6 +82,7 @@ export {
   type After,
   type Alternative,
   alternatives,
+  asDugLine,
   type Bounds,
   boundsOf,
   CHANGES_NOTHING,

@@ -255,6 +255,25 @@ describe('a job that was shot', () => {
     expect(one.area + two.area).toBeCloseTo(12 * 0.6 + 8 * 0.6 - 0.36, 1);
     expect(both.madeUp).toBeCloseTo(one.low + two.low, 6);
   });
+  it('gives what two share to the one that was dug lower, whichever was drawn first', () => {
+    const mm = fc.integer({ min: 0, max: 80 });
+    fc.assert(
+      fc.property(mm, mm, mm, (a, b, c) => {
+        const both = compute(plan, [
+          ...shots('E1', a / 1000, [[1, 0]]),
+          ...shots('E1', b / 1000, [[11, 0]]),
+          ...shots('E2', c / 1000, [
+            [6, -3],
+            [6, 3],
+          ]),
+        ]);
+        const lows = [...both.asDug.values()].reduce((sum, { low }) => sum + low, 0);
+        expect(both.madeUp).toBeCloseTo(lows, 6);
+        expect(both.overdig.low).toBeCloseTo(lows, 6);
+      }),
+      { numRuns: drawnCases(60) },
+    );
+  });
   it('is protected and climbed for its deepest place, not for the mean', () => {
     const takeoff = compute(plan, [...shots('E1', 0, [[1, 0]]), ...shots('E1', 0.2, [[11, 0]])]);
     expect(takeoff.elements[0]!.depth).toBeCloseTo(compute(plan).elements[0]!.depth + 0.2, 9);

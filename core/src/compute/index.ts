@@ -4,6 +4,7 @@ export * from './night/night.ts';
 export * from './pipeline/compute.ts';
 export type { Takeoff } from './pipeline/takeoff.ts';
 export * from './pipeline/with-records.ts';
+export * from './views/as-dug-line.ts';
 export * from './views/dig-sequence.ts';
 export * from './views/drawn.ts';
 export * from './views/long-section.ts';

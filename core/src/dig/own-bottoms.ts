@@ -58,12 +58,14 @@ function withSoft(plan: Plan, pieces: readonly OwnBottom[]): OwnBottom[] {
 /**
  * @param founded of the same plan, dug to what is wanted
  * @param of elements asked for, by position: the others are left empty
+ * @param low m each was found below what is wanted, by position
  * @returns by element, pieces that overlap no other
  */
 export function ownBottoms(
   plan: Plan,
   founded: readonly FoundationLevels[],
   of: ReadonlySet<number>,
+  low: ReadonlyMap<number, number> = new Map(),
 ): OwnBottom[][] {
   const parts = wantedParts(plan, founded)
     .filter(({ owner }) => shapeOf(founded[owner]!.element).founded)
@@ -72,7 +74,8 @@ export function ownBottoms(
       bottom,
       floor,
       box: boxOf(bottom),
-      level: at(floor, ...cornerMean(bottom)),
+      // As it lies now: of two at one level the one that was dug lower has what they share.
+      level: at(floor, ...cornerMean(bottom)) - (low.get(owner) ?? 0),
     }))
     .sort((p, q) => p.level - q.level || p.owner - q.owner);
   const out: OwnBottom[][] = founded.map(() => []);

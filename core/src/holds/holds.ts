@@ -16,10 +16,10 @@ const of = <K extends Look['kind']>(looks: readonly Look[], kind: K, { hold, ele
       look.kind === kind && 'hold' in look.value && look.value.hold === hold && look.element === element,
   ) ?? null;
 
-function stateOf(
-  plain: Omit<Hold, 'state' | 'visit' | 'asked'>,
-  looks: readonly Look[],
-): Pick<Hold, 'state' | 'visit' | 'asked'> {
+/** A hold of which nobody asked yet how it stands. */
+type Plain = Omit<Hold, 'due' | 'state' | 'visit' | 'asked'>;
+
+function stateOf(plain: Plain, looks: readonly Look[]): Pick<Hold, 'state' | 'visit' | 'asked'> {
   const visit = of(looks, 'visit', plain);
   const asked = of(looks, 'asked', plain);
   const since = visit && asked ? looks.indexOf(asked) > looks.indexOf(visit) : asked !== null;
@@ -42,8 +42,9 @@ function roleOf({ holds }: Plan, kind: HoldKind): Role | null {
  */
 export function holdsOf(job: HeldJob): readonly Hold[] {
   const { plan, elements, facts } = job;
-  const hold = (plain: Omit<Hold, 'state' | 'visit' | 'asked'>): Hold => ({
+  const hold = (plain: Plain): Hold => ({
     ...plain,
+    due: false,
     ...stateOf(plain, facts.looks),
   });
   const kinds = HOLD_KINDS.flatMap((kind): Hold[] => {
@@ -79,7 +80,44 @@ export function holdsOf(job: HeldJob): readonly Hold[] {
       ? [hold({ ...plain, element: null })]
       : ids.map((element) => hold({ ...plain, element }));
   });
-  return [...kinds, ...own];
+  return withDue(job, [...kinds, ...own]);
+}
+
+/** What is to be seen before work is come to, by what it is seen before. */
+const AFTER: Readonly<Record<HeldWork, readonly HoldKind[]>> = {
+  dig: [],
+  cover: ['setout'],
+  pour: ['bottom', 'lift'],
+  backfill: ['forms'],
+};
+
+/** Says of each whether the work has come to it. */
+function withDue({ facts, asDug, elements }: HeldJob, holds: readonly Hold[]): Hold[] {
+  const laid = new Set(
+    elements.flatMap(({ id, cards }) => (cards.some(({ state }) => state !== 'toCome') ? [id] : [])),
+  );
+  const seen = (kind: HoldKind, element: string | null) => {
+    const own = holds.filter(
+      (hold) => hold.kind === kind && (element === null || hold.element === element || hold.element === null),
+    );
+    return (
+      own.length === 0 ||
+      (element === null ? own.some((hold) => !isOpen(hold)) : own.every((hold) => !isOpen(hold)))
+    );
+  };
+  const begun = ({ hold, kind, element, visit, asked, state }: Hold) => {
+    if (visit || asked || !isOpen({ state })) return true;
+    if (element === null) return false;
+    if (kind === 'bottom') return asDug.has(element) || facts.bottom.has(element);
+    return kind === 'lift' && hold === kind && laid.has(element);
+  };
+  return holds.map((hold) => ({
+    ...hold,
+    due:
+      begun(hold) ||
+      hold.before === 'dig' ||
+      (hold.before !== 'cover' && AFTER[hold.before].every((kind) => seen(kind, hold.element))),
+  }));
 }
 
 /** Work in its order: what waits for a look waits for those of the work before it too. */

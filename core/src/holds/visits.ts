@@ -31,6 +31,8 @@ export interface Hold {
   /** Nobody else lets it go, whatever the reason. */
   readonly strict: boolean;
   readonly needs: readonly Need[];
+  /** The work has come to it: what was to be seen before it was, or somebody has begun. */
+  readonly due: boolean;
   readonly state: HoldState;
   /** The last who came, and whoever was asked since. */
   readonly visit: Visit | null;

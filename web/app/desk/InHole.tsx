@@ -3,9 +3,10 @@ import { Box, Flex } from '@chakra-ui/react';
 import { type ElementTakeoff, nextLaid, pencilledOf } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { useJobId } from '../state/jobId.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
 import { useLookedAt, useShownPlan, useTakeoff } from '../state/takeoff.ts';
-import { Select } from '../ui/controls.tsx';
+import { Button, Select } from '../ui/controls.tsx';
 import { type Format, useFormat } from '../ui/format.tsx';
 import { PencilMark } from '../ui/PencilMark.tsx';
 import { bottomText, depthText, layerName, sidesText } from '../ui/words.ts';
@@ -14,6 +15,7 @@ export function InHole() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
+  const jobId = useJobId();
   const elements = useDesk((desk) => desk.plan.elements);
   const takeoff = useTakeoff();
   const plan = useShownPlan();
@@ -63,7 +65,12 @@ export function InHole() {
         />
         <Answer name={next.name} value={next.value} sub={next.sub} id="next" pencil={false} />
       </Box>
-      <Flex px={2} pb={1.5}>
+      <Flex px={2} pb={1.5} gap={2}>
+        <Button asChild look="main" flex="none">
+          <a href={`/hole?job=${jobId}&at=${info.id}`} data-into-hole>
+            {t('hole.title')}
+          </a>
+        </Button>
         <Select
           aria-label={t('hole.which')}
           value={info.id}

@@ -160,6 +160,9 @@ export const TopBar = memo(function TopBar() {
               <Unsaid />
             </>
           )}
+          <a href={`/hole?job=${jobId}`} data-to-hole>
+            {t('hole.into')}
+          </a>
           <a href={`/jobs/${jobId}/plan.json`}>{t('bar.planFile')}</a>
           <a href={`/jobs/${jobId}/takeoff.csv`}>{t('bar.csv')}</a>
           <a href={`/jobs/${jobId}/takeoff.json`}>{t('bar.json')}</a>

@@ -127,6 +127,13 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
         when: ({ stage, view }) => stage === 'dig' && view.depths,
         Layer: later(digLayers, 'DepthLayer'),
       },
+      {
+        id: 'asDug',
+        on: 'dug',
+        when: ({ stage, worked }) =>
+          (stage === 'dig' || stage === 'base' || stage === 'pour') && (worked.takeoff?.asDug.size ?? 0) > 0,
+        Layer: later(digLayers, 'AsDugLayer'),
+      },
       { id: 'siteWork', on: 'under', when: ({ stage }) => stage !== 'ground', Layer: SiteWorkLayer },
       {
         id: 'overdig',

@@ -4,8 +4,8 @@ import type { HoleView } from '@cimiento/core';
 import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useFormat } from '../ui/format.tsx';
+import { roleText } from '../ui/holdWords.ts';
 import { cautionText } from '../ui/words.ts';
-import { roleText } from './holdWords.ts';
 import { Word } from './parts.tsx';
 
 export function CautionStops({

@@ -18,9 +18,9 @@ import type { AnswerOf } from '../state/ask/questions.ts';
 import { recordOf } from '../state/records.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
 import { useFormat } from '../ui/format.tsx';
+import { momentText, roleText } from '../ui/holdWords.ts';
 import { cautionText } from '../ui/words.ts';
 import { AmountsLine } from './AmountsLine.tsx';
-import { momentText, roleText } from './holdWords.ts';
 import { Label, Pick, Press, Typed, Word } from './parts.tsx';
 
 const kindOf = (what: ChangeWhat) => (what === 'level' ? 'level' : 'size');

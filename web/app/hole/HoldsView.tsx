@@ -1,14 +1,24 @@
 /** Holds of a job, kind by kind; one of them with what it needs, and the visit that lets it go or refuses it. */
 import { Box, Flex } from '@chakra-ui/react';
-import { type Hold, type HoleView, isOpen, ROLES, type Role, visitCounts } from '@cimiento/core';
+import {
+  HELD_WORK,
+  type Hold,
+  type HoleView,
+  isOpen,
+  nextName,
+  ROLES,
+  type Role,
+  visitCounts,
+} from '@cimiento/core';
 import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
+import { useJobId } from '../state/jobId.ts';
 import { recordOf } from '../state/records.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
 import { useFormat } from '../ui/format.tsx';
+import { holdName, momentText, needText, roleText } from '../ui/holdWords.ts';
 import { handOn } from './answers.ts';
 import { Finger } from './Finger.tsx';
-import { holdName, momentText, needText, roleText } from './holdWords.ts';
 import { Label, Pick, Press, Typed, Word } from './parts.tsx';
 import { useWhere } from './where.ts';
 
@@ -34,7 +44,7 @@ export function HoldsView({ view }: { view: HoleView }) {
             : t('hold.pourFree', { pour: name ?? t(`pours.kind.${(kind ?? 'footings') as 'footings'}`) })}
         </Word>
       ))}
-      {[...byKind(view.holds)].map(([id, holds]) => {
+      {[...byKind(view.holds.filter(({ due }) => due))].map(([id, holds]) => {
         const open = holds.filter(isOpen);
         const kind = holds[0]!.kind === 'own' ? holds[0]!.name : t(`hold.kind.${holds[0]!.kind as 'bottom'}`);
         return (
@@ -67,7 +77,156 @@ export function HoldsView({ view }: { view: HoleView }) {
           </details>
         );
       })}
+      <Later view={view} />
+      <AddHold view={view} />
+      <SheetPress />
     </Box>
+  );
+}
+
+/** What the work has not come to yet: counted, and named when it is asked. */
+function Later({ view }: { view: HoleView }) {
+  const { t } = useTranslation();
+  const { go } = useWhere();
+  const later = view.holds.filter(({ due }) => !due);
+  if (later.length === 0) return null;
+  return (
+    <details>
+      <summary style={{ minHeight: 48, fontSize: '1.125rem', paddingTop: 10 }} data-later={later.length}>
+        {t('hold.later', { count: later.length })}
+      </summary>
+      <Box display="grid" gap={1.5} pt={1}>
+        {later.map((hold) => (
+          <Press
+            key={`${hold.hold}/${hold.element}`}
+            fontSize="md"
+            data-hold={`${hold.hold}/${hold.element ?? ''}`}
+            onClick={() => go({ doing: 'hold', hold: hold.hold, at: hold.element })}
+          >
+            {holdName(t, view, hold)}
+          </Press>
+        ))}
+      </Box>
+    </details>
+  );
+}
+
+/** The sheet for whoever comes, handed on by the phone or opened. */
+function SheetPress() {
+  const { t } = useTranslation();
+  const jobId = useJobId();
+  const name = useDesk((desk) => desk.plan.name);
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const give = async () => {
+    const answer = await fetch(`/jobs/${jobId}/inspection.pdf?zone=${encodeURIComponent(zone)}`).catch(
+      () => null,
+    );
+    const title = `${name} – ${t('hold.sheet')}`;
+    const file = answer?.ok
+      ? new File([await answer.blob()], `${title}.pdf`, { type: 'application/pdf' })
+      : undefined;
+    await handOn({ title, text: title, ...(file && { file }) });
+  };
+  return (
+    <Press onClick={() => void give()} data-inspection-sheet>
+      {t('hold.sheet')} (PDF)
+    </Press>
+  );
+}
+
+/** One more that this job asks for: named, with whose eyes, before what, of what. */
+function AddHold({ view }: { view: HoleView }) {
+  const { t } = useTranslation();
+  const { edit } = useDeskStore().getState();
+  const [name, setName] = useState('');
+  const [role, setRole] = useState<Role>('inspector');
+  const [before, setBefore] = useState<Hold['before']>('cover');
+  const [element, setElement] = useState('');
+  const add = () => {
+    edit((d) => {
+      const id = nextName(
+        'hold-',
+        d.holds.own.map((one) => one.id),
+      );
+      d.holds.own.push({ id, name: name.trim(), role, before, elements: element === '' ? [] : [element] });
+    });
+    setName('');
+  };
+  return (
+    <details>
+      <summary style={{ minHeight: 48, fontSize: '1.125rem', fontWeight: 600, paddingTop: 10 }}>
+        {t('hold.add')}
+      </summary>
+      <Box display="grid" gap={2} pt={1}>
+        <Label text={t('hold.own')}>
+          <Typed value={name} name="own" maxLength={80} onChange={(e) => setName(e.target.value)} />
+        </Label>
+        <Label text={t('hold.whose')}>
+          <Pick value={role} onChange={(e) => setRole(e.target.value as Role)}>
+            {ROLES.map((one) => (
+              <option key={one} value={one}>
+                {roleText(t, one)}
+              </option>
+            ))}
+          </Pick>
+        </Label>
+        <Label text={t('hold.beforeWhat')}>
+          <Pick value={before} onChange={(e) => setBefore(e.target.value as Hold['before'])}>
+            {HELD_WORK.map((one) => (
+              <option key={one} value={one}>
+                {t(`hold.before.${one}`)}
+              </option>
+            ))}
+          </Pick>
+        </Label>
+        <Label text={t('change.element')}>
+          <Pick value={element} onChange={(e) => setElement(e.target.value)}>
+            <option value="">{t('hold.ofJob')}</option>
+            {view.things.map(({ id, name: of }) => (
+              <option key={id} value={id}>
+                {of}
+              </option>
+            ))}
+          </Pick>
+        </Label>
+        <Press disabled={name.trim() === ''} onClick={add} data-add-hold>
+          {t('hold.add')}
+        </Press>
+      </Box>
+    </details>
+  );
+}
+
+/** Whose eyes a kind needs on this job: as usual, or as its specification says. */
+function Whose({ hold }: { hold: Hold }) {
+  const { t } = useTranslation();
+  const { edit } = useDeskStore().getState();
+  const by = useDesk((desk) => desk.plan.holds.by);
+  if (hold.kind === 'own') return null;
+  const kind = hold.kind;
+  return (
+    <Label text={t('hold.whose')}>
+      <Pick
+        value={by.find((one) => one.hold === kind)?.role ?? ''}
+        onChange={(e) =>
+          edit((d) => {
+            const role = e.target.value as Role | 'none' | '';
+            d.holds.by = [
+              ...d.holds.by.filter((one) => one.hold !== kind),
+              ...(role === '' ? [] : [{ hold: kind, role }]),
+            ];
+          })
+        }
+      >
+        <option value="">{t('hold.usual', { role: roleText(t, hold.role) })}</option>
+        {ROLES.map((one) => (
+          <option key={one} value={one}>
+            {roleText(t, one)}
+          </option>
+        ))}
+        <option value="none">{t('hold.role.none')}</option>
+      </Pick>
+    </Label>
   );
 }
 
@@ -145,6 +304,7 @@ export function HoldView({ view, hold }: { view: HoleView; hold: Hold }) {
             {t('hold.visit')}
           </Press>
           {isOpen(hold) && <Press onClick={() => void ask()}>{t('hold.ask')}</Press>}
+          <Whose hold={hold} />
         </>
       )}
     </Box>

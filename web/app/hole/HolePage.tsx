@@ -4,6 +4,7 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useSender } from '../outbox/useSender.ts';
 import type { Preferences } from '../preferences.ts';
+import { jobsLeft } from '../state/kept.ts';
 import { isHere, type PhonePerson, whoIsHere } from '../state/phone.ts';
 import { askCrew, JobList } from './JobList.tsx';
 import { useWhere } from './where.ts';
@@ -41,6 +42,20 @@ export function HolePage({ preferences, program }: { preferences: Preferences; p
   return <Here person={person} preferences={preferences} program={program} />;
 }
 
+/** Edits of jobs that are not open, left by pages now gone: saved as soon as there is a server. */
+function useLeftEdits(person: string, open: string | null): void {
+  useEffect(() => {
+    const send = async () => {
+      for (const job of await jobsLeft(person))
+        if (job !== open) await (await import('../state/sendKept.ts')).sendKept(job, person);
+    };
+    const again = () => void send().catch(() => {});
+    again();
+    addEventListener('online', again);
+    return () => removeEventListener('online', again);
+  }, [person, open]);
+}
+
 function Here({
   person,
   preferences: { lang, system },
@@ -52,6 +67,7 @@ function Here({
 }) {
   const { where } = useWhere();
   const sender = useSender(person.id);
+  useLeftEdits(person.id, where.job);
   useDrawnWide(where.job);
   return where.job === null ? (
     <JobList person={person} sender={sender} lang={lang} />

@@ -5,7 +5,7 @@ import { useTranslation } from '../messages/useTranslation.ts';
 import type { Sender } from '../outbox/sender.ts';
 import { useOutgoing } from '../outbox/useSender.ts';
 import { isHere, keptJobs, type PhonePerson } from '../state/phone.ts';
-import { momentText } from './holdWords.ts';
+import { momentText } from '../ui/holdWords.ts';
 import { Press, Word } from './parts.tsx';
 import { useWhere } from './where.ts';
 

@@ -143,7 +143,7 @@ function Inside({
 function Count({ view }: { view: HoleView }) {
   const { t } = useTranslation();
   const { go } = useWhere();
-  const open = view.holds.filter(isOpen).length;
+  const open = view.holds.filter((hold) => hold.due && isOpen(hold)).length;
   return (
     <Press
       look="held"

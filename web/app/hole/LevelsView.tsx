@@ -1,14 +1,13 @@
 /** Set-ups of a level or laser: read on a mark, checked back to it, with the receiver that reads for one. */
 import { Box, Flex } from '@chakra-ui/react';
 import { type HoleView, parseQuantity, type SetUp } from '@cimiento/core';
-import { receiverReading } from '@cimiento/simulators';
 import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { useJobId } from '../state/jobId.ts';
 import { recordOf } from '../state/records.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
 import { useFormat } from '../ui/format.tsx';
 import { Label, Press, Typed, Word } from './parts.tsx';
+import { Receiver } from './Receiver.tsx';
 
 export function LevelsView({ view, onDone }: { view: HoleView; onDone: () => void }) {
   const { t } = useTranslation();
@@ -69,10 +68,8 @@ function One({ setUp }: { setUp: SetUp }) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const jobId = useJobId();
   const own = useDesk((desk) => desk.records).find(({ id }) => id === setUp.id);
   const [reading, setReading] = useState('');
-  const [taken, setTaken] = useState(0);
   const [said, setSaid] = useState<string | null>(null);
   const backsight = own?.kind === 'setup' && own.value ? own.value.backsight : 0;
   const size = (v: number) => format.text(Math.abs(v), 'size');
@@ -84,14 +81,6 @@ function One({ setUp }: { setUp: SetUp }) {
       .deliver(recordOf(store.getState(), 'checkShot', { setup: setUp.id, reading: read.value }));
     setReading('');
     setSaid(null);
-  };
-  const receive = () => {
-    const answer = receiverReading({ place: `${jobId}/${setUp.id}`, expected: backsight, taken });
-    setTaken(taken + 1);
-    if (answer.ok) setReading(format.parts(answer.reading, 'taped').number);
-    setSaid(
-      `${answer.ok ? '' : `${t(answer.fault === 'empty' ? 'shot.receiverEmpty' : 'shot.receiverOut')} `}${t('shot.receiverBattery', { share: format.text(answer.battery, 'percent', { decimals: 0 }) })}`,
-    );
   };
   const bad = setUp.doubted.length > 0;
   return (
@@ -116,9 +105,11 @@ function One({ setUp }: { setUp: SetUp }) {
           </Press>
         </Flex>
       </Label>
-      <Press look="quiet" onClick={receive}>
-        {t('shot.receiver')}: {t('shot.take')}
-      </Press>
+      <Receiver
+        place={setUp.id}
+        expected={backsight}
+        onReading={(read) => setReading(format.parts(read, 'taped').number)}
+      />
       {said && <Box fontSize="md">{said}</Box>}
     </Word>
   );

@@ -14,8 +14,8 @@ import { useTranslation } from '../messages/useTranslation.ts';
 import { recordOf } from '../state/records.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
 import { useFormat } from '../ui/format.tsx';
+import { momentText } from '../ui/holdWords.ts';
 import { Finger } from './Finger.tsx';
-import { momentText } from './holdWords.ts';
 import { useMorning } from './morningState.ts';
 import { Label, Press, Typed, Word } from './parts.tsx';
 

@@ -8,7 +8,7 @@ import { useOutgoing } from '../outbox/useSender.ts';
 import { onNewer, takeNewer } from '../state/offline.ts';
 import type { DeskStore } from '../state/store.ts';
 import { useFormat } from '../ui/format.tsx';
-import { momentText } from './holdWords.ts';
+import { momentText } from '../ui/holdWords.ts';
 import { Press, Word } from './parts.tsx';
 
 export function Status({ sender, store }: { sender: Sender; store: DeskStore }) {

@@ -10,20 +10,24 @@ import {
   verdictOf,
   wantedAt,
 } from '@cimiento/core';
-import { useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import type { Asker } from '../state/ask/asker.ts';
 import type { AnswerOf } from '../state/ask/questions.ts';
 import { recordOf } from '../state/records.ts';
 import type { DeskStore } from '../state/store.ts';
+import { byText, verdictText } from '../ui/answers.ts';
 import { useFormat } from '../ui/format.tsx';
 import { cautionText } from '../ui/words.ts';
-import { answerAloud, byText, verdictText } from './answers.ts';
+import { answerAloud, handOn } from './answers.ts';
 import { Keypad } from './Keypad.tsx';
 import { MiniPlan } from './MiniPlan.tsx';
 import { Pick, Press, Word } from './parts.tsx';
 import { Stops } from './Stops.tsx';
 import { useWhere } from './where.ts';
+
+// An instrument few carry: it comes when one is set up.
+const Receiver = lazy(() => import('./Receiver.tsx').then((m) => ({ default: m.Receiver })));
 
 type Place = readonly [number, number];
 type From = RecordValue<'shot'>['from'];
@@ -138,6 +142,19 @@ export function ThingView({
   };
   const doubted = [...thing.shots, ...thing.laidShots].filter((one) => one.doubted).length;
   const metric = format.system === 'metric';
+  const card = {
+    title: thing.name,
+    text: [
+      `${thing.name}: ${format.text(thing.fromString, 'length', metric ? { decimals: 3 } : {})} ${t('inHole.fromString', { name: thing.string.name ?? t('inHole.theString') })}`,
+      `${t('inHole.wide')} ${size(thing.width)}`,
+      ...thing.places.map(({ wanted: level }, i) =>
+        [
+          `${thing.name}/${i + 1}`,
+          t('shot.wanted', { reading: format.text(thing.string.level - level, 'taped') }),
+        ].join(' '),
+      ),
+    ].join('\n'),
+  };
 
   return (
     <Box data-hole-thing={thing.id}>
@@ -259,6 +276,18 @@ export function ThingView({
           <Press onClick={() => go({ doing: 'hold', hold: 'bottom' })}>{t('hold.kind.bottom')}</Press>
           <Press onClick={() => go({ doing: 'change' })}>{t('change.title')}</Press>
         </Flex>
+        {setUp && (
+          <Suspense>
+            <Receiver
+              place={`${thing.id}/${index}`}
+              expected={zero - wanted}
+              onReading={(reading) => setText(format.parts(reading, 'taped').number)}
+            />
+          </Suspense>
+        )}
+        <Press look="quiet" onClick={() => void handOn(card)}>
+          {t('inHole.share')}
+        </Press>
         <Press look="quiet" onClick={() => go({ doing: 'depth' })}>
           {t('inHole.depthEdit')}
         </Press>

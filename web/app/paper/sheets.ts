@@ -28,6 +28,10 @@ export const SHEETS = {
     file: 'record',
     make: async (input) => (await import('./record-sheet.server.tsx')).recordPdf(input),
   },
+  inspection: {
+    file: 'inspection',
+    make: async (input) => (await import('./inspection-sheet.server.tsx')).inspectionPdf(input),
+  },
 } as const satisfies Record<string, Sheet>;
 
 export type SheetId = keyof typeof SHEETS;

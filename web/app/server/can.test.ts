@@ -25,7 +25,7 @@ describe('who may do what', () => {
   });
   it('is asked by every route that lets only people in', () => {
     const folder = join(import.meta.dirname, '../routes');
-    const asks = /\ballow\(|\bjobHere\(|\bjobWithRecords\(|\bsheetOf\(/;
+    const asks = /\ballow\(|\bjobHere\(|\bjobWithRecords\(|\bjobForPhone\(|\bsheetOf\(/;
     const silent = readdirSync(folder).filter((file) => {
       const text = readFileSync(join(folder, file), 'utf8');
       return /requirePerson|jobOf|params\.jobId/.test(text) && !asks.test(text);

@@ -68,11 +68,16 @@ function asDugBottoms(
     return list.length > 0 ? [[index, list] as const] : [];
   });
   if (own.length === 0) return out;
-  const bottoms = ownBottoms(plan, wanted, new Set(own.map(([index]) => index)));
-  for (const [index, list] of own) {
-    const trim = trimOf(plan, wanted[index]!.element.trim);
-    const made = asDugOf(plan, list, bottoms[index]!, trim);
-    if (made) out.set(index, made);
+  const shot = new Set(own.map(([index]) => index));
+  // What two share is the lower one's, and which that is the shots say: the second time it is known.
+  for (const _time of [1, 2]) {
+    const lows = new Map([...out].map(([index, { mean }]) => [index, mean]));
+    const bottoms = ownBottoms(plan, wanted, shot, lows);
+    for (const [index, list] of own) {
+      const trim = trimOf(plan, wanted[index]!.element.trim);
+      const made = asDugOf(plan, list, bottoms[index]!, trim);
+      if (made) out.set(index, made);
+    }
   }
   return out;
 }

@@ -1,6 +1,7 @@
 /** The section through what is picked, to true scale, with the staff beside it. */
 import { Box, Flex } from '@chakra-ui/react';
 import {
+  asDugLine,
   dugAtCut,
   type Element,
   fillUnder,
@@ -242,6 +243,7 @@ function Cut({
   const bottom =
     (element?.kind === 'box' || element?.kind === 'raft' ? info?.bottomLength : null) ?? info?.width.dug ?? 0;
   const dug = dugAtCut(section, takeoff, index);
+  const found = asDugLine(takeoff, section, index);
   const depth = ground(0) - dug;
   // Soil names stand where the ground is whole: on the left, or on the right when that is dug.
   const first = section.dug[0];
@@ -299,6 +301,20 @@ function Cut({
         </Suspense>
       )}
       <path d={line} fill="none" stroke={ink('earth')} strokeWidth={2.2} strokeLinejoin="round" />
+      {found && (
+        <g data-as-dug-line>
+          <path
+            d={found.map(([s, z], i) => `${i === 0 ? 'M' : 'L'}${x(s)} ${y(z)}`).join('')}
+            fill="none"
+            stroke={ink('held')}
+            strokeWidth={2}
+            strokeDasharray="6 3"
+          />
+          <text x={x(found.at(-1)![0]) + 6} y={y(found.at(-1)![1]) + 4} fontSize={12} fill={ink('held')}>
+            {t('plan.asDug')}
+          </text>
+        </g>
+      )}
       <path d={`M0 ${y(string)}H${width}`} stroke={ink('chalk')} strokeWidth={1.6} />
       {frost !== null && (
         <path d={`M0 ${y(frost)}H${width}`} stroke={ink('chalk')} strokeWidth={1.2} strokeDasharray="2 5" />

@@ -149,6 +149,7 @@ export const desk = {
     unknown: 'A value of the plan',
   },
   plan: {
+    asDug: 'as dug',
     title: 'Plan',
     none: 'nothing yet',
     zoomIn: 'Zoom in',
@@ -211,6 +212,7 @@ export const desk = {
     moves: 'What nobody has said could move it from {{low}} to {{high}}; mostly: {{what}}.',
   },
   hole: {
+    into: 'In the hole',
     drawings: 'Section and plan',
     section: 'Section',
     plan: 'Plan',

@@ -121,7 +121,6 @@ export const hole = {
     },
     limits: 'How far a level may be off',
     map: 'High and low',
-    asDug: 'as dug',
   },
   hold: {
     title: 'Holds',
@@ -197,6 +196,13 @@ export const hole = {
     covered: '{{what}} was covered before it was released.',
     pourHeld: '{{pour}} waits for {{what}}.',
     pourFree: '{{pour}}: nothing holds it.',
+    wanted: 'Still to be seen',
+    sheet: 'Inspection',
+    print: 'Print it',
+    usual: 'as usual: {{role}}',
+    waits: 'Waits to be seen: {{what}}.',
+    later_one: '{{count}} later',
+    later_other: '{{count}} later',
     seen: 'Seen before',
   },
   morning: {

@@ -152,6 +152,7 @@ export const desk: Words<typeof english> = {
     unknown: 'Un valor del plan',
   },
   plan: {
+    asDug: 'como se excavó',
     title: 'Planta',
     none: 'nada todavía',
     zoomIn: 'Acercar',
@@ -215,6 +216,7 @@ export const desk: Words<typeof english> = {
     moves: 'Lo que nadie ha dicho podría moverlo de {{low}} a {{high}}; sobre todo: {{what}}.',
   },
   hole: {
+    into: 'En la zanja',
     drawings: 'Corte y planta',
     section: 'Corte',
     plan: 'Planta',

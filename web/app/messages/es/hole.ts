@@ -124,7 +124,6 @@ export const hole: Words<typeof english> = {
     },
     limits: 'Cuánto puede apartarse un nivel',
     map: 'Alto y bajo',
-    asDug: 'como se excavó',
   },
   hold: {
     title: 'Altos',
@@ -200,6 +199,13 @@ export const hole: Words<typeof english> = {
     covered: '{{what}} se tapó antes de liberarse.',
     pourHeld: '{{pour}} espera {{what}}.',
     pourFree: '{{pour}}: nada lo para.',
+    wanted: 'Por verse todavía',
+    sheet: 'Inspección',
+    print: 'Imprimirlo',
+    usual: 'lo usual: {{role}}',
+    waits: 'Espera que lo vean: {{what}}.',
+    later_one: '{{count}} más adelante',
+    later_other: '{{count}} más adelante',
     seen: 'Visto antes',
   },
   morning: {

@@ -1,6 +1,7 @@
 /** What is cast together, and what each pour takes. */
 import { Box } from '@chakra-ui/react';
-import type { Takeoff } from '@cimiento/core';
+import { heldPours, holdsOf, type Takeoff } from '@cimiento/core';
+import { useMemo } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
@@ -36,7 +37,36 @@ function PourRow({ pour }: { pour: Takeoff['pours'][number] }) {
         note={`${names.join(', ')} · ${t('pours.order', { order: format.text(pour.ordered, 'volume') })}, ${t('pour.loads', { count: pour.loads })}`}
         value={format.text(pour.neat, 'volume')}
       />
+      <HeldBy pour={pour.id} />
     </Box>
+  );
+}
+
+/** Looks still open on what lies under a pour. */
+function HeldBy({ pour }: { pour: string }) {
+  const { t } = useTranslation();
+  const plan = useDesk((desk) => desk.plan);
+  const takeoff = useTakeoff();
+  const held = useMemo(
+    () =>
+      heldPours(takeoff.pours, holdsOf({ ...takeoff, plan })).find((one) => one.pour.id === pour)?.holds ??
+      [],
+    [takeoff, plan, pour],
+  );
+  if (held.length === 0) return null;
+  const kinds = [...new Set(held.map(({ kind }) => kind))].map((kind) =>
+    [
+      t(`hold.kind.${kind}`),
+      held
+        .filter((one) => one.kind === kind)
+        .map((one) => plan.elements.find(({ id }) => id === one.element)?.name ?? one.name)
+        .join(', '),
+    ].join(' '),
+  );
+  return (
+    <Small color="held" data-pour-held={held.length}>
+      {t('hold.waits', { what: kinds.join(', ') })}
+    </Small>
   );
 }
 
