@@ -1,4 +1,5 @@
 /** A phone in the hole: without server and network it opens, computes, shoots, is signed on, and sends it all later. */
+import AxeBuilder from '@axe-core/playwright';
 import { type Browser, type BrowserContext, type Page, test } from '@playwright/test';
 import { expect } from './helpers.ts';
 import { type OwnServer, ownServer } from './own-server.ts';
@@ -174,5 +175,118 @@ test('a desk whose server is away opens out of what this browser keeps', async (
   } finally {
     await context.close();
     await server.stop();
+  }
+});
+
+test('two phones and the desk see one another’s shots, each once; a release by who may not is not taken', async ({
+  browser,
+}) => {
+  test.setTimeout(240_000);
+  const url = process.env.BASE_URL!;
+  const [one, two] = await Promise.all([0, 1].map(() => browser.newContext({ ...PHONE, locale: 'en-GB' })));
+  const desk = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+  for (const context of [one!, two!, desk])
+    await context.addCookies([
+      { name: 'cimiento_session', value: process.env.SIGNED_IN!, url, httpOnly: true, sameSite: 'Lax' },
+    ]);
+  try {
+    const pages = await Promise.all([one!, two!, desk].map((context) => context.newPage()));
+    const [first, second, third] = pages as [Page, Page, Page];
+    const job = await jobOn(first, url, 'cheese-vault');
+    await third.goto(`${url}/jobs/${job}`);
+    await third.locator('[data-desk=live]').waitFor({ timeout: 60_000 });
+    const concreteOf = () => third.locator('[data-figure=concrete] [data-value]').innerText();
+    const before = await concreteOf();
+    for (const page of [first, second]) {
+      await page.goto(`${url}/hole?job=${job}`);
+      await overview(page);
+      await page.locator('[data-go]').first().tap();
+      await page.locator('[data-hole-thing]').waitFor();
+    }
+    // Both shoot the first point at the same time: 90 mm low, whatever is wanted.
+    const wanted = Number(/[\d.]+/.exec(await first.locator('[data-wanted-reading]').innerText())![0]);
+    const low = String(Math.round(wanted * 1000) + 90);
+    await Promise.all([press(first, low), press(second, low)]);
+    await expect(first.locator('[data-verdict-text]')).toHaveText('90 low: make up');
+    for (const page of [first, second])
+      await expect(page.locator('[data-waiting]')).toHaveAttribute('data-waiting', '0', { timeout: 30_000 });
+    await expect(first.locator('[data-sums]')).toContainText('low');
+    // The desk orders more before anybody has told it.
+    await expect.poll(concreteOf, { timeout: 30_000 }).not.toBe(before);
+    const answer = await first.request.get(`${url}/jobs/${job}/whole`);
+    const { records } = (await answer.json()) as { records: { kind: string }[] };
+    expect(records.filter(({ kind }) => kind === 'shot')).toHaveLength(2);
+
+    // The leak test is the engineer’s: the lead may not let it go.
+    await first.goto(`${url}/hole?job=${job}&at=${await firstThing(first)}&do=hold&hold=leak`);
+    await first.locator('[data-visit]').tap();
+    await first.locator('input[name=who]').fill('X. Arce');
+    await first.locator('select[name=role]').selectOption('lead');
+    await first.locator('[data-visit-form] button').filter({ hasText: 'Release' }).tap();
+    await first.locator('input[name=what]').fill('we are in a hurry');
+    await first.locator('[data-sign]').tap();
+    await expect(first.locator('[data-visit-problem]')).toContainText('Only the engineer');
+  } finally {
+    await Promise.all([one!.close(), two!.close(), desk.close()]);
+  }
+});
+
+const firstThing = async (page: Page) => new URL(page.url()).searchParams.get('at');
+
+test('every screen of the hole is read by a screen reader, in the sun, with a gloved thumb', async ({
+  browser,
+}) => {
+  test.setTimeout(240_000);
+  const url = process.env.BASE_URL!;
+  const context = await phone(browser, url);
+  try {
+    const page = await context.newPage();
+    const job = await jobOn(page, url, 'honey-house');
+    const at = `${url}/hole?job=${job}`;
+    const screens = [
+      `${url}/hole`,
+      at,
+      `${at}&at=T1`,
+      `${at}&do=holds`,
+      `${at}&at=T1&do=hold&hold=bottom`,
+      `${at}&do=morning`,
+      `${at}&at=T2&do=change`,
+      `${at}&do=levels`,
+      `${at}&do=papers`,
+      `${at}&at=T1&do=depth`,
+    ];
+    const faults: string[] = [];
+    for (const screen of screens) {
+      await page.goto(screen);
+      await page.locator('main').waitFor({ timeout: 60_000 });
+      if (screen !== `${url}/hole`)
+        await page.locator('[data-hole] [data-status]').waitFor({ timeout: 60_000 });
+      await page.waitForTimeout(700);
+      const found = await new AxeBuilder({ page })
+        .options({
+          runOnly: { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] },
+          rules: { 'color-contrast-enhanced': { enabled: true } },
+        })
+        .analyze();
+      faults.push(
+        ...found.violations.map(({ id, nodes }) => `${screen}: ${id} ${nodes[0]?.html.slice(0, 120)}`),
+      );
+      const small = await page
+        .locator('main button:visible, main select:visible, main input:visible')
+        .evaluateAll((all) =>
+          all.flatMap((one) => {
+            const { width, height } = one.getBoundingClientRect();
+            return Math.min(width, height) < 44 && one.getAttribute('type') !== 'hidden'
+              ? [one.outerHTML.slice(0, 100)]
+              : [];
+          }),
+        );
+      faults.push(...small.map((html) => `${screen}: small ${html}`));
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+      if (wide > 0) faults.push(`${screen}: ${wide} px too wide`);
+    }
+    expect(faults).toEqual([]);
+  } finally {
+    await context.close();
   }
 });

@@ -1,12 +1,14 @@
 /** Holds by name and role, the morning list, and word from others: worked by hand. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { compute, orderedCost, orderedFrom, registerOf } from '../compute/index.ts';
+import { compute, holeView, orderedCost, orderedFrom, registerOf } from '../compute/index.ts';
+import { area } from '../geometry/index.ts';
 import { factsOf, MORNING_ITEMS, type RecordValue, type SiteRecord, withOrdered } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { bedded, lean, logged, named, plainPlan, stone, strip, tank } from '../testing.ts';
 import { coveredUnseen, heldPours, holdsOf } from './holds.ts';
 import { laddersAlong, morningOf } from './morning.ts';
+import { permitTroubles, wayTroubles } from './papers.ts';
 import { shotsWanted } from './shots.ts';
 import { type Hold, isOpen, visitCounts } from './visits.ts';
 
@@ -323,5 +325,76 @@ describe('word from others', () => {
       'open',
       'aside',
     ]);
+  });
+});
+
+describe('ways in and papers', () => {
+  const way = (more: Partial<Plan['site']['ways'][number]>) => {
+    const plan = plainPlan((p) => {
+      p.dig.machines[0]!.width = 1.5;
+      p.site.ways = [
+        {
+          id: 'w',
+          name: 'Side',
+          width: null,
+          height: null,
+          lawn: false,
+          boards: false,
+          leave: null,
+          cleaned: false,
+          ...more,
+        },
+      ];
+    });
+    return wayTroubles(plan).map(({ code }) => code);
+  };
+  it('are told of where machine and trucks do not fit, and where nobody has given leave', () => {
+    expect(way({})).toEqual([]);
+    expect(way({ width: 1.8 })).toEqual(['narrow']);
+    expect(way({ width: 1.79 })).toEqual(['narrow', 'narrow']);
+    expect(way({ width: 2.8, height: 3.4 })).toEqual(['low']);
+    expect(way({ lawn: true })).toEqual(['noBoards']);
+    expect(way({ lawn: true, boards: true, leave: { who: 'M. Paz', when: '' } })).toEqual(['noLeave']);
+    expect(way({ leave: { who: 'M. Paz', when: '2026-11-02' } })).toEqual([]);
+  });
+  it('are wanting, or over the day after they end', () => {
+    const permits = (held: boolean, until: string, today: string) =>
+      permitTroubles(
+        { permits: [{ id: 'p', kind: 'permit', name: '', number: '', until, held }] },
+        today,
+      ).map(({ code }) => code);
+    expect(permits(false, '', '2026-11-30')).toEqual(['missing']);
+    expect(permits(true, '', '2026-11-30')).toEqual([]);
+    expect(permits(true, '2026-11-30', '2026-11-30')).toEqual([]);
+    expect(permits(true, '2026-11-30', '2026-12-01')).toEqual(['over']);
+  });
+});
+
+describe('a job as the hole has it', () => {
+  const plan = seven();
+  const takeoff = compute(plan, [...readied(plan, 'E1'), visit('E1')]);
+  const view = holeView(plan, takeoff);
+  it('says of each thing what the takeoff says', () => {
+    expect(view.things.map(({ id }) => id)).toEqual(plan.elements.map(({ id }) => id));
+    view.things.forEach((thing, i) => {
+      const info = takeoff.elements[i]!;
+      expect(thing.fromString).toBeCloseTo(info.string.level - info.formation, 9);
+      for (const { wanted } of thing.places) expect(wanted).toBeCloseTo(info.formation, 9);
+      const bottom = thing.bottom.reduce((sum, { plan: piece }) => sum + area(piece), 0);
+      expect(bottom).toBeCloseTo(info.bottomArea, 6);
+    });
+    expect(view.things[0]!.shots).toHaveLength(view.things[0]!.places.length);
+  });
+  it('is plain data: what a phone keeps and reads again is the same', () => {
+    expect(structuredClone(view)).toEqual(view);
+  });
+  it('comes to a look when the work does', () => {
+    const due = (records: readonly SiteRecord[]) =>
+      holdsOf({ ...compute(plan, records), plan })
+        .filter(({ due: now }) => now)
+        .map(({ hold, element }) => `${hold}/${element ?? ''}`);
+    expect(due([])).toEqual(['setout/']);
+    expect(due(readied(plan, 'E1'))).toEqual(['setout/', 'bottom/E1']);
+    expect(due([...readied(plan, 'E1'), visit('E1')])).toEqual(['setout/', 'bottom/E1', 'forms/E1', 'pour/']);
   });
 });

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { SiteRecord } from '@cimiento/core';
+import { inTime, type SiteRecord } from '@cimiento/core';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { allWaiting, keep, letGo, type Waiting } from './outbox.ts';
@@ -24,6 +24,7 @@ const note = (text = 'x'): SiteRecord => ({
 class World implements Surroundings {
   signedIn: string | null = 'ann';
   online = true;
+  database = true;
   /** Jobs of each person. */
   jobs: Record<string, readonly string[]> = { ann: ['a1', 'a2'], bea: ['b1'] };
   refuses: (record: SiteRecord) => boolean = () => false;
@@ -38,7 +39,8 @@ class World implements Surroundings {
 
   async post(job: string, person: string, records: readonly SiteRecord[]): Promise<Sent> {
     this.posts++;
-    if (!this.online) return { how: 'later' };
+    // No line, or a server whose database is away: it answers 503.
+    if (!this.online || !this.database) return { how: 'later' };
     if (this.signedIn !== person) return { how: 'notTheirs' };
     if (!this.jobs[person]?.includes(job)) return { how: 'gone' };
     const refused: Refused[] = [];
@@ -216,33 +218,57 @@ describe('a browser with no room', () => {
   });
 });
 
-it('through drawn orders of people, pages, lost lines and lost answers all is there once, under its maker’s name', async () => {
+it('through drawn orders of people, clocks, lost lines, lost answers, a dead database and killed pages all is there once, under its maker’s name, in the order it was made', async () => {
+  const person = fc.constantFrom('ann', 'bea');
   const step = fc.oneof(
-    fc.record({ what: fc.constant('log' as const), person: fc.constantFrom('ann', 'bea') }),
-    fc.record({ what: fc.constantFrom('line', 'lost', 'pass') }),
-    fc.record({ what: fc.constantFrom('signIn', 'page'), person: fc.constantFrom('ann', 'bea') }),
+    { weight: 4, arbitrary: fc.record({ what: fc.constant('log' as const), person }) },
+    { weight: 3, arbitrary: fc.record({ what: fc.constantFrom('line', 'lost', 'pass', 'database') }) },
+    { weight: 2, arbitrary: fc.record({ what: fc.constantFrom('signIn', 'page', 'kill'), person }) },
+    {
+      weight: 1,
+      arbitrary: fc.record({
+        what: fc.constant('clock' as const),
+        person,
+        by: fc.integer({ min: -9, max: 9 }),
+      }),
+    },
   );
   await fc.assert(
-    fc.asyncProperty(fc.array(step, { maxLength: 30 }), async (steps) => {
+    fc.asyncProperty(fc.array(step, { maxLength: 40 }), async (steps) => {
       world = new World();
       const pages: Record<string, Sender> = { ann: page('ann'), bea: page('bea') };
       const made = new Map<string, string>();
-      for (const { what, person = '' } of steps as { what: string; person?: string }[]) {
+      const order: Record<string, string[]> = { ann: [], bea: [] };
+      const clock: Record<string, number> = { ann: 0, bea: 0 };
+      const all = new Map<string, SiteRecord>();
+      for (const one of steps as { what: string; person?: string; by?: number }[]) {
+        const { what, person = '', by = 0 } = one;
         if (what === 'line') world.online = !world.online;
+        else if (what === 'database') world.database = !world.database;
         else if (what === 'lost') world.losesAnswers++;
         else if (what === 'pass') await world.pass();
+        else if (what === 'clock') clock[person] = by * 60_000;
         else if (what === 'signIn') world.signedIn = person;
-        // The page is closed and another comes.
-        else if (what === 'page') {
+        // The page is closed and another comes; killed, it has not waited for what was on its way.
+        else if (what === 'page' || what === 'kill') {
+          if (what === 'kill') void pages[person]!.wake();
           pages[person] = page(person);
-          await pages[person].wake();
+          if (what === 'page') await pages[person].wake();
         } else {
-          const record = note();
+          const plain = note();
+          const record = {
+            ...plain,
+            at: new Date(Date.parse(plain.at) + clock[person]!).toISOString(),
+            after: order[person]!.at(-1) ?? null,
+          };
+          all.set(record.id, record);
           made.set(record.id, person);
+          order[person]!.push(record.id);
           await pages[person]!.log(world.jobs[person]![0]!, record);
         }
       }
       world.online = true;
+      world.database = true;
       world.losesAnswers = 0;
       for (const person of ['ann', 'bea']) {
         world.signedIn = person;
@@ -250,8 +276,13 @@ it('through drawn orders of people, pages, lost lines and lost answers all is th
         await world.pass();
       }
       expect(new Map([...world.has].map(([id, { by }]) => [id, by]))).toEqual(made);
+      expect([...world.has.values()].every(({ times }) => times === 1)).toBe(true);
       expect(world.kept.size).toBe(0);
+      // Whatever the clocks said, and in whatever order it came in.
+      const told = inTime([...world.has.keys()].map((id) => all.get(id)!)).map(({ id }) => id);
+      for (const person of ['ann', 'bea'])
+        expect(told.filter((id) => made.get(id) === person)).toEqual(order[person]);
     }),
-    { numRuns: 150 },
+    { numRuns: 300 },
   );
-});
+}, 60_000);
