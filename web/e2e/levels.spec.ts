@@ -114,7 +114,7 @@ test('rules are ranked with what each would cost, and going deeper', async ({ pa
   const deeper = side(page).locator('[data-rule=deeper]');
   await expect(deeper).toContainText(/dig \+\d/);
   const said = await deeper.innerText();
-  await field(page, 'elements.low').fill('400');
+  await field(page, 'low').fill('400');
   await expect.poll(() => deeper.innerText()).not.toBe(said);
   await expect(deeper).toContainText(/dig \+\d/);
 });

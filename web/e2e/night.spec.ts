@@ -53,9 +53,14 @@ test('the night is played on the chart and on the section, and what it leaves go
   await page.getByRole('button', { name: 'Pause' }).click();
 
   const dig = await figure(page, 'dig');
-  await side(page).getByRole('button', { name: 'Take it into the plan' }).click();
+  await side(page).getByRole('button', { name: 'Log it: found so much lower' }).click();
   await expect.poll(() => figure(page, 'dig')).toBeGreaterThan(dig);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  // What was logged is no edit: it is taken back where it stands.
+  await stage(page, 'log');
+  const back = page.getByRole('button', { name: /^Take back: .*told .* low/ });
+  await expect(back.first()).toBeVisible();
+  await page.getByRole('button', { name: /older record/ }).click();
+  while ((await back.count()) > 0) await back.first().click();
   await expect.poll(() => figure(page, 'dig')).toBe(dig);
 });
 

@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test';
 import {
   comeBack,
   expect,
+  field,
   figure,
   newJob,
   prefer,
@@ -245,8 +246,9 @@ test('a soft spot is drawn, dragged and typed: dig, loads and stone move at once
 
 test('ways to work and to make up a low bottom stand side by side, each one press away', async ({ page }) => {
   await unfold(page, 'Level to work on');
-  await expect(side(page).locator('[data-way=stone]')).toContainText('as planned');
-  const stakes = side(page).locator('[data-way=stakes]');
+  const level = side(page).locator('details', { hasText: 'Level to work on' });
+  await expect(level.locator('[data-way=stone]')).toContainText('as planned');
+  const stakes = level.locator('[data-way=stakes]');
   await expect(stakes).toContainText('stone −');
   const stone = await figure(page, 'stone');
   await stakes.getByRole('button', { name: 'Take it: lean on stakes' }).click();
@@ -257,8 +259,8 @@ test('ways to work and to make up a low bottom stand side by side, each one pres
 
   await stage(page, 'dig');
   await unfold(page, 'Name, wall, level');
-  await type(page, 'elements.low', '80 mm');
-  await page.keyboard.press('Enter');
+  await type(page, 'low', '80 mm');
+  await field(page, 'low').blur();
   await stage(page, 'base');
   await expect(side(page).getByText(/to make up/)).toBeVisible();
   const concrete = await figure(page, 'concrete');

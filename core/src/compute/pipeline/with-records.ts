@@ -3,7 +3,16 @@ import { type Facts, factsOf, type SiteRecord } from '../../log/index.ts';
 import type { Takeoff } from './takeoff.ts';
 
 /** What a takeoff only hands on: no figure, caution or problem of it is worked out of these. */
-const HANDED_ON: ReadonlySet<string> = new Set<keyof Facts>(['bottom', 'cone', 'taped', 'note']);
+const HANDED_ON: ReadonlySet<string> = new Set<keyof Facts>([
+  'bottom',
+  'cone',
+  'taped',
+  'note',
+  'looks',
+  'changes',
+  'change',
+  'settled',
+]);
 
 /**
  * The takeoff of the same plan with other records, where they move none of it.

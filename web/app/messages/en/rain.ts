@@ -87,7 +87,7 @@ export const rain = {
     scrape: '{{hours}} of one person',
     retrim: 'Trimmed again, lower by',
     retrimNone: 'no bottom goes soft',
-    takeAfter: 'Take it into the plan',
+    takeAfter: 'Log it: found so much lower',
     assumed:
       'How far a bottom goes soft and how much silt lies on it is assumed, by soil and hours: your own log is to settle it.',
     chance: 'How sure is that',

@@ -90,7 +90,7 @@ export const rain: Words<typeof english> = {
     scrape: '{{hours}} de una persona',
     retrim: 'Se perfila otra vez, más abajo',
     retrimNone: 'ningún fondo se ablanda',
-    takeAfter: 'Llevarlo al plan',
+    takeAfter: 'Anotarlo: quedó tanto más bajo',
     assumed:
       'Cuánto se ablanda un fondo y cuánto barro queda es supuesto, por suelo y horas: su propio registro lo dirá.',
     chance: 'Qué tan seguro es',

@@ -1,6 +1,7 @@
 /** What is seldom typed of a trench or pad: its drawn level, how low it was found, its name, and taking it away. */
 import { type Element, FORMS, stringFor } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useLog } from '../../state/records.ts';
 import { removeElement } from '../../state/removeElement.ts';
@@ -19,6 +20,8 @@ function FoundLow({ element }: { element: string }) {
   const format = useFormat();
   const log = useLog();
   const found = useTakeoff().asDug.get(element) ?? null;
+  const known = found ? Math.round(found.mean * 1000) / 1000 : 0;
+  const [typed, setTyped] = useState<number | null>(null);
   const measured = found?.shots.filter(({ level }) => level !== null).length ?? 0;
   return (
     <>
@@ -26,9 +29,13 @@ function FoundLow({ element }: { element: string }) {
         label={t('dig.low')}
         hint={t('dig.lowHint')}
         range="low"
-        value={found ? Math.round(found.mean * 1000) / 1000 : 0}
-        onCommit={(low) => {
-          if (low !== null) log('shot', { on: 'formation', from: { by: 'said', low } }, { element });
+        value={typed ?? known}
+        onCommit={setTyped}
+        onSettle={() => {
+          // A record cannot be undone: it is made when the field is left, not at every figure.
+          if (typed !== null && typed !== known)
+            log('shot', { on: 'formation', from: { by: 'said', low: typed } }, { element });
+          setTyped(null);
         }}
       />
       {found && measured > 0 && (
