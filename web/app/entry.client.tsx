@@ -32,6 +32,10 @@ async function spoken(): Promise<Say> {
   return say;
 }
 
+// What a job in the hole stands on is fetched beside the words, not after them.
+if (hole && location.search.includes('job='))
+  void Promise.all([import('./hole/Job.tsx'), import('./state/readPhone.ts'), import('idb')]).catch(() => {});
+
 const say = await spoken();
 
 // Whoever goes from a desk to the board finds its words there; the hole has all of them before signal goes.

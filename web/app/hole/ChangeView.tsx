@@ -232,7 +232,9 @@ function Entry({
         {who}, {roleText(t, role)}, {momentText(at, format.lang)}
         {value.why && `: ${value.why}`}
       </Box>
-      <AmountsLine amounts={amounts} cost={value.cost} currency={currency} />
+      {(amounts.length > 0 || value.cost !== null) && (
+        <AmountsLine amounts={amounts} cost={value.cost} currency={currency} />
+      )}
       {state === 'open' ? (
         <Flex gap={2} mt={2}>
           <Press onClick={() => settle('taken')} data-take-in>

@@ -10,6 +10,7 @@ import type { Asker } from '../state/ask/asker.ts';
 import { JobIdProvider } from '../state/jobId.ts';
 import { DeskProvider, useDesk } from '../state/store.ts';
 import { FormatProvider, useFormat } from '../ui/format.tsx';
+import { wordsNow } from '../ui/later.tsx';
 import { handOn, setSounds, soundsOn } from './answers.ts';
 import { MiniPlan } from './MiniPlan.tsx';
 import { Press, Word } from './parts.tsx';
@@ -19,13 +20,20 @@ import { ThingView } from './ThingView.tsx';
 import { type Opened, useHole } from './useHole.ts';
 import { useWhere } from './where.ts';
 
-const HoldsView = lazy(() => import('./HoldsView.tsx').then((m) => ({ default: m.HoldsView })));
-const HoldView = lazy(() => import('./HoldsView.tsx').then((m) => ({ default: m.HoldView })));
-const MorningView = lazy(() => import('./MorningView.tsx').then((m) => ({ default: m.MorningView })));
-const ChangeView = lazy(() => import('./ChangeView.tsx').then((m) => ({ default: m.ChangeView })));
-const LevelsView = lazy(() => import('./LevelsView.tsx').then((m) => ({ default: m.LevelsView })));
-const PapersView = lazy(() => import('./PapersView.tsx').then((m) => ({ default: m.PapersView })));
-const DepthView = lazy(() => import('./DepthView.tsx').then((m) => ({ default: m.DepthView })));
+/** A screen that is fetched when it is first gone to, with the words that came after the first. */
+const screen = <M extends object, K extends keyof M>(open: () => Promise<M>, name: K) =>
+  lazy(async () => {
+    const [made] = await Promise.all([open(), wordsNow().catch(() => {})]);
+    return { default: made[name] as never };
+  }) as unknown as M[K];
+
+const HoldsView = screen(() => import('./HoldsView.tsx'), 'HoldsView');
+const HoldView = screen(() => import('./HoldsView.tsx'), 'HoldView');
+const MorningView = screen(() => import('./MorningView.tsx'), 'MorningView');
+const ChangeView = screen(() => import('./ChangeView.tsx'), 'ChangeView');
+const LevelsView = screen(() => import('./LevelsView.tsx'), 'LevelsView');
+const PapersView = screen(() => import('./PapersView.tsx'), 'PapersView');
+const DepthView = screen(() => import('./DepthView.tsx'), 'DepthView');
 
 export function JobView({
   opened,

@@ -13,6 +13,8 @@ interface Fit {
 }
 
 const WIDTH = 360;
+/** A line of names, px. */
+const LINE = 16;
 
 /** Fits things into a width, whichever way they lie. */
 function fitOf(things: readonly HoleThing[], most: number): Fit {
@@ -77,6 +79,22 @@ export function MiniPlan({
   const fit = useMemo(() => fitOf(things, most), [things, most]);
   // What is large lies under what is small, or that could not be pressed.
   const inOrder = useMemo(() => [...things].sort((p, q) => sizeOf(q) - sizeOf(p)), [things]);
+  // A name that would stand on another is left to the list.
+  const named = useMemo(() => {
+    const taken: { x: number; y: number; w: number }[] = [];
+    const out = new Set<string>();
+    if (things.length < 2) return out;
+    for (const { id, name, label: at } of things) {
+      const spot = { x: fit.x(at[0]), y: fit.y(at[1]), w: 4 + 8 * name.length };
+      const free = taken.every(
+        ({ x, y, w }) => Math.abs(x - spot.x) > (w + spot.w) / 2 || Math.abs(y - spot.y) > LINE,
+      );
+      if (!free) continue;
+      taken.push(spot);
+      out.add(id);
+    }
+    return out;
+  }, [things, fit]);
   if (things.length === 0) return null;
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: the list beside it picks by keyboard
@@ -159,7 +177,7 @@ export function MiniPlan({
                   </g>
                 ),
             )}
-            {things.length > 1 && (
+            {named.has(thing.id) && (
               <text
                 x={fit.x(thing.label[0])}
                 y={fit.y(thing.label[1]) + 5}

@@ -1,6 +1,17 @@
 /** Ways in, permits and notices, and how far a level may be off: lists of a job, typed where they are seen. */
 import { Box } from '@chakra-ui/react';
-import { nextName, PERMITS, type Plan, parseQuantity, permitTroubles, wayTroubles } from '@cimiento/core';
+import {
+  CHECK_TOLERANCE,
+  FIELDS,
+  nextName,
+  outOfRange,
+  PERMITS,
+  type Plan,
+  parseQuantity,
+  permitTroubles,
+  TYPICAL_LIMITS,
+  wayTroubles,
+} from '@cimiento/core';
 import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
@@ -8,6 +19,7 @@ import { useFormat } from '../ui/format.tsx';
 import { Label, Pick, Press, Typed, Word } from './parts.tsx';
 
 type Way = Plan['site']['ways'][number];
+type Range = Parameters<typeof outOfRange>[0];
 
 export function PapersView() {
   const { t } = useTranslation();
@@ -69,6 +81,7 @@ export function PapersView() {
       >
         {t('way.add')}
       </Press>
+      <Limits />
       <Box fontSize="lg" fontWeight={600} pt={2}>
         {t('permit.list')}
       </Box>
@@ -133,6 +146,48 @@ export function PapersView() {
   );
 }
 
+const LIMITS = ['formationOver', 'formationUnder', 'bed', 'lean', 'footing', 'check'] as const;
+/** What counts where nobody has typed one, m. */
+const TYPICAL: Readonly<Record<(typeof LIMITS)[number], number>> = {
+  formationOver: TYPICAL_LIMITS.formation.over,
+  formationUnder: TYPICAL_LIMITS.formation.under,
+  bed: TYPICAL_LIMITS.bed.over,
+  lean: TYPICAL_LIMITS.lean.over,
+  footing: TYPICAL_LIMITS.footing.over,
+  check: CHECK_TOLERANCE,
+};
+
+/** How far a level may be off: by the job’s specification; empty: as is typical. */
+function Limits() {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const limits = useDesk((desk) => desk.plan.levels.limits);
+  const { edit } = useDeskStore().getState();
+  return (
+    <details>
+      <summary style={{ minHeight: 48, fontSize: '1.125rem', fontWeight: 600, paddingTop: 10 }}>
+        {t('shot.limits')}
+      </summary>
+      <Box display="grid" gap={2}>
+        {LIMITS.map((name) => (
+          <Size
+            key={name}
+            label={t(`shot.limit.${name}`)}
+            placeholder={format.text(TYPICAL[name], 'size')}
+            range={FIELDS[`/levels/limits/${name}`]}
+            value={limits[name]}
+            onSize={(value) =>
+              edit((d) => {
+                d.levels.limits[name] = value;
+              })
+            }
+          />
+        ))}
+      </Box>
+    </details>
+  );
+}
+
 function WayFields({
   way,
   onChange,
@@ -159,8 +214,18 @@ function WayFields({
         maxLength={80}
         onChange={(e) => e.target.value && onChange({ name: e.target.value })}
       />
-      <Size label={t('way.width')} value={way.width} onSize={(width) => onChange({ width })} />
-      <Size label={t('way.height')} value={way.height} onSize={(height) => onChange({ height })} />
+      <Size
+        label={t('way.width')}
+        range={FIELDS['/site/ways/*/width']}
+        value={way.width}
+        onSize={(width) => onChange({ width })}
+      />
+      <Size
+        label={t('way.height')}
+        range={FIELDS['/site/ways/*/height']}
+        value={way.height}
+        onSize={(height) => onChange({ height })}
+      />
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap={1.5}>
         {(['lawn', 'boards', 'cleaned'] as const).map((key) => (
           <Press
@@ -205,41 +270,45 @@ function WayFields({
   );
 }
 
-/** A length somebody may not know. */
+/** A size somebody may not know, or a job does not say. */
 function Size({
   label,
   value,
+  range,
+  placeholder,
   onSize,
 }: {
   label: string;
   value: number | null;
+  range: Range;
+  placeholder?: string;
   onSize: (v: number | null) => void;
 }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const [text, setText] = useState(value === null ? '' : format.parts(value, 'length').number);
+  const { kind } = range;
+  const [text, setText] = useState(value === null ? '' : format.parts(value, kind).number);
   const [problem, setProblem] = useState<string | null>(null);
+  const leave = () => {
+    setProblem(null);
+    if (text.trim() === '') return onSize(null);
+    const parsed = parseQuantity(text, kind, format.system, format.lang);
+    if (!parsed.ok) return setProblem(t(`field.${parsed.code}`, { text }));
+    if (outOfRange(range, parsed.value))
+      return setProblem(
+        t('field.range', { min: format.text(range.min, kind), max: format.text(range.max, kind) }),
+      );
+    onSize(parsed.value);
+  };
   return (
     <Label text={label}>
       <Typed
         value={text}
         inputMode="decimal"
+        placeholder={placeholder}
         aria-invalid={problem !== null}
         onChange={(e) => setText(e.target.value)}
-        onBlur={() => {
-          if (text.trim() === '') {
-            setProblem(null);
-            return onSize(null);
-          }
-          const parsed = parseQuantity(text, 'length', format.system, format.lang);
-          if (!parsed.ok) return setProblem(t(`field.${parsed.code}`, { text }));
-          if (parsed.value < 0.3 || parsed.value > 30)
-            return setProblem(
-              t('field.range', { min: format.text(0.3, 'length'), max: format.text(30, 'length') }),
-            );
-          setProblem(null);
-          onSize(parsed.value);
-        }}
+        onBlur={leave}
       />
       {problem && (
         <Box color="held" fontSize="md">

@@ -18,6 +18,6 @@ export const needText = (t: Say, { code, have, of }: Hold['needs'][number]): str
 export function momentText(at: string | number, lang: string): string {
   const then = new Date(at);
   const today = then.toDateString() === new Date().toDateString();
-  const time = then.toLocaleTimeString(lang, { hour: '2-digit', minute: '2-digit' });
+  const time = then.toLocaleTimeString(lang, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
   return today ? time : `${then.toLocaleDateString(lang, { day: 'numeric', month: 'short' })} ${time}`;
 }
