@@ -7,7 +7,6 @@ import {
   type Ordered,
   parseQuantity,
   type RegisteredChange,
-  ROLES,
   type Role,
   withOrdered,
 } from '@cimiento/core';
@@ -22,6 +21,7 @@ import { momentText, roleText } from '../ui/holdWords.ts';
 import { cautionText } from '../ui/words.ts';
 import { AmountsLine } from './AmountsLine.tsx';
 import { Label, Pick, Press, Typed, Word } from './parts.tsx';
+import { RoleField, WhoField } from './people.tsx';
 
 const kindOf = (what: ChangeWhat) => (what === 'level' ? 'level' : 'size');
 const today = () => new Date().toISOString().slice(0, 10);
@@ -171,18 +171,8 @@ function Add({
           ))}
         </Word>
       )}
-      <Label text={t('hold.who')}>
-        <Typed value={who} name="who" maxLength={80} onChange={(e) => setWho(e.target.value)} />
-      </Label>
-      <Label text={t('hold.as')}>
-        <Pick value={role} onChange={(e) => setRole(e.target.value as Role)}>
-          {ROLES.map((one) => (
-            <option key={one} value={one}>
-              {roleText(t, one)}
-            </option>
-          ))}
-        </Pick>
-      </Label>
+      <WhoField value={who} onChange={setWho} />
+      <RoleField label={t('hold.as')} value={role} onChange={setRole} />
       <Label text={t('change.why')}>
         <Typed value={why} name="why" maxLength={400} onChange={(e) => setWhy(e.target.value)} />
       </Label>

@@ -6,6 +6,7 @@ import { useTranslation } from '../messages/useTranslation.ts';
 import { useDeskStore } from '../state/store.ts';
 import { useFormat } from '../ui/format.tsx';
 import { Label, Press, Typed, Word } from './parts.tsx';
+import { WhoField } from './people.tsx';
 
 const RANGE = FIELDS['/levels/instructions/*/level'];
 
@@ -49,9 +50,7 @@ export function DepthView({ thing, onDone }: { thing: HoleThing; onDone: () => v
       <Label text={t('inHole.depthUnderside')}>
         <Typed value={text} name="underside" inputMode="decimal" onChange={(e) => setText(e.target.value)} />
       </Label>
-      <Label text={t('hold.who')}>
-        <Typed value={who} name="who" maxLength={80} onChange={(e) => setWho(e.target.value)} />
-      </Label>
+      <WhoField value={who} onChange={setWho} />
       <Label text={t('change.why')}>
         <Typed value={why} name="why" maxLength={400} onChange={(e) => setWhy(e.target.value)} />
       </Label>

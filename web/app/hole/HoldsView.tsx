@@ -20,6 +20,7 @@ import { holdName, momentText, needText, roleText } from '../ui/holdWords.ts';
 import { handOn } from './answers.ts';
 import { Finger } from './Finger.tsx';
 import { Label, Pick, Press, Typed, Word } from './parts.tsx';
+import { RoleField, WhoField } from './people.tsx';
 import { useWhere } from './where.ts';
 
 /** Kinds in the order of the work, each with its holds. */
@@ -161,15 +162,7 @@ function AddHold({ view }: { view: HoleView }) {
         <Label text={t('hold.own')}>
           <Typed value={name} name="own" maxLength={80} onChange={(e) => setName(e.target.value)} />
         </Label>
-        <Label text={t('hold.whose')}>
-          <Pick value={role} onChange={(e) => setRole(e.target.value as Role)}>
-            {ROLES.map((one) => (
-              <option key={one} value={one}>
-                {roleText(t, one)}
-              </option>
-            ))}
-          </Pick>
-        </Label>
+        <RoleField label={t('hold.whose')} value={role} onChange={setRole} />
         <Label text={t('hold.beforeWhat')}>
           <Pick value={before} onChange={(e) => setBefore(e.target.value as Hold['before'])}>
             {HELD_WORK.map((one) => (
@@ -342,24 +335,8 @@ function Visit({ hold, wanting, onDone }: { hold: Hold; wanting: boolean; onDone
   };
   return (
     <Box display="grid" gap={2.5} data-visit-form>
-      <Label text={t('hold.who')}>
-        <Typed
-          value={who}
-          maxLength={80}
-          autoComplete="name"
-          name="who"
-          onChange={(e) => setWho(e.target.value)}
-        />
-      </Label>
-      <Label text={t('hold.as')}>
-        <Pick value={role} name="role" onChange={(e) => setRole(e.target.value as Role)}>
-          {ROLES.map((one) => (
-            <option key={one} value={one}>
-              {roleText(t, one)}
-            </option>
-          ))}
-        </Pick>
-      </Label>
+      <WhoField value={who} onChange={setWho} />
+      <RoleField label={t('hold.as')} value={role} onChange={setRole} />
       <Flex gap={2}>
         <Press aria-pressed={verdict === 'released'} onClick={() => setVerdict('released')}>
           {t('hold.release')}

@@ -18,6 +18,7 @@ import { momentText } from '../ui/holdWords.ts';
 import { Finger } from './Finger.tsx';
 import { useMorning } from './morningState.ts';
 import { Label, Press, Typed, Word } from './parts.tsx';
+import { WhoField } from './people.tsx';
 
 const WORDS = { good: 'goodAnswer', bad: 'badAnswer', none: 'noneAnswer' } as const;
 
@@ -98,15 +99,7 @@ export function MorningView({ view, onDone }: { view: HoleView; onDone: () => vo
           </Flex>
         </Box>
       ))}
-      <Label text={t('hold.who')}>
-        <Typed
-          value={who}
-          maxLength={80}
-          name="who"
-          autoComplete="name"
-          onChange={(e) => setWho(e.target.value)}
-        />
-      </Label>
+      <WhoField value={who} onChange={setWho} />
       <Label text={t('morning.note')}>
         <Typed value={note} maxLength={400} onChange={(e) => setNote(e.target.value)} />
       </Label>

@@ -6,49 +6,37 @@ import {
   type HoleView,
   parseQuantity,
   type RecordValue,
-  type Verdict,
   verdictOf,
   wantedAt,
 } from '@cimiento/core';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import type { Asker } from '../state/ask/asker.ts';
-import type { AnswerOf } from '../state/ask/questions.ts';
 import { recordOf } from '../state/records.ts';
 import type { DeskStore } from '../state/store.ts';
-import { byText, verdictText } from '../ui/answers.ts';
 import { useFormat } from '../ui/format.tsx';
-import { cautionText } from '../ui/words.ts';
+import { Answer } from './Answer.tsx';
 import { answerAloud, handOn } from './answers.ts';
+import { Depth } from './Depth.tsx';
 import { Keypad } from './Keypad.tsx';
 import { MiniPlan } from './MiniPlan.tsx';
 import { Pick, Press, Word } from './parts.tsx';
+import { apart, HERE, type Logged, type Place } from './places.ts';
 import { Stops } from './Stops.tsx';
+import { Sums } from './Sums.tsx';
 import { useWhere } from './where.ts';
 
 // An instrument few carry: it comes when one is set up.
 const Receiver = lazy(() => import('./Receiver.tsx').then((m) => ({ default: m.Receiver })));
 
-type Place = readonly [number, number];
 type From = RecordValue<'shot'>['from'];
 
-/** One place is shot when a shot lies this near, m. */
-const HERE = 0.31;
 /** Shots farther off what is wanted are asked about, m. */
 const WILD = 1;
 /** A place this far off the bottom is no place of it, m. */
 const FAR = 10;
 /** A bare number over this is millimetres, m. */
 const LONGEST_TAPE = 15;
-
-const apart = (p: Place, q: Place) => Math.hypot(p[0] - q[0], p[1] - q[1]);
-
-interface Logged {
-  readonly id: string;
-  readonly place: Place;
-  readonly on: HoleSurface['on'];
-  readonly verdict: Verdict;
-}
 
 export function ThingView({
   thing,
@@ -161,9 +149,7 @@ export function ThingView({
       <Depth thing={thing} />
       <Box px={3} display="grid" gap={2}>
         <Stops view={view} element={thing.id} />
-        {answer && (
-          <Answer answer={answer} thing={thing} view={view} asker={asker} store={store} onBack={takeBack} />
-        )}
+        {answer && <Answer answer={answer} thing={thing} asker={asker} store={store} onBack={takeBack} />}
         {problem && (
           <Word tone="stop" data-shot-problem="">
             {problem}
@@ -294,145 +280,4 @@ export function ThingView({
       </Box>
     </Box>
   );
-}
-
-/** Read at arm’s length. */
-function Depth({ thing }: { thing: HoleThing }) {
-  const { t } = useTranslation();
-  const format = useFormat();
-  const size = (v: number) => format.text(v, 'size');
-  const { next } = thing;
-  const laid =
-    next.what === 'footing'
-      ? t('inHole.footing')
-      : `${next.what === 'lift' ? next.card.layer.name || t(`bedMaterial.${next.card.layer.material}`) : next.layer.layer.name || t(`bedMaterial.${next.layer.layer.material}`)} ${size(next.what === 'lift' ? next.card.thickness : next.layer.layer.thickness)}`;
-  const sides = thing.inBays
-    ? t('sides.bays')
-    : thing.support !== 'slope'
-      ? t(`sides.${thing.support}`)
-      : thing.slope > 0
-        ? format.text(thing.slope, 'slope')
-        : t('sides.vertical');
-  return (
-    <Box px={3} pt={1} pb={2} data-depth>
-      <Flex align="baseline" gap={2}>
-        <Box fontFamily="figure" fontWeight={600} fontSize="64px" lineHeight={1} data-from-string>
-          {format.text(thing.fromString, 'length', format.system === 'metric' ? { decimals: 3 } : {})}
-        </Box>
-        <Box fontSize="md" lineHeight={1.15}>
-          {t('inHole.fromString', { name: thing.string.name ?? t('inHole.theString') })}
-          {thing.stepped && ` · ${t('inHole.deepest')}`}
-        </Box>
-      </Flex>
-      <Box fontSize="md" lineHeight={1.35}>
-        {t('inHole.wide')}{' '}
-        <b>
-          {thing.bottomLength === null
-            ? size(thing.width)
-            : `${size(thing.width)} × ${size(thing.bottomLength)}`}
-        </b>
-        {' · '}
-        {t('inHole.sides')} <b>{sides}</b>
-        {' · '}
-        {t('inHole.next')} <b>{laid}</b>
-      </Box>
-    </Box>
-  );
-}
-
-function Answer({
-  answer,
-  thing,
-  asker,
-  store,
-  onBack,
-}: {
-  answer: Logged;
-  thing: HoleThing;
-  view: HoleView;
-  asker: Asker;
-  store: DeskStore;
-  onBack: () => void;
-}) {
-  const { t } = useTranslation();
-  const format = useFormat();
-  const { verdict } = answer;
-  const [more, setMore] = useState<AnswerOf<'digOn'> | null>(null);
-  const dig = verdict.word === 'dig' && answer.on === 'formation' ? verdict.off : 0;
-  useEffect(() => {
-    setMore(null);
-    if (dig <= 0) return;
-    const { plan, records } = store.getState();
-    void asker.ask({ plan, records }, 'digOn', [thing.id, dig], { topic: 'digOn' }).then(setMore);
-  }, [asker, store, thing.id, dig]);
-  const tone = verdict.word === 'good' ? 'good' : verdict.word === 'dig' ? 'note' : 'stop';
-  const by = byText(format, dig);
-  return (
-    <Word tone={tone} data-verdict={verdict.word}>
-      <Flex align="center" justify="space-between" gap={2}>
-        <Box
-          fontFamily="figure"
-          fontWeight={600}
-          fontSize="44px"
-          lineHeight={1}
-          role="status"
-          data-verdict-text
-        >
-          {verdictText(t, format, verdict)}
-        </Box>
-        <Press look="quiet" w="auto" flex="none" onClick={onBack}>
-          {t('shot.takeBack')}
-        </Press>
-      </Flex>
-      {more && (
-        <Box fontSize="md" fontWeight={500} mt={1} data-dig-on>
-          {more.stops.length === 0 ? t('shot.moreNothing', { by }) : t('shot.more', { by })}
-          {more.stops.map((stop) => (
-            <Box key={stop.code} color="held" fontWeight={600}>
-              {t('shot.moreStop', { what: cautionText(t, format, stop).title })}
-            </Box>
-          ))}{' '}
-          {t('shot.depthNow', { depth: format.text(more.depth, 'length') })}
-        </Box>
-      )}
-    </Word>
-  );
-}
-
-/** What the shots come to. */
-function Sums({ thing, view, currency }: { thing: HoleThing; view: HoleView; currency: string }) {
-  const { t } = useTranslation();
-  const format = useFormat();
-  if (thing.shots.length === 0) return null;
-  const volume = (v: number) => format.text(v, 'volume', { decimals: 2 });
-  const { makeUp, band, oddOne } = thing;
-  const money =
-    makeUp.cost === null
-      ? ''
-      : `, ${format.text(makeUp.cost, 'price', { decimals: 0 })} ${currency}`.trimEnd();
-  return (
-    <Box fontSize="md" lineHeight={1.35} data-sums>
-      {t('shot.low', { by: volume(thing.low) })} · {t('shot.high', { by: volume(thing.high) })}
-      {' · '}
-      {band ? t('shot.band', { band: volume(band.half), count: band.shots }) : t('shot.noBand')}
-      {makeUp.volume > 0.005 && (
-        <Box>
-          {t('shot.costs', { what: t(`shot.with.${view.makeUpWith}`), volume: volume(makeUp.volume), money })}
-        </Box>
-      )}
-      {oddOne && (
-        <Word tone="stop">
-          {t('shot.odd', {
-            place: placeName(thing, oddOne.place),
-            by: format.text(Math.abs(oddOne.below), 'size'),
-          })}
-        </Word>
-      )}
-    </Box>
-  );
-}
-
-function placeName(thing: HoleThing, place: Place | null): string {
-  const at = place ? thing.places.findIndex((one) => apart(one.at, place) < HERE) : -1;
-  return at >= 0 ? `${thing.name}/${at + 1}` : thing.name;
 }

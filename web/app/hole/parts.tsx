@@ -37,36 +37,21 @@ export const Press = chakra('button', {
   defaultVariants: { look: 'plain' },
 });
 
-export const Typed = chakra('input', {
-  base: {
-    w: 'full',
-    minH: '52px',
-    px: 3,
-    borderRadius: 'md',
-    borderWidth: '2px',
-    borderStyle: 'solid',
-    borderColor: 'ink',
-    bg: 'sheet',
-    color: 'ink',
-    fontSize: 'lg',
-    _invalid: { borderColor: 'held' },
-  },
-});
-
-export const Pick = chakra('select', {
-  base: {
-    w: 'full',
-    minH: '52px',
-    px: 2,
-    borderRadius: 'md',
-    borderWidth: '2px',
-    borderStyle: 'solid',
-    borderColor: 'ink',
-    bg: 'sheet',
-    color: 'ink',
-    fontSize: 'lg',
-  },
-});
+/** What is typed or chosen in. */
+const field = {
+  w: 'full',
+  minH: '52px',
+  px: 2.5,
+  borderRadius: 'md',
+  borderWidth: '2px',
+  borderStyle: 'solid',
+  borderColor: 'ink',
+  bg: 'sheet',
+  color: 'ink',
+  fontSize: 'lg',
+} as const;
+export const Typed = chakra('input', { base: { ...field, _invalid: { borderColor: 'held' } } });
+export const Pick = chakra('select', { base: field });
 
 export const Label = ({ text, children }: { text: string; children: React.ReactNode }) => (
   <Box as="label" display="block" fontSize="md" fontWeight={500}>
