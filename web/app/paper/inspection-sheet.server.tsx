@@ -93,7 +93,12 @@ function changeRow(
   const comes = amounts.map(({ of: id, kind: unit, change }) =>
     t(`cost.${id}`, { amount: `${change > 0 ? '+' : '−'}${format.text(Math.abs(change), unit)}` }),
   );
-  const said = `${of ? `${of}: ` : ''}${t(`change.what.${what}`)} ${from === null ? '' : `${format.text(from, kind)} → `}${format.text(to, kind)}`;
+  const parts = {
+    what: t(`change.what.${what}`),
+    from: from === null ? '' : format.text(from, kind),
+    to: format.text(to, kind),
+  };
+  const said = `${of ? `${of}: ` : ''}${t(from === null ? 'record.changeTo' : 'record.changeFromTo', parts)}`;
   return {
     key: record.id,
     row: (

@@ -19,7 +19,8 @@ import { basePdf } from './base-sheet.server.tsx';
 import { digSheet } from './dig/dig-sheet.server.tsx';
 import { rowsOf } from './dig/rows.ts';
 import type { SheetInput } from './frame.tsx';
-import { lettersOf } from './read-back.server.ts';
+import { inspectionPdf } from './inspection-sheet.server.tsx';
+import { lettersOf, missingFrom } from './read-back.server.ts';
 import { recordPdf } from './record-sheet.server.tsx';
 
 /** The words of every page. */
@@ -244,5 +245,21 @@ describe('the record sheet', () => {
     const pages = await wordsOf((await recordPdf(inputOf(plan, {}))).pdf);
     expect(pages).toHaveLength(1);
     expect(pages[0]).toContain(en.record.none);
+  });
+});
+
+describe('the inspection sheet', () => {
+  it('says who let what be covered, every shot in a word, and what others have ordered; read back whole', async () => {
+    const { plan, records } = await demoJob('honey-house');
+    const printed = await inspectionPdf(inputOf(plan, { records }));
+    expect((await missingFrom(printed)).texts).toEqual([]);
+    const text = (await wordsOf(printed.pdf)).join(' ').replace(/\s+/g, ' ');
+    expect(text).toContain('Bottom T1');
+    expect(text).toContain('released: R. Vado, inspector');
+    expect(text).toContain('corner 6 made up with lean, seen');
+    expect(text).toContain('58 low: make up');
+    expect(text).toMatch(/T4: width: 750 mm in place of 600 mm/);
+    const nothing = await inspectionPdf(inputOf(blankPlan('Empty', 'metric'), { lang: 'es' }));
+    expect((await wordsOf(nothing.pdf)).length).toBe(1);
   });
 });

@@ -69,7 +69,7 @@ export const log = {
     morningBad: 'not in order, by {{who}}',
     happened: 'Something happened',
     change: 'Word from others',
-    changeFromTo: '{{what}}: {{from}} → {{to}}',
+    changeFromTo: '{{what}}: {{to}} in place of {{from}}',
     changeTo: '{{what}}: {{to}}',
     settled: 'What became of a word',
     withdrawn: 'taken back',

@@ -71,7 +71,7 @@ export const log: Words<typeof english> = {
     morningBad: 'no está en orden, por {{who}}',
     happened: 'Algo pasó',
     change: 'Palabra de otros',
-    changeFromTo: '{{what}}: {{from}} → {{to}}',
+    changeFromTo: '{{what}}: {{to}} en lugar de {{from}}',
     changeTo: '{{what}}: {{to}}',
     settled: 'Qué fue de una palabra',
     withdrawn: 'retirado',

@@ -57,6 +57,14 @@ export function RecordPanel() {
           {t('record.print')}
         </a>
       )}
+      <a
+        href={`/jobs/${jobId}/inspection.pdf?zone=${encodeURIComponent(ZONE)}`}
+        target="_blank"
+        rel="noreferrer"
+        style={{ display: 'block' }}
+      >
+        {t('hold.sheet')} (PDF)
+      </a>
     </Panel>
   );
 }
