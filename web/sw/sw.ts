@@ -41,7 +41,7 @@ registerRoute(
         return Response.redirect(job ? `${SHELL}?job=${job}&from=desk` : SHELL, 302);
       }
     },
-    { denylist: [/\.\w+$/, /^\/sign-out/] },
+    { denylist: [/\.\w+(?:\?|$)/, /^\/sign-out/] },
   ),
 );
 

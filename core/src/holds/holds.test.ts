@@ -3,7 +3,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute, holeView, orderedCost, orderedFrom, registerOf } from '../compute/index.ts';
 import { area } from '../geometry/index.ts';
-import { factsOf, MORNING_ITEMS, type RecordValue, type SiteRecord, withOrdered } from '../log/index.ts';
+import {
+  factsOf,
+  MORNING_ITEMS,
+  type RecordValue,
+  type SiteRecord,
+  TICK_LISTS,
+  withOrdered,
+} from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { bedded, lean, logged, named, plainPlan, stone, strip, tank } from '../testing.ts';
 import { coveredUnseen, heldPours, holdsOf } from './holds.ts';
@@ -157,8 +164,13 @@ describe('what an engineer owns', () => {
   });
   const leak = (records: readonly SiteRecord[]) =>
     holdsWith(plan, records).holds.find(({ kind }) => kind === 'leak')!;
+  const gone = logged('ticked', { hold: 'leak', done: [...TICK_LISTS.leak] }, { element: 'E1' });
   it('is let go by the engineer and by nobody else, whatever the reason', () => {
-    const by = (role: RecordValue<'visit'>['role'], what = '') => [visit('E1', { hold: 'leak', role, what })];
+    const by = (role: RecordValue<'visit'>['role'], what = '') => [
+      gone,
+      visit('E1', { hold: 'leak', role, what }),
+    ];
+    expect(leak([]).needs).toEqual([{ code: 'ticked', have: 0, of: 3, met: false }]);
     expect(leak(by('lead', 'we are in a hurry')).state).toBe('ready');
     expect(leak(by('inspector', 'looks dry')).state).toBe('ready');
     expect(leak(by('engineer')).state).toBe('released');

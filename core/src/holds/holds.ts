@@ -1,10 +1,11 @@
 /** Holds of a job: who still has to see what, what that needs first, and what waits for it. */
+import { holdKey, TICK_LISTS } from '../log/index.ts';
 import { type HeldWork, HOLD_KINDS, type HoldKind, type Role } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { Pour } from '../pour/index.ts';
 import type { ElementTakeoff } from '../takeoff/index.ts';
 import { type HeldJob, HOLDS } from './kinds.ts';
-import { type Hold, type HoldState, isOpen, type Look, visitCounts } from './visits.ts';
+import { type Hold, type HoldState, isOpen, type Look, type Need, visitCounts } from './visits.ts';
 
 interface Asking {
   readonly hold: string;
@@ -36,6 +37,15 @@ function roleOf({ holds }: Plan, kind: HoldKind): Role | null {
   return own === undefined ? HOLDS[kind].role : own === 'none' ? null : own;
 }
 
+/** A list of the kind, and how much of it is gone through. */
+function ticks(kind: HoldKind, info: ElementTakeoff | null, { facts }: HeldJob): Need[] {
+  const list: readonly string[] = TICK_LISTS[kind];
+  if (list.length === 0) return [];
+  const done = facts.ticked.get(holdKey(kind, info?.id ?? null))?.done ?? [];
+  const have = list.filter((item) => done.includes(item)).length;
+  return [{ code: 'ticked', have, of: list.length, met: have === list.length }];
+}
+
 /**
  * Every hold of a job, in the order the work is done.
  * @param job a takeoff with its plan
@@ -61,7 +71,7 @@ export function holdsOf(job: HeldJob): readonly Hold[] {
         before: row.before,
         role,
         strict: row.strict ?? false,
-        needs: row.needs(info, job),
+        needs: [...row.needs(info, job), ...ticks(kind, info, job)],
       });
     if (row.ofJob) return some.length > 0 ? [one(null)] : [];
     return some.map(one);

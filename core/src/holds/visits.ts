@@ -4,7 +4,15 @@ import type { HeldWork, HoldKind, Role } from '../plan/kinds.ts';
 
 /** What must be there before somebody looks. Counts where there is something to count. */
 export interface Need {
-  readonly code: 'taped' | 'shotAll' | 'shotGood' | 'shotSure' | 'bottomFound' | 'tests' | 'liftsReleased';
+  readonly code:
+    | 'taped'
+    | 'shotAll'
+    | 'shotGood'
+    | 'shotSure'
+    | 'bottomFound'
+    | 'tests'
+    | 'liftsReleased'
+    | 'ticked';
   readonly met: boolean;
   readonly have: number;
   readonly of: number;

@@ -21,6 +21,7 @@ export { GROUNDS } from './kinds/laid.ts';
 export { MORNING_ANSWERS, MORNING_ITEMS, type MorningAnswer, type MorningItem } from './kinds/morning.ts';
 export { REWORKS } from './kinds/rework.ts';
 export { SHOT_SURFACES, type ShotSurface } from './kinds/shot.ts';
+export { holdKey, TICK_LISTS, type Tick } from './kinds/ticked.ts';
 export { recordsBefore, upgradedRecord } from './legacy.ts';
 export { layerKey } from './measures.ts';
 export { type Ordered, withOrdered } from './ordered.ts';

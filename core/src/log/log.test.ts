@@ -146,6 +146,7 @@ describe('records folded', () => {
           cost: null,
         },
         settled: { word: `w${n % 3}`, how: 'taken' as const, why: `${n}` },
+        ticked: { hold: 'forms', done: [`t${n}`] },
         note: { text: `${n}` },
       })[kind];
     const drawn = fc.array(

@@ -3,11 +3,14 @@ import { Box, Flex } from '@chakra-ui/react';
 import {
   HELD_WORK,
   type Hold,
+  type HoldKind,
   type HoleView,
   isOpen,
   nextName,
   ROLES,
   type Role,
+  TICK_LISTS,
+  type Tick,
   visitCounts,
 } from '@cimiento/core';
 import { useState } from 'react';
@@ -288,6 +291,9 @@ export function HoldView({ view, hold }: { view: HoleView; hold: Hold }) {
           </li>
         ))}
       </Box>
+      {hold.kind !== 'own' && TICK_LISTS[hold.kind].length > 0 && isOpen(hold) && (
+        <Ticks key={`${hold.hold}/${hold.element}`} hold={hold} kind={hold.kind} view={view} />
+      )}
       {said && <Word tone="good">{said}</Word>}
       {here ? (
         <Visit hold={hold} wanting={wanting.length > 0} onDone={() => setHere(false)} />
@@ -299,6 +305,45 @@ export function HoldView({ view, hold }: { view: HoleView; hold: Hold }) {
           {isOpen(hold) && <Press onClick={() => void ask()}>{t('hold.ask')}</Press>}
           <Whose hold={hold} />
         </>
+      )}
+    </Box>
+  );
+}
+
+/** A list to go through before somebody is asked to look. */
+function Ticks({ hold, kind, view }: { hold: Hold; kind: HoldKind; view: HoleView }) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const list: readonly Tick[] = TICK_LISTS[kind];
+  const logged = view.ticked.get(`${hold.hold}/${hold.element ?? ''}`) ?? [];
+  const [done, setDone] = useState<readonly string[]>(logged);
+  const toggle = (item: string) =>
+    setDone((now) => (now.includes(item) ? now.filter((one) => one !== item) : [...now, item]));
+  const changed = list.some((item) => done.includes(item) !== logged.includes(item));
+  const log = () =>
+    store
+      .getState()
+      .deliver(
+        recordOf(store.getState(), 'ticked', { hold: hold.hold, done: [...done] }, { element: hold.element }),
+      );
+  return (
+    <Box display="grid" gap={1.5} data-ticks={kind}>
+      {list.map((item) => (
+        <Press
+          key={item}
+          justifyContent="flex-start"
+          fontSize="md"
+          aria-pressed={done.includes(item)}
+          onClick={() => toggle(item)}
+          data-tick={item}
+        >
+          {done.includes(item) ? '✓' : '○'} {t(`hold.tick.${item}`)}
+        </Press>
+      ))}
+      {changed && (
+        <Press look="main" onClick={log} data-log-ticks>
+          {t('hold.logTicks')}
+        </Press>
       )}
     </Box>
   );

@@ -1,7 +1,7 @@
 /** A job in the hole: what stops it first, then the plan and the list to pick from. */
 import { Box, Flex } from '@chakra-ui/react';
 import type { Lang, System } from '@cimiento/core';
-import { type HoleView, isOpen } from '@cimiento/core';
+import { type HoleView, isOpen, permitTroubles } from '@cimiento/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { useTranslation } from '../messages/useTranslation.ts';
@@ -194,6 +194,7 @@ function Overview({ view, jobId }: { view: HoleView; jobId: string }) {
       {view.stops.length === 0 && view.holds.every((hold) => hold.state !== 'refused') && (
         <Word>{t('inHole.nothingStops')}</Word>
       )}
+      <Papers view={view} />
       <MiniPlan things={view.things} picked={null} onPick={(id) => go({ at: id })} label={t('inHole.list')} />
       <Box
         as="ul"
@@ -244,6 +245,20 @@ function Overview({ view, jobId }: { view: HoleView; jobId: string }) {
         </Box>
       )}
     </Box>
+  );
+}
+
+/** Ways in that are too tight and papers that are wanting: counted, and listed when pressed. */
+function Papers({ view }: { view: HoleView }) {
+  const { t } = useTranslation();
+  const { go } = useWhere();
+  const plan = useDesk((desk) => desk.plan);
+  const count = view.ways.length + permitTroubles(plan, new Date().toISOString().slice(0, 10)).length;
+  if (count === 0) return null;
+  return (
+    <Word tone="stop" data-papers={String(count)} onPress={() => go({ doing: 'papers' })}>
+      {t('way.troubles', { count })}
+    </Word>
   );
 }
 

@@ -20,7 +20,7 @@ import { answerAloud, handOn } from './answers.ts';
 import { Depth } from './Depth.tsx';
 import { Keypad } from './Keypad.tsx';
 import { MiniPlan } from './MiniPlan.tsx';
-import { Pick, Press, Word } from './parts.tsx';
+import { Label, Pick, Press, Typed, Word } from './parts.tsx';
 import { apart, HERE, type Logged, type Place } from './places.ts';
 import { Stops } from './Stops.tsx';
 import { Sums } from './Sums.tsx';
@@ -57,6 +57,7 @@ export function ThingView({
   const [on, setOn] = useState<HoleSurface['on']>('formation');
   const [means, setMeans] = useState('tape');
   const [text, setText] = useState('');
+  const [offset, setOffset] = useState('');
   const [point, setPoint] = useState<number | null>(null);
   const [tapped, setTapped] = useState<Place | null>(null);
   const [mine, setMine] = useState<readonly Logged[]>([]);
@@ -82,6 +83,8 @@ export function ThingView({
   const setUp = view.setUps.find(({ id }) => id === means) ?? null;
   const zero = setUp ? setUp.height : thing.string.level;
   const size = (v: number) => format.text(v, 'size');
+  const rod = parseQuantity(offset || '0', 'taped', format.system, format.lang);
+  const longer = rod.ok ? rod.value : 0;
 
   const log = () => {
     const parsed = parseQuantity(text, 'taped', format.system, format.lang);
@@ -89,14 +92,14 @@ export function ThingView({
     const reading = parsed.value > LONGEST_TAPE ? parsed.value / 1000 : parsed.value;
     if (!setUp && reading <= 0) return setProblem(t('shot.aboveString'));
     if (!here) return setProblem(t('shot.tap'));
-    const level = zero - reading;
+    const level = zero - reading - (setUp ? longer : 0);
     const verdict = verdictOf(level, wanted, surface, thing.trim);
     if (Math.abs(verdict.off) > WILD && !sure) {
       setSure(true);
       return setProblem(t('shot.wild', { by: size(Math.abs(verdict.off)) }));
     }
     const from: From = setUp
-      ? { by: 'rod', setup: setUp.id, reading, offset: 0 }
+      ? { by: 'rod', setup: setUp.id, reading, offset: longer }
       : { by: 'tape', string: thing.string.level, reading };
     const record = recordOf(store.getState(), 'shot', { on, from }, { element: thing.id, place: here });
     store.getState().deliver(record);
@@ -168,7 +171,7 @@ export function ThingView({
                   : t('shot.point', { n: index + 1, count: thing.places.length })}
             </Box>
             <Box fontSize="lg" fontWeight={600} data-wanted-reading>
-              {t('shot.wanted', { reading: format.text(zero - wanted, 'taped') })}
+              {t('shot.wanted', { reading: format.text(zero - wanted - (setUp ? longer : 0), 'taped') })}
             </Box>
           </Box>
           <Press w="56px" flex="none" aria-label={`${t('shot.title')} ›`} onClick={() => step(1)}>
@@ -263,10 +266,22 @@ export function ThingView({
           <Press onClick={() => go({ doing: 'change' })}>{t('change.title')}</Press>
         </Flex>
         {setUp && (
+          <Label text={t('shot.offset')}>
+            <Typed
+              value={offset}
+              name="offset"
+              inputMode="decimal"
+              placeholder={format.text(0, 'taped')}
+              aria-invalid={!rod.ok}
+              onChange={(e) => setOffset(e.target.value)}
+            />
+          </Label>
+        )}
+        {setUp && (
           <Suspense>
             <Receiver
               place={`${thing.id}/${index}`}
-              expected={zero - wanted}
+              expected={zero - wanted - longer}
               onReading={(reading) => setText(format.parts(reading, 'taped').number)}
             />
           </Suspense>

@@ -70,6 +70,7 @@ const ONE: { readonly [K in RecordKindId]: () => SiteRecord } = {
       cost: null,
     }),
   settled: () => logged('settled', { word: 'w1', how: 'taken', why: '' }),
+  ticked: () => logged('ticked', { hold: 'forms', done: ['size'] }, on),
   note: () => logged('note', { text: 'rain' }),
 };
 

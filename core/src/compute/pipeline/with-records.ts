@@ -12,6 +12,7 @@ const HANDED_ON: ReadonlySet<string> = new Set<keyof Facts>([
   'changes',
   'change',
   'settled',
+  'ticked',
 ]);
 
 /**

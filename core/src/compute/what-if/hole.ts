@@ -119,6 +119,8 @@ export interface HoleView {
   readonly looks: readonly BookedRecord<'looks'>[];
   readonly register: readonly RegisteredChange[];
   readonly ways: readonly WayTrouble[];
+  /** What of lists is done, by hold and element. */
+  readonly ticked: ReadonlyMap<string, readonly string[]>;
 }
 
 const NO_SHOTS: Pick<AsDug, 'shots' | 'low' | 'high' | 'band' | 'pieces' | 'oddOne'> = {
@@ -218,5 +220,6 @@ export function holeView(plan: Plan, takeoff: Takeoff): HoleView {
     looks: takeoff.facts.looks,
     register: registerOf(takeoff),
     ways: wayTroubles(plan),
+    ticked: new Map([...takeoff.facts.ticked].map(([key, { done }]) => [key, done])),
   };
 }

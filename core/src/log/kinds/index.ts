@@ -27,6 +27,7 @@ import { settled, settledValue } from './settled.ts';
 import { setup, setupValue } from './setup.ts';
 import { shot, shotValue } from './shot.ts';
 import { taped, tapedValue } from './taped.ts';
+import { ticked, tickedValue } from './ticked.ts';
 import { trial, trialValue } from './trial.ts';
 import { visit, visitValue } from './visit.ts';
 
@@ -54,6 +55,7 @@ const RECORD_KINDS = {
   happened,
   change,
   settled,
+  ticked,
   note,
 } as const;
 
@@ -82,6 +84,7 @@ export const RECORD_VALUES = {
   happened: happenedValue,
   change: changeValue,
   settled: settledValue,
+  ticked: tickedValue,
   note: noteValue,
 } as const satisfies { readonly [K in RecordKindId]: { readonly schema: TSchema } };
 

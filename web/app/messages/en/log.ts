@@ -72,6 +72,8 @@ export const log = {
     changeFromTo: '{{what}}: {{to}} in place of {{from}}',
     changeTo: '{{what}}: {{to}}',
     settled: 'What became of a word',
+    ticked: 'List gone through',
+    tickedValue: '{{count}} ticked',
     withdrawn: 'taken back',
     withdrawnWhat: 'taken back: {{what}}',
     takeBack: 'Take back',

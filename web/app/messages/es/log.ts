@@ -74,6 +74,8 @@ export const log: Words<typeof english> = {
     changeFromTo: '{{what}}: {{to}} en lugar de {{from}}',
     changeTo: '{{what}}: {{to}}',
     settled: 'Qué fue de una palabra',
+    ticked: 'Lista repasada',
+    tickedValue: '{{count}} marcados',
     withdrawn: 'retirado',
     withdrawnWhat: 'retirado: {{what}}',
     takeBack: 'Retirar',

@@ -7,6 +7,7 @@ import { Th } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel, Toggle } from '../fields.tsx';
+import { WaitsToBeSeen } from '../WaitsToBeSeen.tsx';
 
 export function BackfillPanel() {
   const { t } = useTranslation();
@@ -18,6 +19,7 @@ export function BackfillPanel() {
   const volume = (value: number) => format.parts(value, 'volume').number;
   return (
     <Panel title={t('backfill.spoil')} aside={format.parts(0, 'volume').unit}>
+      <WaitsToBeSeen of={({ before }) => before === 'backfill'} />
       <Box as="table" fontSize="sm" w="full">
         <thead>
           <tr>

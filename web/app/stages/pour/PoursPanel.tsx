@@ -1,7 +1,6 @@
 /** What is cast together, and what each pour takes. */
 import { Box } from '@chakra-ui/react';
-import { heldPours, holdsOf, type Takeoff } from '@cimiento/core';
-import { useMemo } from 'react';
+import type { Takeoff } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
@@ -9,6 +8,7 @@ import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel } from '../fields.tsx';
+import { WaitsToBeSeen } from '../WaitsToBeSeen.tsx';
 import { movePour } from './pours.ts';
 
 export function PoursPanel() {
@@ -37,36 +37,12 @@ function PourRow({ pour }: { pour: Takeoff['pours'][number] }) {
         note={`${names.join(', ')} · ${t('pours.order', { order: format.text(pour.ordered, 'volume') })}, ${t('pour.loads', { count: pour.loads })}`}
         value={format.text(pour.neat, 'volume')}
       />
-      <HeldBy pour={pour.id} />
+      <WaitsToBeSeen
+        of={({ before, element }) =>
+          element !== null && pour.elements.includes(element) && before !== 'backfill'
+        }
+      />
     </Box>
-  );
-}
-
-/** Looks still open on what lies under a pour. */
-function HeldBy({ pour }: { pour: string }) {
-  const { t } = useTranslation();
-  const plan = useDesk((desk) => desk.plan);
-  const takeoff = useTakeoff();
-  const held = useMemo(
-    () =>
-      heldPours(takeoff.pours, holdsOf({ ...takeoff, plan })).find((one) => one.pour.id === pour)?.holds ??
-      [],
-    [takeoff, plan, pour],
-  );
-  if (held.length === 0) return null;
-  const kinds = [...new Set(held.map(({ kind }) => kind))].map((kind) =>
-    [
-      t(`hold.kind.${kind}`),
-      held
-        .filter((one) => one.kind === kind)
-        .map((one) => plan.elements.find(({ id }) => id === one.element)?.name ?? one.name)
-        .join(', '),
-    ].join(' '),
-  );
-  return (
-    <Small color="held" data-pour-held={held.length}>
-      {t('hold.waits', { what: kinds.join(', ') })}
-    </Small>
   );
 }
 

@@ -1,17 +1,17 @@
 /** The lifts under what is picked, the uppermost first, each with what was logged of it and what is next. */
 import { Box, Flex } from '@chakra-ui/react';
-import { holdsOf, isOpen, type LiftCard, type LiftTest, type Takeoff } from '@cimiento/core';
+import type { LiftCard, LiftTest, Takeoff } from '@cimiento/core';
 import { Printer } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { useJobId } from '../../../state/jobId.ts';
-import { useDesk } from '../../../state/store.ts';
 import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { SheetLink } from '../../../ui/SheetLink.tsx';
 import { layerName } from '../../../ui/words.ts';
 import { Fact, Panel } from '../../fields.tsx';
+import { WaitsToBeSeen } from '../../WaitsToBeSeen.tsx';
 import { LIFT_COLOURS } from '../liftColours.ts';
 import { LogLaid, LogRelease, LogRework } from './LiftLogs.tsx';
 import { LogTest } from './LogTest.tsx';
@@ -38,7 +38,7 @@ export function LiftCards({ index }: { index: number }) {
           </SheetLink>
         </Button>
       )}
-      <BottomHeld id={info.id} />
+      <WaitsToBeSeen of={({ kind, element }) => kind === 'bottom' && element === info.id} />
       {info.cards.length === 0 && <Small>{t('proof.noLifts')}</Small>}
       {info.cards.toReversed().map((card) => (
         <Card
@@ -50,24 +50,6 @@ export function LiftCards({ index }: { index: number }) {
         />
       ))}
     </Panel>
-  );
-}
-
-/** The bottom a bed would cover, while somebody has still to see it. */
-function BottomHeld({ id }: { id: string }) {
-  const { t } = useTranslation();
-  const plan = useDesk((desk) => desk.plan);
-  const takeoff = useTakeoff();
-  const hold = useMemo(
-    () => holdsOf({ ...takeoff, plan }).find((one) => one.kind === 'bottom' && one.element === id),
-    [takeoff, plan, id],
-  );
-  if (!hold || !isOpen(hold)) return null;
-  const name = takeoff.elements.find((one) => one.id === id)?.element.name ?? '';
-  return (
-    <Small color="held" data-bottom-held={hold.state}>
-      {t('hold.waits', { what: `${t('hold.kind.bottom')} ${name} (${t(`hold.role.${hold.role}`)})` })}
-    </Small>
   );
 }
 
