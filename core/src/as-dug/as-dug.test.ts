@@ -1,7 +1,7 @@
 /** Shots, their words, what a bottom is low by: worked by hand, and by a slow route. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { compute } from '../compute/index.ts';
+import { asDugLine, compute, formationAtCut, sectionThrough } from '../compute/index.ts';
 import { factsOf, type SiteRecord } from '../log/index.ts';
 import { bedded, drawnCases, logged, named, pad, plainPlan, stone, strip } from '../testing.ts';
 import { bandOf, student } from './band.ts';
@@ -239,6 +239,14 @@ describe('a job that was shot', () => {
     expect(takeoff.overdig.low).toBeCloseTo(own.low, 6);
     expect(takeoff.concrete.neat - straight.concrete.neat).toBeCloseTo(own.low, 6);
     expect(takeoff.elements[0]!.depth).toBeCloseTo(straight.elements[0]!.depth + 0.03, 9);
+  });
+  it('leaves what the crew digs by as it was asked: the depth from the string, on screen and on paper', () => {
+    const [before, after] = [compute(plan), compute(plan, shots('E1', 0.08, [[6, 0]]))];
+    expect(after.elements[0]!.fromString).toBeCloseTo(before.elements[0]!.fromString, 9);
+    const at = (of: typeof before) => formationAtCut(sectionThrough(plan, of, 0)!, of, 0);
+    expect(at(after)).toBeCloseTo(at(before), 9);
+    const line = asDugLine(after, sectionThrough(plan, after, 0)!, 0)!;
+    for (const [, level] of line) expect(level).toBeCloseTo(before.elements[0]!.formation - 0.08, 9);
   });
   it('counts what two trenches share once', () => {
     const both = compute(plan, [

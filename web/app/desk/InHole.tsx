@@ -41,7 +41,7 @@ export function InHole() {
         <Answer
           name={t(stepped ? 'hole.deepest' : 'hole.fromString')}
           value={depthText(format, info.fromString)}
-          sub={t('hole.formation', { level: format.text(info.dug, 'level') })}
+          sub={t('hole.formation', { level: format.text(info.formation, 'level') })}
           id="depth"
           pencil={pencil.depth}
         />

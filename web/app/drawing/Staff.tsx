@@ -130,7 +130,7 @@ export function flagsFor(
           },
         }),
       },
-      { name: 'formation', level: info.dug, colour: ink('earth') },
+      { name: 'formation', level: info.formation, colour: ink('earth') },
     );
     const pit = takeoff.holes.find((p) => p.elements.some((i) => plan.elements[i]?.id === info.id));
     if (pit) flags.push({ name: 'hold', level: pit.holdLevel, colour: ink('water') });

@@ -101,9 +101,9 @@ describe('the dig sheet', () => {
       const pages = await lettersOf(await sheet(plan, { records, system }));
       const takeoff = compute(plan, records);
       const format = makeFormat('en', system);
-      for (const { dug, info } of rowsOf(plan, takeoff, format)) {
+      for (const { formation, info } of rowsOf(plan, takeoff, format)) {
         const depth = format.parts(
-          info.string.level - dug,
+          info.string.level - formation,
           'length',
           system === 'metric' ? { decimals: 3 } : {},
         ).number;

@@ -191,7 +191,8 @@ export function elementStep(
         formation: lowestOf(formations),
         dug,
         string,
-        fromString: string.level - dug,
+        // What the crew digs to, not what it has found itself to have dug.
+        fromString: string.level - lowestOf(formations),
         width: bottom.width,
         bottomLength: bottom.length,
         // The pit that lets people in under a wall has upright sides.

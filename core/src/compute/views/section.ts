@@ -274,15 +274,17 @@ export function sectionThrough(
   return { ...line, soft, posts, ground: [groundAt(-half), groundAt(half)], dug, boxes };
 }
 
-/** Level of the element's own bottom where the cut stands; the lowest where the cut misses it. */
-export function dugAtCut(section: Section, takeoff: Takeoff, index: number): number {
+/** Level asked of the element's own bottom where the cut stands; the lowest where the cut misses it. */
+export function formationAtCut(section: Section, takeoff: Takeoff, index: number): number {
   const flats = section.dug.filter((piece) => piece.owner === index && piece.flat);
   const nearest = flats.reduce<ProfilePiece | null>(
     (best, next) =>
       best === null || Math.abs(next.s0 + next.s1) < Math.abs(best.s0 + best.s1) ? next : best,
     null,
   );
-  return nearest?.z0 ?? takeoff.elements[index]?.dug ?? 0;
+  const info = takeoff.elements[index];
+  // What was found low lies below what was asked.
+  return nearest ? nearest.z0 + (info?.low ?? 0) : (info?.formation ?? 0);
 }
 
 /** A layer from dug face to dug face, over the bottom it lies on. */

@@ -2,9 +2,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
   asDugLine,
-  dugAtCut,
   type Element,
   fillUnder,
+  formationAtCut,
   layerIn,
   layersOver,
   neighboursAlong,
@@ -242,7 +242,7 @@ function Cut({
   // A box is cut along its longer side.
   const bottom =
     (element?.kind === 'box' || element?.kind === 'raft' ? info?.bottomLength : null) ?? info?.width.dug ?? 0;
-  const dug = dugAtCut(section, takeoff, index);
+  const dug = formationAtCut(section, takeoff, index);
   const found = asDugLine(takeoff, section, index);
   const depth = ground(0) - dug;
   // Soil names stand where the ground is whole: on the left, or on the right when that is dug.

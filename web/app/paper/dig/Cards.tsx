@@ -16,7 +16,7 @@ const CARD = { height: 226, numbers: 196, section: 338 } as const;
 export function Card({
   plan,
   takeoff,
-  row: { names, info, index, dug, underside, top, groundLow, groundHigh },
+  row: { names, info, index, formation, underside, top, groundLow, groundHigh },
   string,
   t,
   format,
@@ -33,7 +33,7 @@ export function Card({
   const ground =
     groundHigh - groundLow < 0.0005 ? down(groundHigh) : `${down(groundHigh)} – ${down(groundLow)}`;
   // A stepped strip's layers follow its bottom: told from each tread's own.
-  const lift = dug - info.dug;
+  const lift = formation - info.formation;
   const layers = [
     ...info.layers.map(({ layer, top: level }) => ({
       name: `${format.text(layer.thickness, 'size')} ${layerName(t, layer)}`,
@@ -56,7 +56,7 @@ export function Card({
       <View style={s.row}>
         <View style={{ width: CARD.numbers, paddingRight: 10 }}>
           <Line name={t('sheet.formation')}>
-            <Told text={down(dug)} size={30} pencil={pencil.depth} colour={EARTH} />
+            <Told text={down(formation)} size={30} pencil={pencil.depth} colour={EARTH} />
           </Line>
           <Line name={t('sheet.bottom')}>
             <Told

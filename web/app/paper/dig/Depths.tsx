@@ -71,7 +71,7 @@ export function Depths({
           </Text>
         ))}
       </View>
-      {rows.map(({ key, names, info, dug, underside, top }) => {
+      {rows.map(({ key, names, info, formation, underside, top }) => {
         const pencil = pencilledOf(plan, info);
         const cell = (width: number) => [s.cell, { width }];
         return (
@@ -84,7 +84,7 @@ export function Depths({
               {names.join(', ')}
             </Text>
             <View style={cell(WIDTHS.formation)}>
-              <Told text={down(dug)} size={22} pencil={pencil.depth} colour={EARTH} />
+              <Told text={down(formation)} size={22} pencil={pencil.depth} colour={EARTH} />
             </View>
             <View style={cell(WIDTHS.underside)}>
               <Told

@@ -1,7 +1,7 @@
 /** The section of the dig sheet, as PDF shapes. */
 import {
   type BedMaterialId,
-  dugAtCut,
+  formationAtCut,
   layerIn,
   layersOver,
   type Plan,
@@ -52,7 +52,7 @@ export function SectionDrawing({
   const info = takeoff.elements[index];
   if (!near || !info) return null;
   const left = 74;
-  const dug = dugAtCut(near, takeoff, index);
+  const dug = formationAtCut(near, takeoff, index);
   const water = postAt(near.posts, 0)?.water ?? null;
   const string = info.string.level;
   const soft = near.soft.flatMap(({ shape }) => shape.filter((_, i) => i % 2 === 1));

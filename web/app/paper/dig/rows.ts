@@ -9,8 +9,8 @@ export interface Row {
   readonly info: ElementTakeoff;
   /** Of the plan's elements the one that is drawn. */
   readonly index: number;
-  /** Levels of the bottom, the footing's underside and its top. */
-  readonly dug: number;
+  /** Levels asked of the bottom, of the footing's underside and its top. */
+  readonly formation: number;
   readonly underside: number;
   readonly top: number;
   groundLow: number;
@@ -33,7 +33,7 @@ export function rowsOf(plan: Plan, takeoff: Takeoff, format: Format): Row[] {
           names: [`${name} ${from}–${format.text(stretch.s1, 'length')}`],
           info,
           index,
-          dug: stretch.dug,
+          formation: stretch.formation,
           underside: stretch.underside,
           top: stretch.underside + thickness,
           groundLow: Math.min(...posts.map((p) => p.ground)),
@@ -43,8 +43,9 @@ export function rowsOf(plan: Plan, takeoff: Takeoff, format: Format): Row[] {
       return;
     }
     const key =
-      [info.string.level, info.dug, info.underside, info.top, info.width.dug, info.slope].map(mm).join() +
-      info.support;
+      [info.string.level, info.formation, info.underside, info.top, info.width.dug, info.slope]
+        .map(mm)
+        .join() + info.support;
     const row = rows.get(key);
     if (row) {
       row.names.push(name);
@@ -56,7 +57,7 @@ export function rowsOf(plan: Plan, takeoff: Takeoff, format: Format): Row[] {
         names: [name],
         info,
         index,
-        dug: info.dug,
+        formation: info.formation,
         underside: info.underside,
         top: info.top,
         groundLow: info.groundLow,

@@ -154,7 +154,7 @@ export function LongSectionView({ head, index }: { head: React.ReactNode; index:
                     fill={ink('earth')}
                     style={figure}
                   >
-                    {format.text(s.dug, 'level').replace(/\u00a0m$/, '')}
+                    {format.text(s.formation, 'level').replace(/\u00a0m$/, '')}
                   </text>
                 </>
               )}
