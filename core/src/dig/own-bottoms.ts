@@ -3,21 +3,19 @@ import {
   at,
   boxesMeet,
   boxOf,
-  convexPieces,
   cornerMean,
-  crossing,
   edges,
   intersect,
   isEmpty,
   type Linear,
   type Polygon,
   subtract,
-  tidy,
 } from '../geometry/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { shapeOf } from '../setout/index.ts';
 import { wantedParts } from './excavate.ts';
 import type { FoundationLevels } from './foundation-levels.ts';
+import { lowered, piecesOf } from './soft.ts';
 
 /** A convex piece of a bottom with the level wanted over it. */
 export interface OwnBottom {
@@ -29,11 +27,7 @@ export interface OwnBottom {
 const spotsOf = ({ ground }: Plan): { depth: number; walls: Linear[] }[] =>
   [...ground.softSpots]
     .sort((p, q) => q.depth - p.depth)
-    .flatMap(({ points, depth }) => {
-      const corners = tidy(points);
-      if (corners.length < 3 || crossing(corners) !== null) return [];
-      return convexPieces(corners).map((piece) => ({ depth, walls: edges(piece) }));
-    });
+    .flatMap((spot) => piecesOf(spot).map((piece) => ({ depth: spot.depth, walls: edges(piece) })));
 
 /** Pieces lowered where soft ground is taken out of them. */
 function withSoft(plan: Plan, pieces: readonly OwnBottom[]): OwnBottom[] {
@@ -47,7 +41,7 @@ function withSoft(plan: Plan, pieces: readonly OwnBottom[]): OwnBottom[] {
         next.push(piece);
         continue;
       }
-      out.push({ plan: inside, level: { ...piece.level, c: piece.level.c - depth } });
+      out.push({ plan: inside, level: lowered(piece.level, depth) });
       for (const rest of subtract(piece.plan, walls)) next.push({ plan: rest, level: piece.level });
     }
     left = next;

@@ -51,9 +51,10 @@ export interface SoftDig {
   readonly outside: number;
 }
 
-const lowered = ({ a, b, c }: Linear, by: number): Linear => ({ a, b, c: c - by });
+/** A level that much lower, m. */
+export const lowered = ({ a, b, c }: Linear, by: number): Linear => ({ a, b, c: c - by });
 /** Convex pieces of an outline; none of one that crosses itself. */
-function piecesOf({ points }: SoftSpot): Polygon[] {
+export function piecesOf({ points }: SoftSpot): Polygon[] {
   const corners = tidy(points);
   return corners.length < 3 || crossing(corners) !== null ? [] : convexPieces(corners);
 }

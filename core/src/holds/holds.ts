@@ -101,11 +101,13 @@ const AFTER: Readonly<Record<HeldWork, readonly HoldKind[]>> = {
   backfill: ['forms'],
 };
 
+/** Elements on whose bottom something lies. */
+const laidOn = (elements: HeldJob['elements']): ReadonlySet<string> =>
+  new Set(elements.flatMap(({ id, cards }) => (cards.some(({ state }) => state !== 'toCome') ? [id] : [])));
+
 /** Says of each whether the work has come to it. */
 function withDue({ facts, asDug, elements }: HeldJob, holds: readonly Hold[]): Hold[] {
-  const laid = new Set(
-    elements.flatMap(({ id, cards }) => (cards.some(({ state }) => state !== 'toCome') ? [id] : [])),
-  );
+  const laid = laidOn(elements);
   const seen = (kind: HoldKind, element: string | null) => {
     const own = holds.filter(
       (hold) => hold.kind === kind && (element === null || hold.element === element || hold.element === null),
@@ -153,9 +155,7 @@ export function heldPours(
 
 /** Looks still open at which something has been covered already: what lies there nobody has seen. */
 export function coveredUnseen({ elements }: HeldJob, holds: readonly Hold[]): readonly Hold[] {
-  const covered = new Set(
-    elements.flatMap(({ id, cards }) => (cards.some(({ state }) => state !== 'toCome') ? [id] : [])),
-  );
+  const covered = laidOn(elements);
   return holds.filter(
     (hold) => isOpen(hold) && hold.kind === 'bottom' && hold.element !== null && covered.has(hold.element),
   );

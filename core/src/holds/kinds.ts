@@ -28,6 +28,8 @@ interface HoldRow {
 const need = (code: Need['code'], have: number, of: number): Need => ({ code, have, of, met: have >= of });
 const none = () => [];
 const built = ({ live, element }: ElementTakeoff) => live && shapeOf(element).founded;
+/** Walls of a box: rooms below ground. */
+const boxed = (info: ElementTakeoff) => built(info) && boxElementOf(info.element) !== null;
 const hasLean = ({ layers }: ElementTakeoff) => layers.some(({ layer }) => layerValues(layer).cast);
 
 function bottomNeeds(info: ElementTakeoff | null, { facts, asDug }: HeldJob): Need[] {
@@ -90,13 +92,13 @@ export const HOLDS: Readonly<Record<HoldKind, HoldRow>> = {
     before: 'backfill',
     role: 'engineer',
     strict: true,
-    applies: (info) => built(info) && boxElementOf(info.element) !== null,
+    applies: boxed,
     needs: none,
   },
   proofing: {
     before: 'backfill',
     role: 'inspector',
-    applies: (info) => built(info) && boxElementOf(info.element) !== null,
+    applies: boxed,
     needs: none,
   },
   backfill: {

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import type { Sender } from '../outbox/sender.ts';
 import { Asker } from '../state/ask/asker.ts';
 import { useAutosave } from '../state/autosave.ts';
-import { keepOnPhone } from '../state/keepOnPhone.ts';
+import { keepOnPhone, sentOf } from '../state/keepOnPhone.ts';
 import { dropJob, keepJob, keptJob } from '../state/phone.ts';
 import { useRecords } from '../state/records.ts';
 import { type DeskStore, makeDesk } from '../state/store.ts';
@@ -101,7 +101,7 @@ export function useHole(
           id,
           plan,
           revision: base.revision,
-          records: records.filter((one) => !store.getState().unsent.includes(one.id)),
+          records: sentOf(store, records),
           last: heard ?? last,
           asOf: asOf ?? Date.now(),
           view: { program, view: made },

@@ -1,14 +1,15 @@
 /** Words that come in parts, put together: those of one head may come early and late. */
 
-type Words = { readonly [key: string]: string | Words };
+export type Words = { readonly [key: string]: string | Words };
 
-function put(into: Record<string, string | Words>, words: Words): void {
+/** Puts words with those that are there. */
+export function mergeInto(into: Record<string, string | Words>, words: Words): void {
   for (const [key, value] of Object.entries(words)) {
     const there = into[key];
     if (typeof value === 'string' || typeof there !== 'object') into[key] = value;
     else {
       const both: Record<string, string | Words> = { ...there };
-      put(both, value);
+      mergeInto(both, value);
       into[key] = both;
     }
   }
@@ -20,6 +21,6 @@ export function merged<A extends object, B extends object, C extends object>(
   later: C,
 ): A & B & C {
   const out: Record<string, string | Words> = {};
-  for (const part of [first, board, later]) put(out, part as Words);
+  for (const part of [first, board, later]) mergeInto(out, part as Words);
   return out as A & B & C;
 }

@@ -4,10 +4,7 @@
  * test holds the two to saying the same of every message there is.
  */
 import type { Say } from './keys.ts';
-
-interface Tree {
-  readonly [key: string]: string | Tree;
-}
+import { mergeInto, type Words } from './merged.ts';
 
 export interface Plain {
   readonly say: Say;
@@ -15,20 +12,8 @@ export interface Plain {
   add(words: object): void;
 }
 
-function put(into: Record<string, string | Tree>, words: Tree): void {
-  for (const [key, value] of Object.entries(words)) {
-    const there = into[key];
-    if (typeof value === 'string' || typeof there !== 'object') into[key] = value;
-    else {
-      const both = { ...there };
-      put(both, value);
-      into[key] = both;
-    }
-  }
-}
-
 /** What stands under some heads; a head may have a point in its name. */
-function textAt(tree: Tree, heads: readonly string[]): string | null {
+function textAt(tree: Words, heads: readonly string[]): string | null {
   for (let n = 1; n <= heads.length; n++) {
     const at = tree[heads.slice(0, n).join('.')];
     if (typeof at === 'string' && n === heads.length) return at;
@@ -39,7 +24,7 @@ function textAt(tree: Tree, heads: readonly string[]): string | null {
 }
 
 export function plainWords(lang: string): Plain {
-  const tree: Record<string, string | Tree> = {};
+  const tree: Record<string, string | Words> = {};
   const plural = new Intl.PluralRules(lang);
   /** What was found, by key: a desk asks for hundreds at every edit. */
   const known = new Map<string, string | null>();
@@ -69,7 +54,7 @@ export function plainWords(lang: string): Plain {
   return {
     say,
     add: (words) => {
-      put(tree, words as Tree);
+      mergeInto(tree, words as Words);
       known.clear();
     },
   };

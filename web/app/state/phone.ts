@@ -69,9 +69,13 @@ export async function keepJob(
     const before = await tx.store.get(job.id);
     const { looked = before?.looked ?? Date.now(), view = before?.view ?? null } = job;
     await tx.store.put({ ...job, looked, view });
-    const all = await tx.store.getAll();
-    const old = all.sort((p, q) => q.looked - p.looked).slice(MOST_JOBS);
-    await Promise.all([...old.map(({ id }) => tx.store.delete(id)), tx.done]);
+    // Every job is read with its plan only where there is one too many.
+    if ((await tx.store.count()) > MOST_JOBS) {
+      const all = await tx.store.getAll();
+      const old = all.sort((p, q) => q.looked - p.looked).slice(MOST_JOBS);
+      await Promise.all(old.map(({ id }) => tx.store.delete(id)));
+    }
+    await tx.done;
     return true;
   } catch {
     return false;

@@ -40,6 +40,15 @@ export interface ChangedAmount {
   readonly change: number;
 }
 
+/** Whether a stop of that kind stands over the whole job, or over the element if one is given. */
+const isStopped = (cautions: Takeoff['cautions'], code: string, element: string | null): boolean =>
+  cautions.some(
+    (one) =>
+      one.weight === 'stop' &&
+      one.code === code &&
+      (one.elements.length === 0 || (element !== null && one.elements.includes(element))),
+  );
+
 /** What it comes to, and what it would bring that holds people up: a stop that is not there now. */
 export function orderedComesTo(
   plan: Plan,
@@ -52,17 +61,11 @@ export function orderedComesTo(
   readonly stops: readonly Takeoff['cautions'][number][];
 } {
   const { takeoff: other, change } = whatIf(plan, takeoff)(withOrdered(plan, ordered));
-  const known = (code: string, id: string) =>
-    takeoff.cautions.some(
-      (one) =>
-        one.weight === 'stop' &&
-        one.code === code &&
-        (one.elements.length === 0 || one.elements.includes(id)),
-    );
+  const known = (code: string, id: string | null) => isStopped(takeoff.cautions, code, id);
   const stops = other.cautions.filter(
     ({ weight, code, elements }) =>
       weight === 'stop' &&
-      (elements.length === 0 ? !known(code, '') : elements.some((id) => !known(code, id))),
+      (elements.length === 0 ? !known(code, null) : elements.some((id) => !known(code, id))),
   );
   const amounts = COMPARED.flatMap(({ id, kind, least }): ChangedAmount[] =>
     Math.abs(change.of[id]) >= least ? [{ of: id, kind, change: change.of[id] }] : [],
@@ -89,18 +92,13 @@ export function digOn(
     when: '',
   });
   const standing = whatIf(plan, takeoff)(now).takeoff.cautions;
-  const there = (code: string) =>
-    standing.some(
-      (one) =>
-        one.weight === 'stop' &&
-        one.code === code &&
-        (one.elements.length === 0 || one.elements.includes(id)),
-    );
   return {
     depth: info.depth,
     stops: takeoff.cautions.filter(
       ({ weight, code, elements }) =>
-        weight === 'stop' && (elements.length === 0 || elements.includes(id)) && !there(code),
+        weight === 'stop' &&
+        (elements.length === 0 || elements.includes(id)) &&
+        !isStopped(standing, code, id),
     ),
   };
 }
