@@ -7,6 +7,7 @@ import { simulatedJob } from '@cimiento/simulators';
 import { type CDPSession, chromium, type Page } from '@playwright/test';
 import { newJob, ready, signIn, stage } from '../web/e2e/helpers.ts';
 import serve from '../web/e2e/serve.ts';
+import { holeBench } from './bench-hole.ts';
 import { CHROMIUM } from './chromium.ts';
 import { load } from './load.ts';
 import { row } from './rows.ts';
@@ -128,6 +129,7 @@ export async function deskBench(): Promise<void> {
     `first minute, typed: ${((performance.now() - began) / 1000).toFixed(1)} s to figures and sheet (goal 60)`,
   );
   await browser.close();
+  await holeBench();
   if (!process.argv.includes('--desk')) await load(process.env.BASE_URL ?? '');
   await stop();
 }

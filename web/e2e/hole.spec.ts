@@ -24,7 +24,9 @@ async function jobOn(page: Page, url: string, demo: string): Promise<string> {
     form: { intent: 'demo', demo },
     maxRedirects: 0,
   });
-  return response.headers().location!.split('/').pop()!;
+  const { location } = response.headers();
+  if (!location) throw new Error(`no job: ${response.status()} ${(await response.text()).slice(0, 300)}`);
+  return location.split('/').pop()!;
 }
 
 /** The browser keeps the program, and the job. */

@@ -1,6 +1,6 @@
 /** In the hole: the page a phone opens without network and server. Who is here, which job, then one screen a thing. */
 import { Box } from '@chakra-ui/react';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useSender } from '../outbox/useSender.ts';
 import type { Preferences } from '../preferences.ts';
@@ -10,9 +10,19 @@ import { askCrew, JobList } from './JobList.tsx';
 import { useWhere } from './where.ts';
 import { useDrawnWide } from './wide.ts';
 
-// A job works on far more than the list does: it is fetched while the list is shown.
-const openJob = () => import('./Job.tsx');
-const Job = lazy(() => openJob().then((m) => ({ default: m.Job })));
+type JobPage = typeof import('./Job.tsx')['Job'];
+
+/**
+ * A job works on far more than the list does: it is fetched while the list is shown. Not by Suspense, which
+ * once it has shown its fallback holds back what comes after it for 300 ms.
+ */
+function useJobPage(wanted: boolean): JobPage | null {
+  const [page, setPage] = useState<JobPage | null>(null);
+  useEffect(() => {
+    if (wanted) void import('./Job.tsx').then(({ Job }) => setPage(() => Job));
+  }, [wanted]);
+  return page;
+}
 
 export function HolePage({ preferences, program }: { preferences: Preferences; program: string }) {
   const { t } = useTranslation();
@@ -69,19 +79,18 @@ function Here({
   const sender = useSender(person.id);
   useLeftEdits(person.id, where.job);
   useDrawnWide(where.job);
-  return where.job === null ? (
-    <JobList person={person} sender={sender} lang={lang} />
-  ) : (
-    <Suspense fallback={<Box as="main" minH="100vh" bg="paper" aria-busy="true" />}>
-      <Job
-        key={where.job}
-        id={where.job}
-        person={person.id}
-        program={program}
-        sender={sender}
-        lang={lang}
-        system={system}
-      />
-    </Suspense>
+  const Job = useJobPage(where.job !== null);
+  if (where.job === null) return <JobList person={person} sender={sender} lang={lang} />;
+  if (!Job) return <Box as="main" minH="100vh" bg="paper" aria-busy="true" />;
+  return (
+    <Job
+      key={where.job}
+      id={where.job}
+      person={person.id}
+      program={program}
+      sender={sender}
+      lang={lang}
+      system={system}
+    />
   );
 }
