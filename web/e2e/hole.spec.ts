@@ -2,7 +2,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { type Browser, type BrowserContext, type Page, test } from '@playwright/test';
 import { expect } from './helpers.ts';
-import { type OwnServer, ownServer } from './own-server.ts';
+import { before, type OwnServer, ownServer } from './own-server.ts';
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } as const;
 
@@ -177,6 +177,151 @@ test('a desk whose server is away opens out of what this browser keeps', async (
   } finally {
     await context.close();
     await server.stop();
+  }
+});
+
+/** Lets the browser tell its service worker that there is signal again, as it does by itself in time. */
+async function signalBack(context: BrowserContext, url: string): Promise<void> {
+  // A page that runs nothing of the program.
+  const page = await context.newPage();
+  await page.goto(`${url}/favicon.svg`);
+  const cdp = await context.newCDPSession(page);
+  const found = new Promise<string>((done) =>
+    cdp.on('ServiceWorker.workerRegistrationUpdated', ({ registrations }) => {
+      const [one] = registrations;
+      if (one) done(one.registrationId);
+    }),
+  );
+  await cdp.send('ServiceWorker.enable');
+  await cdp.send('ServiceWorker.dispatchSyncEvent', {
+    origin: url,
+    registrationId: await found,
+    tag: 'outbox',
+    lastChance: false,
+  });
+  await page.waitForTimeout(500);
+}
+
+test('an edit of the plan is sent with no page open, and no page takes it for somebody else’s', async ({
+  browser,
+}) => {
+  test.setTimeout(240_000);
+  const server = await ownServer();
+  const context = await phone(browser, server.url);
+  try {
+    let page = await context.newPage();
+    const job = await jobOn(page, server.url, 'cheese-vault');
+    const at = `${server.url}/hole?job=${job}`;
+    const underside = async () => {
+      const answer = await context.request.get(`${server.url}/jobs/${job}/whole`);
+      const { plan, revision } = (await answer.json()) as {
+        plan: { note: string; levels: { instructions: { who: string }[] } };
+        revision: number;
+      };
+      return { revision, who: plan.levels.instructions.filter(({ who }) => who === 'Eng. Sol').length };
+    };
+    await page.goto(at);
+    await overview(page);
+    await kept(page);
+    const thing = await page.locator('[data-go]').first().getAttribute('data-go');
+    const before = await underside();
+    await server.stop();
+    await page.goto(`${at}&at=${thing}&do=depth`);
+    const field = page.locator('input[name=underside]');
+    await field.fill(String(Number(await field.inputValue()) - 0.1));
+    await page.locator('[data-put-depth]').tap();
+    await page.locator('input[name=who]').fill('Eng. Sol');
+    await page.locator('[data-put-depth]').tap();
+    await page.locator('[data-hole-thing]').waitFor();
+    await page.waitForTimeout(1500);
+    await page.close();
+
+    await server.start();
+    await signalBack(context, server.url);
+    await expect.poll(underside).toEqual({ revision: before.revision + 1, who: 1 });
+    // Somebody else saves meanwhile: the page that comes takes what was sent for its own all the same.
+    const desk = await context.request.get(`${server.url}/jobs/${job}/whole`);
+    const { plan } = (await desk.json()) as { plan: object };
+    const saved = await context.request.post(
+      `${server.url}/jobs/${job}/revisions?base=${before.revision + 1}`,
+      {
+        data: { ...plan, note: 'saved from the office' },
+      },
+    );
+    expect(saved.status()).toBe(200);
+    page = await context.newPage();
+    await page.goto(at);
+    await overview(page);
+    await page.waitForTimeout(2500);
+    expect(
+      await page.evaluate(() => Object.keys(localStorage).filter((key) => key.includes('unsaved'))),
+    ).toEqual([]);
+    expect(await underside()).toEqual({ revision: before.revision + 2, who: 1 });
+  } finally {
+    await context.close();
+    await server.stop();
+  }
+});
+
+test('a newer program comes while a record waits: it takes over when no page is open, sends the record once, and is taken when asked', async ({
+  browser,
+}) => {
+  test.setTimeout(240_000);
+  const front = await before(process.env.BASE_URL!);
+  const context = await phone(browser, front.url);
+  try {
+    let page = await context.newPage();
+    const job = await jobOn(page, front.url, 'cheese-vault');
+    await page.goto(`${front.url}/hole?job=${job}`);
+    await overview(page);
+    await kept(page);
+    front.answers = false;
+    await page.locator('[data-go]').first().tap();
+    await page.locator('[data-hole-thing]').waitFor();
+    const wanted = Number(/[\d.]+/.exec(await page.locator('[data-wanted-reading]').innerText())![0]);
+    await press(page, String(Math.round(wanted * 1000) + 4));
+    const waiting = page.locator('[data-waiting]');
+    await expect(waiting).toHaveAttribute('data-waiting', '1');
+
+    // There is a newer one. The page that is open goes on with its own, and takes it when asked.
+    front.newer = '\n// a newer one';
+    const script = () =>
+      page.evaluate(async () => {
+        const { active, waiting: next } = (await navigator.serviceWorker.getRegistration())!;
+        return { active: active?.state, next: next?.state ?? null };
+      });
+    await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())!.update());
+    await expect.poll(script, { timeout: 60_000 }).toEqual({ active: 'activated', next: 'installed' });
+    await page.reload();
+    await page.locator('[data-hole-thing]').waitFor();
+    await expect(waiting).toHaveAttribute('data-waiting', '1');
+    await expect(page.locator('[data-newer]')).toBeHidden();
+    expect(await script()).toEqual({ active: 'activated', next: 'installed' });
+    // The phone is put away: the next time it opens it is the newer one, which knows what waits.
+    await page.close();
+    page = await context.newPage();
+    await page.goto(`${front.url}/hole?job=${job}`);
+    await overview(page);
+    await expect.poll(script, { timeout: 60_000 }).toEqual({ active: 'activated', next: null });
+    const waits = page.locator('[data-waiting]');
+    await expect(waits).toHaveAttribute('data-waiting', '1');
+
+    front.answers = true;
+    await expect(waits).toHaveAttribute('data-waiting', '0', { timeout: 90_000 });
+    // With nothing waiting it is offered, and taken when asked.
+    front.newer = '\n// a newer one still';
+    await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())!.update());
+    await page.locator('[data-newer] button').tap();
+    await expect
+      .poll(() => script().catch(() => null), { timeout: 60_000 })
+      .toEqual({ active: 'activated', next: null });
+    await overview(page);
+    const answer = await page.request.get(`${front.url}/jobs/${job}/whole`);
+    const { records } = (await answer.json()) as { records: { kind: string }[] };
+    expect(records.filter(({ kind }) => kind === 'shot')).toHaveLength(1);
+  } finally {
+    await context.close();
+    await front.stop();
   }
 });
 

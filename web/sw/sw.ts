@@ -9,6 +9,7 @@
 import { clientsClaim } from 'workbox-core';
 import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
+import { PAGE_LOCK, sendEditsAway } from '../app/outbox/edits.ts';
 import { allWaiting } from '../app/outbox/outbox.ts';
 import { Sender } from '../app/outbox/sender.ts';
 
@@ -45,17 +46,23 @@ registerRoute(
   ),
 );
 
+async function isOpen(page: string): Promise<boolean> {
+  const { held = [] } = (await self.navigator.locks?.query()) ?? {};
+  return held.some(({ name }) => name === PAGE_LOCK + page);
+}
+
 /** Sends what waits, of everyone: what is not of whoever is signed in the server gives back, and it goes on waiting. */
 async function drain(): Promise<void> {
   const people = new Set((await allWaiting()).map(({ person }) => person));
   const senders = [...people].map((person) => new Sender(person, __PROGRAM__));
   await Promise.all(senders.map((sender) => sender.wake()));
+  const edits = await sendEditsAway(isOpen);
   // Nobody answered: the browser tries again.
-  const left = senders.some((sender) => {
+  const records = senders.some((sender) => {
     const { waiting, signedOut } = sender.state.getState();
     return !signedOut && waiting.some(({ refused }) => refused === null);
   });
-  if (left) throw new Error('what waits could not be sent');
+  if (records || edits > 0) throw new Error('what waits could not be sent');
 }
 
 /** Of browsers that wake a worker when there is signal again; the types know nothing of them. */

@@ -5,11 +5,12 @@
  * gone has left, the next one takes over.
  */
 import type { Plan } from '@cimiento/core';
+import { PAGE_LOCK, savedAway } from '../outbox/edits.ts';
+import { copyEdit, dropCopy } from './editsAway.ts';
 import type { Kept } from './readKept.ts';
 
 /** Where a tab writes the name of its last page; a tab made from another has a copy of it. */
 const TAB = 'cimiento:tab';
-const LOCK = 'cimiento:page:';
 const PREFIX = 'cimiento:unsaved:';
 const keyOf = (jobId: string, page: string) => `${PREFIX}${jobId}:${page}`;
 
@@ -36,19 +37,19 @@ function openPage(): Page {
     // No storage: nothing is kept either.
   }
   const locks = globalThis.navigator?.locks;
-  void locks?.request(LOCK + name, () => new Promise<void>(() => {}));
+  void locks?.request(PAGE_LOCK + name, () => new Promise<void>(() => {}));
   return {
     name,
     before,
     async isOpen(other) {
       // Without locks nobody can tell: what is kept is taken over, as by a reload.
       if (!locks) return false;
-      const free = () => locks.request(LOCK + other, { ifAvailable: true }, (lock) => lock !== null);
+      const free = () => locks.request(PAGE_LOCK + other, { ifAvailable: true }, (lock) => lock !== null);
       if (await free()) return false;
       if (other !== before) return true;
       // A reload is quicker than the old page goes; a tab made from a living one waits in vain.
       return locks
-        .request(LOCK + other, { signal: AbortSignal.timeout(GOING) }, () => false)
+        .request(PAGE_LOCK + other, { signal: AbortSignal.timeout(GOING) }, () => false)
         .catch(() => true);
     },
   };
@@ -81,22 +82,29 @@ function textOf(plan: Plan): string {
 export function keepEdit(jobId: string, { revision, base, plan, sent, person }: Kept): boolean {
   const held = sent.map((one) => `{"revision":${one.revision},"plan":${textOf(one.plan)}}`).join();
   const text = `{"revision":${revision},"base":${textOf(base)},"plan":${JSON.stringify(plan)},"sent":[${held}],"person":${JSON.stringify(person)},"at":${Date.now()}}`;
+  const page = thisPage().name;
+  const key = keyOf(jobId, page);
   try {
-    localStorage.setItem(keyOf(jobId, thisPage().name), text);
+    localStorage.setItem(key, text);
+    copyEdit({ key, job: jobId, page, text });
     return true;
   } catch {
     return false;
   }
 }
 
-/** This page's edit is saved, or no longer wanted. */
-export function forgetKept(jobId: string): void {
+function forget(key: string): void {
   try {
-    localStorage.removeItem(keyOf(jobId, thisPage().name));
+    if (localStorage.getItem(key) === null) return;
+    localStorage.removeItem(key);
+    dropCopy(key);
   } catch {
     // No storage: nothing was kept.
   }
 }
+
+/** This page's edit is saved, or no longer wanted. */
+export const forgetKept = (jobId: string): void => forget(keyOf(jobId, thisPage().name));
 
 /** Between tries to fetch what reads old edits, ms. */
 const AGAIN = 2000;
@@ -135,6 +143,9 @@ const theirs = (kept: Kept, person: string) => kept.person === '' || kept.person
 /** Edits of a person that pages now gone have left, or this one; newest first. */
 async function left(person: string): Promise<(Entry & { readonly kept: Kept; readonly at: number })[]> {
   const { name, isOpen } = thisPage();
+  if (entries().length === 0) return [];
+  // What the service worker has saved since is no edit any more.
+  for (const key of await savedAway((one) => localStorage.getItem(one))) forget(key);
   const all = entries();
   if (all.length === 0) return [];
   const readKept = await reader();
@@ -168,7 +179,7 @@ export async function keptEdit(jobId: string, person: string): Promise<Kept | nu
     const all = (await left(person)).filter(({ job }) => job === jobId);
     const next = all.find(({ page }) => page === name) ?? all.find(({ page }) => page === before) ?? all[0];
     if (!next) return null;
-    if (next.page !== name && keepEdit(jobId, next.kept)) localStorage.removeItem(next.key);
+    if (next.page !== name && keepEdit(jobId, next.kept)) forget(next.key);
     return next.kept;
   };
   try {
