@@ -62,13 +62,6 @@ export async function writeEdits(changes: ReadonlyMap<string, EditAway | null>):
   await Promise.all([...all, tx.done]).catch(() => {});
 }
 
-/** @returns keys of originals the server has just as they stand, by what is kept under each */
-export async function savedAway(textOf: (key: string) => string | null): Promise<string[]> {
-  if (!('indexedDB' in globalThis)) return [];
-  const all = (await (await open())?.getAll('edits').catch(() => [])) ?? [];
-  return all.filter(({ key, text, saved }) => saved && text === textOf(key)).map(({ key }) => key);
-}
-
 interface Kept {
   readonly revision: number;
   readonly plan: unknown;
@@ -76,9 +69,32 @@ interface Kept {
   readonly person: string;
 }
 
+const kept = (text: string): Kept => JSON.parse(text) as Kept;
+/** Whether both hold the same plan; not where one of them is none. */
+function samePlan(one: string, other: string): boolean {
+  try {
+    return sameValue(kept(one).plan, kept(other).plan);
+  } catch {
+    return false;
+  }
+}
+
+/** @returns names of originals whose plan the server has, by what is kept under each */
+export async function savedAway(textOf: (key: string) => string | null): Promise<string[]> {
+  if (!globalThis.navigator?.serviceWorker) return [];
+  const all = (await (await open())?.getAll('edits').catch(() => [])) ?? [];
+  return all
+    .filter(({ key, text, saved }) => {
+      const now = saved ? textOf(key) : null;
+      // A page that was closing may have written more of its sendings, but no other plan.
+      return now !== null && samePlan(now, text);
+    })
+    .map(({ key }) => key);
+}
+
 /** @returns whether asking again may help */
 async function send({ job, text }: EditAway): Promise<'saved' | 'later' | 'page'> {
-  const { revision, plan, sent, person } = JSON.parse(text) as Kept;
+  const { revision, plan, sent, person } = kept(text);
   const post = (base: number) =>
     fetch(`/jobs/${job}/revisions?base=${base}&person=${encodeURIComponent(person)}`, {
       method: 'POST',

@@ -19,7 +19,8 @@ async function flush(): Promise<void> {
 }
 
 function follow(key: string, one: EditAway | null): void {
-  if (!('indexedDB' in globalThis)) return;
+  // Nobody there to copy for.
+  if (!globalThis.navigator?.serviceWorker) return;
   if (timer === undefined) addEventListener('pagehide', flush);
   pending.set(key, one);
   clearTimeout(timer);
