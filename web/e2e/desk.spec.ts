@@ -125,6 +125,7 @@ test('contradictions are named where they belong', async ({ page }) => {
   await stage(page, 'ground');
   await lower(page, 'pit');
   await page.locator('[data-pit-layers] [data-quantity="ground.logs.layers.top"]').last().fill('0.1');
+  await page.keyboard.press('Enter');
   await expect(page.locator('[data-problems]')).toContainText('not below the one above it');
   await expect(page.locator('[data-saving=refused]')).toBeVisible();
   await page.keyboard.press('Control+z');

@@ -1,4 +1,4 @@
 /** A worker of the paper pool. */
 import './polite.ts';
 
-export { paper } from './tasks.ts';
+export { paper, ready } from './tasks.ts';

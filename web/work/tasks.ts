@@ -21,6 +21,9 @@ export interface PaperTask {
   readonly zone: string;
 }
 
+/** Answers as soon as the program has been read. */
+export const ready = () => true;
+
 interface Job {
   readonly plan: Plan;
   readonly records: readonly SiteRecord[];

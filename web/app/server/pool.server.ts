@@ -41,7 +41,24 @@ function started(which: Which): Piscina {
   return made;
 }
 
-const pools: Partial<Record<Which, Piscina>> = {};
+interface Pool {
+  readonly workers: Piscina;
+  /** One of them has read the program and answers. */
+  ready: Promise<unknown>;
+}
+const pools: Partial<Record<Which, Pool>> = {};
+/** Whether it could is told by the task that waits for it. */
+const ready = (workers: Piscina) => workers.run(null, { name: 'ready' }).catch(() => {});
+
+function poolOf(which: Which): Pool {
+  const known = pools[which];
+  if (known) return known;
+  const workers = started(which);
+  const made = { workers, ready: ready(workers) };
+  pools[which] = made;
+  return made;
+}
+
 const turns: Record<Which, Turns> = {
   takeoff: new Turns({ atOnce: THREADS.takeoff, each: MOST_WAITING }),
   paper: new Turns({ atOnce: THREADS.paper, each: MOST_WAITING }),
@@ -51,13 +68,17 @@ const refused = (code: 'tookTooLong' | 'paperUnread', params: Record<string, str
   data({ code: 'problems', problems: [{ code, path: '', params }] }, { status: 422 });
 
 async function working<T>(which: Which, name: string, task: unknown): Promise<T> {
-  pools[which] ??= started(which);
+  const pool = poolOf(which);
+  // A worker that starts on a busy machine takes seconds to read the program: none of them the job's.
+  await pool.ready;
   const limit = AbortSignal.timeout(LONGEST[which] * 1000);
   try {
-    return (await pools[which].run(task, { name, signal: limit })) as T;
+    return (await pool.workers.run(task, { name, signal: limit })) as T;
   } catch (error) {
-    if (limit.aborted) throw refused('tookTooLong', { limit: `${LONGEST[which]} s` });
-    throw error;
+    if (!limit.aborted) throw error;
+    // The worker went with what it was at: another one starts.
+    pool.ready = ready(pool.workers);
+    throw refused('tookTooLong', { limit: `${LONGEST[which]} s` });
   }
 }
 
@@ -90,7 +111,7 @@ export const printed = (crewId: string, task: PaperTask) =>
         // Whatever state made it print wrong goes with its workers; sheets under way are finished.
         const old = pools.paper;
         delete pools.paper;
-        void old?.close();
+        void old?.workers.close();
       },
       () => refused('paperUnread'),
     ),

@@ -1,6 +1,7 @@
 /**
  * A field for one quantity. Takes what people write, shows what it understood, keeps what was
- * typed while it is wrong, and says why at the field. A good value is committed as it is typed.
+ * typed while it is wrong, and says why at the field. A good value is committed as it is typed; one that is
+ * another by far may be half a number, and is committed when the field is left.
  */
 import { Box, Flex } from '@chakra-ui/react';
 import {
@@ -20,6 +21,7 @@ import { useTranslation } from '../messages/useTranslation.ts';
 import { FieldError, Input, Small } from './controls.tsx';
 import { useFormat } from './format.tsx';
 import { afterPress } from './pressed.ts';
+import { farFrom } from './typing.ts';
 
 export interface QuantityFieldProps {
   readonly label: string;
@@ -58,6 +60,9 @@ const NUDGE: Partial<Record<string, readonly [metric: number, imperial: number]>
   percent: [1, 1],
 };
 
+/** Typing rests after so long without a key, ms. */
+const REST = 1200;
+
 /**
  * Drawn again only when something it shows changes: a desk holds dozens, and every edit passes by
  * them all. The newest onCommit is reached through a ref, so a new closure alone draws nothing.
@@ -95,6 +100,12 @@ const Field = memo(function Field(props: QuantityFieldProps) {
   const [error, setError] = useState<string | null>(null);
   const [editing, setEditing] = useState(false);
   const known = useRef(value);
+  /** What stood there when it was come to. */
+  const before = useRef(value);
+  /** Typed, and too far from what stood there to be taken for a whole number yet. */
+  const held = useRef<number | null>(null);
+  /** Outside its limits: told once the typing rests, or the field is left. */
+  const [outside, setOutside] = useState(false);
   // As it stands when a press is over: the press may have changed it.
   const latest = useRef({ shown, error });
   latest.current = { shown, error };
@@ -112,42 +123,74 @@ const Field = memo(function Field(props: QuantityFieldProps) {
     setError(null);
   }, [value, shown, editing, error]);
 
-  const problemOf = (typed: string): { error: string } | { value: number | null } => {
-    if (typed.trim() === '') return optional ? { value: null } : { error: t('field.empty') };
+  const read = (typed: string): { error: string; outside: boolean } | { value: number | null } => {
+    if (typed.trim() === '') return optional ? { value: null } : { error: t('field.empty'), outside: false };
     const parsed = parseQuantity(typed, kind, system, lang);
-    if (!parsed.ok) return { error: t(`field.${parsed.code}`, { text: typed.slice(0, 20) }) };
-    const bad = outOfRange(RANGES[range], parsed.value);
-    if (bad)
+    if (!parsed.ok) return { error: t(`field.${parsed.code}`, { text: typed.slice(0, 20) }), outside: false };
+    if (outOfRange(RANGES[range], parsed.value))
       return {
         error: t('field.range', {
           min: printQuantity(min, kind, system, lang),
           max: printQuantity(max, kind, system, lang),
         }),
+        outside: true,
       };
     return { value: parsed.value };
   };
 
+  const commit = useCallback(
+    (next: number | null) => {
+      held.current = null;
+      known.current = next;
+      onCommit(next);
+    },
+    [onCommit],
+  );
+  const takeHeld = useCallback(() => {
+    if (held.current !== null) commit(held.current);
+  }, [commit]);
+  // A page that goes, or a panel that is changed by a key, leaves the field too.
+  useEffect(() => {
+    addEventListener('pagehide', takeHeld);
+    return () => {
+      removeEventListener('pagehide', takeHeld);
+      takeHeld();
+    };
+  }, [takeHeld]);
+
   const type = (typed: string) => {
     setText(typed);
-    const read = problemOf(typed);
-    if ('error' in read) return setError(read.error);
+    const found = read(typed);
+    held.current = null;
+    setOutside('outside' in found && found.outside);
+    if ('error' in found) return setError(found.error);
     setError(null);
-    if (read.value !== value) {
-      known.current = read.value;
-      onCommit(read.value);
-    }
+    if (found.value === value) return;
+    if (farFrom(before.current, found.value)) held.current = found.value;
+    else commit(found.value);
   };
+  // What is on its way to a number is not scolded at each key.
+  const [rested, setRested] = useState(true);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each key begins the rest anew
+  useEffect(() => {
+    if (!outside) return;
+    setRested(false);
+    const timer = setTimeout(() => setRested(true), REST);
+    return () => clearTimeout(timer);
+  }, [outside, text]);
 
   const nudge = (direction: number) => {
-    if (value === null) return;
+    takeHeld();
+    const from = known.current;
+    if (from === null) return;
     const [metric, imperial] = NUDGE[kind] ?? [1, 1];
     const step = system === 'metric' ? metric : imperial;
-    const next = toSI(Math.round((fromSI(value, kind, system) + direction * step) * 1e6) / 1e6, kind, system);
+    const next = toSI(Math.round((fromSI(from, kind, system) + direction * step) * 1e6) / 1e6, kind, system);
     if (outOfRange(RANGES[range], next)) return;
-    known.current = next;
     setText(printEntry(next, kind, system, lang));
     setError(null);
-    onCommit(next);
+    setOutside(false);
+    commit(next);
   };
 
   const onKeyDown = (event: React.KeyboardEvent<HTMLInputElement>) => {
@@ -161,7 +204,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
     }
   };
 
-  const message = error ?? problem ?? null;
+  const message = (outside && editing && !rested ? null : error) ?? problem ?? null;
   // What was understood, when it is not plain from what was typed.
   const understood =
     editing && !error && value !== null && text.trim() !== '' && text.trim() !== shown
@@ -201,11 +244,20 @@ const Field = memo(function Field(props: QuantityFieldProps) {
             aria-invalid={message !== null}
             aria-describedby={`${id}-said`}
             onChange={(event) => type(event.target.value)}
+            // A field that is pressed is all selected. A press left to the browser puts its own mark when it is
+            // let go, in some of them, and what is typed then goes into the middle of the number.
+            onMouseDown={(event) => {
+              if (event.button !== 0 || document.activeElement === event.currentTarget) return;
+              event.preventDefault();
+              event.currentTarget.focus();
+            }}
             onFocus={(event) => {
               setEditing(true);
+              before.current = value;
               event.currentTarget.select();
             }}
             onBlur={() => {
+              takeHeld();
               onSettle?.();
               // The line under the field goes with it, and all below moves up.
               afterPress(() => {
