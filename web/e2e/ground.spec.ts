@@ -267,6 +267,7 @@ test('hazards are placed, drawn and checked; frozen ground comes from the weathe
   await expect(page.locator('[data-hazard=hazard-1]')).toBeVisible();
   await expect(page.locator('[data-caution="keepOff.service"]')).toContainText('Hold');
   await field(page, 'ground.hazards.keepOff').fill('0');
+  await page.keyboard.press('Enter');
   await expect(page.locator('[data-caution="keepOff.service"]')).toHaveCount(0);
   await side(page).getByRole('button', { name: 'Draw on the plan' }).click();
   const plan = (await page.getByRole('region', { name: 'Plan' }).locator('svg').boundingBox())!;

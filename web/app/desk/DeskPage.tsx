@@ -24,6 +24,7 @@ import {
 import { useTakeUp } from '../state/takeUp.ts';
 import { Button } from '../ui/controls.tsx';
 import { later, openAll } from '../ui/later.tsx';
+import { SkipLinks } from '../ui/SkipLinks.tsx';
 import { GroundColumn } from './column/GroundColumn.tsx';
 import { DeskShell } from './DeskShell.tsx';
 import { Keys } from './Keys.tsx';
@@ -123,6 +124,10 @@ const Worktop = memo(function Worktop({
         >
           <title>{`${plan.name} · Cimiento`}</title>
           <Box gridColumn="1 / -1" order={0}>
+            <Box as="h1" srOnly>
+              {plan.name}
+            </Box>
+            <SkipLinks to={{ numbers: '[data-side]', stages: '[data-stages]', drawings: 'main' }} />
             <TopBar />
             {calledOff && (
               <Box role="alert" bg="heldWash" color="held" px={3} py={1.5} fontSize="sm" data-called-off>

@@ -1,9 +1,11 @@
 /** The keyboard: digits jump between stages, / finds a trench or pad, ? shows the keys. */
 import { memo, Suspense, useEffect, useState } from 'react';
 import { removeElement } from '../state/removeElement.ts';
-import { stageAt } from '../state/stages.ts';
+import { STAGES, stageAt } from '../state/stages.ts';
 import { useDeskStore } from '../state/store.ts';
 import { later } from '../ui/later.tsx';
+import { focusOn } from '../ui/SkipLinks.tsx';
+import { singleKeys } from '../ui/singleKeys.ts';
 
 const KeysDialog = later(() => import('./KeysDialog.tsx'), 'KeysDialog');
 
@@ -34,6 +36,15 @@ export const Keys = memo(function Keys() {
         desk.redo();
         return;
       }
+      // From anywhere, a field too, to the next stage and its first field; with Shift to the one before.
+      if ((event.ctrlKey || event.metaKey) && event.key === 'Enter') {
+        event.preventDefault();
+        if (event.target instanceof HTMLElement) event.target.blur();
+        const to = STAGES.indexOf(desk.stage) + (event.shiftKey ? -1 : 1);
+        desk.go(STAGES[(to + STAGES.length) % STAGES.length]!);
+        requestAnimationFrame(() => focusOn('[data-side]'));
+        return;
+      }
       const field = typedInto(event.target);
       if (field) {
         // A dialog is what Escape closes first.
@@ -41,6 +52,8 @@ export const Keys = memo(function Keys() {
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey) return;
+      const steers = singleKeys();
+      if (event.key !== 'Escape' && !steers) return;
       const stage = stageAt(event.key);
       if (stage) desk.go(stage);
       else if (event.key === '?') setOpen('keys');

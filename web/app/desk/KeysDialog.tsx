@@ -6,6 +6,7 @@ import { keyOf, STAGES } from '../state/stages.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
 import { Button, Input } from '../ui/controls.tsx';
 import { Modal } from '../ui/Modal.tsx';
+import { setSingleKeys, useSingleKeys } from '../ui/singleKeys.ts';
 
 export function KeysDialog({ what, onClose }: { what: 'keys' | 'find'; onClose: () => void }) {
   const { t } = useTranslation();
@@ -26,6 +27,7 @@ function KeyList() {
     'Ctrl Y',
     '↑ ↓',
     'Enter',
+    'Ctrl Enter',
     'Esc',
     '← → ↑ ↓',
     'Delete',
@@ -39,22 +41,37 @@ function KeyList() {
     'redo',
     'nudge',
     'next',
+    'nextStage',
     'leave',
     'move',
     'remove',
     'zoom',
   ] as const;
+  const single = useSingleKeys();
   return (
-    <Box as="dl" display="grid" gridTemplateColumns="auto 1fr" columnGap={4} rowGap={1} fontSize="sm">
-      {names.map((name, i) => (
-        <Box key={name} display="contents">
-          <dt>
-            <kbd>{keys[i]}</kbd>
-          </dt>
-          <dd>{t(`keys.${name}`)}</dd>
+    <>
+      <Box as="dl" display="grid" gridTemplateColumns="auto 1fr" columnGap={4} rowGap={1} fontSize="sm">
+        {names.map((name, i) => (
+          <Box key={name} display="contents">
+            <dt>
+              <kbd>{keys[i]}</kbd>
+            </dt>
+            <dd>{t(`keys.${name}`)}</dd>
+          </Box>
+        ))}
+      </Box>
+      <label>
+        <Box display="flex" gap={2} mt={3} minH="44px" alignItems="center">
+          <input
+            type="checkbox"
+            data-single-keys
+            checked={single}
+            onChange={(event) => setSingleKeys(event.target.checked)}
+          />
+          {t('keys.single')}
         </Box>
-      ))}
-    </Box>
+      </label>
+    </>
   );
 }
 

@@ -35,6 +35,8 @@ const DRAWINGS: Readonly<
   night: { View: later(() => import('../stages/water/night/index.ts'), 'NightView') },
 };
 const ROOM = 340;
+/** px a head with a player takes beside. */
+const PLAYED = 90;
 
 /** The drawing that stands there now, and those there are. */
 function useShown(): { shown: Lower; drawings: readonly Lower[] } {
@@ -44,8 +46,12 @@ function useShown(): { shown: Lower; drawings: readonly Lower[] } {
   return { drawings, shown: chosen && drawings.includes(chosen) ? chosen : drawings[0] };
 }
 
-/** Room the drawing wants on a phone. */
-export const useLowerHeight = (): string => `${DRAWINGS[useShown().shown].room ?? ROOM}px`;
+/** Room the drawing wants on a phone; with something to play in its head, more. */
+export function useLowerHeight(): string {
+  const { shown } = useShown();
+  const played = useDesk((desk) => desk.stage === 'water' && shown === 'section');
+  return `${(DRAWINGS[shown].room ?? ROOM) + (played ? PLAYED : 0)}px`;
+}
 
 export function LowerView({ element, index, near }: Omit<DrawingProps, 'head'>) {
   const stage = useDesk((desk) => desk.stage);
@@ -92,6 +98,16 @@ function Head({
       list.querySelector<HTMLElement>(`[data-lower=${shown}]`)?.focus();
     else byKeys.current = false;
   }, [shown, byKeys]);
+  // On a phone they are pushed along: the one shown is in view.
+  useLayoutEffect(() => {
+    const list = tabs.current;
+    const tab = list?.querySelector<HTMLElement>(`[data-lower=${shown}]`);
+    if (!list || !tab) return;
+    const left = tab.offsetLeft - list.offsetLeft;
+    if (left < list.scrollLeft) list.scrollLeft = left;
+    else if (left + tab.offsetWidth > list.scrollLeft + list.clientWidth)
+      list.scrollLeft = left + tab.offsetWidth - list.clientWidth;
+  }, [shown]);
   const { t } = useTranslation();
   const store = useDeskStore();
   const choose = (lower: Lower) => {
@@ -144,7 +160,7 @@ const Tabs = chakra('div', {
     display: 'flex',
     flexWrap: 'wrap',
     gap: 1,
-    '@media (max-width: 760px)': { flexWrap: 'nowrap', overflowX: 'auto', maxWidth: '100%' },
+    '@media (max-width: 1019px)': { flexWrap: 'nowrap', overflowX: 'auto', minWidth: 0 },
   },
 });
 
@@ -171,6 +187,6 @@ const Tab = chakra('button', {
       borderBottomColor: 'chalk',
     },
     _hover: { color: 'chalk' },
-    '@media (pointer: coarse), (max-width: 760px)': { minH: '44px' },
+    '@media (pointer: coarse), (max-width: 760px)': { minH: '44px', minW: '44px' },
   },
 });

@@ -24,6 +24,7 @@ export function Side() {
       h={{ lg: 'full' }}
       overflowY={{ lg: 'auto' }}
       tabIndex={0}
+      aria-label={t(`stage.${stage}`)}
       data-side
     >
       <NextLine />

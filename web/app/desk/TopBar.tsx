@@ -11,6 +11,7 @@ import { type Saving, useDesk, useDeskStore } from '../state/store.ts';
 import { useTakeoff } from '../state/takeoff.ts';
 import { Bare, Button, Heading } from '../ui/controls.tsx';
 import { later } from '../ui/later.tsx';
+import { Menu } from '../ui/Menu.tsx';
 import { Preferences } from '../ui/Preferences.tsx';
 import { SheetLink } from '../ui/SheetLink.tsx';
 import { SaveState } from './SaveState.tsx';
@@ -124,51 +125,24 @@ export const TopBar = memo(function TopBar() {
           </Button>
         </>
       )}
-      <Box as="details" position="relative" fontSize="sm">
-        <Box
-          as="summary"
-          cursor="pointer"
-          px={2}
-          py={{ base: 2.5, lg: 1 }}
-          borderWidth="1px"
-          borderStyle="solid"
-          borderColor="edge"
-          borderRadius="sm"
-        >
-          {t(narrow ? 'hole.menu' : 'bar.more')}
-        </Box>
-        <Flex
-          direction="column"
-          gap={2}
-          position="absolute"
-          right={0}
-          top="110%"
-          zIndex={15}
-          bg="sheet"
-          borderWidth="2px"
-          borderStyle="solid"
-          borderColor="ink"
-          p={3}
-          w="17rem"
-        >
-          {narrow && (
-            <>
-              <Button asChild look="main">
-                {sheet}
-              </Button>
-              {redo}
-              <Unsaid />
-            </>
-          )}
-          <a href={`/hole?job=${jobId}`} data-to-hole>
-            {t('hole.into')}
-          </a>
-          <a href={`/jobs/${jobId}/plan.json`}>{t('bar.planFile')}</a>
-          <a href={`/jobs/${jobId}/takeoff.csv`}>{t('bar.csv')}</a>
-          <a href={`/jobs/${jobId}/takeoff.json`}>{t('bar.json')}</a>
-          {root && <Preferences chosen={root.preferences} />}
-        </Flex>
-      </Box>
+      <Menu name={t(narrow ? 'hole.menu' : 'bar.more')}>
+        {narrow && (
+          <>
+            <Button asChild look="main">
+              {sheet}
+            </Button>
+            {redo}
+            <Unsaid />
+          </>
+        )}
+        <a href={`/hole?job=${jobId}`} data-to-hole>
+          {t('hole.into')}
+        </a>
+        <a href={`/jobs/${jobId}/plan.json`}>{t('bar.planFile')}</a>
+        <a href={`/jobs/${jobId}/takeoff.csv`}>{t('bar.csv')}</a>
+        <a href={`/jobs/${jobId}/takeoff.json`}>{t('bar.json')}</a>
+        {root && <Preferences chosen={root.preferences} />}
+      </Menu>
     </Flex>
   );
   return narrow ? (

@@ -2,9 +2,12 @@
 import { ink } from './hatches.tsx';
 import { dragDepth } from './pointer.ts';
 import { useNudge } from './useNudge.ts';
+import { useReach } from './useReach.ts';
 
 /** m a key press adds. */
 const NUDGE = 0.01;
+/** Steps a key moves the edge by, down. */
+const STEPS: Readonly<Record<string, number>> = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, PageUp: -10 };
 
 export function EdgeHandle({
   id,
@@ -36,6 +39,7 @@ export function EdgeHandle({
   settle: () => void;
 }) {
   const nudge = useNudge();
+  const reach = useReach(8);
   const middle = (left + right) / 2;
   return (
     <g
@@ -44,6 +48,7 @@ export function EdgeHandle({
       tabIndex={0}
       aria-label={label}
       aria-valuenow={thickness}
+      aria-valuemin={0}
       aria-valuetext={text}
       style={{ cursor: 'ns-resize', touchAction: 'none' }}
       onPointerDown={(event) =>
@@ -55,13 +60,13 @@ export function EdgeHandle({
         )
       }
       onKeyDown={(event) => {
-        const way = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-        if (way === 0) return;
+        const way = STEPS[event.key];
+        if (way === undefined) return;
         event.preventDefault();
         nudge(id, thickness, way * NUDGE, (to) => put(to, `layer-edge:${id}`));
       }}
     >
-      <rect x={left} y={at - 4} width={right - left} height={8} fill="transparent" />
+      <rect x={left} y={at - reach / 2} width={right - left} height={reach} fill="transparent" />
       <rect
         x={middle - 13}
         y={at - 3}

@@ -21,19 +21,22 @@ import { ink } from './hatches.tsx';
 import { dragDepth } from './pointer.ts';
 import { spread } from './spread.ts';
 import { useNudge } from './useNudge.ts';
+import { THUMB } from './useReach.ts';
 
 interface Shape {
   /** Room the staff takes, px. */
   readonly width: number;
   readonly rod: { readonly x: number; readonly width: number };
   readonly flag: { readonly x: number; readonly width: number; readonly height: number };
+  /** How high a flag is to be taken hold of, px. */
+  readonly reach: number;
 }
 
 /** The staff is narrower on a phone. */
 export const staffShape = (room: number): Shape =>
   room < 440
-    ? { width: 148, rod: { x: 2, width: 36 }, flag: { x: 50, width: 97, height: 18 } }
-    : { width: 176, rod: { x: 8, width: 44 }, flag: { x: 66, width: 108, height: 18 } };
+    ? { width: 156, rod: { x: 2, width: 36 }, flag: { x: 50, width: 105, height: 18 }, reach: THUMB }
+    : { width: 176, rod: { x: 8, width: 44 }, flag: { x: 66, width: 108, height: 18 }, reach: 20 };
 
 interface Flag {
   readonly name:
@@ -51,6 +54,15 @@ interface Flag {
   /** Puts a dragged level into the plan; absent when the level is computed. */
   readonly set?: (draft: Draft, level: number) => void;
   readonly range?: FieldId;
+  /** Where its limits are, when they are not those of its field as they stand. */
+  readonly limits?: readonly [low: number, high: number];
+}
+
+/** Lowest and highest level a flag may come to. */
+function limitsOf({ range, limits }: Flag): readonly [number, number] {
+  if (limits) return limits;
+  const { min, max } = FIELDS[range ?? '/levels/string'];
+  return [min, max];
 }
 
 /** The string an element is measured from; dragged, it is that one that moves. */
@@ -108,6 +120,7 @@ export function flagsFor(
       level: low - depth,
       colour: ink('chalk'),
       range: '/ground/frost/local',
+      limits: [low - FIELDS['/ground/frost/local'].max, low - FIELDS['/ground/frost/local'].min],
       ...(takeoff.frost.governs === 'local' && {
         set: (draft: Draft, level: number) => {
           draft.ground.frost.local = low - level;
@@ -150,6 +163,9 @@ export function flagsFor(
     });
   return flags;
 }
+
+/** Steps a key moves a flag by. */
+const STEPS: Readonly<Record<string, number>> = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 };
 
 /** Levels snap to 10 mm, or half an inch. */
 const tidy = (level: number, metric: boolean) => {
@@ -199,9 +215,11 @@ export function Staff({
       store.getState().settle,
     );
   };
+  // Under a thumb they stand a thumb apart, as far as there is room.
+  const reach = Math.max(shape.flag.height + 2, Math.min(shape.reach, (height - 24) / flags.length));
   const placed = spread(
     flags.map((flag) => ({ item: flag, at: y(flag.level) })),
-    shape.flag.height + 2,
+    reach,
     12,
     height - 12,
   );
@@ -221,12 +239,14 @@ export function Staff({
               'aria-label': t(`staff.${flag.name}`),
               'aria-orientation': 'vertical' as const,
               'aria-valuenow': flag.level,
+              'aria-valuemin': limitsOf(flag)[0],
+              'aria-valuemax': limitsOf(flag)[1],
               'aria-valuetext': format.text(flag.level, 'level'),
               style: { cursor: 'ns-resize', touchAction: 'none' },
             })}
             onPointerDown={(event) => grab(event, flag)}
             onKeyDown={(event) => {
-              const way = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+              const way = STEPS[event.key] ?? 0;
               if (way === 0 || !movable) return;
               event.preventDefault();
               nudge(flag.name, flag.level, way * (metric ? 0.01 : 0.0127), (level) =>
@@ -240,6 +260,16 @@ export function Staff({
               strokeWidth={1.2}
               fill="none"
             />
+            {/* Room for a finger: the flag itself is lower than one is wide. */}
+            {movable && (
+              <rect
+                x={shape.flag.x - 6}
+                y={drawn - reach / 2}
+                width={shape.flag.width + 6}
+                height={reach}
+                fill="transparent"
+              />
+            )}
             <path
               d={`M${shape.flag.x - 6} ${drawn}l6 ${-shape.flag.height / 2}h${shape.flag.width}v${shape.flag.height}h${-shape.flag.width}z`}
               fill={movable ? flag.colour : ink('sheet')}

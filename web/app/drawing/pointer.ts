@@ -26,13 +26,20 @@ export function trackPointer(
     if (event.pointerId === pointerId) handler(event);
   };
   const moved = mine(move);
-  const finish = mine(() => {
+  // A second finger means two, which zoom: what the first held stays where it has come to.
+  const second = (event: PointerEvent) => {
+    if (event.pointerId !== pointerId && event.pointerType === 'touch') over();
+  };
+  const over = () => {
     removeEventListener('pointermove', moved);
+    removeEventListener('pointerdown', second, true);
     removeEventListener('pointerup', finish);
     removeEventListener('pointercancel', finish);
     end();
-  });
+  };
+  const finish = mine(over);
   addEventListener('pointermove', moved);
+  addEventListener('pointerdown', second, true);
   addEventListener('pointerup', finish);
   addEventListener('pointercancel', finish);
 }

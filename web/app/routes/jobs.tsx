@@ -24,6 +24,7 @@ import { isHere, leaves } from '../state/phone.ts';
 import { Button, Heading } from '../ui/controls.tsx';
 import { FormatProvider } from '../ui/format.tsx';
 import { Preferences } from '../ui/Preferences.tsx';
+import { focusOn, SkipLinks } from '../ui/SkipLinks.tsx';
 import { useLive } from '../ui/useLive.ts';
 import type { Route } from './+types/jobs';
 
@@ -119,7 +120,12 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
   const { lang, system } = root?.preferences ?? { lang: 'en' as const, system: null };
   const { jobs, person } = loaderData;
   useEffect(() => isHere(person), [person]);
-  if (!useLive()) return <BoardStill crew={person.crew} jobs={jobs} />;
+  const live = useLive();
+  // Whoever comes from the door is at the top of the page, and not nowhere.
+  useEffect(() => {
+    if (live && document.activeElement === document.body) focusOn('[data-head]');
+  }, [live]);
+  if (!live) return <BoardStill crew={person.crew} jobs={jobs} />;
   return (
     <FormatProvider lang={lang} system={system ?? 'metric'}>
       <title>{`${t('jobs.title')} · Cimiento`}</title>
@@ -137,9 +143,10 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
         bg="sheet"
       >
         <Flex align="baseline" gap={3}>
-          <Heading as="h1" fontSize="xl" letterSpacing="0.04em">
+          <Heading as="h1" fontSize="xl" letterSpacing="0.04em" tabIndex={-1} outline="none" data-head>
             CIMIENTO
           </Heading>
+          <SkipLinks to={{ newJob: '[data-first] input:not([type=hidden])', jobs: '[data-jobs]' }} />
           <Box as="span" color="soft">
             {person.crew}
           </Box>
@@ -159,7 +166,7 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
         py={6}
         align="start"
       >
-        <Box flex="1" w="full">
+        <Box flex="1" w="full" data-jobs>
           <Heading fontSize="xl" mb={3}>
             {t('jobs.board')}
           </Heading>

@@ -191,7 +191,7 @@ export function Toggle({
 }) {
   return (
     <label>
-      <Flex align="center" gap={2} minH="32px" cursor="pointer">
+      <Flex align="center" gap={2} minH={{ base: '44px', lg: '32px' }} cursor="pointer">
         <input
           type="checkbox"
           checked={on}

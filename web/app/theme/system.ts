@@ -30,7 +30,27 @@ const config = defineConfig({
       fontSize: '16px',
       lineHeight: 1.35,
     },
-    '*, *::before, *::after': { boxSizing: 'border-box' },
+    // What a browser draws itself (lists of a select, check boxes, bars to scroll by) follows the theme.
+    html: { colorScheme: 'light' },
+    'html[data-theme=night]': { colorScheme: 'dark' },
+    '*, *::before, *::after': {
+      boxSizing: 'border-box',
+      '@media (prefers-reduced-motion: reduce)': {
+        animationDuration: '0.01ms !important',
+        animationIterationCount: '1 !important',
+        transitionDuration: '0.01ms !important',
+        scrollBehavior: 'auto !important',
+      },
+    },
+    // Under a glove nothing to press is lower than a thumb.
+    'summary, input[type=range]': { '@media (pointer: coarse), (max-width: 760px)': { minHeight: '44px' } },
+    // Where the system paints all in its own colours, what is chosen is told by a frame.
+    '[aria-selected=true], [aria-pressed=true], [aria-current]:not([aria-current=false])': {
+      '@media (forced-colors: active)': {
+        outline: '3px solid Highlight !important',
+        outlineOffset: '-3px !important',
+      },
+    },
     'h1, h2, h3, p, dl, dd, ol, ul, figure': { margin: 0, padding: 0 },
     'h1, h2, h3': { fontSize: 'inherit', fontWeight: 600 },
     'ol, ul': { listStyle: 'none' },

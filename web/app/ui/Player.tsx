@@ -33,7 +33,7 @@ export function Player({ at, steps, beat, label, play, pause, put, children }: P
   }, [running, steps, beat]);
   if (steps === 0) return null;
   return (
-    <Flex gap={1.5} align="center" data-player={Math.min(at, steps)}>
+    <Flex gap={1.5} align="center" minW={0} flex="0 1 auto" data-player={Math.min(at, steps)}>
       <Button
         size="sm"
         onClick={() => {
@@ -55,7 +55,7 @@ export function Player({ at, steps, beat, label, play, pause, put, children }: P
           setRunning(false);
           put(Number(event.target.value));
         }}
-        style={{ width: 130 }}
+        style={{ width: 130, minWidth: 60, flexShrink: 1 }}
       />
       <Box as="span" fontFamily="figure" fontWeight={600} minW="44px">
         {children}

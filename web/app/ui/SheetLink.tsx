@@ -3,6 +3,7 @@
  * that waits for it is then sent there: what was made is kept for it.
  */
 
+import { Box } from '@chakra-ui/react';
 import type { Problem } from '@cimiento/core';
 import { useEffect, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
@@ -76,7 +77,14 @@ export function SheetLink({
       data-sheet
     >
       {icon} {children}
-      {began !== null && <span role="status"> · {t('making.seconds', { n: seconds })}</span>}
+      {began !== null && (
+        <>
+          <Box as="span" srOnly role="status">
+            {t('making.making')}
+          </Box>
+          <span aria-hidden> · {t('making.seconds', { n: seconds })}</span>
+        </>
+      )}
       {failed && <span role="alert"> · {failed}</span>}
     </a>
   );

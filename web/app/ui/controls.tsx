@@ -67,6 +67,9 @@ export const Input = chakra('input', {
 export const Select = chakra('select', {
   base: {
     w: 'full',
+    // As wide as its longest choice it would widen a phone's page.
+    maxW: 'full',
+    minW: 0,
     minH: '36px',
     px: 1.5,
     borderRadius: 'sm',

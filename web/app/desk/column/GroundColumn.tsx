@@ -47,6 +47,7 @@ export function GroundColumn({ onPick }: { onPick?: () => void }) {
   return (
     <Box
       as="nav"
+      data-stages
       aria-label={t('column.title')}
       display="flex"
       flexDirection="column"

@@ -30,6 +30,7 @@ import { PlanBar } from '../../drawing/PlanBar.tsx';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { snapPoint } from '../../drawing/snap.ts';
 import { useNarrow } from '../../drawing/useNarrow.ts';
+import { useReach } from '../../drawing/useReach.ts';
 import { useSize } from '../../drawing/useSize.ts';
 import { extent, isFitted, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -274,6 +275,7 @@ export function PlanView({
                 )}
                 {drawnOn('under')}
                 {section && <CutMark view={view} section={section} />}
+                <Halos view={view} elements={plan.elements} onDown={onDown} />
                 {drawing.map(({ element, i }) => (
                   <Drawn
                     key={element.id}
@@ -449,6 +451,39 @@ const ElementNames = memo(function ElementNames({
   useLabels('elements', names);
   return null;
 });
+
+/** What is smaller than a thumb on the plan is pressed beside it too; under all that is drawn. */
+function Halos({
+  view,
+  elements,
+  onDown,
+}: {
+  view: View;
+  elements: readonly Element[];
+  onDown: (event: React.PointerEvent<SVGElement>, element: Element, point: number | null) => void;
+}) {
+  const store = useDeskStore();
+  const reach = useReach(0);
+  if (reach === 0) return null;
+  return elements.map(
+    (element) =>
+      !isRun(element) &&
+      !isOutlined(element) && (
+        // biome-ignore lint/a11y/noStaticElementInteractions: the pad itself takes the keyboard
+        <circle
+          key={element.id}
+          data-halo={element.id}
+          data-drag
+          cx={view.x(element.at[0])}
+          cy={view.y(element.at[1])}
+          r={reach / 2}
+          fill="transparent"
+          onClick={() => store.getState().pick(element.id)}
+          onPointerDown={(event) => onDown(event, element, null)}
+        />
+      ),
+  );
+}
 
 const Drawn = memo(function Drawn({
   element,

@@ -18,10 +18,12 @@ export function zoomOn(pane: HTMLDivElement, moving: (to: Zoom) => void, rests: 
   const node = select(pane);
   const made = d3Zoom<HTMLDivElement, unknown>()
     .scaleExtent([0.2, 40])
-    .filter((event: Event) => {
+    .filter((event: MouseEvent | TouchEvent) => {
+      const one = 'touches' in event ? (event as TouchEvent).touches.length < 2 : event.type === 'mousedown';
+      if (!one) return !event.ctrlKey || event.type === 'wheel';
+      // A press or one finger belongs to what it is on; the wheel and two fingers zoom wherever they are.
       const held = event.target instanceof Element && event.target.closest('[data-drag]');
-      const one = 'touches' in event && (event as TouchEvent).touches.length < 2;
-      return !held && !(one && isFitted(zoomTransform(node.node()!).k));
+      return !held && !('touches' in event && isFitted(zoomTransform(node.node()!).k));
     })
     .on('zoom', ({ transform: { k, x, y } }: { transform: Zoom }) => moving({ k, x, y }))
     .on('end', ({ transform: { k, x, y } }: { transform: Zoom }) => rests({ k, x, y }));

@@ -15,6 +15,7 @@ import {
 } from '@cimiento/core';
 import { Suspense, useState } from 'react';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
+import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
 import { flagsFor, Staff, staffShape } from '../../drawing/Staff.tsx';
 import { GroundLines, SoilName, SoilNames, Soils } from '../../drawing/Strata.tsx';
@@ -72,7 +73,7 @@ export function SectionView({
 
   return (
     <Flex direction="column" h="full" minH={0} as="section" aria-label={t('section.title')}>
-      <Flex justify="space-between" align="center" px={3} py={1} gap={2}>
+      <DrawingHead>
         {head}
         {raining && (
           <Suspense fallback={null}>
@@ -87,7 +88,7 @@ export function SectionView({
         >
           {stretch === 1 ? t('section.trueScale') : t('section.stretched')}
         </Button>
-      </Flex>
+      </DrawingHead>
       <Box ref={frame} flex="1" minH={0} position="relative">
         <svg
           viewBox={`0 0 ${width} ${height}`}

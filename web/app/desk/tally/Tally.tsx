@@ -17,6 +17,7 @@ import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { type Format, useFormat } from '../../ui/format.tsx';
 import { later } from '../../ui/later.tsx';
 import { PencilMark } from '../../ui/PencilMark.tsx';
+import { TallySaid } from './TallySaid.tsx';
 
 const Workings = later(() => import('./Workings.tsx'), 'Workings');
 
@@ -74,6 +75,7 @@ export function Tally() {
           />
         );
       })}
+      {stopped === null && <TallySaid figures={takeoff.figures} />}
       {open !== null && (
         <Suspense fallback={null}>
           <Workings id={open} figure={told(open)} onClose={() => setOpen(null)} />

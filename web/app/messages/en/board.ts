@@ -73,6 +73,14 @@ export const board = {
     others_one: '{{count}} record of someone else who uses this browser waits for them to sign in.',
     others_other: '{{count}} records of someone else who uses this browser wait for them to sign in.',
   },
+  skip: {
+    title: 'Go straight to',
+    numbers: 'The numbers',
+    stages: 'The stages',
+    drawings: 'The drawings',
+    jobs: 'The jobs',
+    newJob: 'A new job',
+  },
   jobs: {
     removed_one: '{{count}} removed job',
     removed_other: '{{count}} removed jobs',

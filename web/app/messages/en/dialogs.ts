@@ -25,6 +25,8 @@ export const dialogs = {
     redo: 'redo',
     nudge: 'nudge the number in a field',
     next: 'done with a field; Tab goes to the next',
+    nextStage: 'next stage, from inside a field too (with Shift the one before)',
+    single: 'Single keys steer (digits, /, ?, Delete). Off, only those with Ctrl do.',
     leave: 'leaves a field, puts down what is picked',
     move: 'move what is picked (plan in focus; with Shift ten steps)',
     remove: 'delete what is picked',

@@ -2,6 +2,11 @@
 export const tally = {
   tally: {
     title: 'Tally',
+    said: {
+      up: '{{name}} {{text}}, up {{by}}',
+      down: '{{name}} {{text}}, down {{by}}',
+      now: '{{name}} {{text}}',
+    },
     open: 'Opens how it was worked out.',
     nothing: 'Nothing of this in the plan.',
     stopped: 'worked out another way it comes out otherwise: not told',

@@ -73,6 +73,14 @@ export const board: Words<typeof english> = {
     others_one: '{{count}} anotación de otra persona que usa este navegador espera a que entre.',
     others_other: '{{count}} anotaciones de otra persona que usa este navegador esperan a que entre.',
   },
+  skip: {
+    title: 'Ir directo a',
+    numbers: 'Los números',
+    stages: 'Las etapas',
+    drawings: 'Los dibujos',
+    jobs: 'Las obras',
+    newJob: 'Una obra nueva',
+  },
   jobs: {
     removed_one: '{{count}} obra quitada',
     removed_other: '{{count}} obras quitadas',

@@ -28,6 +28,8 @@ export const dialogs: Words<typeof english> = {
     redo: 'rehacer',
     nudge: 'subir o bajar el número del campo',
     next: 'listo con un campo; Tab va al siguiente',
+    nextStage: 'etapa siguiente, también desde un campo (con Mayús la anterior)',
+    single: 'Las teclas sueltas mandan (cifras, /, ?, Supr). Apagado, solo las que van con Ctrl.',
     leave: 'deja un campo, suelta lo elegido',
     move: 'mover lo elegido (con el plano activo; con Mayús diez pasos)',
     remove: 'borrar lo elegido',

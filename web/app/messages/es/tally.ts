@@ -5,6 +5,11 @@ import type { Words } from '../words.ts';
 export const tally: Words<typeof english> = {
   tally: {
     title: 'Cómputo',
+    said: {
+      up: '{{name}} {{text}}, {{by}} más',
+      down: '{{name}} {{text}}, {{by}} menos',
+      now: '{{name}} {{text}}',
+    },
     open: 'Abre cómo se calculó.',
     stopped: 'calculado de otro modo da otra cosa: no se dice',
     nothing: 'No hay nada de esto en el plan.',

@@ -2,6 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { bedOf, type Element, type Section, type Takeoff } from '@cimiento/core';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
+import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
 import { flagsFor, Staff, staffShape } from '../../drawing/Staff.tsx';
@@ -34,10 +35,10 @@ export function BedView({ head, ...own }: Own & { head: React.ReactNode }) {
   const name = own.element?.name ?? '';
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('base.drawing', { name })}>
-      <Flex px={3} py={1} justify="space-between" align="center" gap={2}>
+      <DrawingHead>
         {head}
         {bed && <Small>{`${bed.name} · ${name}`}</Small>}
-      </Flex>
+      </DrawingHead>
       {info?.live && bed ? (
         <BedDrawing {...own} live={info} />
       ) : (

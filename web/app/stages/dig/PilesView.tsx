@@ -1,7 +1,9 @@
 /** Heaps to scale beside the dig they come from, and what each lay-down area holds. */
 import { Box, Flex } from '@chakra-ui/react';
 import { outlineSizes, rulesOf } from '@cimiento/core';
+import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { ink } from '../../drawing/hatches.tsx';
+import { within } from '../../drawing/lines.ts';
 import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
@@ -9,7 +11,9 @@ import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 
-const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;
+/** Size of the words, px. */
+const LABEL = 13;
+const label = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: LABEL } as const;
 
 export function PilesView({ head }: { head: React.ReactNode }) {
   const { t } = useTranslation();
@@ -35,7 +39,7 @@ export function PilesView({ head }: { head: React.ReactNode }) {
   let at = gap;
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('piles.title')}>
-      <Flex justify="space-between" align="center" px={3} py={1} gap={2}>
+      <DrawingHead>
         {head}
         <Small>
           {t('piles.repose', {
@@ -43,7 +47,7 @@ export function PilesView({ head }: { head: React.ReactNode }) {
             setback: format.text(setback, 'length'),
           })}
         </Small>
-      </Flex>
+      </DrawingHead>
       {areas.length === 0 ? (
         <Box px={3} py={2}>
           <Small fontSize="sm">
@@ -71,6 +75,8 @@ export function PilesView({ head }: { head: React.ReactNode }) {
               const run = Math.min(w / 2, (area.height / tan) * scale);
               const top = ground - area.height * scale;
               const middle = x0 + w / 2;
+              const name = `${area.name} · ${format.text(base, 'length')}`;
+              const holds = `${format.text(area.holds, 'volume')} · ${format.text(area.height, 'length')}`;
               return (
                 <g key={area.id} data-pile={area.id}>
                   <path
@@ -84,17 +90,23 @@ export function PilesView({ head }: { head: React.ReactNode }) {
                     stroke={ink('ink')}
                     fill="none"
                   />
-                  <text x={middle} y={ground + 22} textAnchor="middle" fill={ink('ink')} style={label}>
-                    {`${area.name} · ${format.text(base, 'length')}`}
+                  <text
+                    x={within(middle, name, LABEL, width)}
+                    y={ground + 22}
+                    textAnchor="middle"
+                    fill={ink('ink')}
+                    style={label}
+                  >
+                    {name}
                   </text>
                   <text
-                    x={middle}
+                    x={within(middle, holds, LABEL, width)}
                     y={Math.max(14, top - 6)}
                     textAnchor="middle"
                     fill={ink('earth')}
                     style={label}
                   >
-                    {`${format.text(area.holds, 'volume')} · ${format.text(area.height, 'length')}`}
+                    {holds}
                   </text>
                 </g>
               );

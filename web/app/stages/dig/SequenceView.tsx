@@ -19,6 +19,7 @@ import {
 } from '@dnd-kit/sortable';
 import { GripVertical } from 'lucide-react';
 import { useEffect } from 'react';
+import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useShownPlan } from '../../state/takeoff.ts';
@@ -39,7 +40,7 @@ export function SequenceView({ head }: { head: React.ReactNode }) {
   const own = useDesk((desk) => desk.plan.dig.order.length > 0);
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('order.title')}>
-      <Flex justify="space-between" align="center" px={3} py={1} gap={2} wrap="wrap">
+      <DrawingHead>
         {head}
         <Flex gap={1.5} align="center">
           {order?.ok && <Played steps={order.steps.length} />}
@@ -56,7 +57,7 @@ export function SequenceView({ head }: { head: React.ReactNode }) {
             </Button>
           )}
         </Flex>
-      </Flex>
+      </DrawingHead>
       <Box
         flex="1"
         minH={0}

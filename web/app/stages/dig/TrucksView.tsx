@@ -3,6 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { clockAfter, minutesOf, type TruckTimes, truckTimes } from '@cimiento/core';
 import { scaleLinear } from 'd3-scale';
 import { useMemo } from 'react';
+import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { ink } from '../../drawing/hatches.tsx';
 import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -35,10 +36,10 @@ export function TrucksView({ head }: { head: React.ReactNode }) {
   const times = useMemo(() => truckTimes(plan, takeoff, key.split(' ')), [plan, takeoff, key]);
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('trucks.title')}>
-      <Flex justify="space-between" align="center" px={3} py={1} gap={2} wrap="wrap">
+      <DrawingHead>
         {head}
         <Small>{order?.ok ? t('trucks.inOrder') : t('trucks.asListed')}</Small>
-      </Flex>
+      </DrawingHead>
       <Box flex="1" minH={0} overflowY="auto" px={3} pb={2} tabIndex={0} data-trucks={times.loads.length}>
         <Fields />
         <Waiting times={times} />

@@ -2,6 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { clipLine, edges, fence, type GroundLog, postAt, profile } from '@cimiento/core';
 import { useMemo, useState } from 'react';
+import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
 import { LevelRuler, RULER } from '../../drawing/LevelRuler.tsx';
 import { GroundLines, SoilNames, Soils } from '../../drawing/Strata.tsx';
@@ -35,7 +36,7 @@ export function FenceView({ head }: { head: React.ReactNode }) {
     logs.find((log) => place && log.at[0] === place[0] && log.at[1] === place[1])?.id ?? '';
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('fence.title')}>
-      <Flex gap={2} px={3} py={1} align="center" wrap="wrap">
+      <DrawingHead>
         {head}
         <Box flex="1" />
         {([0, 1] as const).map((which) => (
@@ -44,7 +45,7 @@ export function FenceView({ head }: { head: React.ReactNode }) {
             aria-label={t(which === 0 ? 'fence.from' : 'fence.to')}
             w="auto"
             minW="6rem"
-            minH="30px"
+            minH={{ base: '44px', lg: '30px' }}
             value={at(ends?.[which])}
             onChange={(event) => {
               const log = logs.find((l) => l.id === event.target.value);
@@ -72,7 +73,7 @@ export function FenceView({ head }: { head: React.ReactNode }) {
         >
           {stretch === 1 ? t('section.trueScale') : t('fence.stretched', { n: stretch })}
         </Button>
-      </Flex>
+      </DrawingHead>
       {ends ? (
         <Drawing from={ends[0]} to={ends[1]} stretch={stretch} />
       ) : (

@@ -5,8 +5,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { type GroundLog, SOIL_KINDS, type SoilKind } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
+import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
 import { dragDepth } from '../../drawing/pointer.ts';
+import { useReach } from '../../drawing/useReach.ts';
 import { useSize } from '../../drawing/useSize.ts';
 import { niceStep } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -32,10 +34,10 @@ export function PitFace({ head }: { head: React.ReactNode }) {
   if (!log) return null;
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('pit.title')}>
-      <Flex px={3} py={1} justify="space-between" align="center" gap={2}>
+      <DrawingHead>
         {head}
         <Small>{t('pit.face', { name: log.name })}</Small>
-      </Flex>
+      </DrawingHead>
       <Flex flex="1" minH={0} direction={{ base: 'column', md: 'row' }}>
         <Flex direction="column" flex="1 1 50%" minH={{ base: '240px', md: 0 }} minW={0}>
           <Face log={log} index={index} />
@@ -60,6 +62,7 @@ export function PitFace({ head }: { head: React.ReactNode }) {
 }
 
 function Face({ log, index }: { log: GroundLog; index: number }) {
+  const reach = useReach(16);
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
@@ -182,7 +185,13 @@ function Face({ log, index }: { log: GroundLog; index: number }) {
                   .edit((d) => moveBoundary(d, index, j, depth), `pit:${log.id}:top:${layer.soil}`),
               )}
             >
-              <rect x={AXIS} y={y(layer.top) - 8} width={right - AXIS} height={16} fill="transparent" />
+              <rect
+                x={AXIS}
+                y={y(layer.top) - reach / 2}
+                width={right - AXIS}
+                height={reach}
+                fill="transparent"
+              />
               <path d={`M${AXIS} ${y(layer.top)}H${right}`} stroke={ink('earth')} strokeWidth={2.4} />
               <Grip x={right - 34} y={y(layer.top)} />
             </g>
@@ -197,7 +206,13 @@ function Face({ log, index }: { log: GroundLog; index: number }) {
             }),
           )}
         >
-          <rect x={AXIS} y={y(log.bottom) - 7} width={right - AXIS} height={15} fill="transparent" />
+          <rect
+            x={AXIS}
+            y={y(log.bottom) - reach / 2}
+            width={right - AXIS}
+            height={reach}
+            fill="transparent"
+          />
           <Grip x={right - 34} y={y(log.bottom)} />
         </g>
         {log.strike !== null && (
@@ -327,7 +342,7 @@ function Layers({ log, index }: { log: GroundLog; index: number }) {
               placeholder={t('pit.notePlaceholder')}
               fontSize="sm"
               mt={0.5}
-              minH="30px"
+              minH={{ base: '44px', lg: '30px' }}
               value={layer.note}
               maxLength={200}
               onChange={(event) =>

@@ -29,7 +29,7 @@ export function LayerList({ stack }: { stack: FloorStack }) {
           <Flex gap={1} align="center">
             <Select
               aria-label={t('stack.material', { n: i + 1 })}
-              minH="30px"
+              minH={{ base: '44px', lg: '30px' }}
               value={layer.material}
               onChange={(event) => {
                 const material = event.target.value as MaterialId;

@@ -3,6 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { longSection, postAt } from '@cimiento/core';
 import { useState } from 'react';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
+import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
 import { LevelRuler, RULER } from '../../drawing/LevelRuler.tsx';
 import { GroundLines, SoilNames, Soils } from '../../drawing/Strata.tsx';
@@ -78,7 +79,7 @@ export function LongSectionView({ head, index }: { head: React.ReactNode; index:
       minH={0}
       aria-label={t('long.title', { name: element.name })}
     >
-      <Flex justify="space-between" align="center" px={3} py={1} gap={2}>
+      <DrawingHead>
         {head}
         <Box flex="1" />
         <Small>
@@ -91,7 +92,7 @@ export function LongSectionView({ head, index }: { head: React.ReactNode; index:
         >
           {stretch === 1 ? t('section.trueScale') : t('fence.stretched', { n: stretch })}
         </Button>
-      </Flex>
+      </DrawingHead>
       <Box ref={frame} flex="1" minH={0} position="relative">
         <svg
           viewBox={`0 0 ${width} ${height}`}

@@ -4,6 +4,7 @@ import type { Element, FloorLayer, FloorStack, Section } from '@cimiento/core';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
+import { linesOf } from '../../drawing/lines.ts';
 import { dragDepth } from '../../drawing/pointer.ts';
 import { flagsFor, Staff, staffShape } from '../../drawing/Staff.tsx';
 import { spread } from '../../drawing/spread.ts';
@@ -30,6 +31,12 @@ const THIN = 2;
 /** Thinner layers keep the decimal that makes them, m. */
 const THINNEST = 0.005;
 
+/** Narrower than this the words take the room, px. */
+const PHONE = 440;
+/** Size of the words, and from line to line, px. */
+const WORDS = 12.5;
+const LINE = 14;
+
 export function StackDrawing({ element, index, near, stack }: StackProps & { stack: FloorStack | null }) {
   const { t } = useTranslation();
   const format = useFormat();
@@ -49,8 +56,10 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
   const levelOf = (py: number) => high - py / scale;
   const shape = staffShape(width);
   const left = shape.width + 16;
-  const right = left + Math.min(150, Math.max(70, (width - left) * 0.42));
-  const label = right + 22;
+  // On a phone what it is made of wants the room more than the picture of it.
+  const right = left + (width < PHONE ? 50 : Math.min(150, Math.max(70, (width - left) * 0.42)));
+  const label = right + (width < PHONE ? 14 : 22);
+  const broken = (text: string) => linesOf(text, width - label - 4, WORDS);
   const floorIndex = plan.levels.floors.findIndex((f) => f.id === stack?.floor.id);
 
   interface Named {
@@ -207,7 +216,7 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
         ))}
         {spread(
           names.map((name) => ({ item: name, at: y(name.level) })),
-          17,
+          names.some(({ text }) => broken(text).length > 1) ? 2 * LINE : 17,
           10,
           height - 8,
         ).map(({ item, at, drawn }) => (
@@ -223,7 +232,11 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
               fill={item.key === 'closure' && (closure ?? 0) < 0 ? ink('held') : ink('ink')}
               style={item.key === 'closure' ? { ...figure, fontSize: 13.5 } : words}
             >
-              {item.text}
+              {broken(item.text).map((line, i) => (
+                <tspan key={line} x={label} dy={i === 0 ? 0 : LINE}>
+                  {`${line} `}
+                </tspan>
+              ))}
             </text>
           </g>
         ))}

@@ -4,6 +4,7 @@
  */
 import { Box, Flex } from '@chakra-ui/react';
 import { floorOf } from '@cimiento/core';
+import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
@@ -21,10 +22,10 @@ export function StackView({ head, element, index, near }: StackProps & { head: R
   const stack = takeoff.stacks.find((s) => s.floor.id === floor?.id) ?? null;
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('stack.title')}>
-      <Flex px={3} py={1} justify="space-between" align="center" gap={2}>
+      <DrawingHead>
         {head}
         {stack && <Small>{t('stack.of', { name: stack.floor.name })}</Small>}
-      </Flex>
+      </DrawingHead>
       <Flex flex="1" minH={0} direction={{ base: 'column', md: 'row' }}>
         <Flex direction="column" flex="1 1 62%" minW={0} minH={{ base: '280px', md: 0 }}>
           <StackDrawing element={element} index={index} near={near} stack={stack} />

@@ -8,6 +8,7 @@ import {
   standing,
   threeFourFive,
 } from '@cimiento/core';
+import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useLog } from '../../state/records.ts';
@@ -45,10 +46,10 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
       : null;
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('check.title')}>
-      <Flex justify="space-between" align="center" px={3} py={1} gap={2} wrap="wrap">
+      <DrawingHead>
         {head}
         <Squareness />
-      </Flex>
+      </DrawingHead>
       <Box flex="1" minH={0} overflowY="auto" px={3} pb={2} tabIndex={0}>
         {checks.length === 0 ? (
           <Small fontSize="sm">{t('check.none', { count: points.length })}</Small>

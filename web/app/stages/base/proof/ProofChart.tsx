@@ -11,6 +11,7 @@ import {
 } from '@cimiento/core';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
+import { DrawingHead } from '../../../drawing/DrawingHead.tsx';
 import { ink } from '../../../drawing/hatches.tsx';
 import { useSize } from '../../../drawing/useSize.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
@@ -30,10 +31,10 @@ export function ProofChart({ head, element }: { head: React.ReactNode; element: 
   const layer = bed?.layers.find((one) => facts.lab.has(layerKey({ bed: bed.id, layer: one.id }))) ?? null;
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('proof.chart')}>
-      <Flex px={3} py={1} justify="space-between" align="center" gap={2}>
+      <DrawingHead>
         {head}
         {layer && <Small>{layerName(t, layer)}</Small>}
-      </Flex>
+      </DrawingHead>
       {bed && layer ? (
         <Chart bed={bed.id} layer={layer} />
       ) : (

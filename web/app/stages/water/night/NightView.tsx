@@ -4,6 +4,7 @@ import { type Element, levelAt, localAfter, type Measured, type Night, type Nigh
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useState } from 'react';
+import { DrawingHead } from '../../../drawing/DrawingHead.tsx';
 import { ink } from '../../../drawing/hatches.tsx';
 import { useSize } from '../../../drawing/useSize.ts';
 import { useTranslation } from '../../../messages/useTranslation.ts';
@@ -28,10 +29,10 @@ export function NightView({ head }: { head: React.ReactNode; element: Element | 
   const step = useDesk((desk) => desk.view.hour);
   return (
     <Flex as="section" direction="column" h="full" minH={0} aria-label={t('lower.night')}>
-      <Flex px={3} py={1} justify="space-between" align="center" gap={2} wrap="wrap">
+      <DrawingHead>
         {head}
         <NightPlayer />
-      </Flex>
+      </DrawingHead>
       {answer && !answer.ok && (
         <Small fontSize="sm" px={3} data-no-night={answer.fault}>
           {t(`rain.noNight.${answer.fault}`)}
