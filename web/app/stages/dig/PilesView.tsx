@@ -75,7 +75,6 @@ export function PilesView({ head }: { head: React.ReactNode }) {
               const run = Math.min(w / 2, (area.height / tan) * scale);
               const top = ground - area.height * scale;
               const middle = x0 + w / 2;
-              const name = `${area.name} · ${format.text(base, 'length')}`;
               const holds = `${format.text(area.holds, 'volume')} · ${format.text(area.height, 'length')}`;
               return (
                 <g key={area.id} data-pile={area.id}>
@@ -90,14 +89,12 @@ export function PilesView({ head }: { head: React.ReactNode }) {
                     stroke={ink('ink')}
                     fill="none"
                   />
-                  <text
-                    x={within(middle, name, LABEL, width)}
-                    y={ground + 22}
-                    textAnchor="middle"
-                    fill={ink('ink')}
-                    style={label}
-                  >
-                    {name}
+                  <text y={ground + 20} textAnchor="middle" fill={ink('ink')} style={label}>
+                    {[area.name, format.text(base, 'length')].map((line, row) => (
+                      <tspan key={line} x={within(middle, area.name, LABEL, width)} dy={row * 13}>
+                        {`${line} `}
+                      </tspan>
+                    ))}
                   </text>
                   <text
                     x={within(middle, holds, LABEL, width)}

@@ -105,6 +105,7 @@ function NewNote() {
   const [text, setText] = useState('');
   return (
     <form
+      data-log-note
       onSubmit={(event) => {
         event.preventDefault();
         const said = text.trim();
