@@ -281,7 +281,7 @@ export function Staff({
               y={drawn + 4.5}
               fill={movable ? ink('sheet') : flag.colour}
               // Feet, inches and fractions take more of the flag: its word makes room.
-              style={{ fontFamily: 'Barlow', fontWeight: 500, fontSize: metric ? 12 : 10 }}
+              style={{ fontFamily: 'Barlow', fontWeight: 500, fontSize: metric ? 12 : 11 }}
             >
               {t(`staff.${flag.name}`)}
             </text>
@@ -290,7 +290,7 @@ export function Staff({
               y={drawn + 5}
               textAnchor="end"
               fill={movable ? ink('sheet') : flag.colour}
-              style={{ fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 }}
+              style={{ fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: metric ? 14 : 13 }}
             >
               {format.text(flag.level, 'level', { parts: 4 }).replace(/\u00a0m$/, '')}
             </text>
