@@ -10,7 +10,7 @@ export const DRIVER = '/usr/bin/WebKitWebDriver';
 const LIBRARIES = '/usr/lib';
 
 /** Debian puts the browser that is driven beside the library, by the machine's kind and its version. */
-export function miniBrowser(): string | null {
+function miniBrowser(): string | null {
   for (const kind of readdirSync(LIBRARIES).filter((name) => name.includes('linux-gnu')))
     for (const version of readdirSync(join(LIBRARIES, kind)).filter((name) =>
       name.startsWith('webkit2gtk'),

@@ -47,6 +47,22 @@ test('a number pressed is a number selected; half a number is not worked out', a
 
 const WIDTHS = [320, 360, 390, 412];
 
+/** Words in the drawing shown that are smaller than eleven, or cut by its edge. */
+async function unreadable(page: Page): Promise<string[]> {
+  await page.waitForTimeout(600);
+  return page.evaluate(() =>
+    [...document.querySelectorAll('[data-swiped] > :first-child svg text')].flatMap((one) => {
+      const text = one.textContent?.trim();
+      const drawing = one.closest('svg')?.getBoundingClientRect();
+      const own = one.getBoundingClientRect();
+      if (!text || !drawing || own.width === 0) return [];
+      const small = Number.parseFloat(getComputedStyle(one).fontSize) < 11;
+      const cut = own.left < drawing.left - 1 || own.right > drawing.right + 1;
+      return [...(small ? [`small “${text}”`] : []), ...(cut ? [`cut “${text}”`] : [])];
+    }),
+  );
+}
+
 for (const width of WIDTHS)
   test.describe(`a phone ${width} wide`, () => {
     test.use({ viewport: { width, height: 780 }, hasTouch: true, isMobile: true });
@@ -80,6 +96,8 @@ for (const width of WIDTHS)
               )
               .catch(() => false);
           await expect.poll(look, { message: `${key}: ${name}` }).toBe(true);
+          if (width === 360)
+            faults.push(...(await unreadable(page)).map((what) => `${key}: ${name}: ${what}`));
         }
         const wide = await page.evaluate('document.documentElement.scrollWidth');
         if ((wide as number) > width) faults.push(`${key}: the page is ${wide} wide`);
@@ -179,6 +197,12 @@ test('what an edit changed is said once it rests, and no key of it', async ({ pa
   );
   expect(least).toBeLessThan(now!);
   expect(most).toBeGreaterThan(now!);
+  // What the drawings show is said too.
+  await expect(page.locator('main svg[aria-label^="T1: "]')).toHaveAttribute(
+    'aria-label',
+    /^T1: .* deep, .* from the string, 1200.mm at the bottom, sides 1H:1V\. Under it from the bottom up: Crushed stone.*, Blinding 75.mm\./,
+  );
+  await expect(page.getByRole('application', { name: /^8 trenches, 5 pads, 2 slabs/ })).toHaveCount(1);
   await flag.focus();
   await page.keyboard.press('PageDown');
   await expect(flag).toHaveAttribute('aria-valuenow', String(Math.round((now! - 0.1) * 1e6) / 1e6));
@@ -265,4 +289,21 @@ test('from the door to the dig sheet of a ring by keys alone, in sixty presses b
   await keys.press('Enter');
   await opened;
   expect(keys.presses()).toBeLessThanOrEqual(60);
+});
+
+test('with text twice as large nothing is wider than the page, and every stage is reached', async ({
+  page,
+}) => {
+  await signIn(page);
+  await newJob(page, 'honey-house');
+  await page.addStyleTag({ content: 'html { font-size: 200% !important }' });
+  for (const key of ['ground', 'dig', 'water', 'base']) {
+    await stage(page, key);
+    await page.waitForTimeout(500);
+    const [wide, side] = (await page.evaluate(
+      `[document.documentElement.scrollWidth, document.querySelector('[data-side]').scrollWidth - document.querySelector('[data-side]').clientWidth]`,
+    )) as [number, number];
+    expect(wide, key).toBeLessThanOrEqual(1280);
+    expect(side, key).toBeLessThanOrEqual(1);
+  }
 });

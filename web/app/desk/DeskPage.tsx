@@ -119,7 +119,7 @@ const Worktop = memo(function Worktop({
           flexDirection="column"
           h={{ lg: '100vh' }}
           minH="100vh"
-          gridTemplateColumns="164px minmax(0, 1fr) 300px"
+          gridTemplateColumns="10.25rem minmax(0, 1fr) 18.75rem"
           gridTemplateRows="auto minmax(0, 1fr) auto"
         >
           <title>{`${plan.name} · Cimiento`}</title>

@@ -27,7 +27,8 @@ const config = defineConfig({
       background: 'paper',
       color: 'ink',
       fontFamily: 'body',
-      fontSize: '16px',
+      // As large as its reader has asked the browser for.
+      fontSize: '100%',
       lineHeight: 1.35,
     },
     // What a browser draws itself (lists of a select, check boxes, bars to scroll by) follows the theme.

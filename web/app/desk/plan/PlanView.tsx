@@ -242,7 +242,7 @@ export function PlanView({
                 ref={svg}
                 viewBox={`0 0 ${width} ${height}`}
                 role="application"
-                aria-label={t('plan.help')}
+                aria-label={`${countText(t, plan.elements)}. ${t('plan.help')}`}
                 // biome-ignore lint/a11y/noNoninteractiveTabindex: the drawing takes the keyboard: arrows move what is picked
                 tabIndex={0}
                 style={{

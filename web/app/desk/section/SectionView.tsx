@@ -25,6 +25,7 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk } from '../../state/store.ts';
 import { groundAtFirstLog, useGround, useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Button } from '../../ui/controls.tsx';
+import { drawnText } from '../../ui/drawn.ts';
 import { useFormat } from '../../ui/format.tsx';
 import { later } from '../../ui/later.tsx';
 import { depthText, soilName } from '../../ui/words.ts';
@@ -46,6 +47,7 @@ export function SectionView({
   near: Section | null;
 }) {
   const { t } = useTranslation();
+  const format = useFormat();
   const plan = useShownPlan();
   const takeoff = useTakeoff();
   const model = useGround();
@@ -71,6 +73,10 @@ export function SectionView({
   const section = near && sectionThrough(plan, takeoff, index, room / (2 * scale), model);
   const x = (s: number) => shape.width + room / 2 + s * scale;
 
+  const info = takeoff.elements[index];
+  const said =
+    section && element && info?.live ? drawnText(element.name, info, t, format) : t('section.title');
+
   return (
     <Flex direction="column" h="full" minH={0} as="section" aria-label={t('section.title')}>
       <DrawingHead>
@@ -92,7 +98,7 @@ export function SectionView({
       <Box ref={frame} flex="1" minH={0} position="relative">
         <svg
           viewBox={`0 0 ${width} ${height}`}
-          aria-label={t('section.title')}
+          aria-label={said}
           style={{ width: '100%', height: '100%', position: 'absolute', inset: 0 }}
         >
           <Hatches prefix="section" soils={plan.ground.soils.map((soil) => soil.kind)} />
@@ -394,7 +400,8 @@ function Neighbours({ section, scale }: { section: Section; scale: Scale }) {
           strokeDasharray="9 4"
         />
         <text
-          x={x(s) - way * 6}
+          // In the drawing even where the neighbour itself is out of it.
+          x={way > 0 ? Math.max(x(s) - 6, x(-section.half) + 2) : Math.min(x(s) + 6, x(section.half) - 2)}
           y={y(Math.max(level + 0.3, postAt(section.posts, s)?.ground ?? level)) - 6}
           textAnchor={way > 0 ? 'start' : 'end'}
           fill={ink('held')}

@@ -167,6 +167,8 @@ export const desk = {
     stretched: 'heights × 2',
     empty: 'Pick a trench or pad to cut through it.',
     bottom: '{{width}} at the bottom',
+    says: '{{name}}: {{depth}} deep, {{string}} from the string, {{width}} at the bottom, sides {{sides}}.',
+    saysBed: 'Under it from the bottom up: {{layers}}.',
   },
   staff: {
     string: 'string',

@@ -171,6 +171,8 @@ export const desk: Words<typeof english> = {
     stretched: 'alturas × 2',
     empty: 'Elija una zanja o zapata para cortarla.',
     bottom: '{{width}} en el fondo',
+    says: '{{name}}: {{depth}} de hondo, {{string}} desde el hilo, {{width}} en el fondo, lados {{sides}}.',
+    saysBed: 'Debajo, de abajo hacia arriba: {{layers}}.',
   },
   staff: {
     string: 'hilo',

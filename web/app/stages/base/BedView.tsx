@@ -1,10 +1,12 @@
 /** The bed under what is picked, to scale beside the staff: drag the lower edge of a layer for its thickness. */
 import { Box, Flex } from '@chakra-ui/react';
 import { bedOf, type Element, type Section, type Takeoff } from '@cimiento/core';
+import { BrokenText, LINE } from '../../drawing/BrokenText.tsx';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
+import { linesOf } from '../../drawing/lines.ts';
 import { flagsFor, Staff, staffShape } from '../../drawing/Staff.tsx';
 import { spread } from '../../drawing/spread.ts';
 import { useSize } from '../../drawing/useSize.ts';
@@ -12,6 +14,7 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useGround, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
+import { drawnText } from '../../ui/drawn.ts';
 import { useFormat } from '../../ui/format.tsx';
 import { layerName } from '../../ui/words.ts';
 import { setThickness } from './beds.ts';
@@ -53,8 +56,12 @@ export function BedView({ head, ...own }: Own & { head: React.ReactNode }) {
 /** Room over the footing's underside, as a share of the bed's thickness, and the least of it, m. */
 const OVER = 0.45;
 const LEAST_OVER = 0.12;
+/** Narrower than this the words take the room, px. */
+const PHONE = 440;
 
 function BedDrawing({ element, index: _index, near, live }: Own & { live: Live }) {
+  const { t } = useTranslation();
+  const format = useFormat();
   const plan = useDesk((desk) => desk.plan);
   const takeoff = useTakeoff();
   const model = useGround();
@@ -67,7 +74,7 @@ function BedDrawing({ element, index: _index, near, live }: Own & { live: Live }
   const y = (level: number) => (high - level) * scale;
   const shape = staffShape(width);
   const left = shape.width + 16;
-  const right = left + Math.min(220, Math.max(90, (width - left) * 0.45));
+  const right = left + (width < PHONE ? 60 : Math.min(220, Math.max(90, (width - left) * 0.45)));
   const flags = flagsFor(plan, takeoff, model, element, near).filter(
     (flag) => flag.level >= low && flag.level <= high,
   );
@@ -77,13 +84,20 @@ function BedDrawing({ element, index: _index, near, live }: Own & { live: Live }
         viewBox={`0 0 ${width} ${height}`}
         style={{ width: '100%', height: '100%', position: 'absolute', inset: 0 }}
         data-bed-drawing
+        aria-label={drawnText(element?.name ?? '', live, t, format)}
       >
-        <title>{live.bed?.name}</title>
         <Hatches prefix="bed" soils={[]} />
         <BedHatches prefix="bed" />
         <Boxes live={live} y={y} left={left} right={right} />
         <LiftMarks live={live} y={y} left={left} right={right} />
-        <Names live={live} y={y} left={right + 2} label={right + 24} height={height} />
+        <Names
+          live={live}
+          y={y}
+          left={right + 2}
+          label={right + (width < PHONE ? 14 : 24)}
+          height={height}
+          width={width}
+        />
         <Edges live={live} y={y} left={left} right={right} height={height} scale={scale} />
         <Staff flags={flags} y={y} level={(py) => high - py / scale} height={height} shape={shape} />
       </svg>
@@ -173,7 +187,14 @@ function LiftMarks({ live, y, left, right }: Sides) {
 }
 
 /** Layers by name, thickness and lifts, spread apart where they are thin. */
-function Names({ live, y, left, label, height }: Omit<Sides, 'right'> & { label: number; height: number }) {
+function Names({
+  live,
+  y,
+  left,
+  label,
+  height,
+  width,
+}: Omit<Sides, 'right'> & { label: number; height: number; width: number }) {
   const { t } = useTranslation();
   const format = useFormat();
   const { beds } = useTakeoff();
@@ -205,17 +226,17 @@ function Names({ live, y, left, label, height }: Omit<Sides, 'right'> & { label:
       };
     }),
   ];
+  const broken = (text: string) => linesOf(text, width - label - 4, words.fontSize);
+  const two = names.some(({ text }) => broken(text).length > 1);
   return spread(
     names.map((name) => ({ item: name, at: y(name.level) })),
-    17,
+    two ? 2 * LINE : 17,
     10,
-    height - 8,
+    height - (two ? LINE + 8 : 8),
   ).map(({ item, at, drawn }) => (
     <g key={item.key} pointerEvents="none">
       <path d={`M${left} ${at}L${label - 4} ${drawn}`} stroke={ink('soft')} strokeWidth={0.8} />
-      <text x={label} y={drawn + 4} fill={ink('ink')} style={words}>
-        {item.text}
-      </text>
+      <BrokenText lines={broken(item.text)} x={label} y={drawn + 4} fill={ink('ink')} style={words} />
     </g>
   ));
 }

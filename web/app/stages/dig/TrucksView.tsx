@@ -211,7 +211,12 @@ function Chart({ times }: { times: TruckTimes }) {
               fill={ink('placed-wash')}
               stroke={ink('placed')}
             />
-            <text x={x(load.from) + 4} y={y(load.truck + 1) + 16} fill={ink('ink')} style={label}>
+            <text
+              x={Math.min(x(load.from) + 4, width - 18)}
+              y={y(load.truck + 1) + 16}
+              fill={ink('ink')}
+              style={label}
+            >
               {i + 1}
             </text>
           </g>

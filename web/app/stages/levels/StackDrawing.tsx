@@ -1,6 +1,7 @@
 /** The build-up to scale beside the staff: drag an edge for thickness, a layer for its place. */
 import { Box } from '@chakra-ui/react';
 import type { Element, FloorLayer, FloorStack, Section } from '@cimiento/core';
+import { BrokenText, LINE } from '../../drawing/BrokenText.tsx';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
@@ -33,9 +34,8 @@ const THINNEST = 0.005;
 
 /** Narrower than this the words take the room, px. */
 const PHONE = 440;
-/** Size of the words, and from line to line, px. */
+/** Size of the words, px. */
 const WORDS = 12.5;
-const LINE = 14;
 
 export function StackDrawing({ element, index, near, stack }: StackProps & { stack: FloorStack | null }) {
   const { t } = useTranslation();
@@ -102,6 +102,7 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
     return t('stack.odd', { count: fit.count, left: format.text(fit.left, 'size') });
   }
 
+  const two = names.some(({ text }) => broken(text).length > 1);
   const courses: number[] = [];
   if (stack?.courses && live && closure !== null && closure > 0)
     for (let at = live.top; at < stack.underside - 1e-6 && courses.length < 200; at += stack.courses.module)
@@ -216,9 +217,9 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
         ))}
         {spread(
           names.map((name) => ({ item: name, at: y(name.level) })),
-          names.some(({ text }) => broken(text).length > 1) ? 2 * LINE : 17,
+          two ? 2 * LINE : 17,
           10,
-          height - 8,
+          height - (two ? LINE + 8 : 8),
         ).map(({ item, at, drawn }) => (
           <g key={item.key} pointerEvents="none">
             <path
@@ -226,18 +227,13 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
               stroke={item.key === 'closure' && (closure ?? 0) < 0 ? ink('held') : ink('soft')}
               strokeWidth={0.8}
             />
-            <text
+            <BrokenText
+              lines={broken(item.text)}
               x={label}
               y={drawn + 4}
               fill={item.key === 'closure' && (closure ?? 0) < 0 ? ink('held') : ink('ink')}
               style={item.key === 'closure' ? { ...figure, fontSize: 13.5 } : words}
-            >
-              {broken(item.text).map((line, i) => (
-                <tspan key={line} x={label} dy={i === 0 ? 0 : LINE}>
-                  {`${line} `}
-                </tspan>
-              ))}
-            </text>
+            />
           </g>
         ))}
         {floorIndex === -1 && !live && (
