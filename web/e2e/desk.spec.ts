@@ -212,7 +212,7 @@ test('flags on the staff follow the pointer, and each key counts', async ({ page
 
 test('keys: digits go to stages, / finds, ? lists, arrows nudge a number', async ({ page }) => {
   await newJob(page, 'honey-house');
-  await page.locator('h1, h2').first().click();
+  await page.locator('main h2').first().click();
   await page.keyboard.press('6');
   await expect(page.locator('[data-stage=base]')).toHaveAttribute('aria-current', 'step');
   await page.keyboard.press('/');

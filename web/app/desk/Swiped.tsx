@@ -9,6 +9,9 @@ interface Pane {
   readonly content: React.ReactNode;
 }
 
+/** A push that was under way has come to rest after so long, ms. */
+const RUNS_ON = [250, 800];
+
 export function Swiped({ label, panes }: { label: string; panes: readonly Pane[] }) {
   const row = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState(0);
@@ -22,6 +25,8 @@ export function Swiped({ label, panes }: { label: string; panes: readonly Pane[]
     wanted.current = to;
     setAt(to);
     stand(to);
+    // A push may run on past the last word the browser gives of it.
+    for (const after of RUNS_ON) setTimeout(() => wanted.current === to && stand(to), after);
   };
   return (
     <Box as="section" aria-label={label}>
