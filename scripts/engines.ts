@@ -107,6 +107,21 @@ async function journey(hands: Hands, base: string): Promise<void> {
   await shot('shot');
 }
 
+/** @returns what went wrong, null: nothing */
+async function driven(open: () => Promise<Hands>): Promise<string | null> {
+  let hands: Hands | null = null;
+  try {
+    hands = await open();
+    await journey(hands, process.env.BASE_URL ?? '');
+    return null;
+  } catch (error) {
+    if (pictures && hands) await hands.shot(join(pictures, `${hands.name}-failed.png`)).catch(() => {});
+    return error instanceof Error ? error.message : String(error);
+  } finally {
+    await hands?.close().catch(() => {});
+  }
+}
+
 const stop = await serve();
 let passed = 0;
 let failed = 0;
@@ -118,18 +133,14 @@ for (const { name, open, needs } of ENGINES) {
     continue;
   }
   const began = Date.now();
-  const hands = await open();
-  try {
-    await journey(hands, process.env.BASE_URL ?? '');
-    passed++;
-    console.log(`${name}: ok (${((Date.now() - began) / 1000).toFixed(1)} s)`);
-  } catch (error) {
-    failed++;
-    if (pictures) await hands.shot(join(pictures, `${name}-failed.png`)).catch(() => {});
-    console.error(`${name}: FAILED: ${error instanceof Error ? error.message : error}`);
-  } finally {
-    await hands.close();
-  }
+  const took = () => `${((Date.now() - began) / 1000).toFixed(1)} s`;
+  const first = await driven(open);
+  // On a loaded machine it may be tried a second time; that it was is told.
+  const fault = first === null ? null : await driven(open);
+  if (fault === null) passed++;
+  else failed++;
+  if (first !== null) console.error(`${name}: the first time: ${first}`);
+  console.log(fault === null ? `${name}: ok (${took()})` : `${name}: FAILED: ${fault}`);
 }
 await stop();
 console.log(`${passed} passed, ${failed} failed`);

@@ -14,6 +14,9 @@ need() {
   case "$1" in
     postgresql) ls /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 && return 0 ;;
     chromium-headless-shell) [ -x /usr/bin/chromium-headless-shell ] && return 0 ;;
+    firefox-esr | xauth) command -v "$1" >/dev/null && return 0 ;;
+    xvfb) command -v xvfb-run >/dev/null && return 0 ;;
+    webkit2gtk-driver) command -v WebKitWebDriver >/dev/null && return 0 ;;
   esac
   echo "Installing Debian package $1 …" >&2
   as_root env DEBIAN_FRONTEND=noninteractive apt-get update -qq >&2

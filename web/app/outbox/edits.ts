@@ -4,7 +4,8 @@
  * worker has saved it marks, and the next page lets the original go.
  */
 import { sameValue } from '@cimiento/core';
-import type { DBSchema, IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
+import { database } from './database.ts';
 
 export interface EditAway {
   /** Name of the original. */
@@ -27,31 +28,10 @@ const LONGEST_ANSWER = 20_000;
 /** A page holds a lock of this and its name as long as it is open. */
 export const PAGE_LOCK = 'cimiento:page:';
 
-let opened: Promise<IDBPDatabase<Edits> | null> | null = null;
-
 /** Null where the browser keeps nothing: the next page then saves what is left. */
-function open(): Promise<IDBPDatabase<Edits> | null> {
-  opened ??= import('idb')
-    .then(({ openDB }) =>
-      openDB<Edits>('cimiento-edits', 1, {
-        upgrade(db) {
-          db.createObjectStore('edits', { keyPath: 'key' });
-        },
-        blocking(_now, _wanted, event) {
-          (event.target as IDBDatabase).close();
-          opened = null;
-        },
-        terminated() {
-          opened = null;
-        },
-      }),
-    )
-    .catch(() => {
-      opened = null;
-      return null;
-    });
-  return opened;
-}
+const open = database<Edits>('cimiento-edits', 1, (db) => {
+  db.createObjectStore('edits', { keyPath: 'key' });
+});
 
 /** Writes copies, and takes away (null) those whose original is gone. */
 export async function writeEdits(changes: ReadonlyMap<string, EditAway | null>): Promise<void> {

@@ -4,7 +4,8 @@
  * person who made it and waits for them: nobody else's session sends it. Sending one twice keeps one.
  */
 import { type Problem, type SiteRecord, upgradedRecord } from '@cimiento/core';
-import type { DBSchema, IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
+import { database } from './database.ts';
 
 /** Why the server would not have a record, and which program said so. */
 export interface Refusal {
@@ -23,34 +24,10 @@ interface Outbox extends DBSchema {
   waiting: { key: string; value: Waiting; indexes: { job: string } };
 }
 
-const NAME = 'cimiento-outbox';
-let opened: Promise<IDBPDatabase<Outbox> | null> | null = null;
-
 /** Null where the browser keeps nothing: records then wait in the page only. */
-function open(): Promise<IDBPDatabase<Outbox> | null> {
-  // Asked for as soon as a page stands, and needed for nothing it shows first.
-  opened ??= import('idb')
-    .then(({ openDB }) =>
-      openDB<Outbox>(NAME, 2, {
-        upgrade(db, before) {
-          if (before < 1) db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'job');
-        },
-        // Another page wants to bring it up to a newer version.
-        blocking(_now, _wanted, event) {
-          (event.target as IDBDatabase).close();
-          opened = null;
-        },
-        terminated() {
-          opened = null;
-        },
-      }),
-    )
-    .catch(() => {
-      opened = null;
-      return null;
-    });
-  return opened;
-}
+const open = database<Outbox>('cimiento-outbox', 2, (db, before) => {
+  if (before < 1) db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'job');
+});
 
 /** Those an earlier program kept are read as they are written now. */
 const whole = ({ person = '', refused = null, record, ...rest }: Waiting): Waiting => {

@@ -2,7 +2,8 @@
  * Jobs this browser keeps, so that they open without network and server: the newest plan and records it has
  * seen of each, and what was last worked out of them. A database a person: another one opens another.
  */
-import type { DBSchema, IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
+import { database, type Opens } from '../outbox/database.ts';
 import type { PhoneJob } from './readPhone.ts';
 
 /** Who is signed in here, as far as this browser knows. */
@@ -21,34 +22,17 @@ const PERSON = 'cimiento:person';
 const LEAVING = 'cimiento:leaving';
 const nameOf = (person: string) => `cimiento-jobs-${person}`;
 
-const opened = new Map<string, Promise<IDBPDatabase<Phone> | null>>();
+const opened = new Map<string, Opens<Phone>>();
 
 /** Null where the browser keeps nothing. */
-function open(person: string): Promise<IDBPDatabase<Phone> | null> {
+function open(person: string): ReturnType<Opens<Phone>> {
   const known = opened.get(person);
-  if (known) return known;
-  const forget = () => {
-    opened.delete(person);
-  };
-  const made = import('idb')
-    .then(({ openDB }) =>
-      openDB<Phone>(nameOf(person), 1, {
-        upgrade(db) {
-          db.createObjectStore('jobs', { keyPath: 'id' });
-        },
-        blocking(_now, _wanted, event) {
-          (event.target as IDBDatabase).close();
-          forget();
-        },
-        terminated: forget,
-      }),
-    )
-    .catch(() => {
-      forget();
-      return null;
-    });
+  if (known) return known();
+  const made = database<Phone>(nameOf(person), 1, (db) => {
+    db.createObjectStore('jobs', { keyPath: 'id' });
+  });
   opened.set(person, made);
-  return made;
+  return made();
 }
 
 /** What an earlier program kept is read as it is written now; fetched only where there is something to read. */
