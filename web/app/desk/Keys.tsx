@@ -36,7 +36,7 @@ export const Keys = memo(function Keys() {
         desk.redo();
         return;
       }
-      // From anywhere, a field too, to the next stage and its first field; with Shift to the one before.
+      // From anywhere, a field too, to the next stage and its numbers; with Shift to the one before.
       if ((event.ctrlKey || event.metaKey) && event.key === 'Enter') {
         event.preventDefault();
         if (event.target instanceof HTMLElement) event.target.blur();
@@ -52,8 +52,7 @@ export const Keys = memo(function Keys() {
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey) return;
-      const steers = singleKeys();
-      if (event.key !== 'Escape' && !steers) return;
+      if (event.key !== 'Escape' && !singleKeys()) return;
       const stage = stageAt(event.key);
       if (stage) desk.go(stage);
       else if (event.key === '?') setOpen('keys');

@@ -1,13 +1,11 @@
 /** The lower edge of a drawn layer, dragged or nudged by keys for its thickness. */
 import { ink } from './hatches.tsx';
 import { dragDepth } from './pointer.ts';
-import { useNudge } from './useNudge.ts';
+import { KEY_STEPS, useNudge } from './useNudge.ts';
 import { useReach } from './useReach.ts';
 
-/** m a key press adds. */
+/** m a step downward adds. */
 const NUDGE = 0.01;
-/** Steps a key moves the edge by, down. */
-const STEPS: Readonly<Record<string, number>> = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, PageUp: -10 };
 
 export function EdgeHandle({
   id,
@@ -60,10 +58,10 @@ export function EdgeHandle({
         )
       }
       onKeyDown={(event) => {
-        const way = STEPS[event.key];
+        const way = KEY_STEPS[event.key];
         if (way === undefined) return;
         event.preventDefault();
-        nudge(id, thickness, way * NUDGE, (to) => put(to, `layer-edge:${id}`));
+        nudge(id, thickness, -way * NUDGE, (to) => put(to, `layer-edge:${id}`));
       }}
     >
       <rect x={left} y={at - reach / 2} width={right - left} height={reach} fill="transparent" />

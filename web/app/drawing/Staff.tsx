@@ -20,7 +20,7 @@ import { useFormat } from '../ui/format.tsx';
 import { ink } from './hatches.tsx';
 import { dragDepth } from './pointer.ts';
 import { spread } from './spread.ts';
-import { useNudge } from './useNudge.ts';
+import { KEY_STEPS, useNudge } from './useNudge.ts';
 import { THUMB } from './useReach.ts';
 
 interface Shape {
@@ -164,9 +164,6 @@ export function flagsFor(
   return flags;
 }
 
-/** Steps a key moves a flag by. */
-const STEPS: Readonly<Record<string, number>> = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 };
-
 /** Levels snap to 10 mm, or half an inch. */
 const tidy = (level: number, metric: boolean) => {
   const step = metric ? 0.01 : 0.0127;
@@ -246,7 +243,7 @@ export function Staff({
             })}
             onPointerDown={(event) => grab(event, flag)}
             onKeyDown={(event) => {
-              const way = STEPS[event.key] ?? 0;
+              const way = KEY_STEPS[event.key] ?? 0;
               if (way === 0 || !movable) return;
               event.preventDefault();
               nudge(flag.name, flag.level, way * (metric ? 0.01 : 0.0127), (level) =>

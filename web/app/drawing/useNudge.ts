@@ -2,6 +2,14 @@
 import { useRef } from 'react';
 import { useDeskStore } from '../state/store.ts';
 
+/** Steps upward a key moves what is drawn by. */
+export const KEY_STEPS: Readonly<Record<string, number>> = {
+  ArrowUp: 1,
+  ArrowDown: -1,
+  PageUp: 10,
+  PageDown: -10,
+};
+
 /**
  * Moves a drawn value by a step. A key goes on from what the key before it put into the plan, as long as
  * nothing else was edited since: the drawing may still show what was there before both.
