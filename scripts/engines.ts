@@ -105,6 +105,31 @@ async function journey(hands: Hands, base: string): Promise<void> {
   await hands.press('[data-log]');
   await until(hands, `${textOf('[data-verdict-text]')}?.length > 0`);
   await shot('shot');
+  if (pictures) await dark(hands, `${base}/jobs/${job}`, shot);
+}
+
+/** What only a picture shows: the night's colours on what the browser draws itself, and the heads of a phone. */
+async function dark(hands: Hands, job: string, shot: (name: string) => Promise<void>): Promise<void> {
+  const prefs = encodeURIComponent(JSON.stringify({ lang: 'en', theme: 'night', system: 'metric' }));
+  await hands.ask(`void (document.cookie = 'cimiento_prefs=${prefs}; Path=/')`);
+  await hands.open(job);
+  await until(hands, `document.querySelector('[data-desk=live]') !== null`);
+  for (const stage of ['ground', 'base', 'water']) {
+    await hands.press(`[data-stage=${stage}]`);
+    await new Promise((done) => setTimeout(done, RESTS));
+    await shot(`dark-${stage}`);
+  }
+  await hands.size(390, 844);
+  await hands.open(job);
+  await until(hands, `document.querySelector('[data-desk=live]') !== null`);
+  // The one press on a phone's desk that opens and shuts.
+  await hands.press('button[aria-expanded=false]');
+  await hands.press('[data-stage=water]');
+  await hands.press('[role=tab][data-lower=night]');
+  await until(hands, `document.querySelector('[data-lower=night][aria-selected=true]') !== null`);
+  await hands.ask(`document.querySelector('[data-lower=night]').scrollIntoView({ block: 'center' })`);
+  await new Promise((done) => setTimeout(done, RESTS));
+  await shot('dark-phone');
 }
 
 /** @returns what went wrong, null: nothing */

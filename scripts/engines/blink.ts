@@ -16,6 +16,7 @@ export async function blink(): Promise<Hands> {
     type: (text) => page.keyboard.type(text),
     key: (key) => page.keyboard.press(key),
     ask: (expression) => page.evaluate(expression),
+    size: (width, height) => page.setViewportSize({ width, height }),
     shot: async (path) => void (await page.screenshot({ path })),
     close: () => browser.close(),
   };

@@ -23,6 +23,7 @@ export async function gecko(): Promise<Hands> {
     type: (text) => page.keyboard.type(text),
     key: (key) => page.keyboard.press(key),
     ask: (expression) => page.evaluate(expression) as Promise<never>,
+    size: (width, height) => page.setViewport({ width, height }),
     shot: async (path) => void (await page.screenshot({ path: path as `${string}.png` })),
     close: () => browser.close(),
   };

@@ -65,6 +65,8 @@ export async function webkit(): Promise<Hands> {
       type: (text) => browser.actions({ async: true }).sendKeys(text).perform(),
       key: (key) => browser.actions({ async: true }).sendKeys(KEYS[key]).perform(),
       ask: (expression) => browser.executeScript(`return (${expression})`),
+      size: (width, height) =>
+        browser.manage().window().setRect({ x: 0, y: 0, width, height }) as Promise<never>,
       shot: async (path) => writeFileSync(path, await browser.takeScreenshot(), 'base64'),
       close: async () => {
         await browser.quit().catch(() => {});

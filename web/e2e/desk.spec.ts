@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import {
+  atRest,
   comeBack,
   expect,
   field,
@@ -182,7 +183,7 @@ test('flags on the staff follow the pointer, and each key counts', async ({ page
   await newJob(page, 'honey-house');
   const at = async (name: string) => Number(await flag(page, name).getAttribute('aria-valuenow'));
   const pull = async (name: string, by: number) => {
-    const box = (await flag(page, name).boundingBox())!;
+    const box = await atRest(flag(page, name));
     const [x, y] = [box.x + 80, box.y + box.height / 2];
     await page.mouse.move(x, y);
     await page.mouse.down();

@@ -122,6 +122,23 @@ export async function type(page: Page, range: string, text: string): Promise<voi
 export const saved = (page: Page) => expect(page.locator('[data-saving=saved]')).toBeVisible();
 export const flag = (page: Page, name: string) => page.locator(`[data-flag=${name}]`);
 
+/** Where a thing stands once its drawing no longer moves: what is still to come may scale it anew. */
+export async function atRest(thing: Locator) {
+  let [before, same] = [await thing.boundingBox(), 0];
+  await expect
+    .poll(
+      async () => {
+        const box = await thing.boundingBox();
+        same = JSON.stringify(box) === JSON.stringify(before) ? same + 1 : 0;
+        before = box;
+        return same;
+      },
+      { intervals: [200] },
+    )
+    .toBeGreaterThan(4);
+  return before!;
+}
+
 /** Turns to one of the drawings under the plan. */
 export const lower = (page: Page, name: string) => page.locator(`[data-lower=${name}]`).click();
 

@@ -107,7 +107,7 @@ test('a thousand storms say how sure it is; a blank job asks for rain first, in 
   await unfold(page, 'How sure is that');
   await side(page).getByRole('button', { name: 'Let it rain a thousand times' }).click();
   await expect(side(page).locator('[data-chance]')).toContainText(/Of 1000 such storms \d+%/, {
-    timeout: 60_000,
+    timeout: 150_000,
   });
   await prefer(page, { lang: 'es', system: 'imperial' });
   await newJob(page, 'bell-frame');

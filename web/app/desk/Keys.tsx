@@ -24,6 +24,8 @@ export const Keys = memo(function Keys() {
   const [open, setOpen] = useState<'keys' | 'find' | null>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
+      // What lies under an open dialog is not steered; Escape is the dialog's own.
+      if (document.querySelector('[role=dialog]')) return;
       const desk = store.getState();
       if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
         event.preventDefault();
@@ -47,8 +49,7 @@ export const Keys = memo(function Keys() {
       }
       const field = typedInto(event.target);
       if (field) {
-        // A dialog is what Escape closes first.
-        if (event.key === 'Escape' && !field.closest('[role=dialog]')) field.blur();
+        if (event.key === 'Escape') field.blur();
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey) return;

@@ -11,7 +11,7 @@ import { setSingleKeys, useSingleKeys } from '../ui/singleKeys.ts';
 export function KeysDialog({ what, onClose }: { what: 'keys' | 'find'; onClose: () => void }) {
   const { t } = useTranslation();
   return (
-    <Modal open title={t(what === 'find' ? 'keys.find' : 'keys.title')} onClose={onClose} width="28rem">
+    <Modal open title={t(what === 'find' ? 'keys.find' : 'bar.keys')} onClose={onClose} width="28rem">
       {what === 'find' ? <Find onDone={onClose} /> : <KeyList />}
     </Modal>
   );

@@ -17,6 +17,7 @@ import { SheetLink } from '../ui/SheetLink.tsx';
 import { SaveState } from './SaveState.tsx';
 
 const UnsaidList = later(() => import('./UnsaidList.tsx'), 'UnsaidList');
+const KeysDialog = later(() => import('./KeysDialog.tsx'), 'KeysDialog');
 
 export const TopBar = memo(function TopBar() {
   const { t } = useTranslation();
@@ -141,6 +142,7 @@ export const TopBar = memo(function TopBar() {
         <a href={`/jobs/${jobId}/plan.json`}>{t('bar.planFile')}</a>
         <a href={`/jobs/${jobId}/takeoff.csv`}>{t('bar.csv')}</a>
         <a href={`/jobs/${jobId}/takeoff.json`}>{t('bar.json')}</a>
+        <KeysButton />
         {root && <Preferences chosen={root.preferences} />}
       </Menu>
     </Flex>
@@ -182,6 +184,24 @@ function Trouble() {
     <Box px={3} py={1.5} bg="heldWash">
       <SaveState />
     </Box>
+  );
+}
+
+/** The keys without a key: where single keys are put to rest no key brings their list back. */
+function KeysButton() {
+  const { t } = useTranslation();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button size="sm" look="quiet" onClick={() => setOpen(true)}>
+        {t('bar.keys')}
+      </Button>
+      {open && (
+        <Suspense fallback={null}>
+          <KeysDialog what="keys" onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </>
   );
 }
 

@@ -18,6 +18,7 @@ import { type Draft, useDeskStore } from '../state/store.ts';
 import { groundAtFirstLog } from '../state/takeoff.ts';
 import { useFormat } from '../ui/format.tsx';
 import { ink } from './hatches.tsx';
+import { SLIM } from './NamesBeside.tsx';
 import { dragDepth } from './pointer.ts';
 import { spread } from './spread.ts';
 import { KEY_STEPS, useNudge } from './useNudge.ts';
@@ -34,7 +35,7 @@ interface Shape {
 
 /** The staff is narrower on a phone. */
 export const staffShape = (room: number): Shape =>
-  room < 440
+  room < SLIM
     ? { width: 156, rod: { x: 2, width: 36 }, flag: { x: 50, width: 105, height: 18 }, reach: THUMB }
     : { width: 176, rod: { x: 8, width: 44 }, flag: { x: 66, width: 108, height: 18 }, reach: 20 };
 

@@ -32,7 +32,7 @@ const config = defineConfig({
       lineHeight: 1.35,
     },
     // What a browser draws itself (lists of a select, check boxes, bars to scroll by) follows the theme.
-    html: { colorScheme: 'light' },
+    html: { colorScheme: 'light', scrollbarColor: '{colors.soft} {colors.paper}' },
     'html[data-theme=night]': { colorScheme: 'dark' },
     '*, *::before, *::after': {
       boxSizing: 'border-box',

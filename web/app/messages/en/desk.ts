@@ -34,6 +34,7 @@ export const desk = {
   bar: {
     opening: 'opening the job…',
     working: 'working it out…',
+    keys: 'Keys',
     jobs: 'All jobs',
     undo: 'Undo',
     redo: 'Redo',

@@ -16,7 +16,6 @@ export const dialogs = {
     lift: 'lift {{n}} of {{count}}, {{loose}} loose',
   },
   keys: {
-    title: 'Keys',
     find: 'Find a trench, pad or stage',
     nothing: 'nothing by that name',
     stages: 'go to a stage',

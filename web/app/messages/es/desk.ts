@@ -37,6 +37,7 @@ export const desk: Words<typeof english> = {
   bar: {
     opening: 'abriendo la obra…',
     working: 'calculando…',
+    keys: 'Teclas',
     jobs: 'Todas las obras',
     undo: 'Deshacer',
     redo: 'Rehacer',

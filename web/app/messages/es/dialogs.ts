@@ -19,7 +19,6 @@ export const dialogs: Words<typeof english> = {
     lift: 'capa {{n}} de {{count}}, {{loose}} suelta',
   },
   keys: {
-    title: 'Teclas',
     find: 'Buscar zanja, zapata o etapa',
     nothing: 'nada con ese nombre',
     stages: 'ir a una etapa',

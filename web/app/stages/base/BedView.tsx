@@ -1,14 +1,12 @@
 /** The bed under what is picked, to scale beside the staff: drag the lower edge of a layer for its thickness. */
 import { Box, Flex } from '@chakra-ui/react';
 import { bedOf, type Element, type Section, type Takeoff } from '@cimiento/core';
-import { BrokenText, LINE } from '../../drawing/BrokenText.tsx';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
-import { linesOf } from '../../drawing/lines.ts';
+import { NamesBeside, SLIM } from '../../drawing/NamesBeside.tsx';
 import { flagsFor, Staff, staffShape } from '../../drawing/Staff.tsx';
-import { spread } from '../../drawing/spread.ts';
 import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
@@ -56,8 +54,6 @@ export function BedView({ head, ...own }: Own & { head: React.ReactNode }) {
 /** Room over the footing's underside, as a share of the bed's thickness, and the least of it, m. */
 const OVER = 0.45;
 const LEAST_OVER = 0.12;
-/** Narrower than this the words take the room, px. */
-const PHONE = 440;
 
 function BedDrawing({ element, index: _index, near, live }: Own & { live: Live }) {
   const { t } = useTranslation();
@@ -74,7 +70,7 @@ function BedDrawing({ element, index: _index, near, live }: Own & { live: Live }
   const y = (level: number) => (high - level) * scale;
   const shape = staffShape(width);
   const left = shape.width + 16;
-  const right = left + (width < PHONE ? 60 : Math.min(220, Math.max(90, (width - left) * 0.45)));
+  const right = left + (width < SLIM ? 60 : Math.min(220, Math.max(90, (width - left) * 0.45)));
   const flags = flagsFor(plan, takeoff, model, element, near).filter(
     (flag) => flag.level >= low && flag.level <= high,
   );
@@ -94,7 +90,7 @@ function BedDrawing({ element, index: _index, near, live }: Own & { live: Live }
           live={live}
           y={y}
           left={right + 2}
-          label={right + (width < PHONE ? 14 : 24)}
+          label={right + (width < SLIM ? 14 : 24)}
           height={height}
           width={width}
         />
@@ -203,14 +199,14 @@ function Names({
     {
       key: 'footing',
       text: t('stack.footing'),
-      level: bedTop(live) + live.underSlab + LEAST_OVER / 2,
+      at: y(bedTop(live) + live.underSlab + LEAST_OVER / 2),
     },
     ...(live.underSlab > 0
       ? [
           {
             key: 'floor',
             text: `${t('base.floorUnder')} · ${format.text(live.underSlab, 'size')}`,
-            level: bedTop(live) + live.underSlab / 2,
+            at: y(bedTop(live) + live.underSlab / 2),
           },
         ]
       : []),
@@ -222,23 +218,11 @@ function Names({
         text: `${layerName(t, layer)} · ${
           lifts && lifts.count > 1 ? `${lifts.count} × ${format.text(lifts.thickness, 'size')}` : size
         }`,
-        level: (bottom + top) / 2,
+        at: y((bottom + top) / 2),
       };
     }),
   ];
-  const broken = (text: string) => linesOf(text, width - label - 4, words.fontSize);
-  const two = names.some(({ text }) => broken(text).length > 1);
-  return spread(
-    names.map((name) => ({ item: name, at: y(name.level) })),
-    two ? 2 * LINE : 17,
-    10,
-    height - (two ? LINE + 8 : 8),
-  ).map(({ item, at, drawn }) => (
-    <g key={item.key} pointerEvents="none">
-      <path d={`M${left} ${at}L${label - 4} ${drawn}`} stroke={ink('soft')} strokeWidth={0.8} />
-      <BrokenText lines={broken(item.text)} x={label} y={drawn + 4} fill={ink('ink')} style={words} />
-    </g>
-  ));
+  return <NamesBeside names={names} from={left} label={label} width={width} height={height} />;
 }
 
 function Edges({ live, y, left, right, height, scale }: Sides & { height: number; scale: number }) {

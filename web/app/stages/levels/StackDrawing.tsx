@@ -1,14 +1,12 @@
 /** The build-up to scale beside the staff: drag an edge for thickness, a layer for its place. */
 import { Box } from '@chakra-ui/react';
 import type { Element, FloorLayer, FloorStack, Section } from '@cimiento/core';
-import { BrokenText, LINE } from '../../drawing/BrokenText.tsx';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
-import { linesOf } from '../../drawing/lines.ts';
+import { type Beside, NamesBeside, SLIM } from '../../drawing/NamesBeside.tsx';
 import { dragDepth } from '../../drawing/pointer.ts';
 import { flagsFor, Staff, staffShape } from '../../drawing/Staff.tsx';
-import { spread } from '../../drawing/spread.ts';
 import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
@@ -19,7 +17,6 @@ import { moveLayer, setThickness } from './floors.ts';
 import { MaterialHatches } from './materials.tsx';
 
 const words = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 12.5 } as const;
-const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 14 } as const;
 
 export interface StackProps {
   readonly element: Element | undefined;
@@ -31,11 +28,6 @@ export interface StackProps {
 const THIN = 2;
 /** Thinner layers keep the decimal that makes them, m. */
 const THINNEST = 0.005;
-
-/** Narrower than this the words take the room, px. */
-const PHONE = 440;
-/** Size of the words, px. */
-const WORDS = 12.5;
 
 export function StackDrawing({ element, index, near, stack }: StackProps & { stack: FloorStack | null }) {
   const { t } = useTranslation();
@@ -57,20 +49,14 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
   const shape = staffShape(width);
   const left = shape.width + 16;
   // On a phone what it is made of wants the room more than the picture of it.
-  const right = left + (width < PHONE ? 50 : Math.min(150, Math.max(70, (width - left) * 0.42)));
-  const label = right + (width < PHONE ? 14 : 22);
-  const broken = (text: string) => linesOf(text, width - label - 4, WORDS);
+  const right = left + (width < SLIM ? 50 : Math.min(150, Math.max(70, (width - left) * 0.42)));
+  const label = right + (width < SLIM ? 14 : 22);
   const floorIndex = plan.levels.floors.findIndex((f) => f.id === stack?.floor.id);
 
-  interface Named {
-    readonly key: string;
-    readonly text: string;
-    readonly level: number;
-  }
-  const names: Named[] = (stack?.layers ?? []).map(({ layer, top, bottom }) => ({
+  const names: Beside[] = (stack?.layers ?? []).map(({ layer, top, bottom }) => ({
     key: layer.id,
     text: `${layer.name} · ${format.text(layer.thickness, 'size', layer.thickness < THINNEST ? { decimals: 1 } : {})}`,
-    level: (top + bottom) / 2,
+    at: y((top + bottom) / 2),
   }));
   const closure = live?.decision?.closure ?? null;
   if (live) {
@@ -78,18 +64,20 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
       names.push({
         key: 'closure',
         text: closureText(),
-        level: (live.top + (stack?.underside ?? live.top)) / 2,
+        at: y((live.top + (stack?.underside ?? live.top)) / 2),
+        figure: true,
+        wrong: closure < 0,
       });
     names.push({
       key: 'footing',
       text: `${t('stack.footing')} · ${format.text(live.top - live.underside, 'size')}`,
-      level: (live.top + live.underside) / 2,
+      at: y((live.top + live.underside) / 2),
     });
     for (const { layer, bottom, top } of live.layers)
       names.push({
         key: `bed-${layer.id}`,
         text: `${layerName(t, layer)} · ${format.text(layer.thickness, 'size')}`,
-        level: (bottom + top) / 2,
+        at: y((bottom + top) / 2),
       });
   }
   function closureText(): string {
@@ -102,7 +90,6 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
     return t('stack.odd', { count: fit.count, left: format.text(fit.left, 'size') });
   }
 
-  const two = names.some(({ text }) => broken(text).length > 1);
   const courses: number[] = [];
   if (stack?.courses && live && closure !== null && closure > 0)
     for (let at = live.top; at < stack.underside - 1e-6 && courses.length < 200; at += stack.courses.module)
@@ -215,27 +202,7 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
             settle={store.getState().settle}
           />
         ))}
-        {spread(
-          names.map((name) => ({ item: name, at: y(name.level) })),
-          two ? 2 * LINE : 17,
-          10,
-          height - (two ? LINE + 8 : 8),
-        ).map(({ item, at, drawn }) => (
-          <g key={item.key} pointerEvents="none">
-            <path
-              d={`M${right + 2} ${at}L${label - 4} ${drawn}`}
-              stroke={item.key === 'closure' && (closure ?? 0) < 0 ? ink('held') : ink('soft')}
-              strokeWidth={0.8}
-            />
-            <BrokenText
-              lines={broken(item.text)}
-              x={label}
-              y={drawn + 4}
-              fill={item.key === 'closure' && (closure ?? 0) < 0 ? ink('held') : ink('ink')}
-              style={item.key === 'closure' ? { ...figure, fontSize: 13.5 } : words}
-            />
-          </g>
-        ))}
+        <NamesBeside names={names} from={right + 2} label={label} width={width} height={height} />
         {floorIndex === -1 && !live && (
           <text x={left} y={height / 2} fill={ink('soft')} style={words}>
             {t('stack.nothing')}
