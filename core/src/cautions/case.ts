@@ -14,6 +14,11 @@ export interface Case {
 
 export const EPS = 1e-6;
 
+/** Whose limits the sides go by. */
+export const whose = ({ job: { plan } }: Case): { readonly codes: Codes } => ({
+  codes: { rules: plan.ruleSet },
+});
+
 export function caseOf(job: Job): Case {
   const live = job.elements.filter((element) => element.live);
   const needing = live.filter((e) => e.rule.protectFrom !== null && e.depth >= e.rule.protectFrom - EPS);
@@ -22,12 +27,14 @@ export function caseOf(job: Job): Case {
 
 type Values = NonNullable<Caution['values']>;
 type Names = NonNullable<Caution['names']>;
+type Codes = NonNullable<Caution['codes']>;
 
 /** Where a caution applies and with which numbers; `weight` when it is another than its row says. */
 export interface Finding {
   readonly elements: readonly string[];
   readonly values?: Values;
   readonly names?: Names;
+  readonly codes?: Codes;
   readonly weight?: Weight;
 }
 
@@ -44,13 +51,18 @@ export interface CautionRow {
 }
 
 /** One finding for all of some elements; none when there are none. Numbers are worked out only then. */
-export function all(elements: readonly ElementTakeoff[], values?: () => Values, names?: Names): Finding[] {
+export function all(
+  elements: readonly ElementTakeoff[],
+  values?: () => Values,
+  { names, codes }: { readonly names?: Names; readonly codes?: Codes } = {},
+): Finding[] {
   if (elements.length === 0) return [];
   return [
     {
       elements: elements.map((element) => element.id),
       ...(values && { values: values() }),
       ...(names && { names }),
+      ...(codes && { codes }),
     },
   ];
 }

@@ -27,6 +27,7 @@ export const WATER_CAUTIONS = {
       return all(wet, () => ({
         above: [most(wet, (e) => (e.water ?? e.dug) - e.dug), 'size'],
         hold: [Math.min(...job.holes.map((hole) => hole.holdLevel)), 'level'],
+        under: [HOLD_BELOW, 'size'],
       }));
     },
   },
@@ -187,7 +188,25 @@ export const WATER_CAUTIONS = {
             values: { short: [least - level, 'size'], level: [least, 'level'] },
           })),
   },
-  perched: { weight: 'warn', stage: 'water', find: ({ live }) => all(live.filter((e) => e.perched)) },
+  perched: {
+    weight: 'warn',
+    stage: 'water',
+    find: ({ live, job: { plan } }) =>
+      all(
+        live.filter((e) => e.perched),
+        () => ({
+          // The shallowest it was met at.
+          depth: [
+            Math.min(
+              ...plan.ground.logs.flatMap(({ perched, standing, strike }) =>
+                perched ? [standing ?? strike ?? Infinity] : [],
+              ),
+            ),
+            'length',
+          ],
+        }),
+      ),
+  },
   waterClass: {
     weight: 'warn',
     stage: 'water',
@@ -244,14 +263,14 @@ export const GROUND_CAUTIONS = {
   services: {
     weight: 'warn',
     stage: 'ground',
-    lifts: 'owner',
+    lifts: 'locator',
     standing: true,
     find: (at) => (marked(at) ? [] : all(at.live)),
   },
   servicesMarked: {
     weight: 'warn',
     stage: 'ground',
-    lifts: 'owner',
+    lifts: 'locator',
     standing: true,
     find: (at) => (marked(at) ? all(at.live) : []),
   },
@@ -269,7 +288,9 @@ export const GROUND_CAUTIONS = {
     stage: 'ground',
     standing: true,
     find: ({ live, job: { frozen, frost } }) =>
-      !frozen && frost.depth !== null && frost.depth > 0 ? all(live) : [],
+      !frozen && frost.depth !== null && frost.depth > 0
+        ? all(live, () => ({ depth: [frost.depth ?? 0, 'length'] }))
+        : [],
   },
   // Drier than the formulas of its conductivity were fitted to: frost goes deeper than is told.
   frostDry: {
@@ -293,19 +314,26 @@ export const GROUND_CAUTIONS = {
     weight: 'note',
     stage: 'base',
     standing: true,
-    find: ({ live }) => all(live.filter((e) => e.softBottom)),
+    find: ({ live, job: { handTrim } }) =>
+      all(
+        live.filter((e) => e.softBottom),
+        () => ({ trim: [handTrim.thickness, 'size'] }),
+      ),
   },
   beyondSurvey: { weight: 'warn', stage: 'ground', find: ({ live }) => all(live.filter((e) => !e.surveyed)) },
   aboveFrost: {
     weight: 'stop',
     stage: 'levels',
     lifts: 'engineer',
-    find: ({ live }) =>
-      all(
-        live.filter((e) => {
-          const frost = e.decision?.candidates.find((c) => c.rule === 'frost')?.level;
-          return frost !== undefined && e.underside > frost + EPS;
-        }),
-      ),
+    find: ({ live, job: { frost } }) => {
+      const over = (e: Case['live'][number]) => {
+        const level = e.decision?.candidates.find((c) => c.rule === 'frost')?.level;
+        return level === undefined ? -Infinity : e.underside - level;
+      };
+      const high = live.filter((e) => over(e) > EPS);
+      return all(high, () => ({ above: [most(high, over), 'size'], frost: [frost.depth ?? 0, 'length'] }), {
+        codes: { by: frost.governs ?? 'local' },
+      });
+    },
   },
 } as const satisfies Record<string, CautionRow>;

@@ -95,7 +95,7 @@ export const HAZARD_CAUTIONS = {
   cutBack: {
     weight: 'warn',
     stage: 'ground',
-    lifts: 'owner',
+    lifts: 'engineer',
     find: (at) => clashes(at, 'cutBack', 'size', 'size'),
   },
   vibrates: { weight: 'warn', stage: 'ground', lifts: 'owner', find: vibrates },

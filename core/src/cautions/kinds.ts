@@ -1,5 +1,6 @@
 /** What slabs, drains, old walls and people who dig must hear: founded, drained, dug otherwise than a trench. */
 
+import { PRACTICE } from '../catalogue/practice.ts';
 import { cornerMean, edges, at as evaluate, intersect } from '../geometry/index.ts';
 import { completeInstruction, SPLASH } from '../levels/index.ts';
 import { crossfallOf, drainOf, outfallOf, traitsOf } from '../plan/variants.ts';
@@ -95,10 +96,10 @@ export const KIND_CAUTIONS = {
     find: (at) => {
       const wanted = at.job.plan.levels.splash ?? SPLASH;
       const low = floorSlabs(at).filter((e) => e.top < e.groundHigh + wanted - EPS);
-      return all(low, () => ({
-        over: [least(low, (e) => e.top - e.groundHigh), 'size'],
-        wanted: [wanted, 'size'],
-      }));
+      const over = low.length > 0 ? least(low, (e) => e.top - e.groundHigh) : 0;
+      return all(low, () => ({ over: [Math.abs(over), 'size'], wanted: [wanted, 'size'] }), {
+        codes: { where: over < 0 ? 'under' : 'over' },
+      });
     },
   },
   drainFlat: {
@@ -131,11 +132,13 @@ export const KIND_CAUTIONS = {
   liftFailed: {
     weight: 'stop',
     stage: 'base',
+    lifts: 'engineer',
     find: ({ live }) => all(live.filter((e) => e.cards.some((card) => card.state === 'failed'))),
   },
   liftCovered: {
     weight: 'stop',
     stage: 'base',
+    lifts: 'engineer',
     find: ({ live }) =>
       all(live.filter((e) => e.cards.some((card) => card.waits && card.state !== 'toCome'))),
   },
@@ -215,7 +218,11 @@ export const KIND_CAUTIONS = {
     stage: 'dig',
     find: ({ live, job: { work } }) => {
       const staged = work.hand.elements.filter((one) => one.staged).map((one) => one.id);
-      return all(live.filter((e) => staged.includes(e.id)));
+      const deep = live.filter((e) => staged.includes(e.id));
+      return all(deep, () => ({
+        depth: [most(deep, (e) => e.depth), 'length'],
+        most: [PRACTICE.throw.value, 'length'],
+      }));
     },
   },
 } as const satisfies Record<string, CautionRow>;

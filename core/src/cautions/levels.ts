@@ -23,7 +23,7 @@ const instructed = (
     const concerned = live.filter(
       (e) => instruction.elements.length === 0 || instruction.elements.includes(e.id),
     );
-    return values ? all(concerned, () => values, { who: instruction.who }) : [];
+    return values ? all(concerned, () => values, { names: { who: instruction.who } }) : [];
   });
 
 export const LEVEL_CAUTIONS = {

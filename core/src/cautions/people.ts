@@ -1,5 +1,5 @@
 /** What can hurt people in the hole: sides, depth, ladders, air. */
-import { all, type Case, type CautionRow, EPS, least, most } from './case.ts';
+import { all, type Case, type CautionRow, EPS, least, most, whose } from './case.ts';
 
 /** How flat its sides stand, H:V; held ones are as good as flat. */
 const flatness = (e: Case['live'][number], { job }: Case) => {
@@ -9,29 +9,44 @@ const flatness = (e: Case['live'][number], { job }: Case) => {
 const tooSteep = (e: Case['live'][number], at: Case) => flatness(e, at) < e.rule.steepest - EPS;
 const inside = ({ live, rules }: Case) => live.filter((e) => e.depth >= rules.ladderDepth);
 
+/** A ladder's rails stand out over what one steps off on by this, m (3 ft): US 29 CFR 1926.1053(b)(1). */
+const LADDER_ABOVE = 0.9144;
+/** Less oxygen, or more of what burns as a share of what explodes, and nobody is down: US 29 CFR 1926.651(g)(1). */
+const LEAST_OXYGEN = 0.195;
+const MOST_VAPOUR = 0.1;
+
 export const SIDE_CAUTIONS = {
   unsupported: {
     weight: 'stop',
     stage: 'dig',
     find: (at) => {
       const steep = at.needing.filter((e) => tooSteep(e, at));
-      return all(steep, () => ({
-        depth: [most(steep, (e) => e.depth), 'length'],
-        from: [least(steep, (e) => e.rule.protectFrom ?? 0), 'limit'],
-        steepest: [most(steep, (e) => e.rule.steepest), 'slope'],
-      }));
+      return all(
+        steep,
+        () => ({
+          depth: [most(steep, (e) => e.depth), 'length'],
+          from: [least(steep, (e) => e.rule.protectFrom ?? 0), 'limit'],
+          steepest: [most(steep, (e) => e.rule.steepest), 'slope'],
+        }),
+        whose(at),
+      );
     },
   },
   engineerDepth: {
     weight: 'stop',
     stage: 'dig',
     lifts: 'engineer',
-    find: ({ live, rules }) => {
+    find: (at) => {
+      const { live, rules } = at;
       const beyond = live.filter((e) => e.depth > rules.engineerDepth);
-      return all(beyond, () => ({
-        depth: [most(beyond, (e) => e.depth), 'length'],
-        limit: [rules.engineerDepth, 'limit'],
-      }));
+      return all(
+        beyond,
+        () => ({
+          depth: [most(beyond, (e) => e.depth), 'length'],
+          limit: [rules.engineerDepth, 'limit'],
+        }),
+        whose(at),
+      );
     },
   },
 } as const satisfies Record<string, CautionRow>;
@@ -57,11 +72,16 @@ export const PEOPLE_CAUTIONS = {
     stage: 'dig',
     standing: true,
     find: (at) =>
-      all(inside(at), () => ({
-        deep: [most(inside(at), (e) => e.depth), 'length'],
-        depth: [at.rules.ladderDepth, 'limit'],
-        travel: [at.rules.ladderTravel, 'limit'],
-      })),
+      all(
+        inside(at),
+        () => ({
+          deep: [most(inside(at), (e) => e.depth), 'length'],
+          depth: [at.rules.ladderDepth, 'limit'],
+          travel: [at.rules.ladderTravel, 'limit'],
+          above: [LADDER_ABOVE, 'limit'],
+        }),
+        whose(at),
+      ),
   },
   gas: {
     weight: 'note',
@@ -71,6 +91,8 @@ export const PEOPLE_CAUTIONS = {
       all(inside(at), () => ({
         deep: [most(inside(at), (e) => e.depth), 'length'],
         depth: [at.rules.ladderDepth, 'limit'],
+        oxygen: [LEAST_OXYGEN, 'percent'],
+        vapour: [MOST_VAPOUR, 'percent'],
       })),
   },
   rescue: { weight: 'warn', stage: 'dig', standing: true, find: (at) => all(inside(at)) },

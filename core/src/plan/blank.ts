@@ -36,6 +36,9 @@ type Start = (id: FieldId) => number;
 const FIRST_ASSUMED = [
   '/ground/logs/0',
   '/ground/knownTo',
+  '/ground/hazards',
+  '/beds',
+  '/water/storm',
   '/levels/cover',
   '/dig/machines/0',
   '/dig/buckets',

@@ -67,7 +67,7 @@ export function printParts(
 ): Printed {
   if (!Number.isFinite(value)) return { number: '–', unit: '' };
   const unit = KINDS[kind][system];
-  if (kind === 'limit' && system === 'imperial') return limitParts(value, lang);
+  if (kind === 'limit' && system === 'imperial') return limitParts(value);
   if (unit.feetInches && options.decimals === undefined)
     return { number: feetInches(value, options.parts), unit: '' };
   const shown = fromSI(value, kind, system);
@@ -84,18 +84,14 @@ export function printParts(
 
 /** A limit within this of whole feet was written in feet, m: 1.52 is 5 ft. */
 const WHOLE_FEET = 0.006;
-/** Limits written in metres are round by this, m. */
-const ROUND_METRES = 0.05;
 
-/** A limit as its rule says it: in whole feet, or in round metres; else in feet and inches. */
-function limitParts(value: number, lang: Lang): Printed {
+/** A limit as its rule says it in whole feet; one written in metres in feet and inches, not over it. */
+function limitParts(value: number): Printed {
   const feet = Math.round(value / FOOT);
   if (Math.abs(value - feet * FOOT) < WHOLE_FEET * Math.max(1, feet / 5))
     return { number: String(feet), unit: 'ft' };
-  const round = Math.round(value / ROUND_METRES) * ROUND_METRES;
-  return Math.abs(value - round) < 1e-6
-    ? { number: decimal(value, 2, lang), unit: 'm' }
-    : { number: feetInches(value), unit: '' };
+  const quarter = INCH / 4;
+  return { number: feetInches(Math.floor(value / quarter + 1e-6) * quarter, 4), unit: '' };
 }
 
 function exponent(value: number, lang: Lang): string {

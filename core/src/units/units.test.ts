@@ -147,10 +147,11 @@ describe('printing', () => {
     [1.22, '4 ft'],
     [7.6, '25 ft'],
     [0.61, '2 ft'],
-    [1.2, '1.20 m'],
-    [1, '1.00 m'],
+    // What was written in metres is told no larger than it is.
+    [1.2, `3'-11"`],
+    [1, `3'-3 1/4"`],
     [0.7747, `2'-6 1/2"`],
-  ])('tells a limit of %d m in feet in the unit its rule is in: %s', (metres, text) => {
+  ])('tells a limit of %d m in feet in feet: %s', (metres, text) => {
     expect(printQuantity(metres, 'limit', 'imperial', 'en').replace(/\u00a0/g, ' ')).toBe(text);
     expect(printQuantity(metres, 'limit', 'metric', 'en')).toBe(
       printQuantity(metres, 'length', 'metric', 'en'),

@@ -1,6 +1,7 @@
-/** The cautions of a job, holds first, what is said on every dig folded away. */
-import { Stack } from '@chakra-ui/react';
+/** The cautions of a job: those of the stage a line each that opens, the others and what is always said a press away. */
+import { Box, Stack } from '@chakra-ui/react';
 import {
+  type Caution,
   type CautionStage,
   type Lifter,
   REMEDIED,
@@ -10,49 +11,69 @@ import {
 } from '@cimiento/core';
 import { memo, Suspense } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
-import { Panel } from '../stages/fields.tsx';
 import { useDesk, useDeskStore } from '../state/store.ts';
 import { useShownPlan, useTakeoff } from '../state/takeoff.ts';
 import { Small } from '../ui/controls.tsx';
 import { useFormat } from '../ui/format.tsx';
 import { later } from '../ui/later.tsx';
-import { cautionKey, cautionText, concerns } from '../ui/words.ts';
+import { cautionKey, cautionText, concerns, concernsBriefly } from '../ui/words.ts';
 
 const Remedy = later(() => import('./Remedy.tsx'), 'Remedy');
 
 /** Said on every dig: folded, so that what is of this one is read. */
 const STANDING: ReadonlySet<string> = new Set(STANDING_CODES);
 
-export function Cautions() {
-  const { t } = useTranslation();
+/** What is of this stage, of another, and of every dig; what is of the thing picked before the rest of its weight. */
+function useSorted(): Readonly<Record<'here' | 'elsewhere' | 'standing', readonly Caution[]>> {
   const { cautions } = useTakeoff();
   const picked = useDesk((desk) => desk.picked);
   const stage = useDesk((desk) => desk.stage);
-  const standing = cautions.filter(({ code, weight }) => weight !== 'stop' && STANDING.has(code));
-  const rest = cautions.filter((caution) => !standing.includes(caution));
-  const near = ({ stage: where, elements }: (typeof cautions)[number]) =>
-    (picked !== null && elements.includes(picked) ? 0 : 1) + (where === stage ? 0 : 2);
-  // Holds stand first whatever is looked at; the sort keeps the order of what is alike.
-  const first = [...rest].sort(
+  const near = ({ elements }: Caution) => (picked !== null && elements.includes(picked) ? 0 : 1);
+  const sorted = [...cautions].sort(
     (p, q) => Number(q.weight === 'stop') - Number(p.weight === 'stop') || near(p) - near(q),
   );
+  const standing = sorted.filter(({ code, weight }) => weight !== 'stop' && STANDING.has(code));
+  const rest = sorted.filter((caution) => !standing.includes(caution));
+  return {
+    here: rest.filter((caution) => caution.stage === stage),
+    elsewhere: rest.filter((caution) => caution.stage !== stage),
+    standing,
+  };
+}
+
+/** What holds or warns at this stage. */
+export function CautionsHere() {
+  const { here } = useSorted();
+  return here.length > 0 ? (
+    <Box pb={3}>
+      <CautionList cautions={here} />
+    </Box>
+  ) : null;
+}
+
+/** What holds or warns at the others, and what is said on every dig. */
+export function CautionsElsewhere() {
+  const { t } = useTranslation();
+  const { elsewhere, standing } = useSorted();
   return (
-    <Panel
-      title={t('caution.heading')}
-      aside={t('caution.count', { count: cautions.filter((c) => c.weight === 'stop').length })}
-    >
-      <CautionList cautions={first} />
+    <Stack as="section" gap={1} pb={4} aria-label={t('caution.heading')}>
+      {elsewhere.length > 0 && (
+        <details data-elsewhere={elsewhere.length}>
+          <summary>{t('caution.elsewhere', { count: elsewhere.length })}</summary>
+          <CautionList cautions={elsewhere} />
+        </details>
+      )}
       {standing.length > 0 && (
         <details data-standing>
           <summary>{t('caution.standing', { count: standing.length })}</summary>
           <CautionList cautions={standing} />
         </details>
       )}
-    </Panel>
+    </Stack>
   );
 }
 
-function CautionList({ cautions }: { cautions: ReturnType<typeof useTakeoff>['cautions'] }) {
+function CautionList({ cautions }: { cautions: readonly Caution[] }) {
   const { t } = useTranslation();
   const format = useFormat();
   const plan = useShownPlan();
@@ -60,7 +81,7 @@ function CautionList({ cautions }: { cautions: ReturnType<typeof useTakeoff>['ca
     <Stack as="ul" gap={1.5}>
       {cautions.map((caution) => {
         const { title, text } = cautionText(t, format, caution);
-        const who = concerns(plan, caution);
+        const who = concernsBriefly(t, plan, caution);
         return (
           <CautionItem
             key={cautionKey(caution)}
@@ -70,6 +91,7 @@ function CautionList({ cautions }: { cautions: ReturnType<typeof useTakeoff>['ca
             where={caution.stage}
             lifts={caution.lifts}
             title={who ? `${title} (${who})` : title}
+            names={concerns(plan, caution)}
             text={text}
           />
         );
@@ -85,6 +107,7 @@ const CautionItem = memo(function CautionItem({
   where,
   lifts,
   title,
+  names,
   text,
 }: {
   code: string;
@@ -95,6 +118,8 @@ const CautionItem = memo(function CautionItem({
   where: CautionStage;
   lifts: Lifter | null;
   title: string;
+  /** All it is of, where it is not of all. */
+  names: string;
   text: string;
 }) {
   const { t } = useTranslation();
@@ -102,30 +127,35 @@ const CautionItem = memo(function CautionItem({
   const stage = useDesk((desk) => desk.stage);
   return (
     <li className="caution" data-caution={code} data-weight={weight}>
-      <strong>
-        {weight === 'stop' && `${t('caution.stop')} · `}
-        {title}
-      </strong>{' '}
-      {text}
-      {lifts !== null && <Small data-lifts={lifts}>{t(`lifts.${lifts}`)}</Small>}
-      {where !== stage && !STANDING.has(code) && (
-        <button
-          type="button"
-          className="go-there"
-          data-go={where}
-          onClick={() => {
-            if (element !== null) store.getState().pick(element);
-            store.getState().go(where);
-          }}
-        >
-          {t('caution.go', { stage: t(`stage.${where}`) })}
-        </button>
-      )}
-      {REMEDIED.some((one) => one === code) && (
-        <Suspense fallback={null}>
-          <Remedy code={code as Remedied} />
-        </Suspense>
-      )}
+      <details>
+        <summary>
+          <strong>
+            {weight === 'stop' && `${t('caution.stop')} · `}
+            {title}
+          </strong>
+        </summary>
+        <p>{text}</p>
+        {lifts !== null && <Small data-lifts={lifts}>{t(`lifts.${lifts}`)}</Small>}
+        {names !== '' && <Small>{t('caution.concerns', { names })}</Small>}
+        {where !== stage && !STANDING.has(code) && (
+          <button
+            type="button"
+            className="go-there"
+            data-go={where}
+            onClick={() => {
+              if (element !== null) store.getState().pick(element);
+              store.getState().go(where);
+            }}
+          >
+            {t('caution.go', { stage: t(`stage.${where}`) })}
+          </button>
+        )}
+        {REMEDIED.some((one) => one === code) && (
+          <Suspense fallback={null}>
+            <Remedy code={code as Remedied} />
+          </Suspense>
+        )}
+      </details>
     </li>
   );
 });

@@ -20,8 +20,11 @@ function DecidesOf({ ranked }: { ranked: boolean }) {
     <Panel title={t('decides.title')} aside={t('decides.of', { name: element.name })}>
       <div className="decides" data-decides>
         <strong>{decision.governs && t(`decides.${decision.governs}`)}</strong>
+        <p>{t('decides.underside', { level: format.text(info.underside, 'level') })}</p>
+      </div>
+      <details>
+        <summary>{t('decides.why')}</summary>
         <p>
-          {t('decides.underside', { level: format.text(info.underside, 'level') })}{' '}
           {decision.next &&
             decision.margin !== null &&
             t(decision.margin >= 0 ? 'decides.margin' : 'decides.above', {
@@ -37,19 +40,19 @@ function DecidesOf({ ranked }: { ranked: boolean }) {
               })
             : t('decides.bare')}
         </p>
-      </div>
-      {!ranked && (
-        <table className="ranked">
-          <tbody>
-            {decision.candidates.map((candidate) => (
-              <tr key={candidate.rule}>
-                <th scope="row">{t(`rule.${candidate.rule}`)}</th>
-                <td>{format.text(candidate.level, 'level')}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+        {!ranked && (
+          <table className="ranked">
+            <tbody>
+              {decision.candidates.map((candidate) => (
+                <tr key={candidate.rule}>
+                  <th scope="row">{t(`rule.${candidate.rule}`)}</th>
+                  <td>{format.text(candidate.level, 'level')}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </details>
     </Panel>
   );
 }

@@ -7,7 +7,7 @@ import { useTakeoff } from '../state/takeoff.ts';
 import { Small } from '../ui/controls.tsx';
 import { useFormat } from '../ui/format.tsx';
 import { problemText } from '../ui/words.ts';
-import { Cautions } from './Cautions.tsx';
+import { CautionsElsewhere, CautionsHere } from './Cautions.tsx';
 import { NextLine } from './NextLine.tsx';
 import { STAGE_TABLE } from './stageTable.tsx';
 
@@ -29,6 +29,7 @@ export function Side() {
     >
       <NextLine />
       <Problems />
+      {!noCautions && <CautionsHere />}
       {Over && <Over />}
       <Suspense key={stage} fallback={<Small>{t('bar.opening')}</Small>}>
         <Panel />
@@ -38,12 +39,12 @@ export function Side() {
           <Under />
         </Suspense>
       )}
-      {!noCautions && <Cautions />}
       {Last && (
         <Suspense fallback={null}>
           <Last />
         </Suspense>
       )}
+      {!noCautions && <CautionsElsewhere />}
     </Stack>
   );
 }

@@ -9,7 +9,7 @@ import { DigPanel } from '../stages/dig/DigPanel.tsx';
 import { SiteWorkLayer } from '../stages/dig/SiteWorkLayer.tsx';
 import type { Stage } from '../state/stages.ts';
 import { later } from '../ui/later.tsx';
-import { cautionText, countText } from '../ui/words.ts';
+import { actText } from '../ui/words.ts';
 import { Decides, DecidesUnranked } from './Decides.tsx';
 import type { Said, StageRow } from './stageRow.ts';
 
@@ -57,18 +57,17 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
     ],
     beforeAll: true,
     fill: 'url(#column-topsoil)',
-    answer: ({ plan, takeoff: { frost }, t, format }) => ({
+    answer: ({ takeoff: { frost }, t, format }) => ({
       text:
         frost.depth === null
           ? t('column.noFrost')
-          : t('column.ground', {
-              count: plan.ground.soils.length,
-              frost: format.text(frost.depth, 'length'),
-            }),
+          : t('column.ground', { frost: format.text(frost.depth, 'length') }),
       held: false,
     }),
     next: [
       { rank: 2, say: ({ takeoff, t }) => (takeoff.frost.depth === null ? t('next.frost') : null) },
+      // Somebody marks what is buried before a machine comes.
+      { rank: 2.5, say: ({ plan, t }) => (isAssumed(plan, '/ground/hazards') ? t('next.services') : null) },
       { rank: 5, say: ({ plan, t }) => (isAssumed(plan, '/ground/logs/0') ? t('next.soil') : null) },
     ],
   },
@@ -88,7 +87,7 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
       const taped = tapedOff(plan, takeoff);
       return taped
         ? { text: t('column.measured', { off: format.text(taped.off, 'size') }), held: !taped.ok }
-        : { text: countText(t, plan.elements), held: false };
+        : { text: t('column.drawn', { count: plan.elements.length }), held: false };
     },
     next: [{ rank: 1, say: ({ plan, t }) => (plan.elements.length === 0 ? t('next.draw') : null) }],
   },
@@ -168,6 +167,7 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
       return { text: t('column.dig', { depth }), held: stopped(takeoff, 'unsupported', 'engineerDepth') };
     },
     next: [
+      { rank: 3.5, say: ({ plan, t }) => (plan.emergencyContact.trim() === '' ? t('next.call') : null) },
       {
         rank: 6,
         say: ({ plan, t }) =>
@@ -194,7 +194,7 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
     },
     next: [
       { rank: 4, say: ({ takeoff, t }) => (takeoff.water.from === null ? t('next.water') : null) },
-      { rank: 8, say: ({ plan, t }) => (plan.water.storm === null ? t('next.night') : null) },
+      { rank: 8, say: ({ plan, t }) => (isAssumed(plan, '/water/storm') ? t('next.night') : null) },
     ],
   },
   base: {
@@ -210,14 +210,11 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
       { id: 'tests', on: 'over', when: ({ stage }) => stage === 'base', Layer: later(proof, 'TestPlaces') },
     ],
     fill: 'url(#column-stone)',
-    answer: ({ takeoff: { beds, stone }, t, format }) => ({
-      text:
-        beds.length > 0
-          ? t('column.base', { count: beds.length, mass: format.text(stone.mass, 'mass') })
-          : t('column.noBase'),
+    answer: ({ takeoff: { beds }, t }) => ({
+      text: beds.length > 0 ? t('column.base', { count: beds.length }) : t('column.noBase'),
       held: false,
     }),
-    next: [{ rank: 7, say: ({ plan, t }) => (plan.beds.length === 0 ? t('next.beds') : null) }],
+    next: [{ rank: 7, say: ({ plan, t }) => (isAssumed(plan, '/beds') ? t('next.beds') : null) }],
   },
   pour: {
     Panel: later(() => import('../stages/pour/PourPanel.tsx'), 'PourPanel'),
@@ -271,7 +268,7 @@ export function nextOf(job: Said): { readonly text: string; readonly stage: Stag
   for (const { rank, stage, say } of NEXT) {
     if (hold && rank > HOLD_RANK)
       return {
-        text: job.t('next.hold', { what: cautionText(job.t, job.format, hold).title }),
+        text: actText(job.t, job.format, job.plan, hold),
         stage: hold.stage,
       };
     const text = say(job);

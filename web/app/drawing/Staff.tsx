@@ -299,6 +299,9 @@ export function Staff({
   );
 }
 
+/** Numbers on the rod nearer than this are one too many, px. */
+const CLOSE = 90;
+
 /** The rod: a graduation every 0.1 m (or 3 in), numbered at the half metre (or foot). */
 function Rod({
   y,
@@ -315,6 +318,8 @@ function Rod({
   const metric = format.system === 'metric';
   const step = metric ? 0.1 : 0.0762;
   const per = metric ? 5 : 4;
+  // Numbers stand a thumb's width apart at least, else every other one is left out.
+  const numbered = Math.abs(y(per * step) - y(0)) >= CLOSE ? per : 2 * per;
   const from = Math.ceil(level(height) / step);
   const to = Math.floor(level(0) / step);
   const marks = to - from < 400 ? Array.from({ length: to - from + 1 }, (_, i) => from + i) : [];
@@ -331,7 +336,7 @@ function Rod({
               stroke={ink('ink')}
               strokeWidth={major ? 1.3 : 0.8}
             />
-            {major && at > 8 && at < height - 6 && (
+            {n % numbered === 0 && at > 8 && at < height - 6 && (
               <text
                 x={rod.x + rod.width - 3}
                 y={at + 4}

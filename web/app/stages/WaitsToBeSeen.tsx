@@ -1,13 +1,11 @@
 /** Said where something would be covered: who has still to see what lies there. */
+import { Box } from '@chakra-ui/react';
 import { type Hold, holdsOf, isOpen } from '@cimiento/core';
 import { useMemo } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useDesk } from '../state/store.ts';
 import { useTakeoff } from '../state/takeoff.ts';
 import { Small } from '../ui/controls.tsx';
-
-/** So many are named; the rest are counted. */
-const NAMED = 4;
 
 /** @param of which of a job's holds are meant */
 export function WaitsToBeSeen({ of }: { of: (hold: Hold) => boolean }) {
@@ -22,10 +20,12 @@ export function WaitsToBeSeen({ of }: { of: (hold: Hold) => boolean }) {
     const element = plan.elements.find(({ id }) => id === hold.element);
     return `${what}${element ? ` ${element.name}` : ''} (${t(`hold.role.${hold.role}`)})`;
   });
-  const more = names.length > NAMED ? ` +${names.length - NAMED}` : '';
   return (
-    <Small color="held" data-waits-seen={open.length}>
-      {t('hold.waits', { what: names.slice(0, NAMED).join(', ') + more })}
-    </Small>
+    <details data-waits-seen={open.length}>
+      <Box as="summary" fontSize="sm" color="held" cursor="pointer">
+        {t('hold.waits', { count: open.length })}
+      </Box>
+      <Small>{names.join(', ')}</Small>
+    </details>
   );
 }

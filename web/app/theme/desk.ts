@@ -126,7 +126,6 @@ export const DESK_LOOKS: Record<string, SystemStyleObject> = {
     borderRadius: 'sm',
     lineHeight: 1.25,
   },
-  '.layer-number': { fontSize: 'xs', bg: 'sheet', px: 1, borderRadius: 'sm' },
   '.layer-answer': {
     display: 'inline-block',
     fontSize: 'xs',
@@ -138,5 +137,5 @@ export const DESK_LOOKS: Record<string, SystemStyleObject> = {
   },
   '[aria-current=step] > .layer-words': { pl: 1.5 },
   '[aria-current=step] .layer-name, [aria-current=step] .layer-answer': { bg: 'transparent', px: 0 },
-  '.layer-held': { color: 'held', fontWeight: 600 },
+  '.layer-held': { color: 'held', bg: 'sheet', borderRadius: 'full', flexShrink: 0 },
 };

@@ -1,8 +1,8 @@
 /** Holds in words. */
-import type { Hold, HoleView } from '@cimiento/core';
+import type { Hold, HoleView, Lifter } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
 
-export const roleText = (t: Say, role: Hold['role']): string => t(`hold.role.${role}`);
+export const roleText = (t: Say, role: Hold['role'] | Lifter): string => t(`hold.role.${role}`);
 
 /** What it is of: “Bottom T3”, “Set out”, or its own name. */
 export function holdName(t: Say, view: HoleView, { kind, name, element }: Hold): string {

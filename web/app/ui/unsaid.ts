@@ -1,6 +1,6 @@
 /** What nobody has said, in words: an assumption by its pointer, frost, water. */
 import type { Plan } from '@cimiento/core';
-import type { Say } from '../messages/keys.ts';
+import type { Key, Say } from '../messages/keys.ts';
 import { changeText } from './changes.ts';
 import type { Format } from './format.tsx';
 
@@ -19,9 +19,18 @@ function followed(plan: Plan, pointer: string): { path: string; value: unknown }
   return { path: `/${path.join('/')}`, value: at };
 }
 
+const LEFT_OUT: Readonly<Record<string, Key>> = {
+  '/beds': 'pencil.bare',
+  '/ground/hazards': 'pencil.nothingNear',
+  '/water/storm': 'pencil.noRain',
+};
+
 /** What it is, and what is assumed of it where that is one value. */
 export function unsaidText(t: Say, format: Format, plan: Plan, unsaid: string): string {
   if (unsaid === 'frost' || unsaid === 'water') return t(`pencil.${unsaid}`);
+  // What is left out is said by what that means.
+  const left = LEFT_OUT[unsaid];
+  if (left) return t(left);
   const { path, value } = followed(plan, unsaid);
   const single = typeof value === 'number' || typeof value === 'string';
   const name = typeof value === 'object' && value !== null && 'name' in value ? String(value.name) : '';

@@ -13,6 +13,7 @@ import {
 import { coded, type Say } from '../messages/keys.ts';
 import { placeText } from './changes.ts';
 import type { Format } from './format.tsx';
+import { ranges } from './ranges.ts';
 
 export function problemText(t: Say, format: Format, problem: Problem): string {
   const show = (value: number | string | undefined) =>
@@ -59,25 +60,52 @@ export function countText(t: Say, elements: readonly Element[]): string {
   return parts.length > 0 ? parts.join(', ') : t('plan.none');
 }
 
-/** Names of the elements a caution concerns; empty when it is all of them. */
-export function concerns(plan: Plan, caution: Caution): string {
-  if (caution.elements.length === 0 || caution.elements.length === plan.elements.length) return '';
-  return caution.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id).join(', ');
+/** Names of the elements a caution concerns, in the plan's order; none when it is all of them or the job's. */
+function namesOf(plan: Plan, { elements }: Caution): readonly string[] {
+  if (elements.length === 0 || elements.length === plan.elements.length) return [];
+  return plan.elements.filter(({ id }) => elements.includes(id)).map(({ name }) => name);
 }
+
+/** Which things a caution concerns; empty when it is all of them. */
+export const concerns = (plan: Plan, caution: Caution): string => ranges(namesOf(plan, caution));
+
+/** The same in few words: of many things how many. */
+export function concernsBriefly(t: Say, plan: Plan, caution: Caution): string {
+  const names = namesOf(plan, caution);
+  const said = ranges(names);
+  return said.split(', ').length <= MOST_NAMED ? said : t('caution.of', { count: names.length });
+}
+/** More names, or ranges of them, are told by their number. */
+const MOST_NAMED = 2;
 
 /** One of a job's cautions: several may have one code. */
 export const cautionKey = ({ code, names, elements }: Caution): string =>
   [code, ...Object.values(names ?? {}), ...elements].join('\n');
 
-export function cautionText(t: Say, format: Format, caution: Caution): { title: string; text: string } {
+/** The numbers, names and codes of a caution, as they are said. */
+function cautionValues(t: Say, format: Format, caution: Caution): Record<string, string> {
   const values: Record<string, string> = { ...caution.names };
   for (const [name, [value, kind]] of Object.entries(caution.values ?? {}))
     values[name] = format.text(value, kind);
+  for (const [name, code] of Object.entries(caution.codes ?? {}))
+    values[name] = t(coded(`caution.${name}.${code}`));
+  return values;
+}
+
+export function cautionText(t: Say, format: Format, caution: Caution): { title: string; text: string } {
+  const values = cautionValues(t, format, caution);
   return {
     title: t(coded(`caution.${caution.code}.title`), values),
     text: t(coded(`caution.${caution.code}.text`), values),
   };
 }
+
+/** What lifts a hold, in one line: the act, not the fault. */
+export const actText = (t: Say, format: Format, plan: Plan, hold: Caution): string =>
+  t(coded(`act.${hold.code}`), {
+    ...cautionValues(t, format, hold),
+    what: concernsBriefly(t, plan, hold) || t('caution.all'),
+  });
 
 /** A layer of a bed as it is ordered, or its material. */
 export const layerName = (t: Say, { name, material }: Pick<BedLayer, 'name' | 'material'>): string =>

@@ -1,5 +1,6 @@
 /** The ground column: the job's stages as layers, top to bottom in the order the work is done. */
 import { Box, chakra } from '@chakra-ui/react';
+import { OctagonAlert } from 'lucide-react';
 import { memo, useCallback } from 'react';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -67,8 +68,16 @@ export function GroundColumn({ onPick }: { onPick?: () => void }) {
       </svg>
       {STAGES.map((key) => {
         const { text, held } = STAGE_TABLE[key].answer({ plan, takeoff, revision, t, format });
+        const stopped = takeoff.cautions.some(({ weight, stage: of }) => weight === 'stop' && of === key);
         return (
-          <StageLayer key={key} stage={key} text={text} held={held} here={key === stage} onPick={pick} />
+          <StageLayer
+            key={key}
+            stage={key}
+            text={text}
+            held={held || stopped}
+            here={key === stage}
+            onPick={pick}
+          />
         );
       })}
     </Box>
@@ -94,6 +103,7 @@ const StageLayer = memo(function StageLayer({
     <Layer
       type="button"
       data-stage={stage}
+      aria-keyshortcuts={keyOf(stage)}
       aria-current={here ? 'step' : undefined}
       boxShadow={here ? 'inset 7px 0 0 var(--chakra-colors-chalk)' : 'none'}
       onClick={() => onPick(stage)}
@@ -106,12 +116,9 @@ const StageLayer = memo(function StageLayer({
       <span className="layer-words">
         <span className="layer-head">
           <span className="layer-name">{t(`stage.${stage}`)}</span>
-          <span className="layer-number">{keyOf(stage)}</span>
+          {held && <OctagonAlert className="layer-held" size={18} role="img" aria-label={t('column.held')} />}
         </span>
-        <span className="layer-answer">
-          {text}
-          {held && <span className="layer-held"> · {t('column.held')}</span>}
-        </span>
+        <span className="layer-answer">{text}</span>
       </span>
     </Layer>
   );

@@ -29,7 +29,6 @@ import { Labels, LabelsOf, makeLabelBoard, useLabels } from '../../drawing/label
 import { PlanBar } from '../../drawing/PlanBar.tsx';
 import { arrowMove, trackPointer, worldAt } from '../../drawing/pointer.ts';
 import { snapPoint } from '../../drawing/snap.ts';
-import { useNarrow } from '../../drawing/useNarrow.ts';
 import { useReach } from '../../drawing/useReach.ts';
 import { useSize } from '../../drawing/useSize.ts';
 import { extent, isFitted, polygonPath, type View, viewOf, type Zoom } from '../../drawing/view.ts';
@@ -343,12 +342,11 @@ const PlanHead = memo(function PlanHead({
   run: (how: 'in' | 'out' | FitTo) => void;
 }) {
   const { t } = useTranslation();
-  const narrow = useNarrow();
   return (
     <Flex justify="space-between" align="center" px={3} pt={1.5} gap={2}>
       <Heading>
         {t('plan.title')}
-        {!narrow && ` · ${counted}`}
+        <Box as="span" srOnly>{` · ${counted}`}</Box>
       </Heading>
       <Flex gap={1} className="no-print">
         {Tool && <Tool />}

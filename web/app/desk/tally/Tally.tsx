@@ -21,6 +21,9 @@ import { TallySaid } from './TallySaid.tsx';
 
 const Workings = later(() => import('./Workings.tsx'), 'Workings');
 
+/** Lines that say what the figure cannot: they are shown. */
+const TOLD: ReadonlySet<string> = new Set(['tally.keep.short', 'tally.water.unknown', 'tally.stopped']);
+
 /** The line under a figure: what a crew lead asks next. */
 function subText({ key, values }: SubLine, t: Say, format: Format): string {
   const said: Record<string, string | number> = {};
@@ -70,6 +73,7 @@ export function Tally() {
             unit={figure.kind === 'count' ? t('tally.haul.unit', { count: figure.value }) : shown.unit}
             tone={FIGURES[id].tone}
             sub={subText(figure.sub, t, format)}
+            told={!figure.known || TOLD.has(figure.sub.key)}
             pencil={figure.origin === 'assumed'}
             onOpen={setOpen}
           />
@@ -92,6 +96,7 @@ const FigureCell = memo(function FigureCell({
   unit,
   tone,
   sub,
+  told,
   pencil,
   onOpen,
 }: {
@@ -100,6 +105,8 @@ const FigureCell = memo(function FigureCell({
   unit: string;
   tone: string;
   sub: string;
+  /** Whether that is shown: else it is read out, and stands in what the figure opens to. */
+  told: boolean;
   /** It stands on something nobody has said. */
   pencil: boolean;
   onOpen: (id: FigureId) => void;
@@ -112,18 +119,21 @@ const FigureCell = memo(function FigureCell({
       data-figure={id}
       data-pencil={pencil || undefined}
       onClick={() => onOpen(id)}
-      aria-label={`${t(`tally.${id}.name`)}: ${number} ${unit}. ${t('tally.open')}`}
+      aria-label={`${t(`tally.${id}.name`)}: ${number} ${unit}. ${sub}. ${t('tally.open')}`}
+      title={sub}
     >
       <span className="tally-name">
-        {t(`tally.${id}.name`)}
+        {t(`tally.${id}.brief`)}
         {pencil && <PencilMark />}
       </span>
       <span className="tally-value" data-value>
         {number} <span className="tally-unit">{unit}</span>
       </span>
-      <span className="tally-sub" data-tone={tone}>
-        {sub}
-      </span>
+      {told && (
+        <span className="tally-sub" data-tone={tone}>
+          {sub}
+        </span>
+      )}
     </button>
   );
 });

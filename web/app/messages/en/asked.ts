@@ -52,7 +52,6 @@ export const asked = {
   drawing: {
     title: 'Bring in a drawing',
     panel: 'Drawings and paper',
-    aside: 'in and out',
     import: 'Bring in DXF …',
     save: {
       dxf: 'Save DXF',
@@ -251,7 +250,6 @@ export const asked = {
   },
   soils: {
     penetrometer: 'Pocket penetrometer',
-    aside: 'typical until measured',
     acts: {
       density: 'acts on loads and on a bottom water lifts',
       swell: 'acts on heaps and loads',
@@ -484,7 +482,6 @@ export const asked = {
   },
   neighbour: {
     title: 'Neighbour’s footing',
-    aside: 'how near and how deep',
     influence: 'Line of influence',
     clear: 'The dig stays above its line.',
     ways: 'Stay above the line, keep further off, or ask the engineer about underpinning. Nothing here designs it.',
@@ -502,7 +499,6 @@ export const asked = {
   },
   shallow: {
     title: 'Shallow instead',
-    aside: 'slab on a drained bed',
     try: 'Work it out beside',
     bed: 'Bed of',
     board: 'Insulation board under it',

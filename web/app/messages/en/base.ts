@@ -5,6 +5,7 @@ export const base = {
     bed: 'Bed',
     noBed: 'none',
     none: 'No bed: the footing stands on trimmed ground.',
+    bareOnPurpose: 'Bare ground, on purpose',
     noBeds: 'No bed yet: footings stand on trimmed ground.',
     pickOne: 'Pick a trench or pad to choose what it stands on.',
     add: 'Add a bed',

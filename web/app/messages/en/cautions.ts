@@ -4,23 +4,60 @@ export const cautions = {
     engineer: 'Lifted only by an engineer, by name.',
     owner: 'Lifted only by its owner, in writing.',
     competent: 'Lifted only by the competent person on site, by name.',
+    locator: 'Lifted only by the locate service’s marks.',
+  },
+  act: {
+    unsupported: 'Slope {{what}} to {{steepest}}, or shore',
+    engineerDepth: 'Get the engineer’s sides for {{what}}',
+    influence: 'Keep {{what}} above level {{limit}} beside {{hazard}}',
+    flood: 'Raise or guard the dig against {{hazard}}, to level {{limit}}',
+    keepOff: {
+      service: 'Lay {{hazard}} bare by hand; its owner says how near',
+      overhead: 'Have {{hazard}} switched off and earthed by its owner',
+    },
+    water: 'Draw the water down to level {{hold}}',
+    floats: 'Hold {{name}} down: {{ballast}} more, or the engineer’s word',
+    floatsBarely: 'Hold {{name}} down: {{ballast}} more, or the engineer’s word',
+    heave: 'Bring the water under {{name}} down to level {{level}}',
+    piping: 'Draw down outside {{name}}, or sheet it {{sheets}} deeper',
+    depthUnknown: 'Say what decides the depth of {{what}}',
+    frostUnknown: 'Ask how deep frost goes here; type it',
+    aboveFrost: 'Dig {{what}} {{above}} deeper, or record the engineer’s word',
+    shallowSchool: 'Get an engineer’s word for the shallow bed',
+    replacementNarrow: 'Widen the bottom of {{name}} to {{needs}}',
+    slabFrost: 'Make the bed of {{what}} {{bed}}, or board it',
+    slabEngineer: 'Record the engineer’s word for {{what}}',
+    drainCrosses: 'Move {{drain}} clear of {{footing}}',
+    liftFailed: 'Rework the lift of {{what}} and test again',
+    liftCovered: 'Test and release the lift under {{what}}',
+    softDeep: 'Take {{spot}} out from above; nobody in',
+    underpinOpen: 'Enter the old wall over {{what}}',
+    outsidePlot: 'Bring {{what}} inside the plot',
   },
   caution: {
     go: 'Go to {{stage}}',
-    standing_one: 'Always, on every dig ({{count}})',
-    standing_other: 'Always, on every dig ({{count}})',
+    standing_one: 'Always, on every dig',
+    standing_other: 'Always, on every dig',
     heading: 'Cautions',
+    of: '{{count}} things',
+    concerns: 'Of {{names}}.',
+    all: 'everything',
+    rules: { cautious: 'US 29 CFR 1926 P, made more careful', us: 'US 29 CFR 1926 P', own: 'our own' },
+    by: { local: 'the local code', computed: 'the climate given' },
+    where: { over: 'over', under: 'under' },
+    elsewhere_one: '{{count}} elsewhere',
+    elsewhere_other: '{{count}} elsewhere',
     stop: 'Hold',
     count_zero: 'no stops found by this plan',
     count_one: '{{count}} hold',
     count_other: '{{count}} holds',
     unsupported: {
       title: '{{depth}} deep, steeper than {{steepest}}; protection from {{from}}.',
-      text: 'Nobody enters until the sides are sloped, benched or shored, and the competent person on site has looked and said so.',
+      text: 'By the rules for sides: {{rules}}. Slope, bench or shore them. Nobody enters until the competent person on site has looked and said so.',
     },
     engineerDepth: {
-      title: '{{depth}} deep.',
-      text: 'Past {{limit}} the sides are for an engineer to design.',
+      title: '{{depth}} deep; past {{limit}} sides are an engineer’s.',
+      text: 'By the rules for sides: {{rules}}. Send the section to the engineer; record the word under Levels.',
     },
     waterNear: {
       title: 'Water only {{under}} under formation.',
@@ -51,12 +88,12 @@ export const cautions = {
       text: 'Nobody has given the local code’s: ask for it and type it.',
     },
     water: {
-      title: 'Water {{above}} above formation.',
-      text: 'Draw down to {{hold}} before the last cut is trimmed. Never work under a face that weeps.',
+      title: 'Water {{above}} above the bottom.',
+      text: 'Draw it down to level {{hold}}, {{under}} under the bottom, before the last cut is trimmed. Nobody works under a face that weeps.',
     },
     aboveFrost: {
-      title: 'Footing above the frost line.',
-      text: 'The level set leaves frost-prone ground under the footing. Get the engineer’s reason in writing.',
+      title: '{{above}} above the frost line.',
+      text: 'Frost goes {{frost}} deep by {{by}}. Dig down to it, or record under Levels which engineer said otherwise, when and why.',
     },
     waterClass: {
       title: 'Water lowers the soil to class C.',
@@ -68,11 +105,11 @@ export const cautions = {
     },
     ladder: {
       title: '{{deep}} deep: a ladder within {{travel}} of everyone.',
-      text: 'From {{depth}} down, wherever people are; it stands firm and reaches past the edge.',
+      text: 'From {{depth}} down ({{rules}}). Tied, and {{above}} over the edge. The lead looks each morning.',
     },
     gas: {
-      title: '{{deep}} deep: test the air before anyone goes down, from {{depth}}.',
-      text: 'Bad air cannot be seen. By tanks, fuel, made ground, marsh or a drain: a meter before each entry, air blown in, somebody up top; out at once when it sounds.',
+      title: '{{deep}} deep: test the air from {{depth}} down, before anyone goes in.',
+      text: 'Nobody in under {{oxygen}} oxygen or over {{vapour}} of the explosive limit. Who tests has been trained. By tanks, fuel, fill, marsh or a drain: before each entry, with air blown in and somebody up top.',
     },
     doubled: {
       title: 'Nothing of its own to dig.',
@@ -88,16 +125,19 @@ export const cautions = {
     },
     services: {
       title: 'No services are on this plan.',
-      text: 'Have them located and marked, and dig by hand to prove them, before the machine does.',
+      text: 'Call the locate service before you dig; no machine until its marks are on the ground. Dig by hand to prove them.',
     },
-    thaw: { title: 'Frozen faces thaw.', text: 'A face that stands frozen in the morning can fall at noon.' },
+    thaw: {
+      title: 'Frost goes {{depth}} deep: frozen faces thaw.',
+      text: 'What stands frozen in the morning can fall at noon. The competent person looks again as it thaws.',
+    },
     softening: {
       title: 'The bottom softens when wet.',
-      text: 'Leave the last cut until just before it is covered; keep boots and rain off it.',
+      text: 'Leave the last {{trim}} until just before it is covered. Keep boots and rain off it.',
     },
     instruction: {
-      title: 'Level set by {{who}}: {{level}}.',
-      text: 'It overrides the rules; keep the instruction with the job.',
+      title: 'To level {{level}} by {{who}}’s word.',
+      text: 'It overrides the rules. Keep it with the job.',
     },
     stoneSize: {
       title: '{{bed}}: stone of {{stone}} is too big for lifts of {{lift}}.',
@@ -117,8 +157,8 @@ export const cautions = {
       text: 'A rule of thumb, assumed. Boards laid {{width}} out past the edge, or a bed that goes further out, lengthen the way. An engineer says what the edge needs.',
     },
     slabLow: {
-      title: 'A floor stands {{over}} over the ground beside it: splash and melt water reach it.',
-      text: 'Practice asks {{wanted}}. Raise the floor, lower the ground round it or lead the water away; type what you want under Levels.',
+      title: 'A floor stands {{over}} {{where}} the ground beside it; {{wanted}} over it is the practice.',
+      text: 'Splash and melt water reach it. Raise the floor, lower the ground round it or lead the water away; type what you want under Levels.',
     },
     drainFlat: {
       title: '{{drain}} has no fall to speak of: it works by head only.',
@@ -134,19 +174,19 @@ export const cautions = {
     },
     liftFailed: {
       title: 'A lift failed its test.',
-      text: 'Rework it and test it again before anything covers it. Only a named person may let it go, with a reason that stays in the record.',
+      text: 'Rework it and test it again before anything covers it. Only the engineer lets it go, by name and with a reason.',
     },
     liftCovered: {
       title: 'A lift was laid on one that is not released.',
-      text: 'Test and release the one below first, or lay it bare again: what is under it can no longer be mended.',
+      text: 'Test and release the one below, or lay it bare again. Only the engineer lets it stay, by name and with a reason.',
     },
     liftOverridden: {
       title: '{{who}} let a lift be covered that had not passed: {{reason}}',
       text: 'Keep this with the job; the engineer should know.',
     },
     floats: {
-      title: '{{name}} floats when it is empty: weight over uplift {{safety}}, 1.1 is asked.',
-      text: 'Against the highest water known, friction of the fill not counted. It needs {{ballast}} more, a base that stands out under the fill, or anchors: an engineer’s. It floats with water at {{level}}; keep pumping, or flood it, until that is there.',
+      title: '{{name}} floats when empty: weight over uplift {{safety}}; 1.1 is asked.',
+      text: 'By the highest water known, without the fill’s friction. It needs {{ballast}} more, a wider base or anchors. It floats with water at level {{level}}: pump on, or flood it, until an engineer has settled it.',
     },
     unproved: {
       title: 'A figure does not hold: {{expected}} one way, {{found}} another.',
@@ -158,21 +198,21 @@ export const cautions = {
       text: 'Dig the bottom that wide: more room under Dig, a formed footing, or a wider projection of that layer. Thinner or stiffer is the engineer’s to say.',
     },
     floatsBarely: {
-      title:
-        '{{name}} is held down too little when it is empty: weight over uplift {{safety}}, {{asked}} is asked.',
+      title: '{{name}} is barely held down when empty: weight over uplift {{safety}}; {{asked}} is asked.',
       text: 'Against the highest water known, friction of the fill not counted. It needs {{ballast}} more, a base that stands out under the fill, or anchors: an engineer’s. Keep pumping, or flood it, until that is there.',
     },
     floatsMeanwhile: {
       title: '{{name}} can float until it is roofed and filled over.',
-      text: 'Keep the water under {{level}} until then: do not let the pumps stop at night or over the weekend, and leave a hole in the base to flood it if they do.',
+      text: 'Hold the water under level {{level}} until then. Pumps run through nights and weekends; leave a hole in the base to flood it if they stop.',
     },
     heave: {
-      title: '{{name}}: water under pressure can lift its bottom ({{safety}}; {{asked}} is asked).',
-      text: 'Bring that water down to {{level}} before you dig on, by a well through the tight layer. An engineer says how; recorded under Levels with name, date and reason, the hold lifts.',
+      title:
+        '{{name}}: water under pressure can lift its bottom: weight over pressure {{safety}}; {{asked}} is asked.',
+      text: 'Bring that water down to level {{level}} before you dig on, by a well through the tight layer. An engineer says how; recorded under Levels with name, date and reason, the hold lifts.',
     },
     piping: {
       title:
-        '{{name}}: {{head}} of water over its bottom, pumped from inside, can boil it ({{toe}} at the foot of the sides, {{middle}} in the middle; {{asked}} is asked).',
+        '{{name}}: the bottom can boil with {{head}} of water over it: safety against boiling {{toe}} at the foot of the sides, {{middle}} in the middle; {{asked}} is asked.',
       text: 'Draw it down from outside first, drive tight sheets {{sheets}} below the bottom, or weigh it with stone on a filter. An engineer says which.',
     },
     drawdown: {
@@ -185,7 +225,7 @@ export const cautions = {
     },
     underFlood: {
       title: '{{name}} stands {{short}} too low over the flood.',
-      text: 'Raise it and the wall tops under it to {{level}}, or say with whom another freeboard was agreed.',
+      text: 'Raise it and the wall tops under it to level {{level}}, or say with whom another freeboard was agreed.',
     },
     floatUnknown: {
       title: 'An empty box floats when ground water comes back, and the water is not known.',
@@ -205,15 +245,15 @@ export const cautions = {
     },
     underpinOpen: {
       title: 'The old wall over this run is not known: it is counted as an open trench.',
-      text: 'Lay its underside bare at both ends, and enter it. Never dig under a wall from the surface, and no bay without the engineer’s release.',
+      text: 'Lay its underside bare at both ends and enter it. Its engineer releases each bay, by name. Never dig under a wall from the surface.',
     },
     stoneBeam: {
       title: 'The top of the stone footing stands {{over}} over the ground: splash reaches the wall.',
       text: 'Practice asks {{wanted}} under a wall of earth. Raise the plinth or keep the ground lower.',
     },
     handDeep: {
-      title: 'Too deep to throw out by hand.',
-      text: 'A stage or a bucket stands between: half as long again to twice. Nobody works alone, nor below unsupported sides.',
+      title: '{{depth}} deep: too deep to throw out; {{most}} is the most.',
+      text: 'A stage or a bucket stands between: half as long again to twice. Nobody alone, nobody below unsupported sides.',
     },
     compactorUnsuited: {
       title: '{{bed}}: this compactor does little for a layer with much fines.',
@@ -250,7 +290,7 @@ export const cautions = {
       },
       stream: {
         title: '{{hazard}} is {{distance}} away.',
-        text: 'Within {{limit}} it can break in; permits and fish are someone’s call.',
+        text: 'Within {{limit}} it can break in. Ask the water authority first.',
       },
       well: {
         title: '{{hazard}} is {{distance}} away.',
@@ -258,12 +298,12 @@ export const cautions = {
       },
       overhead: {
         title: '{{hazard}} is {{distance}} away.',
-        text: 'Boom and tipper bodies reach it: keep {{limit}}, or have it switched off.',
+        text: 'Boom and tipper bodies reach it. Keep {{limit}} off, or its owner switches it off and earths it, and says so in writing.',
       },
     },
     influence: {
       title: 'Below the line of {{hazard}}.',
-      text: '{{by}} too deep beside it: stay above {{limit}}, or ask the engineer about underpinning.',
+      text: '{{by}} too deep beside it: stay above level {{limit}}, or ask the engineer about underpinning.',
     },
     flood: {
       title: '{{hazard}} can flood the dig.',
@@ -271,11 +311,11 @@ export const cautions = {
     },
     cutBack: {
       title: 'Old concrete of {{hazard}} is in the way.',
-      text: 'It stands {{by}} into the trench. The engineer says whether it may be cut back.',
+      text: 'It stands {{by}} into the trench. The engineer says whether it may be cut, by name.',
     },
     perched: {
-      title: 'Perched water is cut.',
-      text: 'It runs in over the tight layer at once, wherever the water table lies.',
+      title: 'Perched water is cut, {{depth}} down.',
+      text: 'It runs in over the tight layer at once, wherever the water table lies. Cut it off with a ditch, or pump it there.',
     },
     frozenFace: {
       title: 'Frozen to {{depth}} today.',
@@ -291,7 +331,7 @@ export const cautions = {
     },
     stepHigh: {
       title: 'Steps of {{height}} are higher than the footing is thick, {{thickness}}.',
-      text: 'The rule is no higher than the footing; the engineer may say otherwise.',
+      text: 'The rule is no higher than the footing. The engineer may say otherwise.',
     },
     lapShort: {
       title: 'Laps of {{lap}} are shorter than {{wanted}}.',
@@ -306,12 +346,12 @@ export const cautions = {
       text: 'It is worked out for frost alone. Do not build it without a licensed engineer’s word.',
     },
     servicesMarked: {
-      title: 'Services on this plan are what someone knew.',
-      text: 'Have the rest located and marked, and dig by hand to prove them.',
+      title: 'Services here are only those someone knew.',
+      text: 'Call the locate service for the rest; no machine until its marks are on the ground. Dig by hand to prove them.',
     },
     shored: {
-      title: 'Held sides are someone’s design.',
-      text: 'Sheets, struts or shield by a competent person; nobody goes beyond them, they go in from the top and come out from the bottom.',
+      title: 'Held sides need a named designer.',
+      text: 'Sheets, struts or shield as designed. They go in from the top and come out from the bottom; nobody goes beyond them.',
     },
     spoilNear: {
       title: '{{area}}: the heap stands too near the edge.',

@@ -1,6 +1,7 @@
 /** How water is held, what is filtered from it, and what instruments say of it. */
 export const dewatering = {
   dewatering: {
+    needs: 'what it takes',
     title: 'How to hold it',
     reason: 'Why so',
     pumpHolds: '{{pump}}: {{count}} hold it, {{flow}} each.',

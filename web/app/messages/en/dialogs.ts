@@ -47,7 +47,6 @@ export const dialogs = {
   },
   shape: {
     title: 'Add another shape',
-    aside: 'boxes, slabs, arcs, ramps',
     kind: 'Shape',
     box: 'box in the ground',
     slab: 'slab with edge',
@@ -167,6 +166,7 @@ export const dialogs = {
     below: 'below ground',
   },
   hazard: {
+    nothingNear: 'Nothing near: marked and looked',
     title: 'Hazards',
     count_one: '{{count}} on the plan',
     count_other: '{{count}} on the plan',

@@ -151,6 +151,7 @@ export const hole = {
       inspector: 'inspector',
       engineer: 'engineer',
       owner: 'owner',
+      locator: 'locate service',
       none: 'nobody',
     },
     state: {
@@ -227,7 +228,8 @@ export const hole = {
     sheet: 'Inspection',
     print: 'Print it',
     usual: 'as usual: {{role}}',
-    waits: 'Waits to be seen: {{what}}.',
+    waits_one: '{{count}} to be seen first',
+    waits_other: '{{count}} to be seen first',
     later_one: '{{count}} later',
     later_other: '{{count}} later',
     seen: 'Seen before',

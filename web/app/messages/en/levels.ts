@@ -27,7 +27,6 @@ export const levels = {
     when: 'When',
     why: 'Why',
     floorName: 'Floor',
-    floorsAside: 'levels and layers',
     addFloor: 'Add a floor',
     removeFloor: 'Remove {{name}}',
     measured: 'Level from',
@@ -59,7 +58,8 @@ export const levels = {
   },
   decides: {
     title: 'Depth',
-    of: 'what decides it · {{name}}',
+    of: '{{name}}',
+    why: 'Why, and the other rules',
     frost: 'Frost decides.',
     bearing: 'The bearing soil decides.',
     stack: 'The floor build-up decides.',
@@ -93,7 +93,6 @@ export const levels = {
   },
   prices: {
     title: 'Prices',
-    aside: 'for what-ifs',
     currency: 'Currency',
     which: 'Say which currency: prices are told with it.',
     dig: 'Dig',

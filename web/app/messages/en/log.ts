@@ -2,7 +2,6 @@
 export const log = {
   log: {
     title: 'Revisions',
-    aside: 'saved by itself',
     failed: 'The list could not be fetched.',
     older: 'Older revisions',
     saves_one: '{{count}} save on the way here',
@@ -16,7 +15,6 @@ export const log = {
   },
   record: {
     title: 'Record of the work',
-    aside: 'what was done and seen',
     sheet: 'Record of the work',
     sheetNote:
       'In the order of time, by clocks in {{zone}}. What was corrected or taken back later is struck through.',

@@ -86,7 +86,6 @@ export const proof = {
     gaugeHint: 'a simulated instrument',
     gaugeSilent: 'The gauge does not answer. Try again, or type what it shows.',
     driven: 'Dynamic cone at {{name}}',
-    drivenAside: 'CBR with depth',
     drivenSoil: 'Driven through',
     coneSoil: { other: 'sand, gravel, silt', leanClay: 'lean clay', fatClay: 'fat clay' },
     blows: 'Blows so far',
@@ -199,7 +198,6 @@ export const proof = {
   },
   working: {
     title: 'Level to work on',
-    aside: 'three ways',
     way: { ground: 'straight on trimmed ground', stakes: 'lean on stakes', stone: 'lean on stone' },
     now: 'as planned',
     choose: 'Take it: {{way}}',

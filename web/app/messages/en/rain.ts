@@ -100,7 +100,6 @@ export const rain = {
     chancing: 'Raining on it … {{share}}',
     ask: 'Let it rain a thousand times',
     risingHead: 'Rising-head test',
-    risingHeadAside: 'narrows the range',
     risingHeadHow: 'Pump the pit down, stop, and read its level as it comes up again.',
     pitLength: 'Pit, long',
     pitWidth: 'Pit, wide',

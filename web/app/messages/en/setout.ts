@@ -2,7 +2,6 @@
 export const setout = {
   setout: {
     list: 'Trenches and pads',
-    aside: 'or drag on the plan',
     points: '{{name}}: corners',
     fromOrigin: 'from the origin',
     east: '{{n}}: east',

@@ -90,7 +90,6 @@ export const water = {
   },
   water: {
     title: 'Water to pump',
-    aside: 'first estimate',
     none: 'Water not known: nobody has given a level. Look in the nearest hole, or dig a pit and wait.',
     below: 'Every bottom is above the water level given.',
     pit: 'as one pit',

@@ -55,7 +55,6 @@ export const asked: Words<typeof english> = {
   drawing: {
     title: 'Traer un dibujo',
     panel: 'Dibujos y papel',
-    aside: 'entran y salen',
     import: 'Traer DXF …',
     save: {
       dxf: 'Guardar DXF',
@@ -259,7 +258,6 @@ export const asked: Words<typeof english> = {
   },
   soils: {
     penetrometer: 'Penetrómetro de bolsillo',
-    aside: 'típicos hasta medir',
     acts: {
       density: 'actúa en viajes y en el fondo que el agua levanta',
       swell: 'actúa en acopios y viajes',
@@ -492,7 +490,6 @@ export const asked: Words<typeof english> = {
   },
   neighbour: {
     title: 'Cimiento vecino',
-    aside: 'qué cerca y qué hondo',
     influence: 'Línea de influencia',
     clear: 'La excavación queda sobre su línea.',
     ways: 'Quede sobre la línea, aléjese, o consulte al ingeniero un recalce. Aquí no se diseña.',
@@ -510,7 +507,6 @@ export const asked: Words<typeof english> = {
   },
   shallow: {
     title: 'Superficial en su lugar',
-    aside: 'losa sobre cama drenada',
     try: 'Calcularlo al lado',
     bed: 'Cama de',
     board: 'Plancha aislante debajo',

@@ -8,6 +8,7 @@ export const base: Words<typeof english> = {
     bed: 'Cama',
     noBed: 'ninguna',
     none: 'Sin cama: la zapata apoya en terreno perfilado.',
+    bareOnPurpose: 'Suelo desnudo, a propósito',
     noBeds: 'Aún no hay camas: las zapatas apoyan en terreno perfilado.',
     pickOne: 'Elija una zanja o base para decir en qué apoya.',
     add: 'Agregar una cama',

@@ -6,24 +6,61 @@ export const cautions: Words<typeof english> = {
   lifts: {
     engineer: 'Solo lo levanta un ingeniero, con nombre.',
     owner: 'Solo lo levanta su dueño, por escrito.',
-    competent: 'Solo lo levanta la persona competente en obra, con nombre.',
+    competent: 'Solo lo levanta el responsable en obra, con nombre.',
+    locator: 'Solo lo levantan las marcas del servicio de localización.',
+  },
+  act: {
+    unsupported: 'Talud de {{steepest}} o entibación en {{what}}',
+    engineerDepth: 'Pida al ingeniero los taludes de {{what}}',
+    influence: 'Deje {{what}} sobre el nivel {{limit}} junto a {{hazard}}',
+    flood: 'Suba o proteja la excavación de {{hazard}}, al nivel {{limit}}',
+    keepOff: {
+      service: 'Descubra {{hazard}} a mano; su dueño dice a cuánto',
+      overhead: 'Que su dueño corte {{hazard}} y la ponga a tierra',
+    },
+    water: 'Abata el agua al nivel {{hold}}',
+    floats: 'Sujete {{name}}: {{ballast}} más, o la palabra del ingeniero',
+    floatsBarely: 'Sujete {{name}}: {{ballast}} más, o la palabra del ingeniero',
+    heave: 'Baje el agua bajo {{name}} al nivel {{level}}',
+    piping: 'Abata por fuera de {{name}}, o hinque tablestacas {{sheets}} más',
+    depthUnknown: 'Diga qué decide la profundidad de {{what}}',
+    frostUnknown: 'Pregunte hasta dónde baja la helada; anótelo',
+    aboveFrost: 'Baje {{what}} {{above}}, o anote la palabra del ingeniero',
+    shallowSchool: 'Pida la palabra de un ingeniero para la cama superficial',
+    replacementNarrow: 'Ensanche el fondo de {{name}} a {{needs}}',
+    slabFrost: 'Haga la cama de {{what}} de {{bed}}, o aíslela',
+    slabEngineer: 'Anote la palabra del ingeniero para {{what}}',
+    drainCrosses: 'Aparte {{drain}} de {{footing}}',
+    liftFailed: 'Rehaga la capa de {{what}} y ensaye otra vez',
+    liftCovered: 'Ensaye y libere la capa bajo {{what}}',
+    softDeep: 'Saque {{spot}} desde arriba; nadie entra',
+    underpinOpen: 'Anote el muro viejo sobre {{what}}',
+    outsidePlot: 'Meta {{what}} dentro de la parcela',
   },
   caution: {
     go: 'Ir a {{stage}}',
-    standing_one: 'Siempre, en toda excavación ({{count}})',
-    standing_other: 'Siempre, en toda excavación ({{count}})',
+    standing_one: 'Siempre, en toda excavación',
+    standing_other: 'Siempre, en toda excavación',
     heading: 'Advertencias',
+    of: '{{count}} elementos',
+    concerns: 'De {{names}}.',
+    all: 'todo',
+    rules: { cautious: 'US 29 CFR 1926 P, con más cuidado', us: 'US 29 CFR 1926 P', own: 'las propias' },
+    by: { local: 'la norma local', computed: 'el clima dado' },
+    where: { over: 'sobre', under: 'bajo' },
+    elsewhere_one: '{{count}} en otra etapa',
+    elsewhere_other: '{{count}} en otras etapas',
     stop: 'ALTO',
     count_zero: 'este plan no halla altos',
     count_one: '{{count}} alto',
     count_other: '{{count}} altos',
     unsupported: {
       title: '{{depth}} de hondo, más empinado que {{steepest}}; protección desde {{from}}.',
-      text: 'Nadie entra hasta que las paredes tengan talud, bermas o entibación, y el responsable en obra las haya mirado y lo haya dicho.',
+      text: 'Según las reglas de taludes: {{rules}}. Dele talud, bermas o entibación. Nadie entra hasta que el responsable en obra lo haya mirado y lo haya dicho.',
     },
     engineerDepth: {
-      title: '{{depth}} de hondo.',
-      text: 'Pasados {{limit}} los taludes los calcula un ingeniero.',
+      title: '{{depth}} de hondo; pasados {{limit}} los taludes son del ingeniero.',
+      text: 'Según las reglas de taludes: {{rules}}. Mande el corte al ingeniero; anote su palabra en Niveles.',
     },
     waterNear: {
       title: 'Agua a solo {{under}} bajo el fondo.',
@@ -55,11 +92,11 @@ export const cautions: Words<typeof english> = {
     },
     water: {
       title: 'Agua {{above}} sobre el fondo.',
-      text: 'Abatir a {{hold}} antes de perfilar el último corte. Nunca se trabaja bajo una cara que llora.',
+      text: 'Abátala al nivel {{hold}}, {{under}} bajo el fondo, antes de perfilar. Nadie trabaja bajo una cara que llora.',
     },
     aboveFrost: {
-      title: 'Zapata por encima de la helada.',
-      text: 'El nivel fijado deja suelo heladizo bajo la zapata. Pida la razón del ingeniero por escrito.',
+      title: '{{above}} por encima de la helada.',
+      text: 'La helada baja {{frost}} según {{by}}. Excave hasta ella, o anote en Niveles qué ingeniero dijo otra cosa, cuándo y por qué.',
     },
     waterClass: {
       title: 'El agua baja el suelo a clase C.',
@@ -71,11 +108,11 @@ export const cautions: Words<typeof english> = {
     },
     ladder: {
       title: '{{deep}} de hondo: una escalera a menos de {{travel}} de cada uno.',
-      text: 'Desde {{depth}}, donde haya gente; firme, y que sobresalga del borde.',
+      text: 'Desde {{depth}} ({{rules}}). Atada, y {{above}} por encima del borde. La mira el encargado cada mañana.',
     },
     gas: {
-      title: '{{deep}} de hondo: mida el aire antes de que alguien baje, desde {{depth}}.',
-      text: 'El aire malo no se ve. Cerca de tanques, combustible, rellenos, bañados o un desagüe: un medidor antes de cada entrada, aire soplado, alguien arriba; afuera al primer aviso.',
+      title: '{{deep}} de hondo: mida el aire desde {{depth}}, antes de que alguien baje.',
+      text: 'Nadie adentro con menos de {{oxygen}} de oxígeno o más de {{vapour}} del límite explosivo. Mide quien está capacitado. Cerca de tanques, combustible, rellenos, pantano o un desagüe: antes de cada entrada, con aire soplado y alguien arriba.',
     },
     doubled: {
       title: 'No excava nada propio.',
@@ -91,19 +128,19 @@ export const cautions: Words<typeof english> = {
     },
     services: {
       title: 'No hay servicios en este plano.',
-      text: 'Hágalos ubicar y marcar, y descúbralos a mano, antes que la máquina.',
+      text: 'Pida la localización antes de excavar; sin máquina hasta que las marcas estén en el suelo. Descúbralos a mano.',
     },
     thaw: {
-      title: 'Las caras heladas se deshielan.',
-      text: 'La cara que a la mañana está dura puede caer al mediodía.',
+      title: 'La helada baja {{depth}}: las caras heladas se deshielan.',
+      text: 'La que a la mañana está dura puede caer al mediodía. El responsable en obra vuelve a mirar al deshelar.',
     },
     softening: {
       title: 'El fondo se ablanda con agua.',
-      text: 'Deje el último corte hasta justo antes de tapar; sin botas ni lluvia encima.',
+      text: 'Deje los últimos {{trim}} hasta justo antes de tapar. Sin botas ni lluvia encima.',
     },
     instruction: {
-      title: 'Nivel fijado por {{who}}: {{level}}.',
-      text: 'Manda sobre las reglas; guarde la orden con la obra.',
+      title: 'Al nivel {{level}} por orden de {{who}}.',
+      text: 'Manda sobre las reglas. Guárdela con la obra.',
     },
     stoneSize: {
       title: '{{bed}}: piedra de {{stone}} es grande para capas de {{lift}}.',
@@ -123,8 +160,9 @@ export const cautions: Words<typeof english> = {
       text: 'Regla práctica, supuesta. Planchas {{width}} por fuera del borde, o una cama que salga más, alargan el rodeo. Un ingeniero dice qué pide el borde.',
     },
     slabLow: {
-      title: 'Un piso queda {{over}} sobre el terreno de al lado: lo alcanzan la salpicadura y el deshielo.',
-      text: 'La práctica pide {{wanted}}. Suba el piso, baje el terreno alrededor o desvíe el agua; anote lo que quiera en Niveles.',
+      title:
+        'Un piso queda {{over}} {{where}} el terreno de al lado; la práctica pide {{wanted}} por encima.',
+      text: 'Lo alcanzan la salpicadura y el deshielo. Suba el piso, baje el terreno alrededor o desvíe el agua; anote lo que quiera en Niveles.',
     },
     drainFlat: {
       title: '{{drain}} casi no tiene caída: solo trabaja por carga.',
@@ -140,19 +178,19 @@ export const cautions: Words<typeof english> = {
     },
     liftFailed: {
       title: 'Una capa no pasó su ensayo.',
-      text: 'Rehágala y ensáyela otra vez antes de taparla. Solo una persona con nombre puede dejarla, con un motivo que queda en el registro.',
+      text: 'Rehágala y ensáyela otra vez antes de taparla. Solo el ingeniero la deja pasar, con nombre y motivo.',
     },
     liftCovered: {
       title: 'Se puso una capa sobre otra sin liberar.',
-      text: 'Ensaye y libere primero la de abajo, o vuelva a descubrirla: lo que queda debajo ya no se puede corregir.',
+      text: 'Ensaye y libere la de abajo, o vuelva a descubrirla. Solo el ingeniero la deja así, con nombre y motivo.',
     },
     liftOverridden: {
       title: '{{who}} dejó tapar una capa que no pasó: {{reason}}',
       text: 'Guárdelo con la obra; el ingeniero debe saberlo.',
     },
     floats: {
-      title: '{{name}} flota vacío: peso sobre empuje {{safety}}, se pide 1,1.',
-      text: 'Frente al nivel freático más alto conocido, sin contar el roce del relleno. Le faltan {{ballast}}, un fondo que sobresalga bajo el relleno, o anclajes: cosa de un ingeniero. Flota con el agua a {{level}}; siga bombeando, o inúndelo, hasta que eso esté.',
+      title: '{{name}} flota vacío: peso sobre empuje {{safety}}; se pide 1,1.',
+      text: 'Con el agua más alta conocida, sin el roce del relleno. Le faltan {{ballast}}, una base más ancha o anclajes. Flota con el agua al nivel {{level}}: siga bombeando, o inúndelo, hasta que un ingeniero lo resuelva.',
     },
     unproved: {
       title: 'Una cifra no se sostiene: {{expected}} de un modo, {{found}} de otro.',
@@ -164,20 +202,21 @@ export const cautions: Words<typeof english> = {
       text: 'Excave el fondo así de ancho: más lugar en Excavar, zapata encofrada, o más saliente de esa capa. Más delgado o más firme lo dice el ingeniero.',
     },
     floatsBarely: {
-      title: '{{name}} queda mal sujeto cuando está vacío: peso sobre empuje {{safety}}, se pide {{asked}}.',
+      title: '{{name}} queda mal sujeto vacío: peso sobre empuje {{safety}}; se pide {{asked}}.',
       text: 'Frente al nivel freático más alto conocido, sin contar el roce del relleno. Le faltan {{ballast}}, un fondo que sobresalga bajo el relleno, o anclajes: cosa de un ingeniero. Siga bombeando, o inúndelo, hasta que eso esté.',
     },
     floatsMeanwhile: {
       title: '{{name}} puede flotar hasta que tenga techo y relleno encima.',
-      text: 'Hasta entonces mantenga el agua bajo {{level}}: que las bombas no paren de noche ni el fin de semana, y deje un hueco en el fondo para inundarlo si paran.',
+      text: 'Hasta entonces mantenga el agua bajo el nivel {{level}}. Las bombas siguen de noche y el fin de semana; deje un hueco en la base para inundarlo si paran.',
     },
     heave: {
-      title: '{{name}}: el agua a presión puede levantar su fondo ({{safety}}; se pide {{asked}}).',
-      text: 'Baje esa agua hasta {{level}} antes de seguir, con un pozo a través de la capa impermeable. Un ingeniero dice cómo; anotado en Niveles con nombre, fecha y razón, se levanta el paro.',
+      title:
+        '{{name}}: el agua a presión puede levantar su fondo: peso sobre presión {{safety}}; se pide {{asked}}.',
+      text: 'Baje esa agua al nivel {{level}} antes de seguir, con un pozo a través de la capa impermeable. Un ingeniero dice cómo; anotado en Niveles con nombre, fecha y razón, se levanta el paro.',
     },
     piping: {
       title:
-        '{{name}}: {{head}} de agua sobre su fondo, bombeada desde adentro, puede hacerlo hervir ({{toe}} al pie de los taludes, {{middle}} en el medio; se pide {{asked}}).',
+        '{{name}}: el fondo puede hervir con {{head}} de agua encima: seguridad contra sifonamiento {{toe}} al pie de los taludes, {{middle}} en el medio; se pide {{asked}}.',
       text: 'Abátala antes desde afuera, hinque tablestacas hasta {{sheets}} bajo el fondo, o cárguelo con piedra sobre un filtro. Un ingeniero dice cuál.',
     },
     drawdown: {
@@ -190,7 +229,7 @@ export const cautions: Words<typeof english> = {
     },
     underFlood: {
       title: '{{name}} queda {{short}} demasiado bajo sobre la crecida.',
-      text: 'Súbalo, y con él los muros, hasta {{level}}, o diga con quién se acordó otro resguardo.',
+      text: 'Súbalo, y con él los muros, al nivel {{level}}, o diga con quién se acordó otro resguardo.',
     },
     floatUnknown: {
       title: 'Una caja vacía flota cuando vuelve el agua del suelo, y el nivel freático no se conoce.',
@@ -210,15 +249,15 @@ export const cautions: Words<typeof english> = {
     },
     underpinOpen: {
       title: 'No se conoce el muro viejo sobre este tramo: se cuenta como zanja abierta.',
-      text: 'Descubra su base en los dos extremos y anótela. Nunca cave bajo un muro desde la superficie, ni un batache sin el permiso del ingeniero.',
+      text: 'Descubra su base en los dos extremos y anótela. Su ingeniero libera cada batache con nombre. Nunca cave bajo un muro desde la superficie.',
     },
     stoneBeam: {
       title: 'La cara de la zapata de piedra queda {{over}} sobre el terreno: la salpicadura llega al muro.',
       text: 'La práctica pide {{wanted}} bajo un muro de tierra. Suba el zócalo o baje el terreno.',
     },
     handDeep: {
-      title: 'Demasiado hondo para palear hacia afuera.',
-      text: 'Hace falta una plataforma o un balde: la mitad más o el doble. Nadie trabaja solo ni bajo caras sin sostén.',
+      title: '{{depth}} de hondo: demasiado para palear; hasta {{most}} se puede.',
+      text: 'Hace falta una plataforma o una cubeta: la mitad más o el doble. Nadie solo, nadie bajo caras sin sostén.',
     },
     compactorUnsuited: {
       title: '{{bed}}: este compactador hace poco en una capa con muchos finos.',
@@ -255,7 +294,7 @@ export const cautions: Words<typeof english> = {
       },
       stream: {
         title: '{{hazard}} está a {{distance}}.',
-        text: 'A menos de {{limit}} puede entrar; los permisos son cosa de otro.',
+        text: 'A menos de {{limit}} puede entrar. Pregunte antes a la autoridad del agua.',
       },
       well: {
         title: '{{hazard}} está a {{distance}}.',
@@ -263,12 +302,12 @@ export const cautions: Words<typeof english> = {
       },
       overhead: {
         title: '{{hazard}} está a {{distance}}.',
-        text: 'La pluma y la caja la alcanzan: manténgase a {{limit}}, o que la corten.',
+        text: 'La pluma y la caja la alcanzan. Quede a {{limit}}, o que su dueño la corte y la ponga a tierra, por escrito.',
       },
     },
     influence: {
       title: 'Por debajo de la línea de {{hazard}}.',
-      text: '{{by}} de más a su lado: quede sobre {{limit}}, o consulte un recalce al ingeniero.',
+      text: '{{by}} de más a su lado: quede sobre el nivel {{limit}}, o consulte un recalce al ingeniero.',
     },
     flood: {
       title: '{{hazard}} puede inundar la excavación.',
@@ -276,11 +315,11 @@ export const cautions: Words<typeof english> = {
     },
     cutBack: {
       title: 'El hormigón viejo de {{hazard}} estorba.',
-      text: 'Entra {{by}} en la zanja. El ingeniero dice si se puede cortar.',
+      text: 'Entra {{by}} en la zanja. El ingeniero dice si se puede cortar, con nombre.',
     },
     perched: {
-      title: 'Se corta agua colgada.',
-      text: 'Entra en seguida sobre la capa cerrada, esté donde esté el nivel.',
+      title: 'Se corta agua colgada, a {{depth}}.',
+      text: 'Entra en seguida sobre la capa cerrada, esté donde esté el nivel. Córtela con una zanja, o bombéela allí.',
     },
     frozenFace: {
       title: 'Hoy helado hasta {{depth}}.',
@@ -297,7 +336,7 @@ export const cautions: Words<typeof english> = {
     },
     stepHigh: {
       title: 'Los escalones de {{height}} superan el canto de la zapata, {{thickness}}.',
-      text: 'La regla es no más que el canto; el ingeniero puede decir otra cosa.',
+      text: 'La regla es no más que el canto. El ingeniero puede decir otra cosa.',
     },
     lapShort: {
       title: 'Los solapes de {{lap}} son menores que {{wanted}}.',
@@ -312,12 +351,12 @@ export const cautions: Words<typeof english> = {
       text: 'Está calculada solo por la helada. No la haga sin la orden de un ingeniero.',
     },
     servicesMarked: {
-      title: 'Los servicios de este plan son los que alguien sabía.',
-      text: 'Haga localizar y marcar el resto, y cave a mano para probarlos.',
+      title: 'Los servicios de aquí son los que alguien sabía.',
+      text: 'Pida la localización del resto; sin máquina hasta que las marcas estén en el suelo. Descúbralos a mano.',
     },
     shored: {
-      title: 'La entibación la calcula alguien.',
-      text: 'Tablas, codales o escudo por persona competente; nadie pasa de ellos, se ponen desde arriba y se quitan desde abajo.',
+      title: 'La entibación pide un proyectista con nombre.',
+      text: 'Tablas, codales o escudo según el proyecto. Se ponen desde arriba y se quitan desde abajo; nadie pasa de ellos.',
     },
     spoilNear: {
       title: '{{area}}: el montón está demasiado cerca del borde.',

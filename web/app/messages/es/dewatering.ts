@@ -4,6 +4,7 @@ import type { Words } from '../words.ts';
 
 export const dewatering: Words<typeof english> = {
   dewatering: {
+    needs: 'qué pide',
     title: 'Cómo contenerla',
     reason: 'Por qué así',
     pumpHolds: '{{pump}}: la contienen {{count}}, {{flow}} cada una.',

@@ -50,7 +50,6 @@ export const dialogs: Words<typeof english> = {
   },
   shape: {
     title: 'Añadir otra forma',
-    aside: 'cajones, losas, arcos, rampas',
     kind: 'Forma',
     box: 'cajón enterrado',
     slab: 'losa con borde',
@@ -170,6 +169,7 @@ export const dialogs: Words<typeof english> = {
     below: 'bajo el terreno',
   },
   hazard: {
+    nothingNear: 'Nada cerca: localizado y mirado',
     title: 'Peligros',
     count_one: '{{count}} en la planta',
     count_other: '{{count}} en la planta',

@@ -154,6 +154,7 @@ export const hole: Words<typeof english> = {
       inspector: 'inspector de obra',
       engineer: 'ingeniero',
       owner: 'dueño',
+      locator: 'servicio de localización',
       none: 'nadie',
     },
     state: {
@@ -230,7 +231,8 @@ export const hole: Words<typeof english> = {
     sheet: 'Inspección',
     print: 'Imprimirlo',
     usual: 'lo usual: {{role}}',
-    waits: 'Espera que lo vean: {{what}}.',
+    waits_one: 'antes hay que ver {{count}}',
+    waits_other: 'antes hay que ver {{count}}',
     later_one: '{{count}} más adelante',
     later_other: '{{count}} más adelante',
     seen: 'Visto antes',

@@ -30,7 +30,6 @@ export const levels: Words<typeof english> = {
     when: 'Cuándo',
     why: 'Por qué',
     floorName: 'Piso',
-    floorsAside: 'cotas y capas',
     addFloor: 'Añadir un piso',
     removeFloor: 'Quitar {{name}}',
     measured: 'Cota desde',
@@ -62,7 +61,8 @@ export const levels: Words<typeof english> = {
   },
   decides: {
     title: 'Profundidad',
-    of: 'qué la decide · {{name}}',
+    of: '{{name}}',
+    why: 'Por qué, y las demás reglas',
     frost: 'Decide la helada.',
     bearing: 'Decide el suelo de apoyo.',
     stack: 'Decide el paquete del piso.',
@@ -96,7 +96,6 @@ export const levels: Words<typeof english> = {
   },
   prices: {
     title: 'Precios',
-    aside: 'para comparar',
     currency: 'Moneda',
     which: 'Diga en qué moneda: los precios van con ella.',
     dig: 'Excavar',

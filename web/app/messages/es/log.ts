@@ -5,7 +5,6 @@ import type { Words } from '../words.ts';
 export const log: Words<typeof english> = {
   log: {
     title: 'Revisiones',
-    aside: 'se guardan solas',
     failed: 'No se pudo traer la lista.',
     older: 'Revisiones anteriores',
     saves_one: '{{count}} guardado en el camino',
@@ -19,7 +18,6 @@ export const log: Words<typeof english> = {
   },
   record: {
     title: 'Registro de obra',
-    aside: 'lo hecho y lo visto',
     sheet: 'Registro de obra',
     sheetNote: 'En orden de tiempo, con relojes en {{zone}}. Lo corregido o retirado después va tachado.',
     print: 'Imprimir el registro',

@@ -91,7 +91,6 @@ export const proof: Words<typeof english> = {
     gaugeHint: 'un instrumento simulado',
     gaugeSilent: 'El densímetro no responde. Pruebe otra vez, o anote lo que muestra.',
     driven: 'Cono dinámico en {{name}}',
-    drivenAside: 'CBR con la profundidad',
     drivenSoil: 'Hincado en',
     coneSoil: { other: 'arena, grava, limo', leanClay: 'arcilla magra', fatClay: 'arcilla grasa' },
     blows: 'Golpes hasta acá',
@@ -204,7 +203,6 @@ export const proof: Words<typeof english> = {
   },
   working: {
     title: 'Nivel para trabajar',
-    aside: 'tres maneras',
     way: {
       ground: 'directo sobre el suelo perfilado',
       stakes: 'pobre entre estacas',

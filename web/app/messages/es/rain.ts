@@ -103,7 +103,6 @@ export const rain: Words<typeof english> = {
     chancing: 'Lloviendo … {{share}}',
     ask: 'Que llueva mil veces',
     risingHead: 'Ensayo de recuperación',
-    risingHeadAside: 'achica el rango',
     risingHeadHow: 'Bombee el pozo, pare, y lea su nivel mientras vuelve a subir.',
     pitLength: 'Pozo, largo',
     pitWidth: 'Pozo, ancho',

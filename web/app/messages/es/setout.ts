@@ -5,7 +5,6 @@ import type { Words } from '../words.ts';
 export const setout: Words<typeof english> = {
   setout: {
     list: 'Zanjas y zapatas',
-    aside: 'o arrastre en planta',
     points: '{{name}}: esquinas',
     fromOrigin: 'desde el origen',
     east: '{{n}}: este',

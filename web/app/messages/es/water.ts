@@ -93,7 +93,6 @@ export const water: Words<typeof english> = {
   },
   water: {
     title: 'Agua por sacar',
-    aside: 'primera estimación',
     none: 'Agua sin conocer: nadie dio un nivel. Mire el hoyo más cercano, o abra una calicata y espere.',
     below: 'Todos los fondos quedan sobre el nivel de agua dado.',
     pit: 'como un pozo',

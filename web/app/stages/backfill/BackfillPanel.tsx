@@ -9,6 +9,9 @@ import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel, Toggle } from '../fields.tsx';
 import { WaitsToBeSeen } from '../WaitsToBeSeen.tsx';
 
+/** Less of a soil is none, m³. */
+const NONE = 0.05;
+
 export function BackfillPanel() {
   const { t } = useTranslation();
   const format = useFormat();
@@ -37,18 +40,20 @@ export function BackfillPanel() {
           </tr>
         </thead>
         <Box as="tbody" fontFamily="figure" fontSize="md">
-          {takeoff.spoil.strata.map((s) => (
-            <tr key={s.soil.layer.id}>
-              <Th scope="row" textAlign="left" fontFamily="body" fontWeight={400} fontSize="sm">
-                {s.soil.layer.name || t(`soil.${s.soil.layer.kind}`)}
-              </Th>
-              {[s.bank, s.loose, s.keptBank, s.hauledBank].map((value, i) => (
-                <Box as="td" key={['bank', 'loose', 'kept', 'hauled'][i]} textAlign="right">
-                  {volume(value)}
-                </Box>
-              ))}
-            </tr>
-          ))}
+          {takeoff.spoil.strata
+            .filter(({ bank }) => bank > NONE)
+            .map((s) => (
+              <tr key={s.soil.layer.id}>
+                <Th scope="row" textAlign="left" fontFamily="body" fontWeight={400} fontSize="sm">
+                  {s.soil.layer.name || t(`soil.${s.soil.layer.kind}`)}
+                </Th>
+                {[s.bank, s.loose, s.keptBank, s.hauledBank].map((value, i) => (
+                  <Box as="td" key={['bank', 'loose', 'kept', 'hauled'][i]} textAlign="right">
+                    {volume(value)}
+                  </Box>
+                ))}
+              </tr>
+            ))}
         </Box>
       </Box>
       <Choice

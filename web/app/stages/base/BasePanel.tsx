@@ -11,6 +11,7 @@ import { useFormat } from '../../ui/format.tsx';
 import { later } from '../../ui/later.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
+import { OnPurpose } from '../OnPurpose.tsx';
 import { AddLayer, Layers } from './BedLayers.tsx';
 import { addBed, bears, putAllOn, putOn, removeBed } from './beds.ts';
 import { FloorLayers } from './FloorLayers.tsx';
@@ -62,6 +63,7 @@ export function BasePanel() {
         {shown && <LayerProof key={`proof-${shown.id}`} bed={shown} index={plan.beds.indexOf(shown)} />}
       </Suspense>
       <FloorLayers />
+      {plan.beds.length === 0 && <OnPurpose pointer="/beds">{t('base.bareOnPurpose')}</OnPurpose>}
       {plan.beds.length < 20 && (
         <Box pb={4}>
           <Button onClick={() => store.getState().edit((d) => addBed(d, element?.id ?? null))}>

@@ -110,6 +110,7 @@ function Area({ area, view, hold, movable }: Props & { area: SiteArea; movable: 
   const format = useFormat();
   const store = useDeskStore();
   const picked = useDesk((desk) => desk.view.area === area.id);
+  const stage = useDesk((desk) => desk.stage);
   const laid = useTakeoff().work.layDown.areas.find((entry) => entry.id === area.id);
   const wrong = laid && (laid.rehandled > 0.05 || laid.tooNear);
   const { edit, look } = store.getState();
@@ -123,7 +124,12 @@ function Area({ area, view, hold, movable }: Props & { area: SiteArea; movable: 
         movable={movable}
         picked={picked}
         label={t('site.area', { name: area.name })}
-        text={`${area.name} · ${format.text(laid?.holds ?? 0, 'volume')}`}
+        text={
+          // How much it takes is asked where the soil goes.
+          stage === 'dig' || stage === 'backfill'
+            ? `${area.name} · ${format.text(laid?.holds ?? 0, 'volume')}`
+            : area.name
+        }
         fill={ink('earth-wash')}
         colour={wrong ? 'held' : 'earth'}
         pick={() => look({ area: area.id })}

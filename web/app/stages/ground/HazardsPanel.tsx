@@ -11,6 +11,7 @@ import { Button, Select, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Panel, PlanField, Toggle } from '../fields.tsx';
+import { OnPurpose } from '../OnPurpose.tsx';
 import { newHazardId } from './placing.ts';
 
 export const HazardsPanel = memo(function HazardsPanel() {
@@ -74,6 +75,7 @@ export const HazardsPanel = memo(function HazardsPanel() {
         </Box>
       )}
       {index >= 0 && <Picked hazard={hazards[index]!} index={index} />}
+      {hazards.length === 0 && <OnPurpose pointer="/ground/hazards">{t('hazard.nothingNear')}</OnPurpose>}
       <Select
         aria-label={t('hazard.add')}
         value=""

@@ -37,7 +37,7 @@ export const SoilsPanel = memo(function SoilsPanel() {
   const [hand, setHand] = useState<string | null>(null);
   const at = soils.findIndex((soil) => soil.layer.id === hand);
   return (
-    <Panel fold="shut" title={t('ground.soils')} aside={t('soils.aside')}>
+    <Panel fold="shut" title={t('ground.soils')}>
       {soils.map((soil) => (
         <Entry key={soil.layer.id} soil={soil} onHand={() => setHand(soil.layer.id)} />
       ))}

@@ -91,7 +91,7 @@ function Floors() {
   const { stacks } = useTakeoff();
   const { edit } = store.getState();
   return (
-    <Panel fold="shut" title={t('levels.floor')} aside={t('levels.floorsAside')}>
+    <Panel fold="shut" title={t('levels.floor')}>
       {floors.map((floor, i) => {
         const stack = stacks.find((s) => s.floor.id === floor.id);
         return (
@@ -330,7 +330,7 @@ function Neighbour() {
   const footings = hazards.filter((hazard) => hazard.kind === 'footing');
   if (footings.length === 0) return null;
   return (
-    <Panel fold="shut" title={t('neighbour.title')} aside={t('neighbour.aside')}>
+    <Panel fold="shut" title={t('neighbour.title')}>
       <Choice
         label={t('neighbour.influence')}
         value={INFLUENCES.find((entry) => entry.tangent === influence)?.value ?? ''}
@@ -380,7 +380,7 @@ function Prices() {
     Object.values(prices).some((price) => typeof price === 'number'),
   );
   return (
-    <Panel fold="shut" title={t('prices.title')} aside={t('prices.aside')}>
+    <Panel fold="shut" title={t('prices.title')}>
       <TextField
         label={t('prices.currency')}
         value={currency}

@@ -26,7 +26,7 @@ export function RuleCosts() {
   if (!info?.decision || !element) return null;
   const { candidates } = info.decision;
   return (
-    <Panel title={t('cost.title')} aside={t('decides.of', { name: element.name })}>
+    <Panel fold="shut" title={t('cost.title')}>
       <Box as="ol" data-rules>
         {candidates.map((candidate, i) => {
           const next = candidates[i + 1];

@@ -17,7 +17,7 @@ export function ShallowPanel() {
   const { shallow: found, frost } = useTakeoff();
   const { edit } = store.getState();
   return (
-    <Panel fold="shut" title={t('shallow.title')} aside={t('shallow.aside')}>
+    <Panel fold="shut" title={t('shallow.title')}>
       <Toggle
         label={t('shallow.try')}
         on={shallow !== null}

@@ -79,7 +79,7 @@ function Revisions() {
     store.getState().replace(plan);
   };
   return (
-    <Panel title={t('log.title')} aside={t('log.aside')}>
+    <Panel title={t('log.title')}>
       {failed && <FieldError role="alert">{t('log.failed')}</FieldError>}
       <Box as="ol" data-revisions>
         {list?.map((item) => (

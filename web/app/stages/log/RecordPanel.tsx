@@ -14,7 +14,7 @@ import { TextField } from '../../ui/TextField.tsx';
 import { problemText } from '../../ui/words.ts';
 import { Panel } from '../fields.tsx';
 
-const SHOWN = 12;
+const SHOWN = 5;
 /** Where this browser's clock is. */
 const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
@@ -29,7 +29,7 @@ export function RecordPanel() {
   const stand = useMemo(() => new Set(standing(records)), [records]);
   const shown = all ? rows : rows.slice(0, SHOWN);
   return (
-    <Panel title={t('record.title')} aside={t('record.aside')}>
+    <Panel title={t('record.title')}>
       <NewNote />
       {unsent.length > 0 && (
         <Small role="status" data-unsent>
@@ -149,36 +149,36 @@ function Line({ record, stands }: { record: SiteRecord; stands: boolean }) {
       data-record={record.kind}
       data-waits={waits}
     >
-      <Flex justify="space-between" gap={2} align="baseline">
+      <details>
         <Box
-          as="span"
+          as="summary"
+          cursor="pointer"
           fontSize="sm"
           textDecoration={stands || record.value === null ? 'none' : 'line-through'}
           overflowWrap="anywhere"
         >
           {what}: <strong>{value}</strong>
         </Box>
+        <Small>
+          {record.id.startsWith('old-') ? (
+            t('record.unknownBy')
+          ) : (
+            <>
+              <When at={new Date(record.at)} />
+              {record.by && ` · ${record.by}`}
+            </>
+          )}
+        </Small>
         {stands && (
           <Button
             size="sm"
-            look="quiet"
             aria-label={t('record.takeBackNamed', { what: `${what} ${value}` })}
             onClick={() => log(record.kind, null, { corrects: record.id, element: record.element })}
           >
             {t('record.takeBack')}
           </Button>
         )}
-      </Flex>
-      <Small>
-        {record.id.startsWith('old-') ? (
-          t('record.unknownBy')
-        ) : (
-          <>
-            <When at={new Date(record.at)} />
-            {record.by && ` · ${record.by}`}
-          </>
-        )}
-      </Small>
+      </details>
     </Box>
   );
 }

@@ -6,6 +6,7 @@ import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
+import { ranges } from '../../ui/ranges.ts';
 import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel } from '../fields.tsx';
 import { WaitsToBeSeen } from '../WaitsToBeSeen.tsx';
@@ -34,7 +35,7 @@ function PourRow({ pour }: { pour: Takeoff['pours'][number] }) {
     <Box data-pour={pour.id}>
       <Fact
         label={pour.name ?? t(`pours.kind.${pour.kind ?? 'footings'}`)}
-        note={`${names.join(', ')} · ${t('pours.order', { order: format.text(pour.ordered, 'volume') })}, ${t('pour.loads', { count: pour.loads })}`}
+        note={`${ranges(names)} · ${t('pours.order', { order: format.text(pour.ordered, 'volume') })}, ${t('pour.loads', { count: pour.loads })}`}
         value={format.text(pour.neat, 'volume')}
       />
       <WaitsToBeSeen

@@ -204,7 +204,7 @@ export function AddShape() {
   );
   const sized = ['box', 'slab', 'ring', 'pads'].includes(shape);
   return (
-    <Panel fold="shut" title={t('shape.title')} aside={t('shape.aside')}>
+    <Panel fold="shut" title={t('shape.title')}>
       <form onSubmit={add} noValidate>
         <Stack gap={2}>
           <Choice

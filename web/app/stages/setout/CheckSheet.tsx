@@ -84,7 +84,7 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
                     {name}
                   </Box>
                   <Box as="span" w="62px" fontSize="xs" color="soft">
-                    {t(`check.${line.kind}`)}
+                    {line.kind !== 'side' && t(`check.${line.kind}`)}
                   </Box>
                   <Box
                     as="span"

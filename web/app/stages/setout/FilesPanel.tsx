@@ -38,7 +38,7 @@ export function FilesPanel() {
     else saveFile(`${name}.csv`, writeSetoutCsv(setoutSheet(plan, takeoff), origin));
   };
   return (
-    <Panel fold="open" title={t('drawing.panel')} aside={t('drawing.aside')}>
+    <Panel fold="shut" title={t('drawing.panel')}>
       <Flex gap={1.5} wrap="wrap">
         <FilePick accept=".dxf,image/vnd.dxf" name="drawing" onFile={setFile}>
           {t('drawing.import')}

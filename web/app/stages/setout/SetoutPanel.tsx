@@ -25,7 +25,7 @@ export function SetoutPanel() {
   return (
     <>
       <FilesPanel />
-      <Panel title={t('setout.list')} aside={t('setout.aside')}>
+      <Panel title={t('setout.list')}>
         <List />
       </Panel>
       {element && isRun(element) && <RunPlace run={element} index={index} />}
@@ -65,7 +65,7 @@ function List() {
           >
             <span>{element.name}</span>
             <Box as="span" fontFamily="figure">
-              {t(`kinds.name.${element.kind}`)} · {format.text(takeoff.elements[i]?.length ?? 0, 'length')}
+              {format.text(takeoff.elements[i]?.length ?? 0, 'length')}
             </Box>
           </Button>
         </Box>

@@ -41,7 +41,7 @@ export function WaterPanel() {
   const element = elementFor(plan, picked);
   return (
     <>
-      <Panel title={t('water.title')} aside={t('water.aside')}>
+      <Panel title={t('water.title')}>
         {water.from === 'logs' ? (
           <Small fontSize="sm">{t('water.fromLogs')}</Small>
         ) : (

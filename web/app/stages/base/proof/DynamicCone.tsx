@@ -21,7 +21,7 @@ export function DynamicCone({ index }: { index: number }) {
   const last = facts.cone.get(info.id)?.at(-1) ?? null;
   const { name } = info.element;
   return (
-    <Panel fold="shut" title={t('proof.driven', { name })} aside={t('proof.drivenAside')}>
+    <Panel fold="shut" title={t('proof.driven', { name })}>
       {last && <Driven stretches={coneStretches(last.readings, last.soil)} name={name} />}
       <LogCone element={info.id} />
     </Panel>

@@ -19,7 +19,7 @@ export function WorkingLevel({ index }: { index: number }) {
   const element = plan.elements[index];
   if (!element || !info?.live || info.bays) return null;
   return (
-    <Panel fold="shut" title={t('working.title')} aside={t('working.aside')}>
+    <Panel fold="shut" title={t('working.title')}>
       <Stakes index={index} />
       {ways === null && <Small>{t('ways.working')}</Small>}
       {ways?.map(({ way, here, change }) => (

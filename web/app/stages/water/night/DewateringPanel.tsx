@@ -19,19 +19,21 @@ import { pumpText } from '../../../ui/plant.ts';
 import { Choice, TextField } from '../../../ui/TextField.tsx';
 import { Fact, Panel } from '../../fields.tsx';
 import { WayFrame } from '../../WayFrame.tsx';
-import { lasting, namesOf } from './use.ts';
+import { lasting } from './use.ts';
 
 export function DewateringPanel({ element }: { element: string }) {
   const { t } = useTranslation();
   const plan = useDesk((desk) => desk.plan);
   const held = useDewatering(plan);
+  const taken = plan.water.holding?.by;
   const hole = held?.find(({ elements }) => elements.includes(element)) ?? held?.[0];
   if (held === null) return null;
   return (
     <>
       {hole && (
-        <Panel title={t('dewatering.title')} aside={namesOf(plan, hole.elements)}>
-          {HOLDINGS.map((by) => (
+        <Panel title={t('dewatering.title')}>
+          {/* What cannot hold it is not offered; what the plan has taken stays in sight. */}
+          {HOLDINGS.filter((by) => holds(hole, by) || by === taken).map((by) => (
             <Way key={by} by={by} hole={hole} />
           ))}
           <Begins hole={hole} />
@@ -70,7 +72,10 @@ function Way({ by, hole }: { by: Holding; hole: DewateredHole }) {
           </Button>
         )}
       </Flex>
-      <WaySaid by={by} hole={hole} able={able} format={format} />
+      <details>
+        <summary>{t('dewatering.needs')}</summary>
+        <WaySaid by={by} hole={hole} able={able} format={format} />
+      </details>
       {here && (
         <TextField
           label={t('dewatering.reason')}

@@ -12,6 +12,7 @@ import { Choice, TextField } from '../../../ui/TextField.tsx';
 import { HERE, today } from '../../../ui/today.ts';
 import { problemText } from '../../../ui/words.ts';
 import { Panel, PlanField, Toggle } from '../../fields.tsx';
+import { OnPurpose } from '../../OnPurpose.tsx';
 import { WhenField } from './When.tsx';
 
 const MOST_HOURS = 96;
@@ -55,6 +56,7 @@ export function RainPanel() {
       <Panel title={t('rain.title')}>
         <Small>{t('rain.none')}</Small>
         <Button onClick={() => edit(expect)}>{t('rain.expect')}</Button>
+        <OnPurpose pointer="/water/storm">{t('rain.remove')}</OnPurpose>
       </Panel>
     );
   return (

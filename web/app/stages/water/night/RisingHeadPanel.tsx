@@ -30,7 +30,7 @@ export function RisingHeadPanel({ element }: { element: string }) {
   const found = test && grows && info ? risingHeadRange(test, info.groundLow - knownTo) : null;
   const k = (value: number) => format.text(value, 'permeability');
   return (
-    <Panel fold="shut" title={t('rain.risingHead')} aside={t('rain.risingHeadAside')}>
+    <Panel fold="shut" title={t('rain.risingHead')}>
       <Small>{t('rain.risingHeadHow')}</Small>
       <QuantityField
         optional
