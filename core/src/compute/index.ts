@@ -1,3 +1,4 @@
+export * from './first.ts';
 export * from './night/dewatering.ts';
 export * from './night/means.ts';
 export * from './night/night.ts';

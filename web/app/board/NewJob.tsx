@@ -1,7 +1,15 @@
 /** A new job: what one would say on the phone, from a demo, or from a plan file. */
 
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { FIRST_KINDS, type FirstKind, type Problem, SOIL_KINDS, type System } from '@cimiento/core';
+import {
+  FIRST_KINDS,
+  type FirstKind,
+  FOOT,
+  INCH,
+  type Problem,
+  SOIL_KINDS,
+  type System,
+} from '@cimiento/core';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Form } from 'react-router';
@@ -9,7 +17,7 @@ import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { placeText } from '../ui/changes.ts';
 import { Button, FieldError, Heading, Select, Small } from '../ui/controls.tsx';
-import { useFormat } from '../ui/format.tsx';
+import { makeFormat, useFormat } from '../ui/format.tsx';
 import { TextField } from '../ui/TextField.tsx';
 import { problemText } from '../ui/words.ts';
 
@@ -90,6 +98,27 @@ export function NewJob({ actionData, demos }: { actionData: Refused | undefined;
 
 const NOTHING = '' as const;
 
+type Asked =
+  | 'length'
+  | 'width'
+  | 'thick'
+  | 'footWidth'
+  | 'footThick'
+  | 'apart'
+  | 'old'
+  | 'down'
+  | 'away'
+  | 'deep'
+  | 'flood'
+  | 'frost'
+  | 'water';
+/** Told in millimetres or inches; the rest in metres or feet. */
+const SIZES: readonly Asked[] = ['thick', 'footWidth', 'footThick'];
+type Kind = FirstKind | typeof NOTHING;
+/** Of these a length and a thickness are asked, not a width. */
+const LONG: readonly Kind[] = ['wall', 'stream', 'underpin'];
+const FOOTED: readonly Kind[] = ['ring', 'pads', 'round', 'trench', 'wall', 'stream'];
+
 /** What one would say on the phone. All but the name may be left out. */
 function First({ problems }: { problems: readonly Problem[] }) {
   const { t } = useTranslation();
@@ -101,16 +130,21 @@ function First({ problems }: { problems: readonly Problem[] }) {
     const found = problems.find(({ path }) => path === `/${field}`);
     return found && problemText(t, format, found);
   };
-  const text = (field: 'length' | 'width' | 'thick' | 'frost' | 'water', eg: readonly [string, string]) => (
-    <TextField
-      label={t(`first.${field}`, { unit: metric ? 'mm' : 'in' })}
-      name={field}
-      maxLength={20}
-      placeholder={metric ? eg[0] : eg[1]}
-      problem={problem(field)}
-      autoComplete="off"
-    />
-  );
+  /** What is typed, with an example beside it as its reader would write it. */
+  const text = (field: Asked, eg: readonly [number, number]) => {
+    const size = SIZES.includes(field);
+    const example = makeFormat(format.lang, system).text(eg[metric ? 0 : 1], size ? 'size' : 'length');
+    return (
+      <TextField
+        label={t(`first.${field}`)}
+        hint={t('first.eg', { example })}
+        name={field}
+        maxLength={20}
+        problem={problem(field)}
+        autoComplete="off"
+      />
+    );
+  };
   const count = (field: 'cross' | 'along' | 'across', start: number) => (
     <TextField
       label={t(`first.${field}`)}
@@ -134,17 +168,6 @@ function First({ problems }: { problems: readonly Problem[] }) {
           autoComplete="off"
           problem={problem('name')}
         />
-        <TextField label={t('jobs.place')} name="place" maxLength={120} autoComplete="off" />
-        <Pick
-          label={t('jobs.drawnIn')}
-          name="system"
-          value={system}
-          onChange={(value) => setSystem(value as System)}
-          options={[
-            ['metric', t('prefs.metric')],
-            ['imperial', t('prefs.imperial')],
-          ]}
-        />
         <Pick
           label={t('first.kind')}
           name="kind"
@@ -157,9 +180,8 @@ function First({ problems }: { problems: readonly Problem[] }) {
         />
         {kind !== NOTHING && (
           <Flex gap={2}>
-            {text('length', ['14.4', "48'"])}
-            {kind !== 'trench' && kind !== 'wall' && text('width', ['8.4', "28'"])}
-            {kind === 'wall' && text('thick', ['250', '10'])}
+            {text('length', [14.4, 48 * FOOT])}
+            {LONG.includes(kind) ? text('thick', [0.25, 10 * INCH]) : text('width', [8.4, 28 * FOOT])}
           </Flex>
         )}
         {kind === 'ring' && count('cross', 1)}
@@ -169,7 +191,29 @@ function First({ problems }: { problems: readonly Problem[] }) {
             {count('across', 2)}
           </Flex>
         )}
-        {text('frost', ['0.95', '3\' 2"'])}
+        {kind === 'round' && text('apart', [2.8, 9 * FOOT])}
+        {FOOTED.includes(kind) && (
+          <Flex gap={2}>
+            {text('footWidth', [0.6, 24 * INCH])}
+            {text('footThick', [0.3, 12 * INCH])}
+          </Flex>
+        )}
+        {kind === 'underpin' && (
+          <Flex gap={2}>
+            {text('old', [0.6, 2 * FOOT])}
+            {text('down', [2.4, 8 * FOOT])}
+          </Flex>
+        )}
+        {kind === 'stream' && (
+          <>
+            {text('away', [3, 10 * FOOT])}
+            <Flex gap={2}>
+              {text('deep', [0.4, 1.5 * FOOT])}
+              {text('flood', [0.3, FOOT])}
+            </Flex>
+          </>
+        )}
+        {text('frost', [0.95, 38 * INCH])}
         <Pick
           label={t('first.soil')}
           name="soil"
@@ -181,7 +225,28 @@ function First({ problems }: { problems: readonly Problem[] }) {
             ]),
           ]}
         />
-        {text('water', ['1.2', "4'"])}
+        {text('water', [1.2, 4 * FOOT])}
+        <Pick
+          label={t('first.near')}
+          name="near"
+          options={[
+            [NOTHING, t('first.unknown')],
+            ['yes', t('first.yes')],
+            ['no', t('first.no')],
+          ]}
+        />
+        <TextField label={t('first.call')} name="call" maxLength={120} autoComplete="off" />
+        <TextField label={t('jobs.place')} name="place" maxLength={120} autoComplete="off" />
+        <Pick
+          label={t('jobs.drawnIn')}
+          name="system"
+          value={system}
+          onChange={(value) => setSystem(value as System)}
+          options={[
+            ['metric', t('prefs.metric')],
+            ['imperial', t('prefs.imperial')],
+          ]}
+        />
         <Small>{t('first.note')}</Small>
         <Button type="submit" look="main">
           <Plus size={16} aria-hidden /> {t('first.start')}

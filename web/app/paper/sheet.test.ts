@@ -1,8 +1,9 @@
 import {
   blankPlan,
   compute,
-  firstPlan,
+  firstJob,
   type Lang,
+  NOTHING_SAID,
   type Plan,
   pencilledOf,
   type SiteRecord,
@@ -127,18 +128,14 @@ describe('the dig sheet', () => {
   );
   it('of a job that stands on assumptions writes them in pencil; once they are settled in ink', async () => {
     const said = {
+      ...NOTHING_SAID,
       kind: 'pads',
       length: 8,
       width: 4,
-      thick: null,
-      cross: 0,
-      along: 3,
-      across: 2,
       frost: 0.95,
-      soil: null,
       water: 1.2,
     } as const;
-    const plan = firstPlan('Pencil', 'metric', said);
+    const plan = firstJob('Pencil', 'metric', said);
     const grey = async (of: Plan) => (await wordsOf(await sheet(of))).join(' ');
     expect(await grey(plan)).toContain(en.sheet.pencilMark);
     expect(await grey({ ...plan, assumed: [] })).not.toContain(en.sheet.pencilMark);

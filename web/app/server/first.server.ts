@@ -1,10 +1,11 @@
 /** The answers of the first minute, out of its form. */
 import {
+  checkPlan,
   FIELDS,
   FIRST_KINDS,
   type FieldId,
   type FirstSaid,
-  firstPlan,
+  firstJob,
   type Lang,
   outOfRange,
   type Plan,
@@ -24,7 +25,19 @@ const LIKE = {
   thick: '/elements/*/stem',
   frost: '/ground/frost/local',
   water: '/ground/logs/*/standing',
+  footWidth: '/elements/*/width',
+  footThick: '/elements/*/thickness',
+  apart: '/levels/shallow/width',
+  old: '/ground/logs/*/standing',
+  down: '/ground/logs/*/standing',
+  away: '/levels/shallow/width',
+  deep: '/water/dam/depth',
+  flood: '/ground/frost/local',
 } as const satisfies Record<string, FieldId>;
+/** The field of the form that mends what two of them make together. */
+const FIELD_OF: Readonly<Record<string, string>> = { stemWider: '/footWidth' };
+/** Those told in millimetres or inches. */
+const SIZES: readonly (keyof typeof LIKE)[] = ['thick', 'footWidth', 'footThick'];
 /** Pads and cross walls one counts on the phone. */
 const MOST = 20;
 
@@ -41,7 +54,7 @@ export function readFirst(form: FormData, lang: Lang): Read {
     if (typed === '') return null;
     const range = FIELDS[LIKE[field]];
     // Sizes and depths on the phone are metres or feet, however the field of the plan is written.
-    const kind = field === 'thick' ? 'size' : 'length';
+    const kind = SIZES.includes(field) ? 'size' : 'length';
     const read = parseQuantity(typed, kind, system, lang);
     const path = `/${field}`;
     if (!read.ok) {
@@ -74,16 +87,26 @@ export function readFirst(form: FormData, lang: Lang): Read {
     length: quantity('length'),
     width: quantity('width'),
     thick: quantity('thick'),
+    footing: { width: quantity('footWidth'), thickness: quantity('footThick') },
+    apart: quantity('apart'),
+    old: quantity('old'),
+    down: quantity('down'),
+    stream: { away: quantity('away'), deep: quantity('deep'), flood: quantity('flood') },
     cross: count('cross', 0),
     along: count('along', 1),
     across: count('across', 1),
     frost: quantity('frost'),
     soil: oneOf(SOIL_KINDS, form.get('soil')),
     water: quantity('water'),
+    near: { yes: true, no: false }[fieldOf(form, 'near')] ?? null,
+    call: wholeText(fieldOf(form, 'call'), 120),
   };
   if (problems.length > 0) return { ok: false, problems };
-  return {
-    ok: true,
-    plan: { ...firstPlan(name, system, said), place: wholeText(fieldOf(form, 'place'), 120) },
-  };
+  const plan = { ...firstJob(name, system, said), place: wholeText(fieldOf(form, 'place'), 120) };
+  // Each may stand by itself and not with the others: a footing narrower than the wall on it.
+  const clash = checkPlan(plan).map((problem) => ({
+    ...problem,
+    path: FIELD_OF[problem.code] ?? problem.path,
+  }));
+  return clash.length > 0 ? { ok: false, problems: clash } : { ok: true, plan };
 }
