@@ -149,7 +149,7 @@ test('trenches by typed runs, pads by centre and size, kept', async ({ page }) =
   await runs.fill('8.4 E, 6 N, 8.4 W, close');
   await page.getByRole('button', { name: 'Add', exact: true }).first().click();
   await expect(page.getByRole('heading', { name: '1 trench, 6 pads' })).toBeVisible();
-  await expect(page.getByText('trench · 28.80 m')).toBeVisible();
+  await expect(page.locator('[data-side]').getByText('28.80 m').first()).toBeVisible();
   await page.getByPlaceholder('1000 x 1000').fill('1200 x 0.9 m');
   await page.getByRole('button', { name: 'Add', exact: true }).last().click();
   await expect(page.getByRole('heading', { name: '1 trench, 7 pads' })).toBeVisible();

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import {
   blankJob,
+  caution,
   comeBack,
   dragBy,
   expect,
@@ -34,7 +35,7 @@ test('a lay-down area dragged over later digs: what is moved twice is said; undo
   await dragBy(page, '[data-lay-down=east]', -110, 0);
   await expect(east.locator('[data-rehandled]')).toContainText('must be moved again');
   await expect(east.locator('[data-rehandled]')).toContainText(/P3/);
-  await expect(side(page).getByText('lies in the way').first()).toBeVisible();
+  await expect(await caution(page, 'rehandle')).toContainText('lies in the way');
   await page.keyboard.press('Control+z');
   await expect(east.locator('[data-rehandled]')).toHaveCount(0);
   await page.keyboard.press('Control+y');
@@ -44,7 +45,7 @@ test('a lay-down area dragged over later digs: what is moved twice is said; undo
   await ready(page);
   await stage(page, 'dig');
   await expect(east.locator('[data-rehandled]')).toContainText('se moverán otra vez');
-  await expect(side(page).getByText('estorba').first()).toBeVisible();
+  await expect(await caution(page, 'rehandle')).toContainText('estorba');
 });
 
 test('the order is found, played, dragged, judged, kept, and suggested again', async ({ page }) => {
@@ -90,7 +91,7 @@ test('slope, bench or shore: chosen from three, and undone', async ({ page }) =>
   await expect(page.locator('[data-way=slope]')).toContainText('as planned');
   await shore.getByRole('button', { name: 'Take this' }).click();
   await expect.poll(() => figure(page, 'dig')).toBeLessThan(before * 0.7);
-  await expect(side(page).getByText('Held sides are someone’s design.')).toBeVisible();
+  await expect(await caution(page, 'shored')).toContainText('a named designer');
   await page.keyboard.press('Control+z');
   await expect.poll(() => figure(page, 'dig')).toBe(before);
   // Bench it, one metre high: the job’s bench is a field.

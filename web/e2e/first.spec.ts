@@ -37,7 +37,7 @@ test('a house ring with a cross wall: figures and sheet within a minute of typin
   await choose(page, 'What is it', 'ring');
   await say(page, 'How long', '14.4');
   await say(page, 'How wide', '8.4');
-  await say(page, 'Frost goes down to', '0.95');
+  await say(page, 'Frost goes down to (0 where it never freezes)', '0.95');
   await choose(page, 'What is under it', 'softClay');
   await say(page, 'Water seen, below the ground', '1.2');
   await start(page);
@@ -45,7 +45,7 @@ test('a house ring with a cross wall: figures and sheet within a minute of typin
   const sheet = await page.request.get(`${page.url()}/dig-sheet.pdf`);
   expect(sheet.status()).toBe(200);
   expect(byHand).toBeLessThan(MINUTE);
-  await expect(page.getByText('Plan · 2 trenches')).toBeVisible();
+  await expect(page.getByRole('heading', { name: '2 trenches' })).toBeVisible();
 });
 
 test('six pads in feet: datum at 100 feet, figures and sheet within a minute', async ({ page }) => {
@@ -55,13 +55,13 @@ test('six pads in feet: datum at 100 feet, figures and sheet within a minute', a
   await choose(page, 'What is it', 'pads');
   await say(page, 'How long', '24');
   await say(page, 'How wide', '16');
-  await say(page, 'Frost goes down to', "3' 2");
+  await say(page, 'Frost goes down to (0 where it never freezes)', "3' 2");
   await choose(page, 'What is under it', 'stiffClay');
   await start(page);
   expect(await figure(page, 'concrete')).toBeGreaterThan(0);
   expect((await page.request.get(`${page.url()}/dig-sheet.pdf`)).status()).toBe(200);
   expect(byHand).toBeLessThan(MINUTE);
-  await expect(page.getByText('Plan · 6 pads')).toBeVisible();
+  await expect(page.getByRole('heading', { name: '6 pads' })).toBeVisible();
   await expect(page.locator('[data-flag=ground], svg').getByText('100\'-0"').first()).toBeVisible();
 });
 
@@ -70,10 +70,10 @@ test('what cannot be is said at its field, and nothing typed is lost', async ({ 
   await form.getByLabel('Job name').fill('Deep');
   await choose(page, 'What is it', 'ring');
   await form.getByLabel('How long').fill('long');
-  await form.getByLabel('Frost goes down to').fill('95');
+  await form.getByLabel(/^Frost goes down to/).fill('95');
   await form.getByRole('button', { name: 'Start the job' }).click();
   await expect(form.getByText(/not a number|long/).first()).toBeVisible();
-  await expect(form.getByLabel('Frost goes down to')).toHaveAttribute('aria-invalid', 'true');
+  await expect(form.getByLabel(/^Frost goes down to/)).toHaveAttribute('aria-invalid', 'true');
   await expect(form.getByLabel('Job name')).toHaveValue('Deep');
   await expect(form.getByLabel('How long')).toHaveValue('long');
 });
@@ -88,11 +88,18 @@ test('an assumption settled goes from pencil to ink on list, section and tally; 
   await ready(page);
   // Nobody has said how deep frost goes: that comes first.
   const next = page.locator('[data-next]');
-  await expect(next).toContainText('How deep does frost go here?');
+  await expect(next).toContainText('Ask how deep frost goes here');
   await next.click();
   await page.getByLabel('Local frost depth').fill('0.8 m');
   await page.getByLabel('Local frost depth').press('Enter');
-  await expect(next).toContainText('Is there water?');
+  // Then who marks what is buried; that nothing is near is an answer too.
+  await expect(next).toContainText('Have services located and marked');
+  await next.click();
+  await page.locator('[data-on-purpose="/ground/hazards"]').click();
+  await expect(next).toContainText('Name who to call');
+  await next.click();
+  await page.getByLabel('Who to call, and the number').fill('Mara 555 0101');
+  await expect(next).toContainText('Look for water');
   await stage(page, 'dig');
   const spoil = page.locator('[data-figure=spoil]');
   await expect(spoil).toHaveAttribute('data-pencil', 'true');

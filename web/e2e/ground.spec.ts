@@ -284,7 +284,7 @@ test('hazards are placed, drawn and checked; frozen ground comes from the weathe
   await expect(page.locator('[data-hazard]')).toHaveCount(1);
 
   // Standing cautions are folded, and one press away.
-  await page.locator('[data-standing] summary').click();
+  await page.locator('[data-standing] > summary').click();
   await expect(page.locator('[data-caution=thaw]')).toBeVisible();
   await side(page).getByLabel('Day of the dig').fill('2026-01-25');
   await side(page).getByRole('button', { name: 'Ask the weather feed' }).click();

@@ -120,6 +120,30 @@ export async function type(page: Page, range: string, text: string): Promise<voi
 }
 
 export const saved = (page: Page) => expect(page.locator('[data-saving=saved]')).toBeVisible();
+/** Saved, as so many revisions. */
+export async function savedAs(page: Page, revision: number): Promise<void> {
+  await saved(page);
+  await expect(page.locator('[data-stage=log]:visible')).toContainText(`rev ${revision}`);
+}
+
+/** Opens a caution of the side panel, wherever it stands. */
+export async function caution(page: Page, code: string) {
+  const found = page.locator(`[data-side] [data-caution="${code}"]`).first();
+  await found.evaluate((node) => {
+    for (let up: Element | null = node; up; up = up.parentElement)
+      if (up instanceof HTMLDetailsElement) up.open = true;
+    node.querySelector('details')?.setAttribute('open', '');
+  });
+  await expect(found).toBeVisible();
+  return found;
+}
+
+/** Opens every record of the log that is shown. */
+export const openRecords = (page: Page) =>
+  page.locator('[data-records] details').evaluateAll((all) => {
+    for (const one of all) one.setAttribute('open', '');
+  });
+
 export const flag = (page: Page, name: string) => page.locator(`[data-flag=${name}]`);
 
 /** Where a thing stands once its drawing no longer moves: what is still to come may scale it anew. */
@@ -160,7 +184,7 @@ export async function dragBy(page: Page, selector: string, dx: number, dy: numbe
 }
 
 /** Opens a folded panel by its heading. */
-export const unfold = (page: Page, title: string) =>
+export const unfold = (page: Page, title: string | RegExp) =>
   // A panel that is put anew while the desk settles is folded again: it is opened until it stays so.
   expect(async () => {
     const summary = page.locator('[data-side] summary').filter({ hasText: title }).first();

@@ -1,5 +1,17 @@
 import type { Page } from '@playwright/test';
-import { expect, field, figure, newJob, prefer, ready, saved, signIn, stage, type } from './helpers.ts';
+import {
+  expect,
+  field,
+  figure,
+  newJob,
+  prefer,
+  ready,
+  saved,
+  savedAs,
+  signIn,
+  stage,
+  type,
+} from './helpers.ts';
 import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
@@ -20,7 +32,7 @@ test('saves by itself as revisions that say what changed, and brings an old one 
   await expect(page.getByText(`Local frost depth 4'-0" → 5'-0"`)).toBeVisible();
   await page.getByRole('button', { name: 'Bring back' }).click();
   await expect.poll(() => figure(page, 'dig')).toBe(before);
-  await expect(page.getByText('rev 3 · saved')).toBeVisible();
+  await savedAs(page, 3);
 });
 
 test('what is saved without a pause makes one revision, and each save in it can be brought back', async ({
@@ -43,7 +55,7 @@ test('what is saved without a pause makes one revision, and each save in it can 
   await expect(within).toHaveCount(2);
   await within.last().getByRole('button', { name: 'Bring back' }).click();
   await expect.poll(() => figure(page, 'dig')).toBe(digs[0]);
-  await expect(page.getByText('rev 5 · saved')).toBeVisible();
+  await savedAs(page, 5);
 });
 
 test('the second writer is shown the difference and nothing is lost', async ({ page, context }) => {
@@ -96,7 +108,7 @@ test('the second writer may take theirs, and undo brings the own version back', 
   await saved(page);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(field(page, 'ground.frost.local')).toHaveValue(`4'-6"`);
-  await expect(page.getByText('rev 3 · saved')).toBeVisible();
+  await savedAs(page, 3);
 });
 
 test('an edit that could not be saved is still there when the page comes back', async ({ page }) => {

@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test';
 import {
   base,
+  caution,
   comeBack,
   expect,
   field,
@@ -44,7 +45,7 @@ test('a slab turned from a drained bed to below frost digs for frost, and back; 
 
   // The apron's bed is too thin for the winter: what would do is taken in one press.
   await pick(page, 'R2');
-  await expect(page.locator('[data-caution=slabFrost]')).toBeVisible();
+  await caution(page, 'slabFrost');
   const stone = await figure(page, 'stone');
   await side(page).getByRole('button', { name: 'Take that bed' }).click();
   await expect(page.locator('[data-caution=slabFrost]')).toHaveCount(0);

@@ -107,6 +107,7 @@ test('the build-up is added to, dragged, reordered and typed beside the staff', 
 test('rules are ranked with what each would cost, and going deeper', async ({ page }) => {
   await newJob(page, 'honey-house');
   await stage(page, 'levels');
+  await unfold(page, 'Rules, deepest first');
   const rules = page.locator('[data-rules]');
   await expect(rules.locator('[data-rule]')).toHaveCount(4);
   await expect(rules.locator('[data-rule=frost]')).toContainText('decides');

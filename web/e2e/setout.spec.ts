@@ -42,7 +42,10 @@ function drawing(unit: 'Meters' | 'Millimeters' | null): string {
   const text = d.toDxfString();
   return unit ? text : text.replace(/\$INSUNITS\s+70\s+\d+/, '$INSUNITS\n70\n0');
 }
-const bring = (page: Page, text: string) => upload(page, 'drawing', 'house.dxf', text);
+const bring = async (page: Page, text: string) => {
+  await unfold(page, /Drawings and paper|Dibujos y papel/);
+  await upload(page, 'drawing', 'house.dxf', text);
+};
 
 test('a drawing’s lines become footings, dug with the bucket chosen, over-dig by cause, in both languages', async ({
   page,
@@ -56,7 +59,12 @@ test('a drawing’s lines become footings, dug with the bucket chosen, over-dig 
   await dialog.getByRole('button', { name: 'Use these lines' }).click();
   await expect(page.getByRole('heading', { name: '1 trench' })).toBeVisible();
   // Four loose lines are one closed run of 30 m.
-  await expect(page.getByText(/·\s30\.00\sm/)).toBeVisible();
+  await expect(
+    page
+      .locator('[data-side]')
+      .getByText(/^30\.00\sm$/)
+      .first(),
+  ).toBeVisible();
   await stage(page, 'dig');
   const before = await figure(page, 'dig');
   expect(before).toBeGreaterThan(0);
@@ -225,6 +233,7 @@ test('boards stand clear, strings cross at two levels, and the sheet prints', as
   const sheet = await page.request.get(`${base()}/jobs/${id}/set-out-sheet.pdf`);
   expect(sheet.headers()['content-type']).toBe('application/pdf');
   expect((await sheet.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await unfold(page, 'Drawings and paper');
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save DXF' }).click(),

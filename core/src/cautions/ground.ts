@@ -54,6 +54,7 @@ export const WATER_CAUTIONS = {
           ? []
           : one(e, {
               safety: [safety, 'number'],
+              asked: [FLOAT_SAFE, 'number'],
               ballast: [ballast, 'load'],
               level: [box.underside + floatsAt, 'level'],
             }),

@@ -342,17 +342,44 @@ describe('a crew’s own words', () => {
     ['en-US', 'boards.title', 'Batter boards and strings', /\bbatter batter\b/i],
     ['en-GB', 'tally.lean.name', 'Blinding', /\blean concrete\b|\brising rising\b/i],
     ['en-GB', 'boards.title', 'Profiles and strings', /\bhaul away\b/i],
-    ['en-GB', 'work.lifts', 'Layers', /\bmembrane\b/i],
+    ['en-GB', 'work.lifts', 'Lifts', /\bmembrane\b|\blayers? and layers?\b/i],
+    ['en-GB', 'trucks.title', 'Tippers', /\btippers? (mixer|concrete)\b/i],
+    ['en-US', 'trucks.title', 'Dump trucks', /\bdownpipes?\b|\bring(s|ing)? (the|who|a)\b|0\.075/i],
+    ['en-US', 'pour.truck', 'Concrete truck', /\bconcrete dump\b|\bpetrol\b/i],
     ['es-ES', 'tally.lean.name', 'Hormigón de limpieza', /\b(hormigón pobre|cucharón|acá|caño)(?!\p{L})/iu],
     ['es-MX', 'tally.lean.name', 'Plantilla', /hormigón|calicata|entib|recalce|pobre(?!\p{L})/iu],
     ['es-MX', 'site.log', 'Pozo a cielo abierto {{name}}', /\b(la|una|las|otras) pozos? a cielo/i],
     ['es-MX', 'dig.uses.underpin', 'una recimentación', /\b(un|el|del|al) recimentación/i],
     ['es-PE', 'tally.lean.name', 'Solado', /hormigón|recalce|pobre(?!\p{L})/iu],
+    ['es-ES', 'bedMaterial.crushed', 'Grava machacada', /piedra triturada|vibroapisonador/iu],
+    ['es-MX', 'bedMaterial.crushed', 'Grava triturada', /encofrad|vibroapisonador|parcela|costes/iu],
+    ['es-MX', 'hold.kind.pour', 'Antes de colar', /\b(el|del|un) cimbra/iu],
+    ['es-PE', 'bedMaterial.crushed', 'Piedra chancada', /vibroapisonador|parcela|costes/iu],
+    ['es-PE', 'hold.kind.pour', 'Antes de vaciar', /\b(la|una) lote\b/iu],
     ['es-PE', 'dig.uses.underpin', 'una calzadura', /\b(un|el|del|al) calzadura/i],
   ] as const)('of %s call %s “%s” and leave nothing of the plain term', async (lang, key, text, never) => {
     const words = await told(lang);
     expect(words.get(key)).toBe(text);
     expect([...words].filter(([, said]) => never.test(said.replace(/\{\{\w+\}\}/g, '')))).toEqual([]);
+  });
+
+  // One concept has one word, and none of them is of one country alone.
+  it.each(LANGS.filter((lang) => lang.startsWith('es')))(
+    'of %s say no word of the River Plate, and one for a hold',
+    async (lang) => {
+      const never =
+        /(?<!\p{L})(bañados?|matriculad[oa]s?|veredas?|playón|baldes?|cloacas?|acá|ALTO|altos? (propio|nuevo)|personas? competentes?|muévela|excavacion)(?!\p{L})/u;
+      const words = await told(lang);
+      expect([...words].filter(([, said]) => never.test(said.replace(/\{\{\w+\}\}/g, '')))).toEqual([]);
+      expect(words.get('caution.stop')).toBe('PARO');
+      expect(words.get('hold.role.competent')).toBe('responsable en obra');
+    },
+  );
+
+  it('never send concrete in what carries soil', async () => {
+    for (const lang of COUNTRIES.filter((one) => one.startsWith('en')))
+      for (const [key, said] of await told(lang))
+        if (/^(pour|pours|said\.(pour|concrete))/.test(key)) expect(said).not.toMatch(/dump truck|tipper/i);
   });
 
   // Grains and sieves are told in millimetres everywhere; a ton is told by what it weighs.

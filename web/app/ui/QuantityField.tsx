@@ -211,7 +211,7 @@ const Field = memo(function Field(props: QuantityFieldProps) {
       ? printQuantity(value, kind, system, lang)
       : null;
   // A price is told with its money: 42 EUR/m³.
-  const symbol = unit.feetInches ? '' : `${money ?? ''}${unit.symbol}`;
+  const symbol = unit.feetInches || bare ? '' : `${money ?? ''}${unit.symbol}`;
 
   return (
     <Box>

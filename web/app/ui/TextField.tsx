@@ -16,12 +16,13 @@ export function TextField({ label, hint, problem, ...input }: Labelled & React.C
         <Box as="span" fontSize="sm">
           {label}
         </Box>
-        {hint && <Small>{hint}</Small>}
       </label>
+      {/* Beside its name, not part of it. */}
+      {hint && <Small id={`${id}-hint`}>{hint}</Small>}
       <Input
         id={id}
         aria-invalid={problem !== undefined}
-        aria-describedby={`${id}-said`}
+        aria-describedby={hint ? `${id}-hint ${id}-said` : `${id}-said`}
         mt={0.5}
         {...input}
       />

@@ -68,8 +68,8 @@ export const cautions = {
       text: 'Nobody digs by this plan until a frost depth, a bearing soil, a floor, a cover or an engineer’s word says how deep.',
     },
     ringUnknown: {
-      title: 'Nobody is named to ring.',
-      text: 'Name who is rung when something happens, and the number, under Dig; it is printed on the sheet.',
+      title: 'Nobody is named to call.',
+      text: 'Name who is called when something happens, and the number, under Dig. It is printed on the sheet.',
     },
     frostUnknown: {
       title: 'Frost depth not known.',
@@ -117,7 +117,7 @@ export const cautions = {
     },
     rescue: {
       title: 'Rescue alone is not a plan.',
-      text: 'Nobody works in the dig alone, and nobody jumps in after a collapse. Know who to ring.',
+      text: 'Nobody works in the dig alone, and nobody jumps in after a collapse. Know who to call.',
     },
     edge: {
       title: 'Keep spoil and machine off the edge.',
@@ -185,7 +185,7 @@ export const cautions = {
       text: 'Keep this with the job; the engineer should know.',
     },
     floats: {
-      title: '{{name}} floats when empty: weight over uplift {{safety}}; 1.1 is asked.',
+      title: '{{name}} floats when empty: weight over uplift {{safety}}; {{asked}} is asked.',
       text: 'By the highest water known, without the fill’s friction. It needs {{ballast}} more, a wider base or anchors. It floats with water at level {{level}}: pump on, or flood it, until an engineer has settled it.',
     },
     unproved: {

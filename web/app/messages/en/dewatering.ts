@@ -1,7 +1,7 @@
 /** How water is held, what is filtered from it, and what instruments say of it. */
 export const dewatering = {
   dewatering: {
-    needs: 'what it takes',
+    near: 'What stands near',
     title: 'How to hold it',
     reason: 'Why so',
     pumpHolds: '{{pump}}: {{count}} hold it, {{flow}} each.',
@@ -15,7 +15,7 @@ export const dewatering = {
     pointsClose: 'Nearer than {{least}} they rob each other: too much water for them.',
     pointsStages: '{{count}} stages, each dug to the last one’s water: an engineer plans it.',
     before: 'Pump before you dig',
-    beforeNote: '{{pump}}; low and high figure: {{low}} to {{high}}',
+    beforeNote: '{{low}} to {{high}}',
     never: 'never gets there',
     around: 'Water falls under {{name}}',
     aroundNote: 'at {{distance}}; {{low}} to {{high}}',

@@ -13,7 +13,7 @@ export const pour = {
     waste: 'Waste',
     step: 'Plant’s step',
     screed: 'Straight-edge it is drawn off with',
-    truck: 'Truck',
+    truck: 'Concrete truck',
     neat: 'Footings and make-up',
     orderConcrete: 'Concrete to order',
     orderLean: 'Lean concrete to order',

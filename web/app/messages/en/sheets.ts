@@ -75,7 +75,7 @@ export const sheets = {
     nightDry: 'Rain expected: dry by {{time}}',
     nightWet: 'Rain expected: {{names}} WET at {{time}}, {{depth}}',
     cautions: 'Cautions',
-    ring: 'Who to ring',
+    ring: 'Who to call',
     holds: 'Released by / date',
     page: 'Page {{n}} of {{of}}',
     more: 'continued',

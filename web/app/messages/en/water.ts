@@ -99,6 +99,6 @@ export const water = {
     hold: 'Draw down to',
     size: 'Opening',
     note: 'Steady flow from the ground only. The soil’s permeability rules the answer: a pit test narrows it. Rain is not in it.',
-    fromLogs: 'Standing water is taken from the logs.',
+    fromLogs: 'by the logs',
   },
 };

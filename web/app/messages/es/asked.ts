@@ -1,4 +1,4 @@
-/** Lo que solo se ve cuando se pide: archivos, controles, costos, orden, montones, superficie. */
+/** Lo que solo se ve cuando se pide: archivos, controles, costes, orden, montones, superficie. */
 import type { asked as english } from '../en/asked.ts';
 import type { Words } from '../words.ts';
 
@@ -90,7 +90,7 @@ export const asked: Words<typeof english> = {
       axis: 'ejes',
       footing: 'zapatas',
       bottom: 'fondo de excavación',
-      opening: 'borde de excavacion',
+      opening: 'borde de excavación',
       board: 'caballetes',
       string: 'hilos',
       pin: 'estacas',
@@ -107,7 +107,7 @@ export const asked: Words<typeof english> = {
     clear: 'Borrar lo medido',
     stale_one: '{{count}} línea medida une esquinas que ya no se miden.',
     stale_other: '{{count}} líneas medidas unen esquinas que ya no se miden.',
-    empty: 'Escriba al lado lo que lee la cinta.',
+    empty: 'Escriba lo que lee la cinta{{unit}}.',
     impossible: '{{a}}–{{b}} no puede ser tan largo: supera el rodeo por {{c}}. Vuelva a leerla.',
     ok_one: '{{count}} línea dentro de {{tolerance}}.',
     ok_other: 'Las {{count}} líneas dentro de {{tolerance}}.',
@@ -248,7 +248,7 @@ export const asked: Words<typeof english> = {
     wayEnough: 'más que {{frost}}, lo que baja la helada al lado (regla supuesta)',
     wayShort:
       'menos de lo que baja la helada al lado: bastarían planchas {{width}} por fuera del borde (regla supuesta)',
-    falls: 'Su cara cae: vereda, playón',
+    falls: 'Su cara cae: acera, patio',
     crossfall: 'Caída de su cara',
     toward: 'Cae hacia',
     towardHint: '0 este, 90 norte, 270 sur',

@@ -20,7 +20,7 @@ export const base: Words<typeof english> = {
     underCount_other: 'bajo {{count}} elementos',
     onOldBase: 'Sobre una base vieja que queda',
     oldBaseHint:
-      'Revísela antes: firme, drenada, sin tierra negra ni basura. Lo dice una persona competente.',
+      'Revísela antes: firme, drenada, sin tierra negra ni basura. Lo dice el responsable en obra.',
     drain: 'Un dren trae su propia piedra: la cama solo se excava.',
     addLayer: 'Agregar una capa encima',
     up: 'Subir {{name}}',

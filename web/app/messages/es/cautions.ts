@@ -50,10 +50,10 @@ export const cautions: Words<typeof english> = {
     where: { over: 'sobre', under: 'bajo' },
     elsewhere_one: '{{count}} en otra etapa',
     elsewhere_other: '{{count}} en otras etapas',
-    stop: 'ALTO',
-    count_zero: 'este plan no halla altos',
-    count_one: '{{count}} alto',
-    count_other: '{{count}} altos',
+    stop: 'PARO',
+    count_zero: 'este plan no halla paros',
+    count_one: '{{count}} paro',
+    count_other: '{{count}} paros',
     unsupported: {
       title: '{{depth}} de hondo, más empinado que {{steepest}}; protección desde {{from}}.',
       text: 'Según las reglas de taludes: {{rules}}. Dele talud, bermas o entibación. Nadie entra hasta que el responsable en obra lo haya mirado y lo haya dicho.',
@@ -152,7 +152,7 @@ export const cautions: Words<typeof english> = {
     },
     slabEngineer: {
       title: 'Una losa sobre la línea de helada espera la palabra de un ingeniero.',
-      text: 'Calculada solo por helada. Apoyo, bordes y acero son de un ingeniero matriculado: anote en Niveles quién lo dijo, cuándo y por qué, para esta losa.',
+      text: 'Calculada solo por helada. Apoyo, bordes y acero son de un ingeniero titulado: anote en Niveles quién lo dijo, cuándo y por qué, para esta losa.',
     },
     slabSide: {
       title:
@@ -189,7 +189,7 @@ export const cautions: Words<typeof english> = {
       text: 'Guárdelo con la obra; el ingeniero debe saberlo.',
     },
     floats: {
-      title: '{{name}} flota vacío: peso sobre empuje {{safety}}; se pide 1,1.',
+      title: '{{name}} flota vacío: peso sobre empuje {{safety}}; se pide {{asked}}.',
       text: 'Con el agua más alta conocida, sin el roce del relleno. Le faltan {{ballast}}, una base más ancha o anclajes. Flota con el agua al nivel {{level}}: siga bombeando, o inúndelo, hasta que un ingeniero lo resuelva.',
     },
     unproved: {
@@ -245,7 +245,7 @@ export const cautions: Words<typeof english> = {
     },
     softPast: {
       title: '{{spot}} sale {{outside}} de los fondos: lo blando de allí queda.',
-      text: 'Solo se saca lo que está bajo una zanja o un pozo. La carga se abre: pregunte hasta dónde debe llegar el suelo bueno y ensanche la excavación.',
+      text: 'Solo se saca lo que está bajo una zanja o una zapata. La carga se abre: pregunte hasta dónde debe llegar el suelo bueno y ensanche la excavación.',
     },
     underpinOpen: {
       title: 'No se conoce el muro viejo sobre este tramo: se cuenta como zanja abierta.',
@@ -273,7 +273,7 @@ export const cautions: Words<typeof english> = {
     },
     defer: {
       title: 'Quién decide.',
-      text: 'Deciden la norma local, el responsable en obra y el ingeniero habilitado. Este plan nunca dice que una excavación sea segura.',
+      text: 'Deciden la norma local, el responsable en obra y el ingeniero titulado. Este plan nunca dice que una excavación sea segura.',
     },
     keepOff: {
       service: {
@@ -384,7 +384,7 @@ export const cautions: Words<typeof english> = {
     },
     outsidePlot: {
       title: 'La excavación se sale {{area}} de la parcela.',
-      text: 'No sin el vecino y un ingeniero: lados sostenidos más verticales, o muévela.',
+      text: 'No sin el vecino y un ingeniero: lados sostenidos más verticales, o muévala.',
     },
   },
 };

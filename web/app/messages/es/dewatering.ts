@@ -4,7 +4,7 @@ import type { Words } from '../words.ts';
 
 export const dewatering: Words<typeof english> = {
   dewatering: {
-    needs: 'qué pide',
+    near: 'Lo que está cerca',
     title: 'Cómo contenerla',
     reason: 'Por qué así',
     pumpHolds: '{{pump}}: la contienen {{count}}, {{flow}} cada una.',
@@ -18,7 +18,7 @@ export const dewatering: Words<typeof english> = {
     pointsClose: 'A menos de {{least}} se roban el agua: es demasiada para ellas.',
     pointsStages: '{{count}} etapas, cada una hasta el agua de la anterior: lo proyecta un ingeniero.',
     before: 'Bombear antes de excavar',
-    beforeNote: '{{pump}}; valor bajo y alto: de {{low}} a {{high}}',
+    beforeNote: '{{low}} a {{high}}',
     never: 'no llega nunca',
     around: 'El agua baja bajo {{name}}',
     aroundNote: 'a {{distance}}; de {{low}} a {{high}}',
@@ -34,7 +34,7 @@ export const dewatering: Words<typeof english> = {
     who: {
       ground: 'Bastante lejos para que no vuelva, nunca hacia un vecino. Pregunte de quién es el terreno.',
       storm: 'Solo agua limpia: pregunte a quien cuida el desagüe antes del primer litro.',
-      foul: 'La cloaca casi nunca admite agua del suelo: lo dice la autoridad, por escrito.',
+      foul: 'El alcantarillado casi nunca admite agua del suelo: lo dice la autoridad, por escrito.',
       stream: 'Solo agua limpia; permisos y peces los decide alguien: pregunte primero.',
       tank: 'Diga quién lo vacía, y cuándo.',
     },

@@ -32,7 +32,7 @@ export const dialogs: Words<typeof english> = {
     leave: 'deja un campo, suelta lo elegido',
     move: 'mover lo elegido (con el plano activo; con Mayús diez pasos)',
     remove: 'borrar lo elegido',
-    zoom: 'acercar el plano; encuadrar la excavación, el lote',
+    zoom: 'acercar el plano; encuadrar la excavación, la parcela',
   },
   conflict: {
     title: '{{who}} guardó mientras usted escribía',

@@ -102,6 +102,6 @@ export const dig: Words<typeof english> = {
     outside: '{{area}} fuera de la parcela',
     hits: 'choca con {{names}}',
     tooSteep: 'más empinado que {{steepest}}',
-    note: 'La entibación la calcula y la monta quien sabe. Decide la persona competente.',
+    note: 'La entibación la calcula y la monta quien sabe. Decide el responsable en obra.',
   },
 };

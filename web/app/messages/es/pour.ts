@@ -16,7 +16,7 @@ export const pour: Words<typeof english> = {
     waste: 'Desperdicio',
     step: 'Paso de planta',
     screed: 'Regla con que se enrasa',
-    truck: 'Camión',
+    truck: 'Camión de hormigón',
     neat: 'Zapatas y recuperación',
     orderConcrete: 'Hormigón a pedir',
     orderLean: 'Hormigón pobre a pedir',

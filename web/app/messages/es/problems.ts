@@ -70,7 +70,7 @@ export const problems: Words<typeof english> = {
     slabUnderFooting:
       '«{{name}}» baja a {{value}}, bajo la zapata «{{other}}» a {{min}}. Adelgace su cama o baje la zapata.',
     softSpotOutside:
-      '«{{name}}» no queda bajo ningún fondo: no se saca nada. Llévelo bajo una zanja o un pozo, o quítelo.',
+      '«{{name}}» no queda bajo ningún fondo: no se saca nada. Llévelo bajo una zanja o una zapata, o quítelo.',
     unknownZone: 'No existe el huso horario «{{value}}». Escríbalo como Europe/Madrid o America/Lima.',
     noSuchDay: 'No existe ese día: {{value}}.',
     startUnderStop:
@@ -82,7 +82,7 @@ export const problems: Words<typeof english> = {
     gradingLong: '{{value}} tamices; se leen {{max}} como mucho.',
     gradingShort: 'Una granulometría tiene tres tamices como mínimo.',
     gradingWild: 'Línea {{line}}: los tamaños van de 0.0001 a 300 mm, lo que pasa de 0 a 100 %.',
-    noSuchHour: 'Línea {{line}}: acá no existe la hora {{value}}; el reloj se adelanta sobre ella.',
+    noSuchHour: 'Línea {{line}}: aquí no existe la hora {{value}}; el reloj se adelanta sobre ella.',
     curveRises: 'La curva de «{{name}}» sube a {{value}}: con más caudal una bomba eleva menos.',
     obstructionLarger: '«{{name}}»: {{value}} es más de lo que allí se excava, {{max}}.',
     groupFloors:

@@ -10,7 +10,7 @@ export const small: Words<typeof english> = {
     vertical: 'a plomo',
   },
   bedMaterial: {
-    crushed: 'Piedra partida',
+    crushed: 'Piedra triturada',
     clear: 'Piedra limpia',
     pitGravel: 'Grava de cantera',
     sand: 'Arena',

@@ -32,7 +32,7 @@ export const water: Words<typeof english> = {
       petrol50: 'a gasolina, {{hose}}',
       petrol80: 'a gasolina, {{hose}}',
       diesel100: 'diésel, {{hose}}',
-      bucket: 'gente con baldes',
+      bucket: 'gente con cubetas',
     },
     hole: 'En el hoyo de',
     count: 'Cuántas',
@@ -75,7 +75,7 @@ export const water: Words<typeof english> = {
     discharges: {
       ground: 'al terreno',
       storm: 'al desagüe pluvial',
-      foul: 'a la cloaca',
+      foul: 'al alcantarillado',
       stream: 'al arroyo',
       tank: 'a un tanque',
     },
@@ -102,6 +102,6 @@ export const water: Words<typeof english> = {
     hold: 'Abatir a',
     size: 'Boca',
     note: 'Solo flujo parejo del terreno. La permeabilidad manda: un ensayo en el pozo la afina. La lluvia no está incluida.',
-    fromLogs: 'El agua se toma de las calicatas.',
+    fromLogs: 'por las calicatas',
   },
 };

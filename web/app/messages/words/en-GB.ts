@@ -2,9 +2,8 @@
 import type { Rule } from './rules.ts';
 
 const BOARDS = /^(boards|lower\.boards|drawing\.drawn\.board|fields\.board)/;
-const TRUCKS = /^(trucks|lower\.trucks|work\.(loads|trucks)|input\.truck$|sheet\.(haul|orHaul))/;
-const LIFTS =
-  /^(base|proof|baseSheet|softSpot|stoneFooting|layer|work\.lifts|input\.lift|tally\.stone|sheet\.(stoneFooting|layer)|caution\.lift|lift)/;
+const TRUCKS =
+  /^(trucks|lower\.trucks|work\.(loads|trucks)|machine\.|sheet\.(haul|orHaul)|fields\.trucks|dig\.trip|work\.mixed)/;
 const SIDES = /^(ways|dig\.slope|work\.overdig\.sides|caution\.caveIn|sheet\.side)/;
 
 export const rules: readonly Rule[] = [
@@ -21,8 +20,6 @@ export const rules: readonly Rule[] = [
   { from: 'truck', to: 'tipper', keys: TRUCKS },
   { from: 'haul away', to: 'muck away' },
   { from: 'wall', to: 'rising wall', keys: /^(dig\.stem|fields\.stem)/ },
-  { from: 'lifts', to: 'layers', keys: LIFTS },
-  { from: 'lift', to: 'layer', keys: LIFTS },
   { from: 'side slopes', to: 'batters', keys: SIDES },
   { from: 'slope back', to: 'batter back', keys: SIDES },
   { from: 'slope', to: 'batter', keys: SIDES },

@@ -2,7 +2,7 @@
 import type { Rule } from './rules.ts';
 
 const BOARDS = /^(boards|lower\.boards|drawing\.drawn\.board|fields\.board)/;
-const TRUCKS = /^(trucks|lower\.trucks|work\.(loads|trucks)|input\.truck$|sheet\.(haul|orHaul))/;
+const TRUCKS = /^(trucks|lower\.trucks|work\.(loads|trucks)|sheet\.(haul|orHaul))/;
 const SERVICES = /^(hold\.keepOff|hazard\.kind|caution\.services|machine\.handServices)/;
 
 export const rules: readonly Rule[] = [
@@ -22,6 +22,12 @@ export const rules: readonly Rule[] = [
   { from: 'services', to: 'utilities', keys: SERVICES },
   { from: 'service', to: 'utility', keys: SERVICES },
   { from: 'tipper bodies', to: 'dump truck bodies' },
+  { from: 'downpipes', to: 'downspouts' },
+  { from: 'downpipe', to: 'downspout' },
+  { from: 'petrol', to: 'gas', keys: /^(night\.pumps|machine\.|pump)/ },
+  { from: '0\\.075 mm', to: 'the No. 200 sieve' },
+  { from: 'clear stone', to: '#57 stone', keys: /^bedMaterial/ },
+  { from: 'fine crushed stone', to: '#8 stone', keys: /^bedMaterial/ },
   { from: 'trucks', to: 'dump trucks', keys: TRUCKS },
   { from: 'truck', to: 'dump truck', keys: TRUCKS },
   { from: 'haul away', to: 'haul off' },

@@ -11,8 +11,7 @@ export const rules: readonly Rule[] = [
   { from: 'cucharón', to: 'cazo' },
   { from: 'caños', to: 'tubos' },
   { from: 'caño', to: 'tubo' },
-  { from: 'acá', to: 'aquí' },
-  { from: 'del lote', to: 'de la parcela' },
-  { from: 'el lote', to: 'la parcela' },
-  { from: 'lote', to: 'parcela' },
+  { from: 'piedra triturada', to: 'grava machacada' },
+  { from: 'vibroapisonador', to: 'pisón compactador' },
+  { from: 'codales o escudo', to: 'codales o cajón de entibación' },
 ];

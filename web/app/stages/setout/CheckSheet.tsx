@@ -94,7 +94,8 @@ export function CheckSheet({ head }: { head: React.ReactNode }) {
                     fontSize="md"
                     textAlign="right"
                   >
-                    {format.text(line.distance, 'taped')}
+                    {/* The unit stands in the head, once. */}
+                    {format.parts(line.distance, 'taped').number}
                   </Box>
                   <Box w="104px">
                     <TapedField
@@ -233,7 +234,10 @@ function Squareness() {
   const tolerance = useDesk((desk) => desk.plan.setout.tolerance);
   const { adjustment } = useSetout();
   const { lines, ok, culprit, impossible } = adjustment;
-  if (lines.length === 0) return <Small>{t('check.empty')}</Small>;
+  if (lines.length === 0) {
+    const { unit } = format.parts(0, 'taped');
+    return <Small>{t('check.empty', { unit: unit && `, ${unit}` })}</Small>;
+  }
   const text = impossible
     ? t('check.impossible', { a: impossible[0], b: impossible[1], c: impossible[2] })
     : ok

@@ -41,13 +41,9 @@ export function WaterPanel() {
   const element = elementFor(plan, picked);
   return (
     <>
-      <Panel title={t('water.title')}>
-        {water.from === 'logs' ? (
-          <Small fontSize="sm">{t('water.fromLogs')}</Small>
-        ) : (
-          <PlanField path="/ground/water" optional />
-        )}
-        <PlanField hint={t('ground.waterHighHint')} path="/ground/waterHigh" optional />
+      <Panel title={t('water.title')} aside={water.from === 'logs' ? t('water.fromLogs') : null}>
+        {water.from !== 'logs' && <PlanField path="/ground/water" optional />}
+        <PlanField path="/ground/waterHigh" optional />
         {holes.length === 0 && (
           <Small fontSize="sm">{t(water.from === null ? 'water.none' : 'water.below')}</Small>
         )}

@@ -54,8 +54,13 @@ function Way({ by, hole }: { by: Holding; hole: DewateredHole }) {
   const able = holds(hole, by);
   return (
     <WayFrame here={here} data-holding={by} data-able={able}>
-      <Flex justify="space-between" align="center" gap={2}>
-        <strong>{t(`night.holdings.${by}`)}</strong>
+      <Flex justify="space-between" align="start" gap={2}>
+        <details>
+          <summary>
+            <strong>{t(`night.holdings.${by}`)}</strong>
+          </summary>
+          <WaySaid by={by} hole={hole} able={able} format={format} />
+        </details>
         {here ? (
           <Small>{t('rain.now')}</Small>
         ) : (
@@ -72,10 +77,6 @@ function Way({ by, hole }: { by: Holding; hole: DewateredHole }) {
           </Button>
         )}
       </Flex>
-      <details>
-        <summary>{t('dewatering.needs')}</summary>
-        <WaySaid by={by} hole={hole} able={able} format={format} />
-      </details>
       {here && (
         <TextField
           label={t('dewatering.reason')}
@@ -169,7 +170,6 @@ function Begins({ hole: { before } }: { hole: DewateredHole }) {
       <Fact
         label={t('dewatering.before')}
         note={t('dewatering.beforeNote', {
-          pump: pumpText(t, format, before.kind),
           low: said(low),
           high: said(high),
         })}
@@ -184,7 +184,8 @@ function Around({ hole: { around } }: { hole: DewateredHole }) {
   const { t } = useTranslation();
   const format = useFormat();
   return (
-    <>
+    <details>
+      <summary>{t('dewatering.near')}</summary>
       {around.map(({ hazard, name, distance, fall }) => (
         <div key={hazard} data-around={hazard}>
           <Fact
@@ -199,7 +200,7 @@ function Around({ hole: { around } }: { hole: DewateredHole }) {
         </div>
       ))}
       <Small>{t(around.length > 0 ? 'dewatering.aroundHow' : 'dewatering.aroundNone')}</Small>
-    </>
+    </details>
   );
 }
 
@@ -242,7 +243,7 @@ function Goes({ hole: { settles } }: { hole: DewateredHole }) {
           </Small>
         </>
       )}
-      <Small>{t('dewatering.settles', { area: format.text(settles, 'area') })}</Small>
+      {discharge && <Small>{t('dewatering.settles', { area: format.text(settles, 'area') })}</Small>}
     </>
   );
 }
