@@ -257,7 +257,7 @@ export const cautions = {
     },
     compactorUnsuited: {
       title: '{{bed}}: this compactor does little for a layer with much fines.',
-      text: 'A rammer, a heavy reversible plate or a trench roller does. The lift shown is what it manages in clean stone.',
+      text: 'A rammer, a heavy reversible plate or a trench roller does. The {{lift}} shown are what it manages in clean stone.',
     },
     liftOverCompactor: {
       title: '{{bed}}: specified lift {{specified}} is more than this compactor’s usual {{typical}}.',

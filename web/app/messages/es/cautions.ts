@@ -261,7 +261,7 @@ export const cautions: Words<typeof english> = {
     },
     compactorUnsuited: {
       title: '{{bed}}: este compactador hace poco en una capa con muchos finos.',
-      text: 'Sirve un vibroapisonador, una plancha reversible pesada o un rodillo de zanja. La capa indicada es la que logra en piedra limpia.',
+      text: 'Sirve un vibroapisonador, una plancha reversible pesada o un rodillo de zanja. Los {{lift}} indicados son los que logra en piedra limpia.',
     },
     liftOverCompactor: {
       title: '{{bed}}: la capa del pliego, {{specified}}, pasa lo usual de este equipo, {{typical}}.',
