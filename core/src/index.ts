@@ -481,6 +481,7 @@ export {
   bypassFor,
   type ClothLimits,
   clothLimits,
+  FLAT,
   FLOAT_SAFE,
   fullBore,
   type Grading,

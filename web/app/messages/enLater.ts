@@ -3,6 +3,7 @@ import { asked } from './en/asked.ts';
 import { backfill } from './en/backfill.ts';
 import { dewatering } from './en/dewatering.ts';
 import { dialogs } from './en/dialogs.ts';
+import { explain } from './en/explain.ts';
 import { frost } from './en/frost.ts';
 import { hole } from './en/hole.ts';
 import { log } from './en/log.ts';
@@ -20,6 +21,7 @@ export const enLater = {
   ...rain,
   ...dewatering,
   ...said,
+  ...explain,
   ...frost,
   ...hole,
   ...log,

@@ -4,6 +4,7 @@ import { asked } from './es/asked.ts';
 import { backfill } from './es/backfill.ts';
 import { dewatering } from './es/dewatering.ts';
 import { dialogs } from './es/dialogs.ts';
+import { explain } from './es/explain.ts';
 import { frost } from './es/frost.ts';
 import { hole } from './es/hole.ts';
 import { log } from './es/log.ts';
@@ -22,6 +23,7 @@ export const esLater: Words<typeof enLater> = {
   ...rain,
   ...dewatering,
   ...said,
+  ...explain,
   ...frost,
   ...hole,
   ...log,

@@ -77,7 +77,7 @@ describe('the dig sheet', () => {
       for (const page of pages) {
         expect(page).toContain(plan.name);
         expect(page).toContain(words.caution.defer.title);
-        if (stops.length > 0) expect(page).toMatch(new RegExp(`${stops.length} (hold|ALTO)`, 'i'));
+        if (stops.length > 0) expect(page).toMatch(new RegExp(`${stops.length} (hold|paro)`, 'i'));
       }
       // Stops come before the plan that could be dug by.
       if (stops.length > 0)

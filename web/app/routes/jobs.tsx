@@ -10,6 +10,7 @@ import { BoardStill } from '../board/BoardStill.tsx';
 import { NewJob } from '../board/NewJob.tsx';
 import { Removed } from '../board/Removed.tsx';
 import { Waiting } from '../board/Waiting.tsx';
+import { useNarrow } from '../drawing/useNarrow.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { oneOf, SYSTEMS } from '../preferences.ts';
 import type { loader as rootLoader } from '../root.tsx';
@@ -23,6 +24,7 @@ import { catchUp } from '../server/summaries.server.ts';
 import { isHere, leaves } from '../state/phone.ts';
 import { Button, Heading } from '../ui/controls.tsx';
 import { FormatProvider } from '../ui/format.tsx';
+import { Menu } from '../ui/Menu.tsx';
 import { Preferences } from '../ui/Preferences.tsx';
 import { focusOn, SkipLinks } from '../ui/SkipLinks.tsx';
 import { useLive } from '../ui/useLive.ts';
@@ -125,6 +127,15 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
   useEffect(() => {
     if (live && document.activeElement === document.body) focusOn('[data-head]');
   }, [live]);
+  const narrow = useNarrow();
+  const own = (
+    <>
+      {root && <Preferences chosen={root.preferences} />}
+      <Form method="post" action="/sign-out" onSubmit={leaves}>
+        <Button type="submit">{t('jobs.signOut')}</Button>
+      </Form>
+    </>
+  );
   if (!live) return <BoardStill crew={person.crew} jobs={jobs} />;
   return (
     <FormatProvider lang={lang} system={system ?? 'metric'}>
@@ -151,12 +162,13 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
             {person.crew}
           </Box>
         </Flex>
-        <Flex gap={3} align="end" wrap="wrap">
-          {root && <Preferences chosen={root.preferences} />}
-          <Form method="post" action="/sign-out" onSubmit={leaves}>
-            <Button type="submit">{t('jobs.signOut')}</Button>
-          </Form>
-        </Flex>
+        {narrow ? (
+          <Menu name={t('hole.menu')}>{own}</Menu>
+        ) : (
+          <Flex gap={3} align="end" wrap="wrap">
+            {own}
+          </Flex>
+        )}
       </Flex>
       <Flex
         as="main"
@@ -183,6 +195,21 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
         </Box>
         <NewJob actionData={actionData} demos={loaderData.demos} />
       </Flex>
+      {narrow && (
+        // Under the thumb, over what is read.
+        <Box position="sticky" bottom={0} zIndex={5} bg="sheet" className="no-print">
+          <Button
+            w="full"
+            look="main"
+            borderRadius={0}
+            minH="52px"
+            data-to-new
+            onClick={() => focusOn('[data-first] input:not([type=hidden])')}
+          >
+            {t('jobs.new')}
+          </Button>
+        </Box>
+      )}
     </FormatProvider>
   );
 }

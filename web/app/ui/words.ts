@@ -5,6 +5,7 @@ import {
   ELEMENT_KINDS,
   type Element,
   type ElementTakeoff,
+  FLAT,
   isAssumed,
   type Plan,
   type Problem,
@@ -39,6 +40,12 @@ export const bottomText = (info: ElementTakeoff, format: Format): string =>
   info.bottomLength === null
     ? format.text(info.width.dug, 'size')
     : `${format.parts(info.width.dug, 'size').number} × ${format.text(info.bottomLength, 'size')}`;
+
+/** How a drain falls; flatter than anybody can dig it is flat. */
+export const fallText = (t: Say, format: Format, fall: number): string =>
+  Math.abs(fall) < FLAT
+    ? t('drain.flat')
+    : t('drain.falls', { fall: format.text(Math.abs(fall), 'gradient') });
 
 /** A depth from a string, to the millimetre or the eighth: what is dug by. */
 export const depthText = (format: Format, depth: number): string =>

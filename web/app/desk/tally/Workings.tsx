@@ -30,55 +30,63 @@ export function Workings({ id, figure, onClose }: { id: FigureId; figure: Figure
       {id === 'dig' && <OverdigStack onHatch={onClose} />}
       <Box as="ol">
         {figure.workings.length === 0 && <li>{t('tally.nothing')}</li>}
-        {figure.workings.map((working) => {
-          const label = labelOf(plan, working, t);
-          return (
-            <Box
-              as="li"
-              key={`${working.step} ${working.label ?? ''}`}
-              py={2}
-              borderBottomWidth="1px"
-              borderStyle="solid"
-              borderColor="rule"
-            >
-              <Box display="flex" justifyContent="space-between" gap={3} alignItems="baseline">
-                <Box as="span" fontWeight={500}>
-                  {t(coded(`work.${working.step}`))}
-                  {label && ` · ${label}`}
+        {/* Of what is none nothing is said, but where it is all there is. */}
+        {figure.workings
+          .filter(({ value, gives }) => value !== 0 || gives)
+          .map((working) => {
+            const label = labelOf(plan, working, t);
+            return (
+              <Box
+                as="li"
+                key={`${working.step} ${working.label ?? ''}`}
+                py={2}
+                borderBottomWidth="1px"
+                borderStyle="solid"
+                borderColor="rule"
+              >
+                <Box display="flex" justifyContent="space-between" gap={3} alignItems="baseline">
+                  <Box as="span" fontWeight={500}>
+                    {t(coded(`work.${working.step}`))}
+                    {label && ` · ${label}`}
+                  </Box>
+                  <Box as="span" fontFamily="figure" fontWeight={600} fontSize="lg" whiteSpace="nowrap">
+                    {format.text(working.value, working.kind)}
+                  </Box>
                 </Box>
-                <Box as="span" fontFamily="figure" fontWeight={600} fontSize="lg" whiteSpace="nowrap">
-                  {format.text(working.value, working.kind)}
+                <Box display="flex" gap={3} alignItems="center">
+                  <SoilMeant step={working.step} />
+                  <Sentence working={working} />
                 </Box>
+                <details>
+                  <Box as="summary" fontSize="xs" color="soft" cursor="pointer">
+                    {t('said.formula')}
+                  </Box>
+                  <Box as="code" fontSize="xs" color="soft">
+                    {working.formula}
+                    {working.source && ` · ${working.source}`}
+                  </Box>
+                </details>
+                {/* The terms of a sum are the lines above it. */}
+                {working.rule !== 'sum' && working.inputs.length > 0 && (
+                  <Box as="ul" display="flex" flexWrap="wrap" columnGap={4} mt={1}>
+                    {working.inputs.map((input) => (
+                      <Box as="li" key={`${input.name} ${input.label ?? ''}`} fontSize="sm">
+                        {t(coded(`${input.line ? 'work' : 'input'}.${input.name}`))}
+                        {input.label !== undefined && ` · ${labelOf(plan, input, t)}`}{' '}
+                        <Box as="span" fontFamily="figure" fontWeight={600} fontSize="md">
+                          {format.text(input.value, input.kind)}
+                        </Box>{' '}
+                        <Small display="inline">
+                          {t(`origin.${input.origin}`)}
+                          {input.source && input.origin !== 'typed' && `, ${input.source}`}
+                        </Small>
+                      </Box>
+                    ))}
+                  </Box>
+                )}
               </Box>
-              <Box display="flex" gap={3} alignItems="center">
-                <SoilMeant step={working.step} />
-                <Sentence working={working} />
-              </Box>
-              <Box as="code" fontSize="xs" color="soft">
-                {working.formula}
-                {working.source && ` · ${working.source}`}
-              </Box>
-              {/* The terms of a sum are the lines above it. */}
-              {working.rule !== 'sum' && working.inputs.length > 0 && (
-                <Box as="ul" display="flex" flexWrap="wrap" columnGap={4} mt={1}>
-                  {working.inputs.map((input) => (
-                    <Box as="li" key={`${input.name} ${input.label ?? ''}`} fontSize="sm">
-                      {t(coded(`${input.line ? 'work' : 'input'}.${input.name}`))}
-                      {input.label !== undefined && ` · ${labelOf(plan, input, t)}`}{' '}
-                      <Box as="span" fontFamily="figure" fontWeight={600} fontSize="md">
-                        {format.text(input.value, input.kind)}
-                      </Box>{' '}
-                      <Small display="inline">
-                        {t(`origin.${input.origin}`)}
-                        {input.source && input.origin === 'typical' && `, ${input.source}`}
-                      </Small>
-                    </Box>
-                  ))}
-                </Box>
-              )}
-            </Box>
-          );
-        })}
+            );
+          })}
       </Box>
     </Modal>
   );

@@ -482,7 +482,7 @@ export const asked = {
   },
   neighbour: {
     title: 'Neighbour’s footing',
-    influence: 'Line of influence',
+    influence: 'Slope its load goes down by (line of influence)',
     clear: 'The dig stays above its line.',
     ways: 'Stay above the line, keep further off, or ask the engineer about underpinning. Nothing here designs it.',
   },

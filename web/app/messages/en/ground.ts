@@ -42,7 +42,7 @@ export const ground = {
       index: 'Freezing index',
       days: 'Freezing season',
       mean: 'Mean of the year',
-      nFactor: 'Surface n-factor',
+      nFactor: 'Cold the surface lets in (n-factor)',
     },
     noFrost:
       'Frost depth not known: ask the local code. Work is held until it is given; type 0 where the ground never freezes.',
@@ -88,7 +88,7 @@ export const ground = {
     draw: 'Draw',
     area: 'Lay-down area {{name}}',
     spread: 'Swell may be off by',
-    spreadHint: 'of the loose volume, one standard deviation',
+    spreadHint: 'of the loose volume, two times in three',
     sure_one: '{{count}} load, 9 times in 10',
     sure_other: '{{count}} loads, 9 times in 10',
     lastFill: 'last load {{fill}} full',

@@ -91,7 +91,7 @@ export const proof = {
     blows: 'Blows so far',
     depth: 'Depth so far',
     logCone: 'Log the cone',
-    coneChart: 'CBR with depth under {{name}}',
+    coneChart: 'How hard with depth (CBR) under {{name}}',
     coneSoft: 'Softest at {{depth}}: CBR {{cbr}}. What the ground may carry is an engineer’s word.',
     labAbove_one: '{{count}} point lies over the line of no air: a measuring error.',
     labAbove_other: '{{count}} points lie over the line of no air: measuring errors.',

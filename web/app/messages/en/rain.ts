@@ -95,7 +95,7 @@ export const rain = {
     chanceSay:
       'Of {{storms}} such storms {{share}} end dry in time. Half of them come to {{half}} at most, nine in ten to {{nine}}.',
     chanceNote:
-      'Storms drawn through your record (Gumbel), half to twice as long, from twelve hours before to four after, spread three ways: of the hour and the length nothing more is known.',
+      'Storms drawn through your record, half to twice as long, from twelve hours before to four after, spread three ways: of the hour and the length nothing more is known.',
     chanceOf: 'Deepest water of {{storms}} storms',
     chancing: 'Raining on it … {{share}}',
     ask: 'Let it rain a thousand times',

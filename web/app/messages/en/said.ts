@@ -8,10 +8,9 @@ export const said = {
     formula: 'The formula',
     neat: 'The footings’ own plan, straight down: {{value}}.',
     overdig: {
-      room: 'Room for forms and boots, up to {{room}} each side along {{run}}: {{value}} more.',
-      bucket: 'What the bucket takes because it is as wide as it is: {{value}} more.',
-      sides:
-        'Sides up to {{slope}} over up to {{depth}}, both sides of {{run}}, less what they share: {{value}} more.',
+      room: 'Room for forms and boots, up to {{room}} on every side: {{value}} more.',
+      bucket: 'What the bucket takes because it is wider than asked: {{value}} more.',
+      sides: 'Sides up to {{slope}} over up to {{depth}}, all round, less what they share: {{value}} more.',
       low: 'Bottoms dug lower than asked: {{value}} more.',
       soft: 'Soft ground taken out under the bottoms: {{value}} more.',
       access: 'Ramps in and out: {{value}} more.',
@@ -24,10 +23,10 @@ export const said = {
     spoilTotal: 'All soils together: {{value}} loose.',
     pile: '{{keptLoose}} laid along {{run}} at its own slope of {{repose}}: {{pileBase}} wide and {{value}} high.',
     void: '{{digTotal}} dug, less all that stands and lies in it: {{value}} to fill.',
-    topsoilBack: '{{bank}} of it go back on top; tamped they shrink by {{shrink}}: {{value}}.',
+    topsoilBack: '{{bank}} of it go back on top; tamped, {{shrink}} less, they fill {{value}}.',
     toFill: 'Under the topsoil {{value}} are left to fill.',
     keepSoil:
-      '{{tamped}} of the hole is filled with it; tamped it shrinks by {{shrink}}, so {{value}} is kept.',
+      'Tamped it fills {{tamped}} of the hole, {{shrink}} less than it was in the ground: {{value}} is kept.',
     keepTotal: 'All kept soils together: {{value}}.',
     shortfall: 'Fit soil ends {{value}} short: bring it in.',
     loads:

@@ -24,7 +24,7 @@ export const sheets = {
     bayLine:
       '{{name}}, pass {{n}}: bays {{bays}} of {{length}}: dig {{soil}}, concrete {{concrete}}, dry pack {{pack}}',
     drains: 'Drains',
-    drainLine: '{{name}}: {{where}} at {{level}}, falls {{fall}}, stone {{stone}}',
+    drainLine: '{{name}}: {{where}} at {{level}}, {{fall}}, stone {{stone}}',
     hand: 'By hand',
     handLine: '{{name}}: {{loose}} loose, {{hours}} of one person',
     broken: 'In the way, hauled by itself',

@@ -66,7 +66,7 @@ export const water = {
       sump: 'pump in a sump',
       ring: 'drain round the foot, to a sump',
       gravity: 'drain that falls away',
-      wellpoints: 'wellpoints',
+      wellpoints: 'slim wells in a row (wellpoints)',
     },
     discharge: 'Water goes',
     discharges: {

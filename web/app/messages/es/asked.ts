@@ -490,7 +490,7 @@ export const asked: Words<typeof english> = {
   },
   neighbour: {
     title: 'Cimiento vecino',
-    influence: 'Línea de influencia',
+    influence: 'Pendiente por la que baja su carga (línea de influencia)',
     clear: 'La excavación queda sobre su línea.',
     ways: 'Quede sobre la línea, aléjese, o consulte al ingeniero un recalce. Aquí no se diseña.',
   },

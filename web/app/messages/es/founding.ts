@@ -12,6 +12,8 @@ export const founding: Words<typeof english> = {
     where: 'Suelta',
     outlets: { daylight: 'al aire libre', ditch: 'en una zanja', sump: 'en un pozo de bombeo' },
     fallIs: 'Cae',
+    flat: 'a nivel',
+    falls: 'cae {{fall}}',
     pipe: 'Caño, por fuera',
     hasPipe: 'Un caño en la piedra',
     bedding: 'Piedra bajo el caño',

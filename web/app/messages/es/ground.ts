@@ -45,7 +45,7 @@ export const ground: Words<typeof english> = {
       index: 'Índice de helada',
       days: 'Temporada de helada',
       mean: 'Media del año',
-      nFactor: 'Factor n de superficie',
+      nFactor: 'Frío que la superficie deja entrar (factor n)',
     },
     noFrost:
       'No se conoce la helada: pregunte a la norma local. El trabajo se detiene hasta tenerla; escriba 0 donde el suelo nunca se hiela.',
@@ -91,7 +91,7 @@ export const ground: Words<typeof english> = {
     draw: 'Dibujar',
     area: 'Zona de acopio {{name}}',
     spread: 'El esponjamiento puede fallar en',
-    spreadHint: 'del volumen suelto, una desviación típica',
+    spreadHint: 'del volumen suelto, dos veces de tres',
     sure_one: '{{count}} viaje, 9 de cada 10 veces',
     sure_other: '{{count}} viajes, 9 de cada 10 veces',
     lastFill: 'último viaje al {{fill}}',

@@ -98,7 +98,7 @@ export const rain: Words<typeof english> = {
     chanceSay:
       'De {{storms}} tormentas así, {{share}} terminan secas a tiempo. La mitad llega a {{half}} como máximo, nueve de diez a {{nine}}.',
     chanceNote:
-      'Tormentas sorteadas con su registro (Gumbel), de la mitad al doble de largas, desde doce horas antes hasta cuatro después, repartidas de tres maneras: de la hora y la duración no se sabe más.',
+      'Tormentas sorteadas con su registro, de la mitad al doble de largas, desde doce horas antes hasta cuatro después, repartidas de tres maneras: de la hora y la duración no se sabe más.',
     chanceOf: 'Lo más hondo de {{storms}} tormentas',
     chancing: 'Lloviendo … {{share}}',
     ask: 'Que llueva mil veces',

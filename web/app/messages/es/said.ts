@@ -11,10 +11,10 @@ export const said: Words<typeof english> = {
     formula: 'La fórmula',
     neat: 'La planta de las zapatas, derecho hacia abajo: {{value}}.',
     overdig: {
-      room: 'Lugar para encofrar y pisar, hasta {{room}} de cada lado a lo largo de {{run}}: {{value}} más.',
-      bucket: 'Lo que el cucharón se lleva por ser tan ancho: {{value}} más.',
+      room: 'Lugar para encofrar y pisar, hasta {{room}} por todos los lados: {{value}} más.',
+      bucket: 'Lo que el cucharón se lleva por ser más ancho que lo pedido: {{value}} más.',
       sides:
-        'Lados de hasta {{slope}} en hasta {{depth}}, a ambos lados de {{run}}, menos lo que comparten: {{value}} más.',
+        'Lados de hasta {{slope}} en hasta {{depth}}, en todo el contorno, menos lo que comparten: {{value}} más.',
       low: 'Fondos más bajos que lo pedido: {{value}} más.',
       soft: 'Suelo blando sacado bajo los fondos: {{value}} más.',
       access: 'Rampas de entrada y salida: {{value}} más.',
@@ -27,9 +27,10 @@ export const said: Words<typeof english> = {
     spoilTotal: 'Todos los suelos juntos: {{value}} sueltos.',
     pile: '{{keptLoose}} a lo largo de {{run}} con su propio talud de {{repose}}: {{pileBase}} de ancho y {{value}} de alto.',
     void: '{{digTotal}} excavados, menos todo lo que queda dentro: {{value}} por rellenar.',
-    topsoilBack: '{{bank}} vuelven arriba; compactados merman {{shrink}}: {{value}}.',
+    topsoilBack: '{{bank}} vuelven arriba; compactados, {{shrink}} menos, rellenan {{value}}.',
     toFill: 'Bajo la tierra vegetal quedan {{value}} por rellenar.',
-    keepSoil: 'Rellena {{tamped}} del hueco; compactado merma {{shrink}}, así que se guardan {{value}}.',
+    keepSoil:
+      'Compactado rellena {{tamped}} del hueco, {{shrink}} menos que en el terreno: se guardan {{value}}.',
     keepTotal: 'Todo lo que se guarda: {{value}}.',
     shortfall: 'Faltan {{value}} de suelo apto: tráigalo.',
     loads:
@@ -46,7 +47,7 @@ export const said: Words<typeof english> = {
       'Una cama de {{bed}} con un compactador que puede {{liftLimit}}: {{value}} capas de {{lift}}, extendidas a {{liftLoose}}, {{passes}} pasadas cada una.',
     stoneVolume: 'Piedra hasta las caras excavadas: {{value}}.',
     stoneMass: '{{stoneVolume}} a {{density}}: {{value}}.',
-    stoneLoose: 'Llega suelta, {{looseFactor}} veces más: {{value}}.',
+    stoneLoose: 'Llega suelta, {{looseFactor}} veces ese volumen: {{value}}.',
     drainStone: 'Piedra alrededor de los drenes, menos su tubo: {{value}}.',
     stoneTotal: 'Toda la piedra junta: {{value}}.',
     makeUp: 'Fondos pasados, devueltos al nivel pedido: {{value}}.',

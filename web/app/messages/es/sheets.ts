@@ -27,7 +27,7 @@ export const sheets: Words<typeof english> = {
     bayLine:
       '{{name}}, pasada {{n}}: bataches {{bays}} de {{length}}: cavar {{soil}}, hormigón {{concrete}}, retacado {{pack}}',
     drains: 'Drenes',
-    drainLine: '{{name}}: {{where}} a {{level}}, cae {{fall}}, piedra {{stone}}',
+    drainLine: '{{name}}: {{where}} a {{level}}, {{fall}}, piedra {{stone}}',
     hand: 'A mano',
     handLine: '{{name}}: {{loose}} sueltos, {{hours}} de una persona',
     broken: 'Estorbos, salen aparte',

@@ -54,6 +54,7 @@ export function Cautions({
                 {who ? ` (${who})` : ''}
               </Text>{' '}
               {text}
+              {stop && caution.lifts ? ` ${t(`lifts.${caution.lifts}`)}` : ''}
             </Text>
           </View>
         );
@@ -91,7 +92,8 @@ const LINE = 13;
 export function stopsHeight({ plan, takeoff, t, format }: Shown): number {
   const lines = stopsOf(takeoff).map((stop) => {
     const { title, text } = cautionText(t, format, stop);
-    return Math.ceil((title.length + text.length + concerns(plan, stop).length + 14) / LETTERS);
+    const who = stop.lifts ? t(`lifts.${stop.lifts}`) : '';
+    return Math.ceil((title.length + text.length + who.length + concerns(plan, stop).length + 14) / LETTERS);
   });
   let height = 0;
   for (let i = 0; i < lines.length; i += 2) height += Math.max(lines[i]!, lines[i + 1] ?? 0) * LINE + 7;

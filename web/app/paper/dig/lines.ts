@@ -4,7 +4,7 @@ import type { Say } from '../../messages/keys.ts';
 import type { Format } from '../../ui/format.tsx';
 import { compactorText, usualPlate } from '../../ui/plant.ts';
 import { unsaidText } from '../../ui/unsaid.ts';
-import { bayList, layerName } from '../../ui/words.ts';
+import { bayList, fallText, layerName } from '../../ui/words.ts';
 
 type LayerTakeoff = Takeoff['beds'][number]['layers'][number];
 
@@ -187,7 +187,7 @@ const drainLines = (takeoff: Takeoff, t: Say, format: Format): string[] =>
             name: element.name,
             where: t(`drain.outlets.${element.outfall.where}`),
             level: format.text(element.outfall.level, 'level'),
-            fall: format.text(Math.abs(fallOf(element)), 'gradient'),
+            fall: fallText(t, format, fallOf(element)),
             stone: format.text(stone, 'volume'),
           }),
         ]

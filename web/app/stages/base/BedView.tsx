@@ -5,6 +5,7 @@ import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { DrawingHead } from '../../drawing/DrawingHead.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
+import { roughWidth } from '../../drawing/lines.ts';
 import { NamesBeside, SLIM } from '../../drawing/NamesBeside.tsx';
 import { flagsFor, Staff, staffShape } from '../../drawing/Staff.tsx';
 import { useSize } from '../../drawing/useSize.ts';
@@ -164,23 +165,35 @@ function LiftMarks({ live, y, left, right }: Sides) {
             fill={ink(LIFT_COLOURS[state])}
           />
           {y(bottom) - y(top) > LEAST_LIFT && (
-            <text
+            <LiftName
               x={left + 8}
-              y={(y(top) + y(bottom)) / 2 + 4}
-              fill={ink(state === 'failed' ? 'held' : 'ink')}
-              stroke={ink('paper')}
-              strokeWidth={4}
-              paintOrder="stroke"
-              style={words}
-            >
-              {`${lift} · ${t(`proof.state.${state}`)}`}
-            </text>
+              y={(y(top) + y(bottom)) / 2}
+              colour={state === 'failed' ? 'held' : 'ink'}
+              text={`${lift} · ${t(`proof.state.${state}`)}`}
+            />
           )}
         </g>
       ))}
     </g>
   );
 }
+
+/** Words on a plate: on stone they are not read else. */
+const LiftName = ({ x, y, colour, text }: { x: number; y: number; colour: 'held' | 'ink'; text: string }) => (
+  <>
+    <rect
+      x={x - 4}
+      y={y - 9}
+      width={roughWidth(text, words.fontSize) + 14}
+      height={18}
+      rx={2}
+      fill={ink('sheet')}
+    />
+    <text x={x} y={y + 4} fill={ink(colour)} style={words}>
+      {text}
+    </text>
+  </>
+);
 
 /** Layers by name, thickness and lifts, spread apart where they are thin. */
 function Names({

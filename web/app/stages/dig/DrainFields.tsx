@@ -11,6 +11,7 @@ import { DifferenceLine } from '../../ui/DifferenceLine.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { usualPlate } from '../../ui/plant.ts';
 import { Choice } from '../../ui/TextField.tsx';
+import { fallText } from '../../ui/words.ts';
 import { Fact, PlanField, Toggle } from '../fields.tsx';
 import { type Own, pathOf, usePut } from './own.ts';
 
@@ -64,7 +65,7 @@ export function DrainFields(own: Own<Strip>) {
       {outfall?.head == null ? (
         <PlanField hint={t('dig.fallHint')} path={`${path}/fall`} />
       ) : (
-        <Fact label={t('drain.fallIs')} value={format.text(fallOf(element), 'gradient')} />
+        <Fact label={t('drain.fallIs')} value={fallText(t, format, fallOf(element))} />
       )}
       <Pipe {...own} />
     </>

@@ -6,6 +6,7 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useProblem, useTakeoff } from '../../state/takeoff.ts';
 import { Button, FieldError, Small } from '../../ui/controls.tsx';
+import { Explain } from '../../ui/Explain.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';
 import { problemText } from '../../ui/words.ts';
@@ -263,6 +264,7 @@ function Chances() {
   return (
     <>
       <PlanField hint={t('site.spreadHint')} path="/spoil/spread" />
+      <Explain term="deviation" />
       {work.chances
         .filter((chance) => chance.chances.length > 0)
         .map((chance) => {

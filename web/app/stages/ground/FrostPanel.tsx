@@ -18,6 +18,7 @@ import { useLog } from '../../state/records.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useGround, useTakeoff } from '../../state/takeoff.ts';
 import { Button, FieldError, Input, Select, Small } from '../../ui/controls.tsx';
+import { Explain } from '../../ui/Explain.tsx';
 import { FilePick } from '../../ui/FilePick.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
@@ -43,7 +44,10 @@ export function FrostPanel() {
       <SideBySide />
       {frost.depth === null && <Small>{t('ground.noFrost')}</Small>}
       {frost.group && (
-        <Fact label={t('frost.group')} note={t(`frost.groups.${frost.group}`)} value={frost.group} />
+        <>
+          <Fact label={t('frost.group')} note={t(`frost.groups.${frost.group}`)} value={frost.group} />
+          <Explain term="heaveGroup" />
+        </>
       )}
       <Climate />
       <Covers />
@@ -220,6 +224,7 @@ function Climate() {
             }}
           />
           <PlanField hint="UFC 3-130-06" path="/ground/frost/climate/nFactor" />
+          <Explain term="nFactor" />
         </>
       )}
     </>

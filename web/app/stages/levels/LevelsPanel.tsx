@@ -5,6 +5,7 @@ import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
+import { Explain } from '../../ui/Explain.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { NameRow } from '../../ui/NameRow.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';
@@ -331,6 +332,7 @@ function Neighbour() {
   if (footings.length === 0) return null;
   return (
     <Panel fold="shut" title={t('neighbour.title')}>
+      <Explain term="influence" />
       <Choice
         label={t('neighbour.influence')}
         value={INFLUENCES.find((entry) => entry.tangent === influence)?.value ?? ''}

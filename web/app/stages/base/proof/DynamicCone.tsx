@@ -8,6 +8,7 @@ import { useTranslation } from '../../../messages/useTranslation.ts';
 import { useLog } from '../../../state/records.ts';
 import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
+import { Explain } from '../../../ui/Explain.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { Choice } from '../../../ui/TextField.tsx';
 import { Panel } from '../../fields.tsx';
@@ -22,6 +23,7 @@ export function DynamicCone({ index }: { index: number }) {
   const { name } = info.element;
   return (
     <Panel fold="shut" title={t('proof.driven', { name })}>
+      <Explain term="cbr" />
       {last && <Driven stretches={coneStretches(last.readings, last.soil)} name={name} />}
       <LogCone element={info.id} />
     </Panel>

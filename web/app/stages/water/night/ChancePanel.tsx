@@ -8,6 +8,7 @@ import { useTranslation } from '../../../messages/useTranslation.ts';
 import { useChance } from '../../../state/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
+import { Explain } from '../../../ui/Explain.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { Panel, PlanField } from '../../fields.tsx';
 import { useHole } from './use.ts';
@@ -50,6 +51,7 @@ export function ChancePanel({ element }: { element: string }) {
           )}
           {ready && value && <Said chance={value} />}
           <Small>{t('rain.chanceNote')}</Small>
+          <Explain term="gumbel" />
         </>
       )}
     </Panel>

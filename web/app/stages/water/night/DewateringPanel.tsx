@@ -14,6 +14,7 @@ import { useTranslation } from '../../../messages/useTranslation.ts';
 import { useDewatering } from '../../../state/ask/whatif.ts';
 import { useDesk, useDeskStore } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
+import { Explain } from '../../../ui/Explain.tsx';
 import { type Format, useFormat } from '../../../ui/format.tsx';
 import { pumpText } from '../../../ui/plant.ts';
 import { Choice, TextField } from '../../../ui/TextField.tsx';
@@ -60,6 +61,7 @@ function Way({ by, hole }: { by: Holding; hole: DewateredHole }) {
             <strong>{t(`night.holdings.${by}`)}</strong>
           </summary>
           <WaySaid by={by} hole={hole} able={able} format={format} />
+          {by === 'wellpoints' && <Explain term="wellpoints" />}
         </details>
         {here ? (
           <Small>{t('rain.now')}</Small>
