@@ -280,7 +280,7 @@ test('from the door to the dig sheet of a ring by keys alone, in sixty presses b
   await keys.type('14.4');
   await to('How wide');
   await keys.type('8.4');
-  await to('Frost goes down to');
+  await to('Frost goes down to', false);
   await keys.type('0.9');
   await keys.press('Enter');
   await ready(page);

@@ -1,5 +1,5 @@
 /** What people log: kept without signal, sent once, seen by others as it happens, never undone, printed. */
-import { expect, newJob, prefer, ready, signIn, stage } from './helpers.ts';
+import { expect, newJob, openRecords, prefer, ready, signIn, stage } from './helpers.ts';
 import { test } from './one-tab.ts';
 
 test.beforeEach(async ({ page }) => {
@@ -46,6 +46,7 @@ test('what one logs the other sees as it happens; undo leaves it; taken back it 
   await expect(other.locator('[data-records]')).toContainText('Ximena Arce');
   await page.keyboard.press('Control+z');
   await expect(page.locator('[data-records]')).toContainText('Inspector was here');
+  await openRecords(other);
   await other.getByRole('button', { name: /^Take back/ }).click();
   await expect(page.locator('[data-records]')).toContainText('taken back');
   await expect(page.getByRole('button', { name: /^Take back/ })).toHaveCount(0);

@@ -15,9 +15,6 @@ export interface Beside {
   readonly wrong?: boolean;
 }
 
-/** Drawings narrower than this are on a phone: the words want the room more than the picture, px. */
-export const SLIM = 440;
-
 const WORDS = { fontFamily: 'Barlow', fontWeight: 500, fontSize: 12.5 } as const;
 const FIGURE = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13.5 } as const;
 /** From name to name of one line, px. */

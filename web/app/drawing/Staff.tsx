@@ -18,7 +18,6 @@ import { type Draft, useDeskStore } from '../state/store.ts';
 import { groundAtFirstLog } from '../state/takeoff.ts';
 import { useFormat } from '../ui/format.tsx';
 import { ink } from './hatches.tsx';
-import { SLIM } from './NamesBeside.tsx';
 import { dragDepth } from './pointer.ts';
 import { spread } from './spread.ts';
 import { KEY_STEPS, useNudge } from './useNudge.ts';
@@ -32,6 +31,9 @@ interface Shape {
   /** How high a flag is to be taken hold of, px. */
   readonly reach: number;
 }
+
+/** Drawings narrower than this are on a phone: the words want the room more than the picture, px. */
+export const SLIM = 440;
 
 /** The staff is narrower on a phone. */
 export const staffShape = (room: number): Shape =>

@@ -9,10 +9,10 @@ import { ground } from './en/ground.ts';
 import { kinds } from './en/kinds.ts';
 import { levels } from './en/levels.ts';
 import { problems } from './en/problems.ts';
+import { pumps } from './en/pumps.ts';
 import { setout } from './en/setout.ts';
 import { small } from './en/small.ts';
 import { tally } from './en/tally.ts';
-import { water } from './en/water.ts';
 
 export const enFirst = {
   ...board,
@@ -25,8 +25,8 @@ export const enFirst = {
   ...setout,
   ...levels,
   ...dig,
-  ...water,
   ...base,
   ...cautions,
   ...problems,
+  ...pumps,
 };

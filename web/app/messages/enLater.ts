@@ -12,6 +12,7 @@ import { proof } from './en/proof.ts';
 import { rain } from './en/rain.ts';
 import { said } from './en/said.ts';
 import { sheets } from './en/sheets.ts';
+import { water } from './en/water.ts';
 
 export const enLater = {
   ...asked,
@@ -27,4 +28,5 @@ export const enLater = {
   ...log,
   ...pour,
   ...sheets,
+  ...water,
 };

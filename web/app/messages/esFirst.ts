@@ -10,10 +10,10 @@ import { ground } from './es/ground.ts';
 import { kinds } from './es/kinds.ts';
 import { levels } from './es/levels.ts';
 import { problems } from './es/problems.ts';
+import { pumps } from './es/pumps.ts';
 import { setout } from './es/setout.ts';
 import { small } from './es/small.ts';
 import { tally } from './es/tally.ts';
-import { water } from './es/water.ts';
 import type { Words } from './words.ts';
 
 export const esFirst: Words<typeof enFirst> = {
@@ -27,8 +27,8 @@ export const esFirst: Words<typeof enFirst> = {
   ...setout,
   ...levels,
   ...dig,
-  ...water,
   ...base,
   ...cautions,
   ...problems,
+  ...pumps,
 };

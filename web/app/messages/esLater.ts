@@ -13,6 +13,7 @@ import { proof } from './es/proof.ts';
 import { rain } from './es/rain.ts';
 import { said } from './es/said.ts';
 import { sheets } from './es/sheets.ts';
+import { water } from './es/water.ts';
 import type { Words } from './words.ts';
 
 export const esLater: Words<typeof enLater> = {
@@ -29,4 +30,5 @@ export const esLater: Words<typeof enLater> = {
   ...log,
   ...pour,
   ...sheets,
+  ...water,
 };

@@ -102,11 +102,7 @@ describe('messages', () => {
       ...AREA_USES.map((use) => `site.use.${use}`),
       ...STRIP_USES.map((use) => `dig.uses.${use}`),
       ...RULE_SETS.map((rules) => `dig.rules.${rules}`),
-      ...ELEMENT_KINDS.flatMap((kind) => [
-        `kinds.title.${kind}`,
-        `kinds.name.${kind}`,
-        `kinds.count.${kind}_one`,
-      ]),
+      ...ELEMENT_KINDS.flatMap((kind) => [`kinds.title.${kind}`, `kinds.count.${kind}_one`]),
       ...DRAWN_LAYERS.map((layer) => `drawing.drawn.${layer}`),
       ...SLOWS.map((what) => `machine.slow.${what}`),
       ...COMPACTOR_IDS.map((id) => `compactor.${id}`),

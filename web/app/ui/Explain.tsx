@@ -58,7 +58,6 @@ const DRAWINGS = {
 } as const satisfies Record<string, readonly Stroke[]>;
 
 export type Term = keyof typeof DRAWINGS;
-export const TERMS = Object.keys(DRAWINGS) as readonly Term[];
 
 export function Explain({ term }: { term: Term }) {
   const { t } = useTranslation();

@@ -23,13 +23,5 @@ export const kinds = {
       ramp_one: '{{count}} ramp',
       ramp_other: '{{count}} ramps',
     },
-    name: {
-      strip: 'trench',
-      pad: 'pad',
-      raft: 'slab',
-      box: 'box',
-      underpin: 'underpinned run',
-      ramp: 'ramp',
-    },
   },
 };

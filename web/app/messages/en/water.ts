@@ -24,13 +24,6 @@ export const water = {
     drained: 'Ground that drains in',
     pump: 'Pump',
     pumpKind: 'What pumps',
-    pumps: {
-      electric50: 'electric, {{hose}} hose, in the sump',
-      petrol50: 'petrol, {{hose}}',
-      petrol80: 'petrol, {{hose}}',
-      diesel100: 'diesel, {{hose}}',
-      bucket: 'people with buckets',
-    },
     hole: 'In the hole of',
     count: 'How many',
     curve: 'Its curve',

@@ -26,13 +26,5 @@ export const kinds: Words<typeof english> = {
       ramp_one: '{{count}} rampa',
       ramp_other: '{{count}} rampas',
     },
-    name: {
-      strip: 'zanja',
-      pad: 'zapata',
-      raft: 'losa',
-      box: 'cajón',
-      underpin: 'recalce',
-      ramp: 'rampa',
-    },
   },
 };

@@ -27,13 +27,6 @@ export const water: Words<typeof english> = {
     drained: 'Terreno que escurre adentro',
     pump: 'Bomba',
     pumpKind: 'Con qué se bombea',
-    pumps: {
-      electric50: 'eléctrica, manguera de {{hose}}, en el pozo',
-      petrol50: 'a gasolina, {{hose}}',
-      petrol80: 'a gasolina, {{hose}}',
-      diesel100: 'diésel, {{hose}}',
-      bucket: 'gente con cubetas',
-    },
     hole: 'En el hoyo de',
     count: 'Cuántas',
     curve: 'Su curva',
