@@ -326,6 +326,7 @@ export {
   newBed,
   newBox,
   newCloth,
+  newDam,
   newFloor,
   newLayer,
   newLog,

@@ -403,6 +403,23 @@ export function newRamp(plan: Plan, serves: string, at: Ramp['at'], angle: numbe
   };
 }
 
+/** A dam of bags as one starts with; what the stream brings nobody has measured. */
+export function newDam(plan: Pick<Plan, 'system'>): NonNullable<Plan['water']['dam']> {
+  const start = (key: Exclude<keyof NonNullable<Plan['water']['dam']>, 'flow'>) =>
+    startOf(`/water/dam/${key}`, plan.system);
+  return {
+    length: start('length'),
+    depth: start('depth'),
+    freeboard: start('freeboard'),
+    crest: start('crest'),
+    inner: start('inner'),
+    outer: start('outer'),
+    bag: start('bag'),
+    flow: null,
+    fall: start('fall'),
+  };
+}
+
 /** A pump of a kind in the hole of an element, with a sump typical of it. */
 export const newPump = (plan: Plan, kind: PumpId, element: string): SitePump => ({
   id: nextName(

@@ -8,6 +8,7 @@ import {
   blankPlan,
   newBed,
   newBox,
+  newDam,
   newLayer,
   newPad,
   newRaft,
@@ -176,8 +177,6 @@ function underpinning(plan: Plan, length: number, { thick, old, down }: FirstSai
 
 /** A stream beside a wall with a dam of bags before it: as deep as it was said to run. */
 function withStream(plan: Plan, length: number, { away, deep, flood }: FirstSaid['stream']): Plan {
-  const start = (key: Exclude<keyof NonNullable<Plan['water']['dam']>, 'flow'>) =>
-    startOf(`/water/dam/${key}`, plan.system);
   const level = plan.ground.surface.kind === 'plane' ? plan.ground.surface.level : plan.datum.level;
   const y = -(away ?? USUAL_AWAY);
   return {
@@ -202,17 +201,7 @@ function withStream(plan: Plan, length: number, { away, deep, flood }: FirstSaid
     },
     water: {
       ...plan.water,
-      dam: {
-        length,
-        depth: deep ?? start('depth'),
-        freeboard: start('freeboard'),
-        crest: start('crest'),
-        inner: start('inner'),
-        outer: start('outer'),
-        bag: start('bag'),
-        flow: null,
-        fall: start('fall'),
-      },
+      dam: { ...newDam(plan), length, ...(deep !== null && { depth: deep }) },
     },
   };
 }

@@ -1,13 +1,5 @@
 /** Beside a stream: a dam of bags, what it takes, and the pipe that brings the stream past it. */
-import {
-  bagDam,
-  bypassFor,
-  FREEBOARD,
-  LEAST_CREST,
-  LEAST_FREEBOARD,
-  STEEPEST,
-  startOf,
-} from '@cimiento/core';
+import { bagDam, bypassFor, FREEBOARD, LEAST_CREST, LEAST_FREEBOARD, newDam, STEEPEST } from '@cimiento/core';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../../state/store.ts';
 import { Button, Small } from '../../../ui/controls.tsx';
@@ -44,18 +36,7 @@ export function DamPanel() {
         <Button
           onClick={() =>
             edit((d) => {
-              const start = (key: (typeof SIZES)[number] | 'fall') => startOf(`/water/dam/${key}`, d.system);
-              d.water.dam = {
-                length: start('length'),
-                depth: start('depth'),
-                freeboard: start('freeboard'),
-                crest: start('crest'),
-                inner: start('inner'),
-                outer: start('outer'),
-                bag: start('bag'),
-                flow: null,
-                fall: start('fall'),
-              };
+              d.water.dam = newDam(d);
             })
           }
         >
