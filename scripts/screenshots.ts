@@ -96,8 +96,10 @@ const SHOTS: readonly Shot[] = [
     prefs: { lang: 'en-US', system: 'imperial' },
     act: then(
       stage('dig'),
-      panel('Cautions'),
-      async (page) => page.locator('[data-mend=unsupported]').waitFor({ timeout: 60_000 }),
+      async (page) => {
+        await page.locator('[data-side] [data-caution=unsupported] summary').first().click();
+        await page.locator('[data-mend=unsupported]').waitFor({ timeout: 60_000 });
+      },
       settled,
     ),
   },
