@@ -55,8 +55,8 @@ const firstMinute: Act = async (page) => {
   const form = page.locator('[data-first]');
   await form.getByLabel('Job name').fill('House of the two doors');
   await form.getByLabel('What is it').selectOption('ring');
-  await form.getByLabel('How long').fill('14.4');
-  await form.getByLabel('How wide').fill('8.4');
+  await form.getByLabel('How long', { exact: true }).fill('14.4');
+  await form.getByLabel('How wide', { exact: true }).fill('8.4');
   await form.getByLabel('Frost goes down to').fill('0.95');
 };
 
@@ -217,6 +217,7 @@ const SHOTS: readonly Shot[] = [
         await page.getByLabel('A note for the record').fill(text);
         await page.getByRole('button', { name: 'Log it' }).click();
       }
+      await page.locator('[data-records] summary').filter({ hasText: 'noon' }).first().click();
       await page.getByRole('button', { name: /^Take back: .*noon/ }).click();
       await page.locator('[data-unsent]').waitFor({ state: 'detached' });
     }),
