@@ -9,33 +9,23 @@ const tidy = (m: number) => Math.round(m * 1e6) / 1e6;
 
 /** The bed of a slab as thick as frost asks, and the drain round it at the bed's foot. */
 function slabWhole(plan: Plan): Plan {
+  const found = compute(plan).elements.find(({ element }) => element.kind === 'raft');
   const [bed] = plan.beds;
-  const raft = plan.elements.find(({ kind }) => kind === 'raft');
   const layer = bed?.layers[0];
-  if (!raft || !bed || !layer) return plan;
-  const short = compute(plan).elements.find(({ id }) => id === raft.id)?.slab?.short ?? 0;
-  const deep: Plan = {
+  if (!found || !bed || !layer) return plan;
+  const more = up(Math.max(0, found.slab?.short ?? 0));
+  const drain = plan.elements.findIndex((one) => one.kind === 'strip' && one.use === 'drain');
+  return {
     ...plan,
-    beds: [{ ...bed, layers: [{ ...layer, thickness: tidy(layer.thickness + up(Math.max(0, short))) }] }],
+    beds: [{ ...bed, layers: [{ ...layer, thickness: tidy(layer.thickness + more) }] }],
+    // Nobody has said where it lets go: a sump, in pencil.
+    assumed: [...plan.assumed, `/elements/${drain}/outfall`],
+    elements: plan.elements.map((one, i) =>
+      i === drain && one.kind === 'strip'
+        ? { ...one, outfall: { level: tidy(found.dug - more), head: null, silt: 0, where: 'sump' } }
+        : one,
+    ),
   };
-  const foot = compute(deep).elements.find(({ id }) => id === raft.id)?.dug;
-  return foot === undefined
-    ? deep
-    : {
-        ...deep,
-        // Nobody has said where it lets go: a sump, in pencil.
-        assumed: [
-          ...deep.assumed,
-          ...deep.elements.flatMap((one, i) =>
-            one.kind === 'strip' && one.use === 'drain' ? [`/elements/${i}/outfall`] : [],
-          ),
-        ],
-        elements: deep.elements.map((one) =>
-          one.kind === 'strip' && one.use === 'drain'
-            ? { ...one, outfall: { level: tidy(foot), head: null, silt: 0, where: 'sump' } }
-            : one,
-        ),
-      };
 }
 
 /** A new job of what was said on the phone. */

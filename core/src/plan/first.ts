@@ -150,13 +150,17 @@ function sized(element: Element, { footing: { width, thickness } }: FirstSaid): 
   };
 }
 
+/** Level of the ground a new job stands on. */
+const groundOf = ({ ground: { surface }, datum }: Plan): number =>
+  surface.kind === 'plane' ? surface.level : datum.level;
+
 /** An old wall in bays; one whose bottom nobody knows is counted as an open trench, and says so. */
 function underpinning(plan: Plan, length: number, { thick, old, down }: FirstSaid): Element {
   const run = newUnderpin(plan, [
     [0, 0],
     [length, 0],
   ]);
-  const ground = plan.ground.surface.kind === 'plane' ? plan.ground.surface.level : plan.datum.level;
+  const ground = groundOf(plan);
   const start = (key: 'thickness' | 'access' | 'gap') => startOf(`/elements/*/old/${key}`, plan.system);
   return {
     ...run,
@@ -177,7 +181,7 @@ function underpinning(plan: Plan, length: number, { thick, old, down }: FirstSai
 
 /** A stream beside a wall with a dam of bags before it: as deep as it was said to run. */
 function withStream(plan: Plan, length: number, { away, deep, flood }: FirstSaid['stream']): Plan {
-  const level = plan.ground.surface.kind === 'plane' ? plan.ground.surface.level : plan.datum.level;
+  const ground = groundOf(plan);
   const y = -(away ?? USUAL_AWAY);
   return {
     ...plan,
@@ -194,7 +198,7 @@ function withStream(plan: Plan, length: number, { away, deep, flood }: FirstSaid
           ],
           keepOff: HAZARDS.stream.keepOff,
           depth: null,
-          level: flood === null ? null : level + flood,
+          level: flood === null ? null : ground + flood,
           projection: null,
         },
       ],
@@ -264,8 +268,8 @@ function elementsOf(plan: Plan, said: FirstSaid, kind: FirstKind): Element[] {
       });
       break;
     case 'slab':
-      add((p) => newRaft(p, corners(length, width)));
-      // Where it lets go is asked for: a drain without an outfall only stores water.
+      // The stone is the slab's own, never the drain's.
+      add((p) => ({ ...newRaft(p, corners(length, width)), bed: p.beds[0]?.id ?? null }));
       add((p) => ({
         ...newStrip(
           p,
@@ -286,15 +290,16 @@ function elementsOf(plan: Plan, said: FirstSaid, kind: FirstKind): Element[] {
 }
 
 /** Kinds that stand on footings whose sizes are asked. */
-const FOOTED: readonly FirstKind[] = ['ring', 'pads', 'round', 'trench', 'wall', 'stream', 'underpin'];
-/** Their footing is as wide as the wall asks. */
-const walled = (kind: FirstKind | null) => kind === 'wall' || kind === 'stream' || kind === 'underpin';
+export const FOOTED: readonly FirstKind[] = ['ring', 'pads', 'round', 'trench', 'wall', 'stream', 'underpin'];
+/** A wall's: its thickness is asked, and its footing is as wide as that asks. */
+export const WALLED: readonly FirstKind[] = ['wall', 'stream', 'underpin'];
 const sizesUnsaid = ({ length, thick }: FirstSaid, kind: FirstKind) =>
-  length === null || (walled(kind) && thick === null);
+  length === null || (WALLED.includes(kind) && thick === null);
 
 /** A new job with all that was said. */
 export function firstPlan(name: string, system: Plan['system'], said: FirstSaid): Plan {
   const plan = blankPlan(name, system);
+  const { kind } = said;
   const { ground } = plan;
   const [top, below] = ground.soils;
   const settled: string[] = [];
@@ -310,10 +315,10 @@ export function firstPlan(name: string, system: Plan['system'], said: FirstSaid)
     assumed: [
       ...plan.assumed.filter((pointer) => !settled.includes(pointer)),
       // A size nobody said is ours.
-      ...(said.kind !== null && sizesUnsaid(said, said.kind) ? ['/elements/0'] : []),
-      ...(said.kind !== null && FOOTED.includes(said.kind) && !sizesUnsaid(said, said.kind)
+      ...(kind !== null && sizesUnsaid(said, kind) ? ['/elements/0'] : []),
+      ...(kind !== null && FOOTED.includes(kind) && !sizesUnsaid(said, kind)
         ? (['width', 'thickness'] as const).flatMap((size) =>
-            said.footing[size] === null && !(size === 'width' && walled(said.kind))
+            said.footing[size] === null && !(size === 'width' && WALLED.includes(kind))
               ? [`/elements/0/${size}`]
               : [],
           )
@@ -330,7 +335,7 @@ export function firstPlan(name: string, system: Plan['system'], said: FirstSaid)
       frost: { ...ground.frost, local: said.frost },
     },
   };
-  if (said.kind === null) return withGround;
+  if (kind === null) return withGround;
   // A slab lies as deep as its floor says, not under the frost like a footing.
   const made =
     said.kind === 'slab'
@@ -338,11 +343,5 @@ export function firstPlan(name: string, system: Plan['system'], said: FirstSaid)
       : said.kind === 'stream'
         ? withStream(withGround, said.length ?? USUAL.stream[0], said.stream)
         : withGround;
-  const elements = elementsOf(made, said, said.kind);
-  const [bed] = made.beds;
-  // The stone of a slab is its own, never the drain's.
-  return {
-    ...made,
-    elements: elements.map((one) => (one.kind === 'raft' && bed ? { ...one, bed: bed.id } : one)),
-  };
+  return { ...made, elements: elementsOf(made, said, kind) };
 }

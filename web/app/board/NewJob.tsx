@@ -5,14 +5,17 @@ import {
   FIRST_KINDS,
   type FirstKind,
   FOOT,
+  FOOTED,
   INCH,
   type Problem,
   SOIL_KINDS,
   type System,
+  WALLED,
 } from '@cimiento/core';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Form } from 'react-router';
+import { type Asked, SIZES } from '../firstAsked.ts';
 import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { placeText } from '../ui/changes.ts';
@@ -98,27 +101,6 @@ export function NewJob({ actionData, demos }: { actionData: Refused | undefined;
 
 const NOTHING = '' as const;
 
-type Asked =
-  | 'length'
-  | 'width'
-  | 'thick'
-  | 'footWidth'
-  | 'footThick'
-  | 'apart'
-  | 'old'
-  | 'down'
-  | 'away'
-  | 'deep'
-  | 'flood'
-  | 'frost'
-  | 'water';
-/** Told in millimetres or inches; the rest in metres or feet. */
-const SIZES: readonly Asked[] = ['thick', 'footWidth', 'footThick'];
-type Kind = FirstKind | typeof NOTHING;
-/** Of these a length and a thickness are asked, not a width. */
-const LONG: readonly Kind[] = ['wall', 'stream', 'underpin'];
-const FOOTED: readonly Kind[] = ['ring', 'pads', 'round', 'trench', 'wall', 'stream'];
-
 /** What one would say on the phone. All but the name may be left out. */
 function First({ problems }: { problems: readonly Problem[] }) {
   const { t } = useTranslation();
@@ -181,7 +163,8 @@ function First({ problems }: { problems: readonly Problem[] }) {
         {kind !== NOTHING && (
           <Flex gap={2}>
             {text('length', [14.4, 48 * FOOT])}
-            {LONG.includes(kind) ? text('thick', [0.25, 10 * INCH]) : text('width', [8.4, 28 * FOOT])}
+            {WALLED.includes(kind) && text('thick', [0.25, 10 * INCH])}
+            {kind !== 'trench' && !WALLED.includes(kind) && text('width', [8.4, 28 * FOOT])}
           </Flex>
         )}
         {kind === 'ring' && count('cross', 1)}
@@ -192,7 +175,7 @@ function First({ problems }: { problems: readonly Problem[] }) {
           </Flex>
         )}
         {kind === 'round' && text('apart', [2.8, 9 * FOOT])}
-        {FOOTED.includes(kind) && (
+        {kind !== NOTHING && kind !== 'underpin' && FOOTED.includes(kind) && (
           <Flex gap={2}>
             {text('footWidth', [0.6, 24 * INCH])}
             {text('footThick', [0.3, 12 * INCH])}

@@ -69,7 +69,7 @@ export interface StageRow {
   readonly beforeAll?: true;
   /** Its ground in the column. */
   readonly fill: string;
-  /** Its line in the column, and whether it is held. */
+  /** Its line in the column, and whether it is held by more than its cautions, which the column looks at itself. */
   readonly answer: (job: Said) => { readonly text: string; readonly held: boolean };
   readonly next?: readonly NextSaid[];
 }

@@ -34,8 +34,6 @@ const TruckPanel = later(digPanels, 'TruckPanel');
 
 const volume = ({ format }: Said, value: number) => format.text(value, 'volume');
 const anyDug = ({ elements }: Takeoff) => elements.some((e) => e.live);
-const stopped = ({ cautions }: Takeoff, ...codes: readonly string[]) =>
-  cautions.some(({ code, weight }) => weight === 'stop' && codes.includes(code));
 
 /** How far what was taped is off, once something was. */
 function tapedOff(plan: Plan, { facts: { taped } }: Takeoff) {
@@ -164,7 +162,7 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
       const live = takeoff.elements.filter((e) => e.live);
       if (live.length === 0) return { text: t('column.nothing'), held: false };
       const depth = format.text(Math.max(...live.map((e) => e.fromString)), 'length');
-      return { text: t('column.dig', { depth }), held: stopped(takeoff, 'unsupported', 'engineerDepth') };
+      return { text: t('column.dig', { depth }), held: false };
     },
     next: [
       { rank: 3.5, say: ({ plan, t }) => (plan.emergencyContact.trim() === '' ? t('next.call') : null) },

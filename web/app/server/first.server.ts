@@ -3,7 +3,6 @@ import {
   checkPlan,
   FIELDS,
   FIRST_KINDS,
-  type FieldId,
   type FirstSaid,
   firstJob,
   type Lang,
@@ -15,29 +14,12 @@ import {
   type System,
   wholeText,
 } from '@cimiento/core';
+import { ASKED, type Asked, SIZES } from '../firstAsked.ts';
 import { oneOf, SYSTEMS } from '../preferences.ts';
 import { fieldOf } from './body.server.ts';
 
-/** Each is read as what it becomes in the plan. */
-const LIKE = {
-  length: '/levels/shallow/length',
-  width: '/levels/shallow/width',
-  thick: '/elements/*/stem',
-  frost: '/ground/frost/local',
-  water: '/ground/logs/*/standing',
-  footWidth: '/elements/*/width',
-  footThick: '/elements/*/thickness',
-  apart: '/levels/shallow/width',
-  old: '/ground/logs/*/standing',
-  down: '/ground/logs/*/standing',
-  away: '/levels/shallow/width',
-  deep: '/water/dam/depth',
-  flood: '/ground/frost/local',
-} as const satisfies Record<string, FieldId>;
 /** The field of the form that mends what two of them make together. */
 const FIELD_OF: Readonly<Record<string, string>> = { stemWider: '/footWidth' };
-/** Those told in millimetres or inches. */
-const SIZES: readonly (keyof typeof LIKE)[] = ['thick', 'footWidth', 'footThick'];
 /** Pads and cross walls one counts on the phone. */
 const MOST = 20;
 
@@ -49,10 +31,10 @@ export function readFirst(form: FormData, lang: Lang): Read {
   const system: System = oneOf(SYSTEMS, form.get('system')) ?? 'metric';
   const name = wholeText(fieldOf(form, 'name'), 80);
   if (!name) problems.push({ code: 'blank', path: '/name' });
-  const quantity = (field: keyof typeof LIKE): number | null => {
+  const quantity = (field: Asked): number | null => {
     const typed = fieldOf(form, field).trim();
     if (typed === '') return null;
-    const range = FIELDS[LIKE[field]];
+    const range = FIELDS[ASKED[field]];
     // Sizes and depths on the phone are metres or feet, however the field of the plan is written.
     const kind = SIZES.includes(field) ? 'size' : 'length';
     const read = parseQuantity(typed, kind, system, lang);

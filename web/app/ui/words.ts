@@ -76,15 +76,15 @@ function namesOf(plan: Plan, { elements }: Caution): readonly string[] {
 /** Which things a caution concerns; empty when it is all of them. */
 export const concerns = (plan: Plan, caution: Caution): string => ranges(namesOf(plan, caution));
 
+/** More names, or ranges of them, are told by their number. */
+const MOST_NAMED = 2;
+
 /** The same in few words: of many things how many. */
 export function concernsBriefly(t: Say, plan: Plan, caution: Caution): string {
   const names = namesOf(plan, caution);
   const said = ranges(names);
   return said.split(', ').length <= MOST_NAMED ? said : t('caution.of', { count: names.length });
 }
-/** More names, or ranges of them, are told by their number. */
-const MOST_NAMED = 2;
-
 /** One of a job's cautions: several may have one code. */
 export const cautionKey = ({ code, names, elements }: Caution): string =>
   [code, ...Object.values(names ?? {}), ...elements].join('\n');

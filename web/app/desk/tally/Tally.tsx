@@ -21,9 +21,6 @@ import { TallySaid } from './TallySaid.tsx';
 
 const Workings = later(() => import('./Workings.tsx'), 'Workings');
 
-/** Lines that say what the figure cannot: they are shown. */
-const TOLD: ReadonlySet<string> = new Set(['tally.keep.short', 'tally.water.unknown', 'tally.stopped']);
-
 /** The line under a figure: what a crew lead asks next. */
 function subText({ key, values }: SubLine, t: Say, format: Format): string {
   const said: Record<string, string | number> = {};
@@ -73,7 +70,8 @@ export function Tally() {
             unit={figure.kind === 'count' ? t('tally.haul.unit', { count: figure.value }) : shown.unit}
             tone={FIGURES[id].tone}
             sub={subText(figure.sub, t, format)}
-            told={!figure.known || TOLD.has(figure.sub.key)}
+            // Why there is no figure, and what the figure cannot say: soil is short.
+            told={!figure.known || figure.sub.key === 'tally.keep.short'}
             pencil={figure.origin === 'assumed'}
             onOpen={setOpen}
           />
