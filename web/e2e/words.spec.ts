@@ -47,7 +47,9 @@ test.describe('at 1280 × 800', () => {
     for (const key of STAGES) {
       await stage(page, key);
       await expect(page.locator('[data-side] h2, [data-side] h3').first()).toBeVisible();
-      // What comes later takes its place.
+      // What comes later takes its place: on Water the ways to hold it, out of a worker.
+      if (key === 'water')
+        await expect(page.locator('[data-side] [data-holding]').first()).toBeVisible({ timeout: 60_000 });
       await page.waitForTimeout(1500);
       const said = await words(page);
       expect(said, key).toBeLessThanOrEqual(MOST_ON_DESK);
