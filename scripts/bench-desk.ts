@@ -8,6 +8,7 @@ import { type CDPSession, chromium, type Page } from '@playwright/test';
 import { newJob, ready, signIn, stage } from '../web/e2e/helpers.ts';
 import serve from '../web/e2e/serve.ts';
 import { holeBench } from './bench-hole.ts';
+import { logBench } from './bench-log.ts';
 import { CHROMIUM } from './chromium.ts';
 import { load } from './load.ts';
 import { row } from './rows.ts';
@@ -130,6 +131,7 @@ export async function deskBench(): Promise<void> {
   );
   await browser.close();
   await holeBench();
+  await logBench();
   if (!process.argv.includes('--desk')) await load(process.env.BASE_URL ?? '');
   await stop();
 }

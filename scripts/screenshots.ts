@@ -6,7 +6,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { type BrowserContext, chromium, type Page } from '@playwright/test';
-import { DEMO_PERSON } from '../web/db/demo-people.ts';
+import { DEMO_PERSON, SPANISH_PERSON } from '../web/db/demo-people.ts';
 import { CHROMIUM } from './chromium.ts';
 import { ROOT } from './postgres.ts';
 
@@ -103,7 +103,7 @@ const SHOTS: readonly Shot[] = [
       settled,
     ),
   },
-  { name: 'desk-es-andes', job: 'Chapel porch', prefs: { lang: 'es-PE', theme: 'night' } },
+  { name: 'desk-es-andes', job: 'Pórtico de la capilla', prefs: { lang: 'es-PE', theme: 'night' } },
   { name: 'desk', job: 'Honey house' },
   { name: 'ground', job: 'Honey house', act: then(stage('ground'), drawing('pit'), settled) },
   {
@@ -233,11 +233,13 @@ async function openJob(page: Page, name: string): Promise<string> {
   return page.url();
 }
 
-async function signedIn(context: BrowserContext): Promise<void> {
+/** @param lang of the picture: a crew that writes in it */
+async function signedIn(context: BrowserContext, lang = 'en'): Promise<void> {
+  const who = lang.startsWith('es') ? SPANISH_PERSON : DEMO_PERSON;
   const page = await context.newPage();
   await page.goto(`${base}/sign-in`);
-  await page.locator('input[name=email]:not([type=hidden])').fill(DEMO_PERSON.email);
-  await page.locator('input[name=password]:not([type=hidden])').fill(DEMO_PERSON.password);
+  await page.locator('input[name=email]:not([type=hidden])').fill(who.email);
+  await page.locator('input[name=password]:not([type=hidden])').fill(who.password);
   await page.locator('form:has(input[type=email]) button[type=submit]').click();
   await page.waitForURL('**/jobs');
   await page.close();
@@ -250,7 +252,7 @@ for (const shot of SHOTS) {
     viewport: shot.phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
     hasTouch: shot.phone ?? false,
   });
-  if (shot.path !== '/sign-in') await signedIn(context);
+  if (shot.path !== '/sign-in') await signedIn(context, shot.prefs?.lang ?? undefined);
   const prefs = { lang: 'en', theme: 'light', system: null, ...shot.prefs };
   await context.addCookies([
     { name: 'cimiento_prefs', value: encodeURIComponent(JSON.stringify(prefs)), url: base },

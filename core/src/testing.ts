@@ -255,6 +255,7 @@ export function placed(
   }
   const list = (points: readonly PlaceOf[]) => points.map(map);
   for (const log of out.ground.logs) log.at = map(log.at as PlaceOf);
+  for (const hazard of out.ground.hazards) hazard.points = list(hazard.points as PlaceOf[]);
   for (const area of out.site.areas) area.points = list(area.points as PlaceOf[]);
   for (const ditch of out.water.ditches) ditch.points = list(ditch.points as PlaceOf[]);
   for (const spot of out.ground.softSpots) spot.points = list(spot.points as PlaceOf[]);
@@ -309,3 +310,46 @@ export function unlike(p: Record<string, number>, q: Record<string, number>): st
     return Math.abs(value - other) <= 1e-6 * Math.max(1, Math.abs(value)) ? [] : [`${key} ${value} ${other}`];
   });
 }
+
+/** One value of every kind of record that tells of a day. */
+export const DAY_VALUES = {
+  worked: { day: '2026-10-14', who: 'x', hours: 8, at: '' },
+  hauled: { day: '2026-10-14', truck: 't', loads: 3, volume: 24, ticket: '' },
+  delivered: {
+    day: '2026-10-14',
+    of: 'concrete',
+    ordered: 7,
+    came: 7,
+    left: 0.4,
+    due: '07:30',
+    arrived: '08:10',
+    ticket: '',
+  },
+  heap: { day: '2026-10-14', a: 8, b: 4.4, height: 1.4, angle: 37 },
+  arrived: {
+    day: '2026-10-14',
+    truck: 't',
+    due: null,
+    came: '11:00',
+    bucketfuls: 8,
+    bucket: 0.3,
+    room: 2,
+    note: '',
+  },
+  pumped: { day: '2026-10-14', hours: 3, level: null },
+  weather: { day: '2026-10-14', rain: 0.012, low: 3, high: 11, note: '' },
+  stopped: { day: '2026-10-14', cause: 'rock', hours: 6, price: 62, note: '' },
+  fell: { day: '2026-10-14', length: 3, height: 1.5, back: 0.6, note: '' },
+  photo: { text: 'the key', width: 1600, height: 1200, size: 210_000 },
+  noticed: { day: '2026-10-14', what: 'nearMiss', text: 'a stone fell' },
+  handover: {
+    day: '2026-10-14',
+    from: 'x',
+    to: 'y',
+    done: 'dug',
+    open: '',
+    keepOff: '',
+    fromFinger: '',
+    toFinger: '',
+  },
+} as const satisfies { readonly [K in RecordKindId]?: RecordValue<K> };

@@ -29,6 +29,7 @@ const elementJson = (e: ElementTakeoff) => ({
     e.steps?.stretches.map(({ run, s0, s1, underside }) => ({ run, from: s0, to: s1, underside })) ?? null,
   closure: e.decision?.closure ?? null,
   water: e.water,
+  top: e.top,
   formation: e.formation,
   dug: e.dug,
   depth: e.depth,
@@ -48,6 +49,7 @@ const elementJson = (e: ElementTakeoff) => ({
   bed: e.bed?.id ?? null,
   layers: e.layers.map(({ layer, volume, bottom, top }) => ({ id: layer.id, volume, bottom, top })),
   concrete: e.concrete,
+  leftOut: e.leftOut,
 });
 
 const bedJson = ({ bed, elements, layers, cloth }: Takeoff['beds'][number]) => ({
@@ -138,6 +140,11 @@ export function takeoffJson(plan: Plan, worked: Takeoff) {
     stone: takeoff.stone,
     lean: takeoff.lean,
     concrete: takeoff.concrete,
+    /** Services over, through and under what is cast; m, m³ left out. */
+    crossings: takeoff.crossings.map(({ owner, ...crossing }) => ({
+      ...crossing,
+      element: takeoff.elements[owner]?.id ?? null,
+    })),
     handTrim: takeoff.handTrim,
     // Water nobody knows is not none.
     inflow: takeoff.water.from === null ? null : triple(takeoff.inflow),

@@ -61,6 +61,6 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   if (!isRouteErrorResponse(error)) return <Oops code="unknown" />;
   const body: unknown = error.data;
   const code = typeof body === 'object' && body !== null && 'code' in body ? String(body.code) : '';
-  const known = ['databaseDown', 'forbidden', 'notFound', 'badRequest', 'signedOut'] as const;
+  const known = ['databaseDown', 'forbidden', 'notFound', 'leadOnly', 'badRequest', 'signedOut'] as const;
   return <Oops code={known.find((k) => k === code) ?? (error.status === 404 ? 'notFound' : 'unknown')} />;
 }

@@ -710,6 +710,15 @@ describe('records', () => {
   });
   const job = () => createJob(ana.crew, ana.person, savingOf(plan(), null));
 
+  it('bring the job they are logged on to the head of the board, whatever was planned since', async () => {
+    const worked = await createJob(ana.crew, ana.person, savingOf(plan(), null));
+    const planned = await createJob(ana.crew, ana.person, savingOf(plan(), null));
+    const heads = async () => (await listJobs(ana.crew)).slice(0, 2).map(({ id }) => id);
+    expect(await heads()).toEqual([planned, worked]);
+    await addRecords(ana.crew, worked, ana.person, [note('today')]);
+    expect(await heads()).toEqual([worked, planned]);
+  });
+
   it('are added, sent twice kept once, and never changed by a second of the same id', async () => {
     const id = await job();
     expect(await addRecords(ana.crew, id, ana.person, [note('a'), note('b')])).toBe(2);

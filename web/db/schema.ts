@@ -13,6 +13,7 @@ import {
   timestamp,
   uuid,
 } from 'drizzle-orm/pg-core';
+import { bytes } from './columns/bytes.ts';
 import { planColumn } from './columns/plan.ts';
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
@@ -38,8 +39,14 @@ export interface Change {
 export const crews = pgTable('crews', {
   id: uuid('id').primaryKey().defaultRandom(),
   name: text('name').notNull(),
+  /** Whether those who are no leads may change plans. */
+  crewEdits: boolean('crew_edits').notNull().default(false),
   createdAt: at('created_at').notNull().defaultNow(),
 });
+
+/** A lead plans, prices and lets people in; a crew's hands log what they do and see. */
+export const ROLES = ['lead', 'crew'] as const;
+export type Role = (typeof ROLES)[number];
 
 export const people = pgTable('people', {
   id: uuid('id').primaryKey().defaultRandom(),
@@ -49,6 +56,9 @@ export const people = pgTable('people', {
   email: text('email').notNull().unique(),
   name: text('name').notNull(),
   passwordHash: text('password_hash').notNull(),
+  role: text('role', { enum: ROLES }).notNull().default('lead'),
+  /** Since then they are of the crew no more: nobody signs in by the row, what they logged keeps its name. */
+  leftAt: at('left_at'),
   /** Null until the person chooses: the browser's language until then. */
   lang: text('lang', { enum: LANGS }),
   theme: text('theme', { enum: ['light', 'night', 'sun'] })
@@ -59,13 +69,55 @@ export const people = pgTable('people', {
   createdAt: at('created_at').notNull().defaultNow(),
 });
 
+/** Links that let one more person in: each once, and not for ever. */
+export const invites = pgTable('invites', {
+  id: uuid('id').primaryKey().defaultRandom(),
+  /** SHA-256 of the token in the link. */
+  tokenHash: text('token_hash').notNull().unique(),
+  crewId: uuid('crew_id')
+    .notNull()
+    .references(() => crews.id),
+  role: text('role', { enum: ROLES }).notNull(),
+  invitedBy: uuid('invited_by')
+    .notNull()
+    .references(() => people.id),
+  createdAt: at('created_at').notNull().defaultNow(),
+  expiresAt: at('expires_at').notNull(),
+  /** Who came in by it; null while nobody has. */
+  usedBy: uuid('used_by').references(() => people.id),
+});
+
+/** Links that let a person choose another password: each once, within the hour. */
+export const resets = pgTable('resets', {
+  tokenHash: text('token_hash').primaryKey(),
+  personId: uuid('person_id')
+    .notNull()
+    .references(() => people.id, { onDelete: 'cascade' }),
+  expiresAt: at('expires_at').notNull(),
+});
+
+/** What the stand-in for a mail service was given to send, newest last; it keeps the last few. */
+export const mails = pgTable('mails', {
+  id: bigint('id', { mode: 'number' }).primaryKey().generatedAlwaysAsIdentity(),
+  to: text('to').notNull(),
+  subject: text('subject').notNull(),
+  body: text('body').notNull(),
+  at: at('at').notNull().defaultNow(),
+});
+
 export const sessions = pgTable('sessions', {
+  /** What a person calls it by when they end it. */
+  id: uuid('id').notNull().unique().defaultRandom(),
   /** SHA-256 of the token in the cookie: the table alone lets nobody in. */
   tokenHash: text('token_hash').primaryKey(),
   personId: uuid('person_id')
     .notNull()
     .references(() => people.id, { onDelete: 'cascade' }),
   createdAt: at('created_at').notNull().defaultNow(),
+  /** When it was last used, to the quarter of an hour. */
+  seenAt: at('seen_at').notNull().defaultNow(),
+  /** What the browser calls itself. */
+  agent: text('agent').notNull().default(''),
   expiresAt: at('expires_at').notNull(),
 });
 
@@ -149,6 +201,24 @@ export const saves = pgTable(
     back: jsonb('back').$type<readonly unknown[]>().notNull(),
   },
   (table) => [primaryKey({ columns: [table.jobId, table.number] })],
+);
+
+/** Photos of a job, under the id of the record each belongs to: the picture, and a small one to look through. */
+export const photos = pgTable(
+  'photos',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    record: text('record').notNull(),
+    crewId: uuid('crew_id')
+      .notNull()
+      .references(() => crews.id),
+    photo: bytes('photo').notNull(),
+    thumb: bytes('thumb').notNull(),
+    receivedAt: at('received_at').notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.jobId, table.record] })],
 );
 
 /** What people did or saw on a job: rows are added, never changed; a correction is a row of its own. */

@@ -146,22 +146,25 @@ export const openRecords = (page: Page) =>
 
 export const flag = (page: Page, name: string) => page.locator(`[data-flag=${name}]`);
 
-/** Where a thing stands once its drawing no longer moves: what is still to come may scale it anew. */
-export async function atRest(thing: Locator) {
-  let [before, same] = [await thing.boundingBox(), 0];
+/** What is read once it no longer changes: what is still to come may move it. */
+export async function atLast<T>(read: () => Promise<T>): Promise<T> {
+  let [before, same] = [await read(), 0];
   await expect
     .poll(
       async () => {
-        const box = await thing.boundingBox();
-        same = JSON.stringify(box) === JSON.stringify(before) ? same + 1 : 0;
-        before = box;
+        const now = await read();
+        same = JSON.stringify(now) === JSON.stringify(before) ? same + 1 : 0;
+        before = now;
         return same;
       },
       { intervals: [200] },
     )
     .toBeGreaterThan(4);
-  return before!;
+  return before;
 }
+
+/** Where a thing stands once its drawing no longer moves. */
+export const atRest = async (thing: Locator) => (await atLast(() => thing.boundingBox()))!;
 
 /** Turns to one of the drawings under the plan. */
 export const lower = (page: Page, name: string) => page.locator(`[data-lower=${name}]`).click();

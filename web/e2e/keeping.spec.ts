@@ -237,7 +237,7 @@ test('an answer that is no “away” says what is wrong and how to go on', asyn
   await stage(page, 'ground');
   for (const [status, words] of [
     [413, 'larger than the server takes'],
-    [403, 'may not save here'],
+    [403, 'only a lead changes plans'],
     [400, 'could not read it'],
     [500, 'went wrong on the server'],
   ] as const) {

@@ -99,7 +99,7 @@ test('a trench dug by hand has its hours, and no turn of the machine', async ({ 
   await side(page).getByLabel('Dug by hand: no machine gets there').check();
   await expect(side(page).getByText('One person digs it in')).toBeVisible();
   await expect(side(page).locator('[data-blocks]')).toContainText('T1');
-  // Their own pace replaces the typical one once it was logged three times.
+  // What they log moves nothing by itself: the lead takes it.
   await expect(side(page).getByText(/at 0\.60?\sm³ an hour, typical/)).toBeVisible();
   for (let day = 0; day < 3; day++) {
     await side(page).getByRole('button', { name: 'Log what was dug by hand' }).click();
@@ -108,10 +108,20 @@ test('a trench dug by hand has its hours, and no turn of the machine', async ({ 
     await form.getByLabel('In', { exact: true }).fill('5');
     await form.getByRole('button', { name: 'Log it' }).click();
   }
+  await expect(side(page).getByText(/at 0\.60?\sm³ an hour, typical/)).toBeVisible();
+  await stage(page, 'log');
+  await unfold(page, /What the log teaches/);
+  await page
+    .locator('[data-teaches=byHand]')
+    .getByRole('button', { name: /^Take / })
+    .click();
+  await stage(page, 'dig');
   await expect(side(page).getByText(/at 1\.20?\sm³ an hour, measured/)).toBeVisible();
   await page.locator('[data-lower=order]').click();
   await expect(page.locator('[data-step=T5]')).toHaveCount(0);
   await saved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(side(page).getByText(/at 0\.60?\sm³ an hour, typical/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(side(page).getByText('One person digs it in')).toHaveCount(0);
 });

@@ -108,6 +108,7 @@ test('three sand cones: one fails, is reworked, retested and released by name; k
   await expect(lift(page, 1)).toHaveAttribute('data-state', 'released');
   await stage(page, 'log');
   await expect(page.locator('[data-record=release]').filter({ hasText: 'T1' })).toContainText('Eng. Sol');
+  await page.getByRole('button', { name: /older records?$/ }).click();
   await expect(page.locator('[data-record=density]').filter({ hasText: 'T1' })).toHaveCount(2);
   const sheet = await page.request.get(`${page.url().split('?')[0]}/base-sheet.pdf`);
   expect(sheet.headers()['content-type']).toBe('application/pdf');

@@ -19,6 +19,8 @@ export interface PaperTask {
   readonly lang: Lang;
   readonly system: System;
   readonly zone: string;
+  readonly day?: string;
+  readonly thumbs?: ReadonlyMap<string, Uint8Array>;
 }
 
 /** Answers as soon as the program has been read. */

@@ -80,6 +80,20 @@ function vibrates({ job, live }: Case): Finding[] {
 const keepOffOf = (compactor: CompactorId | null): number =>
   compactor === null ? 0 : COMPACTORS[compactor].keepOff;
 
+/** Services over, through or under what is cast of which nobody has said all that is to be said. */
+const unsettled = ({ job }: Case): Finding[] =>
+  job.plan.ground.hazards.flatMap(({ id, name, crossing }): Finding[] => {
+    const own = job.crossings.filter(({ hazard }) => hazard === id);
+    if (own.length === 0 || (crossing && crossing.level !== null && crossing.who !== '')) return [];
+    return [
+      {
+        elements: [...new Set(own.flatMap(({ owner }) => job.plan.elements[owner]?.id ?? []))],
+        names: { hazard: name },
+        values: { length: [own.reduce((sum, { length }) => sum + length, 0), 'length'] },
+      },
+    ];
+  });
+
 export const HAZARD_CAUTIONS = {
   influence: {
     weight: 'stop',
@@ -98,5 +112,6 @@ export const HAZARD_CAUTIONS = {
     lifts: 'engineer',
     find: (at) => clashes(at, 'cutBack', 'size', 'size'),
   },
+  crossing: { weight: 'warn', stage: 'ground', lifts: 'owner', find: unsettled },
   vibrates: { weight: 'warn', stage: 'ground', lifts: 'owner', find: vibrates },
 } as const satisfies Record<string, CautionRow>;

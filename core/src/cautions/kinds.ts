@@ -5,6 +5,7 @@ import { cornerMean, edges, at as evaluate, intersect } from '../geometry/index.
 import { completeInstruction, SPLASH } from '../levels/index.ts';
 import { crossfallOf, drainOf, outfallOf, traitsOf } from '../plan/variants.ts';
 import { fallOf } from '../setout/index.ts';
+import { FOOT } from '../units/index.ts';
 import { byHead, FLAT } from '../water/drain.ts';
 import { all, type Case, type CautionRow, EPS, type Finding, least, most } from './case.ts';
 
@@ -53,6 +54,9 @@ function crossings(at: Case): Finding[] {
 
 /** Soft ground left past the bottoms that is not worth a word, m². */
 const SPOT_PAST = 0.05;
+
+/** What water in a flat drain is told by, m: a foot, 0.30 m, more than any stands higher in a bed. */
+const HIGHER = FOOT;
 
 export const KIND_CAUTIONS = {
   // Frost reaches soil it lifts: more bed, or a board.
@@ -116,7 +120,8 @@ export const KIND_CAUTIONS = {
             names: { drain: e.element.name },
             values: {
               stand: [pipe?.bedding ?? 0, 'size'],
-              flow: [byHead(width * thickness, e.length), 'flow'],
+              flow: [HIGHER * byHead(width * thickness, e.length), 'flow'],
+              higher: [HIGHER, 'limit'],
             },
           },
         ];

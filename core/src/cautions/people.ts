@@ -7,6 +7,12 @@ const flatness = (e: Case['live'][number], { job }: Case) => {
   return e.support === 'shore' ? Infinity : e.support === 'bench' ? bench.width / bench.height : e.slope;
 };
 const tooSteep = (e: Case['live'][number], at: Case) => flatness(e, at) < e.rule.steepest - EPS;
+/** Numbers of what stands too steep. */
+const steepness = (steep: Case['live']) => ({
+  depth: [most(steep, (e) => e.depth), 'length'] as const,
+  from: [least(steep, (e) => e.rule.protectFrom ?? 0), 'limit'] as const,
+  steepest: [most(steep, (e) => e.rule.steepest), 'slope'] as const,
+});
 const inside = ({ live, rules }: Case) => live.filter((e) => e.depth >= rules.ladderDepth);
 
 /** A ladder's rails stand out over what one steps off on by this, m (3 ft): US 29 CFR 1926.1053(b)(1). */
@@ -20,14 +26,22 @@ export const SIDE_CAUTIONS = {
     weight: 'stop',
     stage: 'dig',
     find: (at) => {
-      const steep = at.needing.filter((e) => tooSteep(e, at));
+      const steep = at.needing.filter((e) => !e.bays && tooSteep(e, at));
+      return all(steep, () => steepness(steep), whose(at));
+    },
+  },
+  // A pit under a wall cannot be sloped: what holds it stands in it.
+  pitsUnsupported: {
+    weight: 'stop',
+    stage: 'dig',
+    find: (at) => {
+      const pits = at.needing.filter((e) => e.bays && tooSteep(e, at));
       return all(
-        steep,
-        () => ({
-          depth: [most(steep, (e) => e.depth), 'length'],
-          from: [least(steep, (e) => e.rule.protectFrom ?? 0), 'limit'],
-          steepest: [most(steep, (e) => e.rule.steepest), 'slope'],
-        }),
+        pits,
+        () => {
+          const { depth, from } = steepness(pits);
+          return { depth, from };
+        },
         whose(at),
       );
     },

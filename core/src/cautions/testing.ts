@@ -52,6 +52,7 @@ export const hazard = (kind: Hazard['kind'], more: Partial<Hazard> = {}): Hazard
   depth: null,
   level: null,
   projection: null,
+  crossing: null,
   ...more,
 });
 export const with_ =
@@ -280,6 +281,14 @@ const RAISED: Record<(typeof CAUTION_CODES)[number], Change> = {
     p.ground.water = null;
     p.elements = named(tank(square(0, 0, 4), { height: 2.5, level: 97.6 }));
   },
+  crossing: with_(
+    hazard('service', {
+      points: [
+        [4, -3],
+        [4, 9],
+      ],
+    }),
+  ),
   vibrates: (p) => {
     bed({ compactor: 'plateHeavy' })(p);
     with_(hazard('footing', { level: 99 }))(p);
@@ -292,6 +301,10 @@ const RAISED: Record<(typeof CAUTION_CODES)[number], Change> = {
   },
   underpinOpen: (p) => {
     p.elements = named({ ...newUnderpin(p, axis), id: 'U', name: 'U' });
+  },
+  pitsUnsupported: (p) => {
+    const old = { underside: 99.4, thickness: 0.6, inside: 99.9, access: 1, gap: 0 };
+    p.elements = named({ ...newUnderpin(p, axis), old, level: 98.3, id: 'U', name: 'U' });
   },
   stoneBeam: drain({ use: 'stone', thickness: 0.5, beam: { width: 0.3, height: 0.3 } }),
   handDeep: (p) => {

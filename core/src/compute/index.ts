@@ -11,6 +11,7 @@ export * from './views/drawn.ts';
 export * from './views/long-section.ts';
 export * from './views/overdig-shape.ts';
 export * from './views/section.ts';
+export * from './views/services.ts';
 export * from './views/setout-sheet.ts';
 export * from './views/truck-times.ts';
 export * from './what-if/alternatives.ts';

@@ -409,7 +409,8 @@ describe('a run under an old wall', () => {
   it('has upright sides where people stand, and says so', () => {
     const takeoff = under({ old: { underside: 99.4, thickness: 0.6, inside: 99.9, access: 1, gap: 0 } });
     expect(takeoff.elements[0]!.depth).toBeCloseTo(1.6, 9);
-    expect(takeoff.cautions.map((c) => c.code)).toContain('unsupported');
+    expect(takeoff.cautions.map((c) => c.code)).toContain('pitsUnsupported');
+    expect(takeoff.cautions.map((c) => c.code)).not.toContain('unsupported');
   });
   it('is not offered to be sloped back, benched or shored: that would change nothing', () => {
     const old = { underside: 99.4, thickness: 0.6, inside: 99.9, access: 1, gap: 0 };
@@ -531,31 +532,32 @@ describe('the pace of people who dig', () => {
   const digging = (
     rates: readonly (readonly [volume: number, hours: number])[],
     typed: number | null = null,
+    taken: number | null = null,
   ) => {
     const plan = plainPlan((p) => {
       p.dig.slope = 0;
       p.dig.room = 0;
       p.dig.handRate = typed;
+      p.dig.learned.byHand = taken === null ? null : { value: taken, days: 3 };
       p.elements = named(pad(0, 0, 2, 2, { hand: true }));
     });
     const records = rates.map(([volume, hours]) => logged('handDug', { volume, hours }, { element: 'E1' }));
     return compute(plan, records).work.hand;
   };
-  it('is typical, then typed, then their own from three logs on', () => {
+  it('is typical, then what was taken of their own log, then what is typed; days alone change nothing', () => {
     expect(digging([])).toMatchObject({ rate: 0.6, from: 'typical' });
     expect(digging([], 0.8)).toMatchObject({ rate: 0.8, from: 'typed' });
-    expect(digging([[3, 3]], 0.8)).toMatchObject({ rate: 0.8, from: 'typed' });
     // 9.0 m³ in 7.5 hours.
-    const own = digging(
-      [
-        [3, 3],
-        [2, 1.5],
-        [4, 3],
-      ],
-      0.8,
-    );
+    const days = [
+      [3, 3],
+      [2, 1.5],
+      [4, 3],
+    ] as const;
+    expect(digging(days)).toMatchObject({ rate: 0.6, from: 'typical' });
+    const own = digging(days, null, 1.2);
     expect(own).toMatchObject({ rate: 1.2, from: 'measured' });
     expect(own.elements[0]!.hours).toBeCloseTo(own.elements[0]!.loose / 1.2, 9);
+    expect(digging(days, 0.8, 1.2)).toMatchObject({ rate: 0.8, from: 'typed' });
   });
   it('keeps the machine off what opens into theirs, and holds up what is cast with it', () => {
     const takeoff = job((p) => {

@@ -21,7 +21,7 @@ import {
 import { type FoundationLevels, lowestOf } from './foundation-levels.ts';
 import type { Part } from './part.ts';
 import { type SoftDig, softDigs } from './soft.ts';
-import { type Cut, type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
+import { type Cut, type Solid, sizeDug, solveSolid, volumeOf } from './solid.ts';
 import { type UnderBays, underBays } from './underpin.ts';
 import { slopeOf, supportOf } from './width.ts';
 
@@ -34,6 +34,8 @@ export interface Excavation {
   /** Bank m³. */
   readonly total: number;
   readonly neat: number;
+  /** What is dug neat, in plan, m². */
+  readonly neatArea: number;
   readonly overdig: Readonly<Record<Cause, number>>;
   readonly byStratum: readonly number[];
   readonly byElement: readonly number[];
@@ -208,9 +210,9 @@ export function excavate(plan: Plan, model: GroundModel, founded: readonly Found
   const { parts, bottoms } = partsOf(plan, founded, CUTTINGS.access);
   const solid = solveSolid(parts, surface, corners);
   const open = volumeOf(solid);
-  const volume = (cause: CutCause) =>
-    volumeDug(partsOf(plan, founded, CUTTINGS[cause]).parts, surface, corners);
-  const neat = volume('neat');
+  const cut = (cause: CutCause) => sizeDug(partsOf(plan, founded, CUTTINGS[cause]).parts, surface, corners);
+  const volume = (cause: CutCause) => cut(cause).volume;
+  const { volume: neat, openArea: neatArea } = cut('neat');
   const withRoom = volume('room');
   const withBucket = volume('bucket');
   // Only what there is costs another solid.
@@ -248,6 +250,7 @@ export function excavate(plan: Plan, model: GroundModel, founded: readonly Found
     bottoms,
     total: open + inBays + softened,
     neat: neat + inBays,
+    neatArea: bays.reduce((sum, own) => sum + (own?.area ?? 0), neatArea),
     bays,
     soft,
     overdig: {

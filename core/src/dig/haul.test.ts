@@ -179,6 +179,7 @@ describe('what is left to hands', () => {
           depth: 0.6,
           level: null,
           projection: null,
+          crossing: null,
         },
       ];
       more(p);

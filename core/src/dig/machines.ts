@@ -2,12 +2,11 @@
  * Machines: reach, what a bucket brings out in an hour, and the time a dig takes.
  *
  * Output of a hydraulic hoe, US Army FM 5-434, chapter 8: Q = 3600·Vb·fill/cycle × efficiency, in
- * loose m³/h, and by the soil's swell in bank m³/h. A crew's own log replaces it from three days on.
+ * loose m³/h, and by the soil's swell in bank m³/h. What the lead took from the crew's own log goes before it.
  */
 import type { SoilKind } from '../catalogue/soils.ts';
-import type { Facts, RecordValue } from '../log/index.ts';
 import type { Machine, Plan } from '../plan/schema.ts';
-import { loggedRate, RATES, type RateTaken, rateOf } from '../rates/index.ts';
+import { RATES, type RateTaken, rateOf } from '../rates/index.ts';
 
 /** The machine that digs; the first when none of that name is left. */
 export const machineOf = (plan: Plan): Machine =>
@@ -62,14 +61,14 @@ export function cycleOf(machine: Machine): number {
 export const SLOWS = ['cramped', 'crest', 'obstacle', 'deep'] as const;
 export type Slow = (typeof SLOWS)[number];
 
-/** Loose m³ a person digs in an hour here, and where that comes from: own logs from three on, then what is typed. */
-export const handRateOf = (plan: Plan, facts: Facts): RateTaken =>
-  rateOf('digByHand', loggedRate(facts.handDug), plan.dig.handRate);
+/** Loose m³ a person digs in an hour here, and where that comes from. */
+export const handRateOf = ({ dig }: Plan): RateTaken =>
+  rateOf('digByHand', dig.learned.byHand?.value ?? null, dig.handRate);
 
 export interface Output {
   /** Bank m³/h. */
   readonly rate: number;
-  readonly from: 'logged' | 'typical';
+  readonly from: 'measured' | 'typical';
   readonly cycle: number;
   readonly fill: number;
   readonly efficiency: number;
@@ -77,14 +76,14 @@ export interface Output {
 
 /**
  * Output of a machine in one soil.
- * @param days it was logged on this job
+ * @param learned bank m³ an hour taken from the log: with what slows it here in it, on ground that is not frozen
  * @param slowed what slows it here
  */
 export function outputIn(
   machine: Machine,
   kind: SoilKind,
   swell: number,
-  days: readonly RecordValue<'dug'>[] = [],
+  learned: number | null = null,
   frozen = false,
   slowed: readonly Slow[] = [],
 ): Output {
@@ -92,8 +91,9 @@ export function outputIn(
   const factor = slowed.reduce((product, what) => product * RATES[`slow.${what}`].likely, 1);
   const cycle = cycleOf(machine) * factor;
   const efficiency = machine.efficiency ?? RATES.hoeWorks.likely;
-  const logged = loggedRate(days);
-  if (logged !== null) return { rate: logged / factor, from: 'logged', cycle, fill, efficiency };
+  // Frozen, it brings out as much less as its bucket fills less.
+  if (learned !== null)
+    return { rate: (learned * fill) / fillFactor(kind), from: 'measured', cycle, fill, efficiency };
   const loose = ((3600 * machine.bucket * fill) / cycle) * efficiency;
   return { rate: loose / (1 + swell), from: 'typical', cycle, fill, efficiency };
 }

@@ -6,7 +6,7 @@ import { groundModel, type Surface, spotSurface } from '../ground/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { firstStrip, named, pad, plainPlan, seeded, soilsDown, strip } from '../testing.ts';
 import type { Part } from './part.ts';
-import { type Solid, solveSolid, volumeDug, volumeOf } from './solid.ts';
+import { type Solid, sizeDug, solveSolid, volumeOf } from './solid.ts';
 
 /** Rough ground of 49 spots; the same seed gives the same ground, as another object. */
 function rough(seed: number): Surface {
@@ -89,7 +89,7 @@ describe('what the solid remembers', () => {
               expect(figures(solveSolid(parts, kept, corners))).toEqual(
                 figures(solveSolid(parts, rough(4), corners)),
               );
-              expect(volumeDug(parts, kept, corners)).toBeCloseTo(
+              expect(sizeDug(parts, kept, corners).volume).toBeCloseTo(
                 volumeOf(solveSolid(parts, rough(4), corners)),
                 9,
               );

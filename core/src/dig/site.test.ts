@@ -172,17 +172,16 @@ describe('machines', () => {
     expect(rate).toBeCloseTo(((3600 / 17) * 0.28 * 1.05 * 50) / 60 / 1.25, 9);
     expect(RATES.hoeWorks.likely).toBeCloseTo(0.8333, 4);
   });
-  it('slower frozen, on a crest, in rock; three days’ log replaces the typical figure', () => {
+  it('slower frozen, on a crest, in rock; what was taken of the log goes before the typical figure', () => {
     const plain = outputIn(machine, 'softClay', 0.43).rate;
-    expect(outputIn(machine, 'softClay', 0.43, [], true).rate).toBeLessThan(plain);
-    expect(outputIn(machine, 'softClay', 0.43, [], false, ['crest']).rate).toBeCloseTo(plain / 2, 9);
-    const days = [
-      { machine: 'm', when: '', volume: 90, hours: 6 },
-      { machine: 'm', when: '', volume: 60, hours: 5 },
-      { machine: 'm', when: '', volume: 70, hours: 4 },
-    ];
-    expect(outputIn(machine, 'softClay', 0.43, days)).toMatchObject({ rate: 220 / 15, from: 'logged' });
-    expect(outputIn(machine, 'softClay', 0.43, days.slice(0, 2)).from).toBe('typical');
+    expect(outputIn(machine, 'softClay', 0.43, null, true).rate).toBeLessThan(plain);
+    expect(outputIn(machine, 'softClay', 0.43, null, false, ['crest']).rate).toBeCloseTo(plain / 2, 9);
+    // What was taken of the log has the crest in it already; frozen, 0.67 of a bucket comes out where 1.05 did.
+    expect(outputIn(machine, 'softClay', 0.43, 14, false, ['crest'])).toMatchObject({
+      rate: 14,
+      from: 'measured',
+    });
+    expect(outputIn(machine, 'softClay', 0.43, 14, true).rate).toBeCloseTo((14 * 0.67) / 1.05, 9);
   });
   it('trucks in balance: round trip over loading', () => {
     // 10 m³ in buckets of 0.28 × 1: 36 of 17 s are 10.2 min.

@@ -262,9 +262,12 @@ export function solveSolid(parts: readonly Part[], ground: Ground, corners: Corn
   return { parts, cuts, openings: faces.map(({ face }) => face.openings()) };
 }
 
-/** Bank m³ of the soil between the ground and the lower envelope of some parts. */
-export const volumeDug = (parts: readonly Part[], ground: Ground, corners: Corners): number =>
-  cutAll(parts, ground, corners).cuts.reduce((sum, cut) => sum + cut.volume, 0);
+/** Bank m³ of the soil between the ground and the lower envelope of some parts, and how much of the ground it opens, m². */
+export const sizeDug = (parts: readonly Part[], ground: Ground, corners: Corners) =>
+  cutAll(parts, ground, corners).cuts.reduce(
+    (sum, cut) => ({ volume: sum.volume + cut.volume, openArea: sum.openArea + cut.openArea }),
+    { volume: 0, openArea: 0 },
+  );
 
 /** ∬ max(0, top − dug) over a convex piece of plan, m³. */
 export function volumeUnder(piece: Polygon, dug: Linear, top: Linear): number {

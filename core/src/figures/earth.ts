@@ -8,7 +8,20 @@ import { type Origin, type Working, type WorkingInput, weakest } from '../result
 import { shapeOf } from '../setout/index.ts';
 import type { Job } from '../takeoff/index.ts';
 import { bankToCompacted } from '../units/index.ts';
-import { beside, type FigureRow, given, input, line, logged, of, part, read, saidIn, sum } from './line.ts';
+import {
+  beside,
+  type FigureRow,
+  given,
+  input,
+  line,
+  logged,
+  of,
+  part,
+  read,
+  saidIn,
+  spread,
+  sum,
+} from './line.ts';
 
 const FM = 'US Army FM 5-434, Table 1-1';
 /** Less of a soil is none, m³. */
@@ -59,11 +72,18 @@ function trimOrigin({ plan, elements }: Job): Origin {
   return bearing.length > 0 && said ? 'typed' : 'typical';
 }
 
-/** The flattest soil rules the heap: where its angle comes from. */
-function reposeOrigin({ soils, pile }: Job): Origin {
+/** The flattest soil rules the heap: its angle, and where that comes from. */
+function reposeOf({ soils, pile }: Job): WorkingInput {
   const flattest = soils.find((soil) => soil.repose === pile.repose);
-  return flattest ? soilOrigin(flattest, 'repose').origin : 'typical';
+  const { origin, source } = flattest
+    ? soilOrigin(flattest, 'repose')
+    : { origin: 'typical' as const, source: 'practice' };
+  return input('repose', pile.repose, 'angle', origin, source);
 }
+
+/** Over how much in plan, and how deep on the whole. */
+const deep = (area: number, volume: number): WorkingInput[] =>
+  area > 0 ? [input('planArea', area, 'area'), input('meanDepth', volume / area, 'length')] : [];
 
 /** The cover that decides a level while nobody has settled it. */
 function unsettledCover({ plan, elements }: Job): WorkingInput[] {
@@ -93,7 +113,10 @@ export const EARTH_FIGURES = {
     make: (job) => {
       const { dig, overdig, handTrim, spoil } = job;
       const { neat, ...causes } = overdig;
-      const base = read('neat', 'Vn = ∪ (B·L·D)', neat, 'volume', unsettledCover(job));
+      const base = read('neat', 'Vn = ∪ (A·D)', neat, 'volume', [
+        ...deep(dig.neatArea, neat),
+        ...unsettledCover(job),
+      ]);
       const over = CAUSES.filter((cause) => causes[cause] !== 0).map((cause) =>
         read(`overdig.${cause}`, 'ΔV = V(i) − V(i−1)', causes[cause], 'volume', overdigInputs(job, cause)),
       );
@@ -128,10 +151,14 @@ export const EARTH_FIGURES = {
                 },
                 ...spoil.strata
                   .filter(({ bank }) => bank > NONE)
-                  .map((s) => read('stratum', 'Vk', s.bank, 'volume', [], { label: s.soil.layer.id })),
+                  .map((s) =>
+                    read('stratum', 'Vk = A·t', s.bank, 'volume', spread(dig.openArea, s.bank), {
+                      label: s.soil.layer.id,
+                    }),
+                  ),
                 line('handTrim', 'area', 'volume', [
                   input('bottomArea', handTrim.area, 'area'),
-                  input('trim', handTrim.thickness, 'size', trimOrigin(job)),
+                  input('trim', handTrim.thickness, 'size', trimOrigin(job), 'practice'),
                 ]),
               ],
       };
@@ -187,8 +214,8 @@ export const EARTH_FIGURES = {
                   [
                     input('keptLoose', spoil.keptLoose, 'volume'),
                     input('run', pile.length, 'length'),
-                    input('repose', pile.repose, 'angle', reposeOrigin(job)),
-                    input('highest', PRACTICE.heap.value, 'length', 'assumed'),
+                    reposeOf(job),
+                    input('highest', PRACTICE.heap.value, 'length', 'assumed', 'practice'),
                     beside('pileBase', pile.base, 'length'),
                   ],
                   { source: 'US Army FM 5-434' },

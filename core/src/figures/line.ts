@@ -114,6 +114,10 @@ export const read = (
   ...only(extra),
 });
 
+/** A volume as a crew checks it: over how much in plan, and how thick on the whole. */
+export const spread = (area: number, volume: number): WorkingInput[] =>
+  area > 0 ? [input('planArea', area, 'area'), input('meanThickness', volume / area, 'size')] : [];
+
 /** The value of a line as an input of another. */
 export const of = ({ step, label, value, kind }: Working): WorkingInput => ({
   name: step,

@@ -4,10 +4,12 @@ import { layerValues } from '../plan/beds.ts';
 import { newLayer } from '../plan/blank.ts';
 import { startOf } from '../plan/fields.ts';
 import type { Bed, BedLayer, Plan } from '../plan/schema.ts';
+import { castOf, leftOutOf, POUR_KINDS } from '../pour/index.ts';
 import {
   type FigurePart,
   type Origin,
   type SubLine,
+  type Unpublished,
   type Working,
   type WorkingInput,
   weakest,
@@ -24,22 +26,31 @@ import {
   part,
   read,
   saidIn,
+  spread,
   startedOr,
   sum,
 } from './line.ts';
 
-const orderLine = ({ plan }: Job, neat: number, label?: string): Working =>
-  line(
-    'order',
-    'order',
+const orderLine = ({ plan }: Job, neat: number, { label, stays = 0 }: OrderOf = {}): Working => {
+  const rule = stays > 0 ? 'orderStays' : 'order';
+  return line(
+    rule,
+    rule,
     'volume',
     [
       input('volume', neat, 'volume'),
-      input('waste', plan.pour.waste, 'percent', saidIn(plan, '/pour/waste')),
+      ...(stays > 0 ? [input('stays', stays, 'volume', 'typed')] : []),
+      input('waste', plan.pour.waste, 'percent', saidIn(plan, '/pour/waste'), 'practice'),
       input('step', plan.pour.step, 'volume', startedOr(plan.pour.step, startOf('/pour/step', plan.system))),
     ],
     { label },
   );
+};
+interface OrderOf {
+  readonly label?: string | undefined;
+  /** m³ that do not come out where they are wanted. */
+  readonly stays?: number;
+}
 
 /** What is ordered of concrete, pour by pour: each is rounded up by itself, and so are its trucks. */
 function pourLines(job: Job): Working[] {
@@ -50,9 +61,9 @@ function pourLines(job: Job): Working[] {
   };
   const lines = pours
     .filter(({ neat }) => neat > 0)
-    .map(({ name, elements, neat }) => {
+    .map(({ name, elements, neat, stays }) => {
       const label = pours.length > 1 ? (name ?? named(elements)) : undefined;
-      const order = orderLine(job, neat, label);
+      const order = orderLine(job, neat, { label, stays });
       return {
         order,
         trucks: line(
@@ -85,6 +96,27 @@ function pourLines(job: Job): Working[] {
     ),
   ];
 }
+
+/** What is cast, by what it is; of what is partly hollow no thickness is told. */
+const castLines = ({ plan, placed }: Job): Working[] =>
+  POUR_KINDS.flatMap((kind) => {
+    const cast = placed.elements.filter(
+      ({ concrete }, i) => concrete > 0 && castOf(plan.elements[i]!).pours === kind,
+    );
+    if (cast.length === 0) return [];
+    const volume = sum(cast.map(({ concrete }) => concrete));
+    const areas = cast.flatMap(({ concreteArea }) => (concreteArea === null ? [] : [concreteArea]));
+    const told = areas.length < cast.length ? [] : spread(sum(areas), volume);
+    return [read(`cast.${kind}`, 'V = ∪ (A·t)', volume, 'volume', told)];
+  });
+
+/** What is left out of it for each service that runs through. */
+const leftOutLines = ({ plan, crossings }: Job): Working[] =>
+  plan.ground.hazards.flatMap(({ id, name }) => {
+    const own = crossings.filter(({ hazard, part }) => hazard === id && part === 'concrete');
+    const volume = leftOutOf(own);
+    return volume > 0 ? [read('leftOut', 'V = A·l', -volume, 'volume', [], { label: name })] : [];
+  });
 
 /** Fill of bottoms dug low, when they are made up with what the figure is of. */
 const makeUpLine = ({ plan, placed }: Job, what: Job['plan']['pour']['makeUp']): Working[] =>
@@ -155,7 +187,7 @@ function leanWorkings(job: Job): readonly Working[] {
       'volume',
       [
         input('blindingArea', area, 'area'),
-        input('unevenness', unevenness, 'size', typedOr(plan.pour.irregularity)),
+        input('unevenness', unevenness, 'size', typedOr(plan.pour.irregularity), 'practice'),
       ],
       { label },
     ),
@@ -186,10 +218,12 @@ function stoneWorkings(job: Job): readonly Working[] {
   const { plan, stone } = job;
   const nameOf = (id: string) => plan.elements.find((element) => element.id === id)?.name ?? id;
   const typical = (density: number) => input('density', density, 'density', 'typical');
-  const layers = laidOf(job, false).map(({ layer, volume, lifts, label }) => {
+  const layers = laidOf(job, false).map(({ layer, area, volume, lifts, label }) => {
     const { density, looseFactor } = layerValues(layer);
     const [laid, mass] = weighed(
-      read('stoneVolume', 'V = ∬ min(G, F + T) − E dA', volume, 'volume', [], { label }),
+      read('stoneVolume', 'V = ∬ min(G, F + T) − E dA', volume, 'volume', spread(area, volume), {
+        label,
+      }),
       input('density', density, 'density', typedOr(layer.density)),
     );
     const inLifts = lifts && [
@@ -199,10 +233,10 @@ function stoneWorkings(job: Job): readonly Working[] {
         'count',
         [
           input('bed', layer.thickness, 'size', startedOr(layer.thickness, usual(plan, layer))),
-          input('liftLimit', lifts.limit, 'size', LIMIT_FROM[lifts.limitBy]),
+          input('liftLimit', lifts.limit, 'size', ...LIMIT_FROM[lifts.limitBy]),
           beside('lift', lifts.thickness, 'size'),
           beside('liftLoose', lifts.loose, 'size'),
-          beside('passes', lifts.passes[1], 'count', 'typical'),
+          beside('passes', lifts.passes[1], 'count', 'typical', 'maker'),
         ],
         { label },
       ),
@@ -213,7 +247,7 @@ function stoneWorkings(job: Job): readonly Working[] {
       'volume',
       [
         input('stoneVolume', volume, 'volume'),
-        input('looseFactor', looseFactor, 'number', typedOr(layer.looseFactor)),
+        input('looseFactor', looseFactor, 'number', typedOr(layer.looseFactor), 'quarry'),
       ],
       { label },
     );
@@ -223,8 +257,18 @@ function stoneWorkings(job: Job): readonly Working[] {
     ...stone.besides.map(({ element, volume, density }) => {
       if (element === null) return weighed(read('makeUp', '∬ F − E dA', volume, 'volume'), typical(density));
       const label = nameOf(element);
+      const { bottomArea } = job.elements.find((one) => one.id === element)!;
       return weighed(
-        read('drainStone', 'V = ∬ min(G, F + T) − E dA − π/4·d²·L', volume, 'volume', [], { label }),
+        read(
+          'drainStone',
+          'V = ∬ min(G, F + T) − E dA − π/4·d²·L',
+          volume,
+          'volume',
+          spread(bottomArea, volume),
+          {
+            label,
+          },
+        ),
         typical(density),
       );
     }),
@@ -237,10 +281,10 @@ function stoneWorkings(job: Job): readonly Working[] {
   );
 }
 
-const LIMIT_FROM: Record<Lifts['limitBy'], Origin> = {
-  specification: 'typed',
-  compactor: 'typical',
-  trial: 'measured',
+const LIMIT_FROM: Record<Lifts['limitBy'], readonly [Origin, Unpublished]> = {
+  specification: ['typed', 'specification'],
+  compactor: ['typical', 'maker'],
+  trial: ['measured', 'trialStrip'],
 };
 
 /** Of one compacted layer its lifts; of several how many; else what there is. */
@@ -342,19 +386,7 @@ export const PLACED_FIGURES = {
       parts: [part('order', 'concrete', 'order', job.concrete.ordered, 'volume')],
       sub: ordered(job.concrete.ordered, job.concrete.loads),
       workings: [
-        ...given('concreteTotal', [
-          ...(job.concrete.neat > 0
-            ? [
-                read(
-                  'footings',
-                  'V = ∪ (B·L·t)',
-                  sum(job.placed.elements.map(({ concrete }) => concrete)),
-                  'volume',
-                ),
-              ]
-            : []),
-          ...makeUpLine(job, 'concrete'),
-        ]),
+        ...given('concreteTotal', [...castLines(job), ...leftOutLines(job), ...makeUpLine(job, 'concrete')]),
         ...pourLines(job),
       ],
     }),

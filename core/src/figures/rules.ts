@@ -46,6 +46,12 @@ export const RULES = {
     formula: 'V′ = ⌈V·(1 + w)/q⌉·q',
     of: (input) => up((input('volume') * (1 + input('waste'))) / input('step')) * input('step'),
   },
+  /** With what does not come out where it is wanted. */
+  orderStays: {
+    formula: 'V′ = ⌈(V + Vr)·(1 + w)/q⌉·q',
+    of: (input) =>
+      up(((input('volume') + input('stays')) * (1 + input('waste'))) / input('step')) * input('step'),
+  },
   trucks: { formula: 'N = ⌈V′/Vt⌉', of: (input) => up(input('ordered') / input('truck')) },
   lifts: {
     formula: 'n = ⌈T/tmax⌉',

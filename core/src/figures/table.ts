@@ -5,7 +5,7 @@
 
 import type { Figure, Working } from '../results/index.ts';
 import type { Job } from '../takeoff/index.ts';
-import { reachingOf } from '../water/index.ts';
+import { reachingOf, trickles } from '../water/index.ts';
 import { EARTH_FIGURES } from './earth.ts';
 import {
   addsUp,
@@ -35,12 +35,14 @@ const water: FigureRow = {
       // Nobody has looked for water: no flow is known, which is not none.
       known: from !== null,
       sub:
-        holes.length > 0
-          ? {
-              key: 'tally.water.sub',
-              values: { low: [inflow[0], 'flow', 'bare'], high: [inflow[2], 'flow'] },
-            }
-          : { key: from === null ? 'tally.water.unknown' : 'tally.water.dry', values: {} },
+        holes.length > 0 && trickles(inflow)
+          ? { key: 'tally.water.trickle', values: {} }
+          : holes.length > 0
+            ? {
+                key: 'tally.water.sub',
+                values: { low: [inflow[0], 'flow', 'bare'], high: [inflow[2], 'flow'] },
+              }
+            : { key: from === null ? 'tally.water.unknown' : 'tally.water.dry', values: {} },
       workings: inflows(job),
     };
   },

@@ -24,6 +24,8 @@ const BY_HAND: Record<RuleId, readonly [Readonly<Record<string, number>>, number
   loads: [{ loose: 28.6, mass: 38_000, body: 10, payload: 13_000 }, 3],
   // 14.04 · 1.05 = 14.742, in half cubic metres 15.
   order: [{ volume: 14.04, waste: 0.05, step: 0.5 }, 15],
+  // (14.04 + 0.55) · 1.05 = 15.32 → 15.5.
+  orderStays: [{ volume: 14.04, stays: 0.55, waste: 0.05, step: 0.5 }, 15.5],
   trucks: [{ ordered: 15, truck: 7 }, 3],
   lifts: [{ bed: 0.52, liftLimit: 0.2 }, 3],
   pit: [{ permeability: 5e-5, head: 4, held: 1.2, radius: 5.528, reaching: 2.8 }, 0.9284e-3],

@@ -9,6 +9,7 @@ import {
   type SoilTypical,
 } from '../catalogue/soils.ts';
 import type { Plan, SoilEntry } from '../plan/schema.ts';
+import { swellTaken } from '../rates/index.ts';
 import { heaveGroup } from './heave.ts';
 import { identify } from './identify.ts';
 
@@ -29,6 +30,8 @@ export interface Soil {
   readonly typical: SoilTypical;
   readonly density: number;
   readonly swell: number;
+  /** Typed, taken from the crew's own loads, or typical. */
+  readonly swellFrom: 'typed' | 'measured' | 'typical';
   readonly shrink: number;
   readonly repose: number;
   /** m/s: low, likely, high. */
@@ -68,7 +71,13 @@ export function soilsOf(plan: Plan): Soil[] {
       layer,
       typical,
       density: values.density ?? typical.density,
-      swell: values.swell ?? typical.swell,
+      swell: values.swell ?? swellTaken(plan, layer.kind) ?? typical.swell,
+      swellFrom:
+        values.swell !== undefined
+          ? 'typed'
+          : swellTaken(plan, layer.kind) !== undefined
+            ? 'measured'
+            : 'typical',
       shrink: values.shrink ?? typical.shrink,
       repose: values.repose ?? typical.repose,
       k: k === undefined ? [low, Math.sqrt(low * high), high] : [k / TEST_SPREAD, k, k * TEST_SPREAD],
@@ -82,7 +91,11 @@ export function soilsOf(plan: Plan): Soil[] {
 }
 
 /** Where a soil's value comes from. */
-export function soilOrigin(soil: Soil, value: SoilValue): { origin: 'typed' | 'typical'; source?: string } {
+export function soilOrigin(
+  soil: Soil,
+  value: SoilValue,
+): { origin: 'typed' | 'measured' | 'typical'; source?: string } {
+  if (value === 'swell' && soil.swellFrom === 'measured') return { origin: 'measured' };
   if (soil.layer.values[value] !== undefined) return { origin: 'typed' };
   const source =
     value === 'shrink'

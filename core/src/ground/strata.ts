@@ -123,8 +123,8 @@ export function groundModel(plan: Plan): GroundModel {
   const level = made.ok ? made : surfaceOf(atDatum);
   if (!level.ok) throw new Error('a plane is always a surface');
   const { surface } = level;
-  const { soils, logs, water, waterHigh } = plan.ground;
-  const key = JSON.stringify({ soils, logs, water, waterHigh });
+  const { soils, swells, logs, water, waterHigh } = plan.ground;
+  const key = JSON.stringify({ soils, swells, logs, water, waterHigh });
   const known = models.get(surface) ?? new QuickLRU<string, GroundModel>({ maxSize: MOST_KEPT });
   models.set(surface, known);
   const before = known.get(key);

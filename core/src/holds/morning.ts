@@ -25,8 +25,10 @@ export function morningOf(looks: readonly Look[], day: (at: string) => string, n
   const at = looks.findLastIndex((look) => look.kind === 'morning' && day(look.at) === today);
   const list = at >= 0 ? (looks[at] as MorningRecord) : null;
   if (!list) return { state: 'none', list: null, after: null, bad: [] };
-  const event = looks.slice(at + 1).findLast((look) => look.kind === 'happened');
+  const event = looks.slice(at + 1).findLast((look) => look.kind === 'happened' || look.kind === 'fell');
   const bad = MORNING_ITEMS.filter((item) => list.value.items[item] === 'bad');
+  // A side that was measured as it fell is a fall all the same.
+  if (event?.kind === 'fell') return { state: 'again', list, after: 'fall', bad };
   if (event?.kind === 'happened') return { state: 'again', list, after: event.value.what, bad };
   return { state: bad.length > 0 ? 'bad' : 'good', list, after: null, bad };
 }

@@ -368,6 +368,7 @@ describe('hazards', () => {
     depth: null,
     level: null,
     projection: null,
+    crossing: null,
     ...more,
   });
   const clashes = (h: Hazard, change: (p: Plan) => void = () => {}) =>
@@ -525,6 +526,7 @@ describe('what each rule would cost', () => {
       lean: null,
       concrete: null,
       shoring: null,
+      machineHour: null,
     };
     expect(ruleCosts(plan, takeoff, 0, 0.2)[0]!.change.cost).toBeNull();
   });

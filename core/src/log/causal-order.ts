@@ -63,8 +63,19 @@ export function inTime(records: readonly SiteRecord[]): readonly SiteRecord[] {
  * The records that stand: of each chain of corrections the newest, unless it withdraws. A correction
  * of a record that is not there, or of one of another kind, stands for itself. Two corrections of one
  * record: the later stands. They keep the place in time of what they correct.
+ * The same list gives the same answer.
  */
-export function standing(records: readonly SiteRecord[]): SiteRecord[] {
+export function standing(records: readonly SiteRecord[]): readonly SiteRecord[] {
+  const known = stand.get(records);
+  if (known) return known;
+  const made = standingOf(records);
+  stand.set(records, made);
+  return made;
+}
+
+const stand = new WeakMap<readonly SiteRecord[], readonly SiteRecord[]>();
+
+function standingOf(records: readonly SiteRecord[]): SiteRecord[] {
   const byId = new Map(records.map((record) => [record.id, record]));
   const roots = new Map<string, string>();
   /** Names the chain a record is of: its first record, or of a circle the smallest id in it. */

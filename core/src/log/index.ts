@@ -7,6 +7,7 @@ export {
 export type { Part, Said } from './kind.ts';
 export { FEELS, WETNESSES } from './kinds/bottom.ts';
 export { CHANGE_WHATS, type ChangeWhat } from './kinds/change.ts';
+export { DELIVERED_IN, DELIVERIES, type Delivery } from './kinds/delivered.ts';
 export { HAPPENINGS, type Happening } from './kinds/happened.ts';
 export {
   faultOf,
@@ -19,8 +20,11 @@ export {
 } from './kinds/index.ts';
 export { GROUNDS } from './kinds/laid.ts';
 export { MORNING_ANSWERS, MORNING_ITEMS, type MorningAnswer, type MorningItem } from './kinds/morning.ts';
+export { NOTICES, type Notice } from './kinds/noticed.ts';
+export { PHOTO } from './kinds/photo.ts';
 export { REWORKS } from './kinds/rework.ts';
 export { SHOT_SURFACES, type ShotSurface } from './kinds/shot.ts';
+export { STOP_CAUSES, type StopCause } from './kinds/stopped.ts';
 export { holdKey, TICK_LISTS, type Tick } from './kinds/ticked.ts';
 export { recordsBefore, upgradedRecord } from './legacy.ts';
 export { layerKey } from './measures.ts';

@@ -10,12 +10,15 @@ export type Part<K extends string = string> =
   | { readonly quantity: number | null; readonly kind: Kind; readonly decimals?: number }
   /** A thing of the plan, by its id. */
   | { readonly machine: string }
+  | { readonly truck: string }
   | { readonly hazard: string }
   | { readonly layer: string; readonly bed: string }
   /** The placement the record hangs on. */
   | { readonly placement: true }
   /** A word of the interface. */
   | { readonly word: K }
+  /** A day, or a day and a time, as it was typed. */
+  | { readonly day: string }
   /** As it was typed, or a count. */
   | string
   | number;
@@ -31,6 +34,9 @@ export interface Fault {
   /** JSON pointer under the value. */
   readonly at: string;
   readonly value?: number;
+  /** The least it could be, and what both are. */
+  readonly min?: number;
+  readonly kind?: Kind;
 }
 
 /** A kind's value as it comes from outside: its schema, and what contradicts itself in it beyond that. */

@@ -13,6 +13,11 @@ export const rodReading = { kind: 'taped', min: -15, max: 15 } as const satisfie
 /** Drawn with a finger: strokes as lines over a field of 300 by 100; empty: not signed. */
 export const finger = /*#__PURE__*/ Type.String({ maxLength: 6000, pattern: '^[ML0-9 .]*$' });
 
+/** A day as on the job's calendar, 2026-10-14; whether there is such a day, and not in the future, is asked of every record. */
+export const day = /*#__PURE__*/ Type.String({ pattern: '^[0-9]{4}-[0-9]{2}-[0-9]{2}$' });
+/** A time of day, 07:30. */
+export const time = /*#__PURE__*/ Type.String({ pattern: '^([01][0-9]|2[0-3]):[0-5][0-9]$' });
+
 /** Names a layer of a bed in the facts. */
 export const layerKey = ({ bed, layer }: { readonly bed: string; readonly layer: string }): string =>
   `${bed}/${layer}`;

@@ -76,6 +76,7 @@ const blankGround = (metric: boolean, start: Start): Plan['ground'] => ({
   waterHigh: null,
   confined: null,
   hazards: [],
+  swells: [],
   obstructions: [],
   softSpots: [],
   frost: { local: null, climate: null, cover: [], margin: start('/ground/frost/margin') },
@@ -117,6 +118,7 @@ const blankDig = (metric: boolean, start: Start): Plan['dig'] => ({
   day: { start: '07:30', hours: start('/dig/day/hours') },
   handTrim: null,
   handRate: null,
+  learned: { byHand: null, outputs: [] },
 });
 
 const blankSpoil = (metric: boolean, start: Start): Plan['spoil'] => ({
@@ -199,12 +201,26 @@ export function blankPlan(name: string, system: System): Plan {
       step: start('/pour/step'),
       truck: start('/pour/truck'),
       together: [],
+      order: [],
+      line: null,
+      hopper: null,
+      gaps: null,
+      orders: [],
       screed: start('/pour/screed'),
       makeUp: 'concrete',
     },
     holds: { by: [], own: [] },
     permits: [],
-    prices: { currency: '', dig: null, load: null, stone: null, lean: null, concrete: null, shoring: null },
+    prices: {
+      currency: '',
+      dig: null,
+      load: null,
+      stone: null,
+      lean: null,
+      concrete: null,
+      shoring: null,
+      machineHour: null,
+    },
     elements: [],
   };
 }

@@ -35,6 +35,8 @@ const size = <const L extends string>(min: number, max: number, label: L, start?
 const length = <const L extends string>(min: number, max: number, label: L, start?: Start) =>
   field('length', min, max, label, start);
 const price = <const L extends string>(label: L, kind: Kind = 'price') => field(kind, 0, 1e6, label);
+/** Days of the log behind a rate that was taken from it. */
+const learnedDays = field('count', 1, 10_000, 'fields.learnedDays');
 const east = length(-2000, 2000, 'setout.eastOf');
 const north = length(-2000, 2000, 'setout.northOf');
 const inches = (n: number) => n * INCH;
@@ -86,6 +88,9 @@ export const FIELDS = {
   '/ground/hazards/*/depth': length(0, 20, 'hazard.depth'),
   '/ground/hazards/*/level': level('ground.level'),
   '/ground/hazards/*/projection': size(0, 3, 'hazard.projection'),
+  '/ground/hazards/*/crossing/level': level('crossing.level'),
+  '/ground/hazards/*/crossing/size': size(0.005, 3, 'crossing.size', [0.11, inches(4)]),
+  '/ground/hazards/*/crossing/opening': size(0.01, 4, 'crossing.opening', [0.2, inches(8)]),
   '/ground/softSpots/*/points/*/0': east,
   '/ground/softSpots/*/points/*/1': north,
   '/ground/softSpots/*/depth': size(0.05, 3, 'softSpot.depth', [0.4, 16 * INCH]),
@@ -210,6 +215,12 @@ export const FIELDS = {
   '/dig/day/hours': field('hours', 1, 24, 'trucks.hours', 8),
   '/dig/handTrim': size(0, 0.5, 'dig.handTrim'),
   '/dig/handRate': field('volume', 0.05, 5, 'byHand.rate'),
+  '/dig/learned/byHand/days': learnedDays,
+  '/dig/learned/outputs/*/days': learnedDays,
+  '/ground/swells/*/days': learnedDays,
+  '/dig/learned/byHand/value': field('volume', 0.005, 500, 'byHand.rate'),
+  '/dig/learned/outputs/*/value': field('volume', 0.001, 5000, 'fields.machineOutput'),
+  '/ground/swells/*/value': field('percent', 0, 1, 'input.swell'),
 
   '/spoil/spread': field('percent', 0, 0.5, 'site.spread', 0.1),
   '/spoil/trucks/*/body': field('volume', 0.1, 60, 'input.body', [8, 7.645548]),
@@ -238,6 +249,10 @@ export const FIELDS = {
   '/compactors/*/width': size(0.1, 3, 'base.ownWidth'),
   '/compactors/*/speed': field('speed', 0.01, 1.5, 'base.ownSpeed'),
   '/pour/screed': size(0.5, 8, 'pour.screed', [2.4, 96 * INCH]),
+  '/pour/line/length': length(0.5, 300, 'pour.lineLength', [40, 40]),
+  '/pour/line/diameter': size(0.04, 0.2, 'pour.lineDiameter', [0.125, inches(5)]),
+  '/pour/hopper': field('volume', 0, 5, 'pour.hopper'),
+  '/pour/gaps': field('volume', 0, 20, 'pour.gaps'),
   '/pour/truck': field('volume', 0.2, 15, 'pour.truck', 6),
 
   '/prices/dig': price('prices.dig', 'volumePrice'),
@@ -246,6 +261,7 @@ export const FIELDS = {
   '/prices/lean': price('prices.lean', 'volumePrice'),
   '/prices/concrete': price('prices.concrete', 'volumePrice'),
   '/prices/shoring': price('prices.shoring', 'areaPrice'),
+  '/prices/machineHour': price('prices.machineHour'),
 
   '/elements/*/points/*/0': east,
   '/elements/*/points/*/1': north,
@@ -340,6 +356,10 @@ export const WORDINGS = {
   '/ground/hazards/*/name': { label: 'dig.name' },
   '/ground/hazards/*/kind': { label: 'hazard.what', choice: 'hazard.kind' },
   '/ground/hazards/*/points': { label: 'fields.place' },
+  '/ground/hazards/*/crossing': { label: 'crossing.how' },
+  '/ground/hazards/*/crossing/how': { label: 'crossing.how', choice: 'crossing.hows' },
+  '/ground/hazards/*/crossing/who': { label: 'crossing.who' },
+  '/ground/hazards/*/crossing/when': { label: 'crossing.when' },
   '/ground/obstructions/*': { label: 'obstruction.one' },
   '/ground/obstructions/*/name': { label: 'dig.name' },
   '/ground/obstructions/*/kind': { label: 'obstruction.what', choice: 'obstruction.kind' },
@@ -455,6 +475,12 @@ export const WORDINGS = {
   '/dig/machines/*/name': { label: 'dig.name' },
   '/dig/machines/*/reach': { label: 'fields.machineReach' },
   '/dig/machine': { label: 'dig.machine', of: 'machines' },
+  '/dig/learned/byHand': { label: 'byHand.rate' },
+  '/dig/learned/outputs/*': { label: 'fields.machineOutput' },
+  '/dig/learned/outputs/*/machine': { label: 'dig.machine', of: 'machines' },
+  '/dig/learned/outputs/*/soil': { label: 'fields.soilKind', choice: 'soil' },
+  '/ground/swells/*': { label: 'input.swell' },
+  '/ground/swells/*/soil': { label: 'fields.soilKind', choice: 'soil' },
   '/dig/order': { label: 'lower.order', of: 'elements' },
   '/dig/buckets': { label: 'dig.bucket' },
   '/dig/cramped': { label: 'fields.machineCramped' },
@@ -483,6 +509,13 @@ export const WORDINGS = {
   '/pour/together/*': { label: 'pour.together' },
   '/pour/together/*/name': { label: 'dig.name' },
   '/pour/together/*/elements': { label: 'fields.elements' },
+  '/pour/order': { label: 'pour.first', of: 'elements' },
+  '/pour/line': { label: 'pour.line' },
+  '/pour/orders/*': { label: 'pour.order' },
+  '/pour/orders/*/mix': { label: 'pour.mix' },
+  '/pour/orders/*/when': { label: 'pour.when' },
+  '/pour/orders/*/where': { label: 'pour.where' },
+  '/pour/orders/*/to': { label: 'pour.to' },
   '/pour/makeUp': { label: 'pour.makeUp', choice: 'pour.with' },
   '/prices/currency': { label: 'prices.currency' },
   '/elements/*': { label: 'fields.element' },

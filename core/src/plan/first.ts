@@ -200,6 +200,7 @@ function withStream(plan: Plan, length: number, { away, deep, flood }: FirstSaid
           depth: null,
           level: flood === null ? null : ground + flood,
           projection: null,
+          crossing: null,
         },
       ],
     },

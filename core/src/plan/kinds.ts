@@ -8,6 +8,8 @@ export const FOUNDINGS = ['depth', 'floor'] as const;
 export const BOARD_ZONES = ['whole', 'edge', 'apron'] as const;
 /** Where a drain's water goes. */
 export const OUTLETS = ['daylight', 'ditch', 'sump'] as const;
+/** What is done with a pipe or cable that lies in what is cast; out of the way, it takes no room in it. */
+export const CROSSINGS = ['keep', 'divert', 'sleeve', 'leaveOut'] as const;
 /** What breaks an obstruction. */
 export const BREAKERS = ['hand', 'hammer'] as const;
 export const RULE_SETS = ['cautious', 'us', 'own'] as const;

@@ -245,6 +245,21 @@ describe('a plan of version 1', () => {
     expect(cautions.map(({ code }) => code)).toContain('ringUnknown');
   });
 
+  it('of version 12 too, on which the log counted by itself and nobody settled a crossing', () => {
+    const old = JSON.parse(
+      readFileSync(join(import.meta.dirname, 'versions/v12-honey-house.json'), 'utf8'),
+    ) as Record<string, unknown>;
+    const read = validatePlan(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.plan.dig.learned).toEqual({ byHand: null, outputs: [] });
+    expect(read.plan.ground.swells).toEqual([]);
+    expect(read.plan.ground.hazards.every(({ crossing }) => crossing === null)).toBe(true);
+    expect(read.plan.prices.machineHour).toBeNull();
+    const { figures } = compute(read.plan);
+    for (const [id, value] of Object.entries({ dig: 339.6, concrete: 27.2, spoil: 467.8 }))
+      expect(figures[id as 'dig'].value, id).toBeCloseTo(value, 0);
+  });
+
   it('of version 11 too, on which a bottom was typed low: it goes on as one shot of the whole of it', () => {
     const old = JSON.parse(
       readFileSync(join(import.meta.dirname, 'versions/v11-honey-house.json'), 'utf8'),

@@ -12,6 +12,8 @@ type Json = Record<string, unknown>;
 const object = (value: unknown): Json =>
   typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Json) : {};
 const list = (value: unknown): Json[] => (Array.isArray(value) ? value.map(object) : []);
+const mapped = (value: unknown, change: (one: Json) => Json) =>
+  Array.isArray(value) ? list(value).map(change) : value;
 
 /** Guesses a material from the name a layer was given; 'other' keeps the name and says nothing. */
 function materialOf(name: unknown): string {
@@ -271,8 +273,6 @@ function toSixth(plan: Json): Json {
     if (one.kind !== 'strip') return { ...one, slope };
     return use === 'underpin' ? { ...axis, kind: 'underpin', slope, bay } : { ...axis, slope, use, fall };
   };
-  const mapped = (value: unknown, change: (one: Json) => Json) =>
-    Array.isArray(value) ? list(value).map(change) : value;
   return {
     ...rest,
     bed: base,
@@ -342,8 +342,6 @@ function toSeventh(plan: Json): Json {
     underpin: { old: null },
     raft: { founding: 'depth' },
   };
-  const mapped = (value: unknown, change: (one: Json) => Json) =>
-    Array.isArray(value) ? list(value).map(change) : value;
   return {
     ...rest,
     ...(given(poured) && { pour: { ...pour, together: [] } }),
@@ -454,6 +452,25 @@ const toTwelfth = (plan: Json): Json => ({
     : plan.elements,
 });
 
+/** What was logged counted by itself until now; the lead takes it. Services in what is cast, and more of a pour, nobody has said. */
+const toThirteenth = (plan: Json): Json => ({
+  ...plan,
+  ...(given(plan.prices) && { prices: { ...object(plan.prices), machineHour: null } }),
+  ...(given(plan.pour) && {
+    pour: { ...object(plan.pour), order: [], line: null, hopper: null, gaps: null, orders: [] },
+  }),
+  ...(given(plan.dig) && {
+    dig: { ...object(plan.dig), learned: { byHand: null, outputs: [] } },
+  }),
+  ...(given(plan.ground) && {
+    ground: {
+      ...object(plan.ground),
+      swells: [],
+      hazards: mapped(object(plan.ground).hazards, (hazard) => ({ ...hazard, crossing: null })),
+    },
+  }),
+});
+
 const given = (value: unknown) => value !== null && value !== undefined;
 
 /** Steps by the version they start from. */
@@ -469,6 +486,7 @@ const STEPS: Readonly<Record<number, Step>> = {
   9: toTenth,
   10: toEleventh,
   11: toTwelfth,
+  12: toThirteenth,
 };
 
 export type Migrated =

@@ -16,6 +16,7 @@ import { FIELDS } from './fields.ts';
 import {
   AREA_USES,
   BREAKERS,
+  CROSSINGS,
   DISCHARGES,
   FILTERS,
   HELD_WORK,
@@ -130,6 +131,21 @@ const Hazard = object({
   level: orNull(num('/ground/hazards/*/level')),
   /** A neighbour's footing: how far its concrete stands out from the line, to either side. */
   projection: orNull(num('/ground/hazards/*/projection')),
+  /** A service: what is done with it where it lies in what is cast. Null: nobody has said. */
+  crossing: orNull(
+    object({
+      how: oneOf(CROSSINGS),
+      /** Of its middle; null when nobody knows. */
+      level: orNull(num('/ground/hazards/*/crossing/level')),
+      /** Its outer diameter. */
+      size: num('/ground/hazards/*/crossing/size'),
+      /** Outer diameter of a sleeve, side of what is left out. */
+      opening: num('/ground/hazards/*/crossing/opening'),
+      /** Who said so, and when; empty: nobody yet. */
+      who: text(80),
+      when: text(40),
+    }),
+  ),
 });
 
 /** Something that has to be broken out of the dig: its room is dug with the rest, its material is its own. */
@@ -352,6 +368,16 @@ export const PlanSchema = object({
     /** Water under pressure below a tight bed: level of that bed's underside, and level it rises to; null: not known. */
     confined: orNull(object({ top: num('/ground/confined/top'), level: num('/ground/confined/level') })),
     hazards: Type.Array(Hazard, { maxItems: 60 }),
+    /** How much a kind of soil swells, as taken from the crew's own loads. */
+    swells: Type.Array(
+      object({
+        id,
+        soil: oneOf(SOIL_KINDS),
+        value: num('/ground/swells/*/value'),
+        days: num('/ground/swells/*/days'),
+      }),
+      { maxItems: 20 },
+    ),
     obstructions: Type.Array(Obstruction, { maxItems: 60 }),
     softSpots: Type.Array(SoftSpot, { maxItems: 60 }),
     frost: object({
@@ -624,8 +650,26 @@ export const PlanSchema = object({
     day: object({ start: Type.String({ pattern: CLOCK }), hours: num('/dig/day/hours') }),
     /** Null: by soil, 150 mm where water softens it and 50 mm elsewhere. */
     handTrim: orNull(num('/dig/handTrim')),
-    /** Loose m³ a person digs in an hour. Null: as logged, else typical. */
+    /** Loose m³ a person digs in an hour. Null: as taken from the log, else typical. */
     handRate: orNull(num('/dig/handRate')),
+    /** What the lead has taken from the crew's own log, each with the days that stood behind it. */
+    learned: object({
+      /** Loose m³ a person and hour. */
+      byHand: orNull(
+        object({ value: num('/dig/learned/byHand/value'), days: num('/dig/learned/byHand/days') }),
+      ),
+      /** Bank m³ an hour of a machine in one kind of soil; soil null: in any. */
+      outputs: Type.Array(
+        object({
+          id,
+          machine: id,
+          soil: orNull(oneOf(SOIL_KINDS)),
+          value: num('/dig/learned/outputs/*/value'),
+          days: num('/dig/learned/outputs/*/days'),
+        }),
+        { maxItems: 80 },
+      ),
+    }),
   }),
   spoil: object({
     topsoil: oneOf(['keep', 'haul'] as const),
@@ -665,6 +709,17 @@ export const PlanSchema = object({
       object({ id, name, elements: Type.Array(id, { minItems: 1, maxItems: MOST_ELEMENTS }) }),
       { maxItems: 40 },
     ),
+    /** Who is cast first, ids: where two share room it is the earlier one's. What is missing follows as it was drawn. */
+    order: Type.Array(id, { maxItems: MOST_ELEMENTS }),
+    /** The pump's line, whose fill stays in it after each pour; null: no line. */
+    line: orNull(object({ length: num('/pour/line/length'), diameter: num('/pour/line/diameter') })),
+    /** Left in the hopper, and what forms that give take, m³ a pour. Null: nobody has said, nothing is added. */
+    hopper: orNull(num('/pour/hopper')),
+    gaps: orNull(num('/pour/gaps')),
+    /** How each pour is ordered, by its id, in people's own words: mix and class, when, where it is let off, with whom. */
+    orders: Type.Array(object({ id, mix: text(80), when: text(40), where: text(120), to: text(120) }), {
+      maxItems: 60,
+    }),
     /** What a bottom dug low is made up with. */
     makeUp: oneOf(['stone', 'lean', 'concrete'] as const),
   }),
@@ -711,6 +766,8 @@ export const PlanSchema = object({
     concrete: orNull(num('/prices/concrete')),
     /** Shoring, by m² of face. */
     shoring: orNull(num('/prices/shoring')),
+    /** Of the machine with who drives it, by the hour. */
+    machineHour: orNull(num('/prices/machineHour')),
   }),
   elements: Type.Array(Type.Unsafe<Element>(Type.Union([...ELEMENT_SCHEMAS])), { maxItems: MOST_ELEMENTS }),
 });

@@ -17,7 +17,11 @@ export interface Piece {
 export const POUR_KINDS = ['footings', 'pads', 'underpinning', 'boxes', 'slabs'] as const;
 export type PourKind = (typeof POUR_KINDS)[number];
 
+/** What stands lowest in it, as a crew calls it. */
+export type BuiltAs = 'footing' | 'slab' | 'base' | 'stone';
+
 interface Cast<E extends Element> {
+  readonly built: BuiltAs;
   /** With what it is cast when nobody says otherwise. */
   readonly pours: PourKind;
   /** A footing is cast on it. Drains and ramps carry nothing. */
@@ -43,7 +47,8 @@ interface Cast<E extends Element> {
 /** Width of what takes no room where others do, m. */
 export const NO_WIDTH = 1e-6;
 
-const plain = <E extends Element>(pours: PourKind): Cast<E> => ({
+const plain = <E extends Element>(pours: PourKind, built: BuiltAs = 'footing'): Cast<E> => ({
+  built,
   pours,
   carries: () => true,
   height: (e) => e.thickness,
@@ -58,9 +63,9 @@ const plain = <E extends Element>(pours: PourKind): Cast<E> => ({
 
 const strip = plain<Strip>('footings');
 /** Stone it lies in is its own; a footing's is its bed's. */
-const inStone: Cast<Strip> = { ...strip, stone: (e) => e.thickness };
+const inStone: Cast<Strip> = { ...strip, built: 'stone', stone: (e) => e.thickness };
 const slab: Cast<Raft> = {
-  ...plain('slabs'),
+  ...plain('slabs', 'slab'),
   rise: (e) => e.edge?.depth ?? 0,
   more: ({ outline, edge }) =>
     edge ? framePieces(outline, 0, edge.width).map(({ plan }) => ({ plan, from: 0, to: edge.depth })) : [],
@@ -84,7 +89,7 @@ const CASTS: { readonly [V in Variant]: Cast<VariantElements[V]> } = {
   slab,
   floorSlab: slab,
   box: {
-    ...plain('boxes'),
+    ...plain('boxes', 'base'),
     height: (e) => e.height,
     hollows: (e) =>
       outlinePieces(e.outline, -e.wall).map((plan) => ({ plan, from: e.thickness, to: e.height - e.roof })),

@@ -36,6 +36,8 @@ import {
   roomOf,
   sizesOf,
 } from '../setout/index.ts';
+import { castRanks } from './cast-order.ts';
+import { type Crossing, crossingsOf } from './crossings.ts';
 import { boardPieces } from './insulation-boards.ts';
 import { castOf, NO_WIDTH, type Piece } from './kinds.ts';
 
@@ -52,6 +54,8 @@ export interface PlacedIn {
   readonly makeUp: number;
   /** Footings, m³. */
   readonly concrete: number;
+  /** What it covers in plan, m², each piece by its own thickness; null where part of it is hollow. */
+  readonly concreteArea: number | null;
   /** Footings in plan, each with the underside it lies at. */
   readonly footings: readonly FootingPiece[];
 }
@@ -71,6 +75,8 @@ export interface Placed {
   readonly irregularity: number;
   /** Stems below ground, m³. */
   readonly stems: number;
+  /** Services over, through and under what is cast. */
+  readonly crossings: readonly Crossing[];
   /** Hollows of boxes below ground, m³; less than nought for concrete that stands above it. */
   readonly voids: number;
 }
@@ -378,8 +384,8 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
       });
     });
   const more = besides(ground);
-  return [
-    ...more.filter(({ what }) => what === 'void'),
+  const rank = castRanks(plan);
+  const cast = [
     ...placed(footings, 'concrete', (element, underside) => {
       const base = underside + castOf(element).rise(element);
       return [base, base + heightOf(element)];
@@ -390,6 +396,12 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
         ? laps(element, wholeFootings[owner]!, steps).map((lap) => ({ ...lap, owner, what: 'concrete' }))
         : [],
     ),
+  ];
+  // Who is cast first owns what they share.
+  if (plan.pour.order.length > 0) cast.sort((p, q) => rank[p.owner]! - rank[q.owner]!);
+  return [
+    ...more.filter(({ what }) => what === 'void'),
+    ...cast,
     ...boardPrisms(ground),
     ...layerPrisms(ground),
     ...footings.flatMap((list, owner): Placing[] => {
@@ -434,18 +446,24 @@ export function place(
   const footings = split(founded, wholeFootings);
   const prisms = prismsOf(ground, wholeFootings, footings);
   const concrete = founded.map(() => 0);
+  const covered = founded.map(() => 0);
   const { layers: volumes, ownStone, pipes, makeUps } = filled(ground);
   const sums = { stem: 0, void: 0, floor: 0, board: 0 };
   prismVolumes(prisms).forEach((volume, i) => {
-    const { owner, what, layer } = prisms[i]!;
-    if (what === 'concrete') concrete[owner]! += volume;
-    else if (what === 'layer') volumes[owner]![layer!]! += volume;
+    const { owner, what, layer, bottom, top } = prisms[i]!;
+    if (what === 'concrete') {
+      concrete[owner]! += volume;
+      if (top > bottom) covered[owner]! += volume / (top - bottom);
+    } else if (what === 'layer') volumes[owner]![layer!]! += volume;
     else sums[what] += volume;
   });
   let packs = 0;
   bays.forEach((own, i) => {
     if (!own) return;
-    concrete[i]! += own.each.concrete * own.count;
+    const { element, undersides } = founded[i]!;
+    const cast = own.each.concrete * own.count;
+    concrete[i]! += cast;
+    covered[i]! += cast / (topOver(element, undersides[0]!) - undersides[0]!);
     packs += own.each.pack * own.count;
   });
   // A box that stands out of the ground fills only what is below it.
@@ -481,6 +499,7 @@ export function place(
         layers: own,
         makeUp: makeUps[i]!,
         concrete: concrete[i]!,
+        concreteArea: castOf(one.element).hollows(one.element).length > 0 ? null : covered[i]!,
         footings: footingsOf(one, footings[i]!),
       };
     }),
@@ -492,9 +511,24 @@ export function place(
     blinding: total(lean, ({ volume }) => volume),
     irregularity: total(lean, ({ area, unevenness }) => area * unevenness),
     stems: sums.stem,
+    crossings: crossingsOf(plan.ground.hazards, [...prisms, ...inBays(founded, footings)]),
     voids: sums.void,
   };
 }
+
+/** What is cast in bays under old walls, which is no prism of its own, as prisms. */
+const inBays = (founded: readonly FoundationLevels[], footings: Split) =>
+  founded.flatMap((one, owner) =>
+    one.live && traitsOf(one.element).inBays
+      ? footingsOf(one, footings[owner]!).map(({ plan, underside, top }) => ({
+          plan,
+          bottom: underside,
+          top,
+          owner,
+          what: 'concrete',
+        }))
+      : [],
+  );
 
 /** Footings in plan with their levels. */
 function footingsOf(
@@ -511,14 +545,22 @@ function footingsOf(
   });
 }
 
-/** A delivery: neat and waste rounded up to the plant's step, and the trucks that bring it. */
+/** m³ that have to come for so much neat, before they are rounded up: with what stays behind, and waste. */
+export const wantedOf = (neat: number, waste: number, stays: number): number =>
+  neat > 0 ? (neat + stays) * (1 + waste) : 0;
+
+/**
+ * A delivery: neat, what stays behind and waste rounded up to the plant's step, and the trucks that bring it.
+ * @param stays m³ that stay in line, hopper and forms; none without anything to cast
+ */
 export function deliveryOf(
   neat: number,
   waste: number,
   step: number,
   truck: number,
+  stays = 0,
 ): { ordered: number; loads: number } {
-  const wanted = neat * (1 + waste);
+  const wanted = wantedOf(neat, waste, stays);
   if (wanted <= 0) return { ordered: 0, loads: 0 };
   const ordered = Math.ceil(wanted / step - 1e-9) * step;
   return { ordered, loads: Math.ceil(ordered / truck - 1e-9) };

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { RECORD_KIND_IDS } from '../log/index.ts';
-import { BREAKING, COMPACTOR_SPEED, loggedRate, RATES, type Rate, rateOf } from './index.ts';
+import { BREAKING, COMPACTOR_SPEED, RATES, type Rate, rateOf, taught } from './index.ts';
 
 const all: [string, Rate][] = [
   ...Object.entries(RATES),
@@ -46,15 +46,27 @@ describe('the table of rates', () => {
   });
 });
 
-describe('the rate that counts', () => {
-  const day = (volume: number, hours: number) => ({ volume, hours });
-  it('is the crew’s own from three days on: all they dug over all their hours', () => {
-    expect(loggedRate([day(4, 8), day(6, 8)])).toBeNull();
-    expect(loggedRate([day(4, 8), day(6, 8), day(5, 4)])).toBeCloseTo(15 / 20, 12);
+describe('what logged days teach', () => {
+  it('is all of it over all hours, between the slowest and the quickest day', () => {
+    // 62 in 7.5 h and 41 in 8 h: 8.27 and 5.13 a day, 103/15.5 = 6.645 on the whole.
+    // Two entries of one day are one day.
+    const told = taught([
+      { day: '1', amount: 40, per: 4 },
+      { day: '1', amount: 22, per: 3.5 },
+      { day: '2', amount: 41, per: 8 },
+    ])!;
+    expect(told.days).toBe(2);
+    expect(told.value).toBeCloseTo(6.645, 3);
+    expect(told.low).toBeCloseTo(5.125, 12);
+    expect(told.high).toBeCloseTo(8.2667, 4);
+    expect(taught([])).toBeNull();
   });
-  it('goes before what is typed, which goes before the table', () => {
-    expect(rateOf('digByHand', 0.9, 0.7)).toEqual({ rate: 0.9, from: 'measured' });
-    expect(rateOf('digByHand', null, 0.7)).toEqual({ rate: 0.7, from: 'typed' });
+});
+
+describe('the rate that counts', () => {
+  it('is what is typed, before what was taken of the log, before the table', () => {
+    expect(rateOf('digByHand', 0.9, 0.7)).toEqual({ rate: 0.7, from: 'typed' });
+    expect(rateOf('digByHand', 0.9, null)).toEqual({ rate: 0.9, from: 'measured' });
     expect(rateOf('digByHand', null, null)).toEqual({ rate: 0.6, from: 'typical' });
   });
 });

@@ -12,6 +12,10 @@ export type Origin = (typeof ORIGINS)[number];
 export const weakest = (origins: readonly Origin[]): Origin =>
   origins.reduce<Origin>((p, q) => (ORIGINS.indexOf(q) > ORIGINS.indexOf(p) ? q : p), 'computed');
 
+/** Where a value comes from that stands in no published work: each has words of its own. */
+export const UNPUBLISHED = ['practice', 'maker', 'quarry', 'specification', 'trialStrip'] as const;
+export type Unpublished = (typeof UNPUBLISHED)[number];
+
 export interface WorkingInput {
   /** Message key of its name; `label` instead for a name the person gave. */
   readonly name: string;
@@ -19,7 +23,7 @@ export interface WorkingInput {
   readonly value: number;
   readonly kind: Kind;
   readonly origin: Origin;
-  /** Published work or table the value or formula comes from, untranslated. */
+  /** Published work or table the value or formula comes from, untranslated; or one that is not published. */
   readonly source?: string;
   /** It is the value of another line: its name is that line's step. */
   readonly line?: true;

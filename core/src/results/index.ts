@@ -6,6 +6,8 @@ export {
   type Origin,
   type SubLine,
   type Told,
+  UNPUBLISHED,
+  type Unpublished,
   type Working,
   type WorkingInput,
   weakest,

@@ -106,6 +106,9 @@ const PROBLEM_CODES = [
   'bayLonger',
   'outfallAbove',
   'pipeLarger',
+  'openingSmall',
+  'photoLarge',
+  'notAPhoto',
   'paperUnread',
   'revisionsFull',
   'slabNoFloor',
@@ -139,6 +142,11 @@ const PROBLEM_CODES = [
   'versionTooNew',
   'wallFills',
   'zeroLength',
+  'wholeNumber',
+  'leftOver',
+  'heapFoot',
+  'coldOverWarm',
+  'futureDay',
 ] as const;
 export type ProblemCode = (typeof PROBLEM_CODES)[number];
 

@@ -47,6 +47,29 @@ describe('running dimensions', () => {
     ]);
     expect(lengths(across)).toEqual([0, 2, 6.5, 8.4]);
   });
+  it('begin at one thing each, named: an axis before a middle or an end', () => {
+    // E1 and E2 end where the tape begins along; across it begins on the axis of E2.
+    expect(runningDimensions(house)!.from).toEqual({
+      along: { name: 'E1', by: 'end' },
+      across: { name: 'E2', by: 'axis' },
+    });
+    const west = named(
+      ...house,
+      strip([
+        [0, 0],
+        [0, 8.4],
+      ]),
+    );
+    expect(runningDimensions(west)!.from.along).toEqual({ name: 'E6', by: 'axis' });
+    expect(runningDimensions(named(pad(3, 2, 1, 1)))!.from.across).toEqual({ name: 'E1', by: 'middle' });
+    const slab = raft([
+      [0, 0],
+      [4, 0],
+      [4, 3],
+      [0, 3],
+    ]);
+    expect(runningDimensions(named(slab))!.from.along).toEqual({ name: 'E1', by: 'face' });
+  });
   it('are the same wherever the job lies and however it is turned', () => {
     fc.assert(
       fc.property(

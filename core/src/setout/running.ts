@@ -13,7 +13,16 @@ export interface Mark {
   readonly names: readonly string[];
 }
 
+/** What a tape is held at, best first: the axis of a line square to it, such a face, the middle of a pad, an end. */
+const NOUGHTS = ['axis', 'face', 'middle', 'end'] as const;
+export interface Nought {
+  readonly name: string;
+  readonly by: (typeof NOUGHTS)[number];
+}
+
 export interface Running {
+  /** The one thing each tape is held at. */
+  readonly from: { readonly along: Nought; readonly across: Nought };
   /** Where both tapes begin. */
   readonly origin: Point;
   /** Direction of the first tape, within 45° of east; the second lies a quarter turn anticlockwise. */
@@ -33,6 +42,8 @@ const BY_AXIS = 0.5;
 interface Placed {
   readonly name: string;
   readonly points: readonly Point[];
+  /** Its points stand two by two at the ends of lines; else it is a middle. */
+  readonly lines: boolean;
   /** It is strung along its face, as a slab is. */
   readonly face: boolean;
 }
@@ -41,11 +52,11 @@ interface Placed {
 function placedOf(elements: readonly Element[]): Placed[] {
   return elements.flatMap((element) => {
     const shape = shapeOf(element);
-    const points =
-      shape.pegged === 'middle'
-        ? shape.points(element)
-        : shape.strung(element).flatMap(({ from, to }) => [from, to]);
-    return points.length > 0 ? [{ name: element.name, points, face: shape.byFace }] : [];
+    const lines = shape.pegged !== 'middle';
+    const points = !lines
+      ? shape.points(element)
+      : shape.strung(element).flatMap(({ from, to }) => [from, to]);
+    return points.length > 0 ? [{ name: element.name, points, lines, face: shape.byFace }] : [];
   });
 }
 
@@ -81,6 +92,21 @@ function marksOf(placed: readonly { name: string; at: number; face: boolean }[])
   return out;
 }
 
+/** What stands at a tape's nought and is told of it. @param of along the tape, m from its nought */
+function noughtOf(placed: readonly Placed[], of: (point: Point) => number): Nought {
+  const found = placed.flatMap(({ name, points, lines, face }) =>
+    points.flatMap((point, i) => {
+      if (Math.abs(of(point)) >= SAME) return [];
+      // The other end of its line.
+      const other = points[i ^ 1];
+      const lies = lines && other !== undefined && Math.abs(of(other)) < SAME;
+      const by: Nought['by'] = lies ? (face ? 'face' : 'axis') : lines ? 'end' : 'middle';
+      return [{ name, by }];
+    }),
+  );
+  return found.reduce((best, next) => (NOUGHTS.indexOf(next.by) < NOUGHTS.indexOf(best.by) ? next : best));
+}
+
 /** @returns null when nothing is strung or pegged */
 export function runningDimensions(elements: readonly Element[]): Running | null {
   const placed = placedOf(elements);
@@ -100,6 +126,10 @@ export function runningDimensions(elements: readonly Element[]): Running | null 
   const s0 = nought(({ along }) => along);
   const t0 = nought(({ across }) => across);
   return {
+    from: {
+      along: noughtOf(placed, ([x, y]) => x * ux + y * uy - s0),
+      across: noughtOf(placed, ([x, y]) => y * ux - x * uy - t0),
+    },
     origin: [s0 * ux - t0 * uy, s0 * uy + t0 * ux],
     ux,
     uy,

@@ -11,7 +11,7 @@ import type { SlabFrost } from '../levels/index.ts';
 import type { Support } from '../plan/kinds.ts';
 import type { Bed } from '../plan/schema.ts';
 import type { StringLevel } from '../plan/strings.ts';
-import type { PlacedIn } from '../pour/index.ts';
+import type { BuiltAs, PlacedIn } from '../pour/index.ts';
 
 /** After the dig: what it opens, and what of it is whose. */
 export interface Dug extends FoundationLevels {
@@ -36,6 +36,9 @@ export interface Dug extends FoundationLevels {
 
 /** After placing: what stands in it. */
 export interface Built extends Dug, PlacedIn {
+  /** What is cast, m³, without what is left out of it for services that run through. */
+  readonly concrete: number;
+  readonly leftOut: number;
   /** Cloth round a drain's stone, m². */
   readonly wrap: number;
   /** The bed it stands on. */
@@ -58,6 +61,8 @@ export interface ElementTakeoff
   extends Omit<Watered, 'dug' | 'pieces' | 'columns' | 'reach' | 'problem' | 'layers'> {
   readonly id: string;
   readonly group: string;
+  /** What stands lowest in it, as a crew calls it. */
+  readonly built: BuiltAs;
   /** Lowest of its stretches. */
   readonly underside: number;
   readonly top: number;

@@ -9,7 +9,7 @@ import type { Frost, FrozenNow, GroundModel, Soil } from '../ground/index.ts';
 import type { Clash, FloorStack, Shallow } from '../levels/index.ts';
 import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import type { FloorTakeoff, Placed, Pour } from '../pour/index.ts';
+import type { Crossing, FloorTakeoff, Placed, Pour } from '../pour/index.ts';
 import type { Problem } from '../results/index.ts';
 import type { Hole } from '../water/index.ts';
 import type { ElementTakeoff } from './element.ts';
@@ -80,6 +80,8 @@ export interface Job {
   readonly handTrim: { readonly thickness: number; readonly area: number; readonly volume: number };
   readonly holes: readonly Hole[];
   readonly inflow: readonly [number, number, number];
+  /** Services over, through and under what is cast. */
+  readonly crossings: readonly Crossing[];
   readonly areas: { readonly bottom: number; readonly opening: number };
   readonly placed: Placed;
   /** Bank m³ of the whole dig and of its parts. */

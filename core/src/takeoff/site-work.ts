@@ -18,8 +18,8 @@ import {
   type Spoil,
 } from '../dig/index.ts';
 import type { Soil } from '../ground/index.ts';
-import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
+import { outputLearned } from '../rates/index.ts';
 import type { Origin } from '../results/index.ts';
 import type { ElementTakeoff } from './element.ts';
 import { type HandDug, handDugElements, type Scraped, scrapedBottoms } from './hand.ts';
@@ -81,8 +81,8 @@ export interface HandWork {
   readonly from: Origin;
 }
 
-function handWork({ plan, facts, elements, soils, trimmed, shares, byStratum, deeper }: Digging): HandWork {
-  const { rate, from } = handRateOf(plan, facts);
+function handWork({ plan, elements, soils, trimmed, shares, byStratum, deeper }: Digging): HandWork {
+  const { rate, from } = handRateOf(plan);
   const services = byStratum.reduce((sum, volume) => sum + volume, 0) * shares.hand;
   const dug = handDugElements(plan, elements, soils, rate, deeper);
   const scraped = scrapedBottoms(elements, rate);
@@ -96,7 +96,7 @@ const SURE = 0.9;
 /** Past this share of its depth a machine is slow. */
 const DEEP = 0.9;
 
-function machineWork({ plan, facts, soils, byStratum, elements, shares }: Digging): MachineWork[] {
+function machineWork({ plan, soils, byStratum, elements, shares }: Digging): MachineWork[] {
   const live = elements.filter((e) => e.live && !e.element.hand);
   const byHand = soils.map((_, i) =>
     elements.reduce((sum, e) => sum + (e.live && e.element.hand ? (e.bySoil[i] ?? 0) : 0), 0),
@@ -111,9 +111,9 @@ function machineWork({ plan, facts, soils, byStratum, elements, shares }: Diggin
     const strata = soils.flatMap((soil, i): StratumWork[] => {
       const volume = byStratum[i]! - byHand[i]!;
       if (volume < 1e-6) return [];
-      const days = facts.dug.get(machine.id) ?? [];
-      const output = outputIn(machine, soil.layer.kind, soil.swell, days, false, slowed);
-      const hard = outputIn(machine, soil.layer.kind, soil.swell, days, true, slowed);
+      const learned = outputLearned(plan, machine.id, soil.layer.kind);
+      const output = outputIn(machine, soil.layer.kind, soil.swell, learned, false, slowed);
+      const hard = outputIn(machine, soil.layer.kind, soil.swell, learned, true, slowed);
       const byMachine = volume * (1 - shares.hand);
       const frozen = shares.frozen * byMachine;
       return [{ soil, volume, output, hours: (byMachine - frozen) / output.rate + frozen / hard.rate }];
@@ -147,7 +147,6 @@ const chancesOf = (plan: Plan, loads: readonly Loads[], loose: number, mass: num
 /** What the work round the dig is told of it. */
 export interface Digging {
   readonly plan: Plan;
-  readonly facts: Facts;
   readonly soils: readonly Soil[];
   readonly byStratum: readonly number[];
   readonly elements: readonly ElementTakeoff[];

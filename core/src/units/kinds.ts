@@ -28,6 +28,7 @@ export type Kind =
   | 'mass'
   | 'weighing'
   | 'flow'
+  | 'water'
   | 'permeability'
   | 'density'
   | 'temperature'
@@ -58,7 +59,7 @@ export interface Unit {
   readonly offset?: number;
   /** Decimals printed: no more than anyone can measure. */
   readonly decimals: number;
-  /** Printed as feet, inches and eighths rather than as a decimal. */
+  /** Printed as feet, inches and quarters rather than as a decimal. */
   readonly feetInches?: boolean;
 }
 
@@ -100,6 +101,11 @@ export const KINDS: Record<Kind, Record<System, Unit>> = {
   volume: {
     metric: { symbol: 'm³', factor: 1, decimals: 1 },
     imperial: { symbol: 'yd³', factor: CUBIC_YARD, decimals: 1 },
+  },
+  // Of water a crew in feet speaks in gallons.
+  water: {
+    metric: { symbol: 'm³', factor: 1, decimals: 1 },
+    imperial: { symbol: 'gal', factor: US_GALLON, decimals: 0 },
   },
   mass: {
     metric: { symbol: 't', factor: 1000, decimals: 1 },
@@ -213,6 +219,7 @@ export const WRITTEN: Partial<Record<Kind, Record<string, number>>> = {
     cf: 0.028316846592,
     gal: US_GALLON,
   },
+  water: { m3: 1, l: 1e-3, gal: US_GALLON, yd3: CUBIC_YARD, ft3: 0.028316846592 },
   mass: { kg: 1, t: 1000, lb: POUND, lbs: POUND, ton: SHORT_TON, tons: SHORT_TON, tn: SHORT_TON },
   grain: { mm: 0.001, µm: 1e-6, um: 1e-6, in: INCH },
   weighing: { g: 0.001, kg: 1, lb: POUND, lbs: POUND },

@@ -12,7 +12,7 @@ export interface Printed {
 
 export interface PrintOptions {
   readonly decimals?: number;
-  /** Finest part of an inch: eighths at the desk, quarters in the field, 1 for rough sizes. */
+  /** Finest part of an inch; 1 for rough sizes, else the quarters a crew reads. */
   readonly parts?: 1 | 4 | 8;
 }
 
@@ -33,11 +33,21 @@ function decimal(value: number, decimals: number, lang: Lang, least = decimals):
   return /^-[0.,]*$/.test(shown) ? shown.slice(1) : shown;
 }
 
+/** Within this of a whole eighth of an inch a length was typed as one, m. */
+const TYPED_EIGHTH = 1e-6;
+/** Quarters of an inch are read on site; what was typed in eighths stays as it was typed, on screen and paper alike. */
+function partsOf(metres: number): 4 | 8 {
+  const eighth = INCH / 8;
+  const whole = Math.abs(metres - Math.round(metres / eighth) * eighth) < TYPED_EIGHTH;
+  // What rounds to no quarter is still something.
+  return whole || Math.abs(metres) < eighth ? 8 : 4;
+}
+
 /**
  * Metres as feet, inches and a fraction: `2'-6 1/2"`, `7/8"`, `-3'-0"`.
  * @param metres any finite length; rounded to the nearest 1/`parts` inch
  */
-export function feetInches(metres: number, parts: 1 | 4 | 8 = 8): string {
+export function feetInches(metres: number, parts: 1 | 4 | 8 = partsOf(metres)): string {
   const units = Math.round((Math.abs(metres) / INCH) * parts);
   const sign = metres < 0 && units > 0 ? '-' : '';
   const feet = Math.floor(units / (12 * parts));
@@ -57,6 +67,15 @@ export function feetInches(metres: number, parts: 1 | 4 | 8 = 8): string {
   return `${sign}${feet}'-${inches}${fraction ? ` ${fraction}` : ''}"`;
 }
 
+/** A membrane is a third of a millimetre: thin sizes keep the decimals that make them. */
+const isThin = (value: number, kind: Kind, system: System): boolean =>
+  kind === 'size' && value !== 0 && Math.abs(value) < (system === 'metric' ? 0.01 : INCH / 8);
+const thinNumber = (value: number, system: System, lang: Lang): string =>
+  decimal(value / (system === 'metric' ? 0.001 : INCH), system === 'metric' ? 1 : 3, lang, 0);
+/** Of a size that would print as none it is told how thin it is. */
+const wouldVanish = (value: number, system: System): boolean =>
+  Math.abs(value) < (system === 'metric' ? 0.0005 : INCH / 16);
+
 /** One quantity as number and unit. Never prints NaN: what is not finite prints as a dash. */
 export function printParts(
   value: number,
@@ -68,6 +87,8 @@ export function printParts(
   if (!Number.isFinite(value)) return { number: '–', unit: '' };
   const unit = KINDS[kind][system];
   if (kind === 'limit' && system === 'imperial') return limitParts(value);
+  if (isThin(value, kind, system) && wouldVanish(value, system) && options.decimals === undefined)
+    return { number: thinNumber(value, system, lang), unit: system === 'metric' ? 'mm' : 'in' };
   if (unit.feetInches && options.decimals === undefined)
     return { number: feetInches(value, options.parts), unit: '' };
   const shown = fromSI(value, kind, system);
@@ -101,6 +122,30 @@ function exponent(value: number, lang: Lang): string {
   return `${decimal(mantissa, 1, lang, 0)}e${power}`;
 }
 
+const DAY = 86_400;
+/** How far water goes through soil in a day, coarse to fine: m, and from how much on it is told so, m. */
+const SEEPS = {
+  metric: [
+    ['m', 1, 0.095],
+    ['cm', 0.01, 0.0095],
+    ['mm', 0.001, 0],
+  ],
+  imperial: [
+    ['ft', FOOT, 0.29 * FOOT],
+    ['in', INCH, 0],
+  ],
+} as const;
+
+/** A permeability as a crew says it, to two figures: how far water goes through in a day. */
+function perDay(value: number, system: System, lang: Lang): string {
+  const far = Math.abs(value) * DAY;
+  const [unit, size] = SEEPS[system].find(([, , from]) => far >= from)!;
+  const shown = Number((far / size).toPrecision(2));
+  const decimals = shown === 0 ? 0 : Math.max(0, 1 - Math.floor(Math.log10(shown) + 1e-12));
+  const number = decimal(shown, Math.min(decimals, 6), lang, 0);
+  return `${number}\u00a0${unit} ${tongueOf(lang) === 'es' ? 'al día' : 'a day'}`;
+}
+
 /** One quantity as text with its unit. */
 export function printQuantity(
   value: number,
@@ -109,6 +154,7 @@ export function printQuantity(
   lang: Lang,
   options: PrintOptions = {},
 ): string {
+  if (kind === 'permeability' && Number.isFinite(value)) return perDay(value, system, lang);
   const parts = printParts(value, kind, system, lang, options);
   return parts.unit
     ? `${parts.number}${parts.unit === '%' || parts.unit === '°' ? '' : '\u00a0'}${parts.unit}`
@@ -129,8 +175,6 @@ export function printEntry(value: number, kind: Kind, system: System, lang: Lang
     kind === 'areaPrice'
   )
     return decimal(fromSI(value, kind, system), 3, lang, 0);
-  // A membrane is a third of a millimetre: thin sizes keep the decimals that make them.
-  const thin = kind === 'size' && value !== 0 && Math.abs(value) < (system === 'metric' ? 0.01 : INCH / 8);
-  if (thin) return decimal(fromSI(value, kind, system), system === 'metric' ? 1 : 3, lang, 0);
+  if (isThin(value, kind, system)) return thinNumber(value, system, lang);
   return printParts(value, kind, system, lang, {}).number;
 }

@@ -164,7 +164,20 @@ describe('printing', () => {
     expect(printParts(Number.NaN, 'volume', 'metric', 'en').number).toBe('–');
     expect(printParts(-0.0001, 'level', 'metric', 'en').number).toBe('0.000');
     expect(printQuantity(-1 / 60, 'gradient', 'metric', 'en')).toBe('-1 in 60');
-    expect(printQuantity(0.00002, 'permeability', 'metric', 'es')).toBe('2e-5\u00a0m/s');
+    // 2e-5 · 86 400 = 1.728 m; 1.4e-5 is 1.21 m or 3.97 ft; what is tighter in millimetres, or inches.
+    expect(printQuantity(2e-5, 'permeability', 'metric', 'es-ES')).toBe('1,7\u00a0m al día');
+    expect(printQuantity(1.4e-5, 'permeability', 'metric', 'es-MX')).toBe('1.2\u00a0m al día');
+    expect(printQuantity(1.4e-5, 'permeability', 'imperial', 'en-US')).toBe('4\u00a0ft a day');
+    expect(printQuantity(1e-3, 'permeability', 'metric', 'en')).toBe('86\u00a0m a day');
+    expect(printQuantity(1e-9, 'permeability', 'metric', 'en')).toBe('0.086\u00a0mm a day');
+    expect(printQuantity(1e-7, 'permeability', 'imperial', 'en-US')).toBe('0.34\u00a0in a day');
+    expect(printEntry(2e-5, 'permeability', 'metric', 'es-ES')).toBe('2e-5');
+  });
+
+  it('tells water in gallons to who reads feet', () => {
+    // 1 m³ is 264.17 US gallons.
+    expect(printQuantity(1, 'water', 'imperial', 'en-US')).toBe('264\u00a0gal');
+    expect(printQuantity(1.26, 'water', 'metric', 'es-ES')).toBe('1,3\u00a0m³');
   });
 
   it('keeps what makes a thin size: a 0.3 mm membrane, a 1/16 in sheet', () => {
@@ -176,9 +189,9 @@ describe('printing', () => {
 
   it('prints for editing what parses back, to the printed precision', () => {
     const kinds: [Kind, number][] = [
-      ['size', 0.0016],
+      ['size', 0.0032],
       ['length', 0.006],
-      ['level', 0.0016],
+      ['level', 0.0032],
       ['volume', 0.05],
       ['slope', 0.006],
       ['percent', 1e-4],

@@ -335,6 +335,23 @@ function unknownElements({ ground, water, pour, elements }: Plan): Problem[] {
     .map((one): Problem => ({ code: 'unknownElement', ...one }));
 }
 
+/** What a service passes through in has to let it through. */
+const crossingProblems = ({ ground }: Plan): Problem[] =>
+  ground.hazards.flatMap(({ crossing, name }, i): Problem[] =>
+    crossing && (crossing.how === 'sleeve' || crossing.how === 'leaveOut') && crossing.opening < crossing.size
+      ? [
+          {
+            code: 'openingSmall',
+            path: `/ground/hazards/${i}/crossing/opening`,
+            value: crossing.opening,
+            min: crossing.size,
+            kind: 'size',
+            params: { name },
+          },
+        ]
+      : [],
+  );
+
 /** Levels of the job that stand by themselves. */
 function levelProblems({ ground, levels }: Plan, near: Near): void {
   near('/levels/string', levels.string);
@@ -348,6 +365,7 @@ function levelProblems({ ground, levels }: Plan, near: Near): void {
   near('/levels/shallow/outfall/level', levels.shallow?.outfall?.level);
   ground.hazards.forEach((hazard, i) => {
     near(`/ground/hazards/${i}/level`, hazard.level);
+    near(`/ground/hazards/${i}/crossing/level`, hazard.crossing?.level);
   });
 }
 
@@ -423,7 +441,7 @@ function crossProblems(plan: Plan): Problem[] {
   };
   levelProblems(plan, near);
   out.push(...waterProblems(plan, near), ...filterProblems(plan));
-  out.push(...farPlaces(plan), ...floorProblems(plan, near));
+  out.push(...farPlaces(plan), ...floorProblems(plan, near), ...crossingProblems(plan));
   plan.levels.instructions.forEach((_, i) => {
     out.push(...wordProblems(plan, i, near));
   });

@@ -1,4 +1,5 @@
 /** The one door for plans from outside: migrate, check the shape (Ajv), then the sense. */
+
 import { Ajv2020, type ErrorObject } from 'ajv/dist/2020.js';
 import {
   faultOf,
@@ -15,6 +16,7 @@ import { migrate } from '../plan/migrate.ts';
 import { type Plan, PlanSchema } from '../plan/schema.ts';
 import { WHOLE_TEXT, wholeText } from '../plan/text.ts';
 import type { Problem, ProblemCode } from '../results/index.ts';
+import { isDay } from '../time/index.ts';
 import { checkPlan } from './check.ts';
 
 const MOST_PROBLEMS = 50;
@@ -130,10 +132,21 @@ export type ValidatedRecords =
   | { readonly ok: true; readonly records: readonly SiteRecord[] }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
+/** The day somewhere may be ahead of the clock in UTC by so much, ms. */
+const AHEAD = 14 * 3600_000;
+/** What is wrong with the day a record is of: there is none such, or it had not begun anywhere when it was made. */
+function dayFault(day: string, made: string): 'noSuchDay' | 'futureDay' | null {
+  if (!isDay(day)) return 'noSuchDay';
+  return Date.parse(`${day}T00:00:00Z`) - AHEAD > Date.parse(made) ? 'futureDay' : null;
+}
+
 /** What contradicts itself within a record beyond its limits. */
-function faultsOf({ kind, value, placement, corrects }: SiteRecord): Problem[] {
+function faultsOf({ kind, at: made, value, placement, corrects }: SiteRecord): Problem[] {
   if (value === null) return corrects === null ? [{ code: 'missing', path: '/value' }] : [];
   if (recordKindOf(kind).onPlacement && placement === null) return [{ code: 'missing', path: '/placement' }];
+  const named = 'day' in value ? value.day : null;
+  const wrongDay = named === null ? null : dayFault(named, made);
+  if (named !== null && wrongDay) return [{ code: wrongDay, path: '/value/day', value: named }];
   const found = faultOf(kind, value);
   if (!found) return [];
   const { at, ...problem } = found;

@@ -55,6 +55,12 @@ export function trenchInflow(
   );
 }
 
+/** Less than this, m³/s, is bailed and not pumped: 18 L an hour, a bucket or two; assumed. */
+const TRICKLE = 5e-6;
+/** Whether even the most that may run in is a trickle: no pump, no well is offered for it. */
+export const trickles = (inflow: readonly [low: number, likely: number, high: number]): boolean =>
+  inflow[2] < TRICKLE;
+
 /** Times as long as wide: up to the first a hole draws water as a pit, from the second on as a long trench. */
 const PIT_TO = 5;
 const TRENCH_FROM = 10;

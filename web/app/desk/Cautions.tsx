@@ -1,14 +1,6 @@
 /** The cautions of a job: those of the stage a line each that opens, the others and what is always said a press away. */
 import { Box, Stack } from '@chakra-ui/react';
-import {
-  type Caution,
-  type CautionStage,
-  type Lifter,
-  REMEDIED,
-  type Remedied,
-  STANDING_CODES,
-  type Weight,
-} from '@cimiento/core';
+import { type Caution, REMEDIED, type Remedied, STANDING_CODES } from '@cimiento/core';
 import { memo, Suspense } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
@@ -16,8 +8,9 @@ import { useShownPlan, useTakeoff } from '../state/takeoff.ts';
 import { Small } from '../ui/controls.tsx';
 import { useFormat } from '../ui/format.tsx';
 import { later } from '../ui/later.tsx';
-import { cautionKey, cautionText, concerns, concernsBriefly } from '../ui/words.ts';
+import { cautionKey, cautionTitle, concerns, concernsBriefly } from '../ui/words.ts';
 
+const CautionSays = later(() => import('./CautionSays.tsx'), 'CautionSays');
 const Remedy = later(() => import('./Remedy.tsx'), 'Remedy');
 
 /** Said on every dig: folded, so that what is of this one is read. */
@@ -80,19 +73,14 @@ function CautionList({ cautions }: { cautions: readonly Caution[] }) {
   return (
     <Stack as="ul" gap={1.5}>
       {cautions.map((caution) => {
-        const { title, text } = cautionText(t, format, caution);
+        const title = cautionTitle(t, format, caution);
         const who = concernsBriefly(t, plan, caution);
         return (
           <CautionItem
             key={cautionKey(caution)}
-            code={caution.code}
-            element={caution.elements.length === 1 ? caution.elements[0]! : null}
-            weight={caution.weight}
-            where={caution.stage}
-            lifts={caution.lifts}
+            caution={caution}
             title={who ? `${title} (${who})` : title}
             names={concerns(plan, caution)}
-            text={text}
           />
         );
       })}
@@ -100,28 +88,20 @@ function CautionList({ cautions }: { cautions: readonly Caution[] }) {
   );
 }
 
-const CautionItem = memo(function CautionItem({
-  code,
-  element,
-  weight,
-  where,
-  lifts,
-  title,
-  names,
-  text,
-}: {
-  code: string;
-  /** The one thing it is of, if it is of one. */
-  element: string | null;
-  weight: Weight;
-  /** The stage it belongs to, and who lifts it. */
-  where: CautionStage;
-  lifts: Lifter | null;
-  title: string;
+interface CautionProps {
+  readonly caution: Caution;
+  readonly title: string;
   /** All it is of, where it is not of all. */
-  names: string;
-  text: string;
-}) {
+  readonly names: string;
+}
+
+/** A takeoff makes its cautions anew: what says the same is not drawn again. */
+const sameItem = (p: CautionProps, q: CautionProps): boolean =>
+  p.title === q.title && p.names === q.names && JSON.stringify(p.caution) === JSON.stringify(q.caution);
+
+const CautionItem = memo(function CautionItem({ caution, title, names }: CautionProps) {
+  const { code, weight, lifts, stage: where } = caution;
+  const element = caution.elements.length === 1 ? caution.elements[0]! : null;
   const { t } = useTranslation();
   const store = useDeskStore();
   const stage = useDesk((desk) => desk.stage);
@@ -134,7 +114,9 @@ const CautionItem = memo(function CautionItem({
             {title}
           </strong>
         </summary>
-        <p>{text}</p>
+        <Suspense fallback={null}>
+          <CautionSays caution={caution} />
+        </Suspense>
         {lifts !== null && <Small data-lifts={lifts}>{t(`lifts.${lifts}`)}</Small>}
         {names !== '' && <Small>{t('caution.concerns', { names })}</Small>}
         {where !== stage && !STANDING.has(code) && (
@@ -158,4 +140,4 @@ const CautionItem = memo(function CautionItem({
       </details>
     </li>
   );
-});
+}, sameItem);

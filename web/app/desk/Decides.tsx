@@ -23,7 +23,7 @@ function DecidesOf({ ranked }: { ranked: boolean }) {
         <p>{t('decides.underside', { level: format.text(info.underside, 'level') })}</p>
       </div>
       <details>
-        <summary>{t('decides.why')}</summary>
+        <summary>{t(ranked ? 'decides.because' : 'decides.why')}</summary>
         <p>
           {decision.next &&
             decision.margin !== null &&

@@ -22,7 +22,8 @@ export function InHole() {
   const info = useLookedAt();
   if (!info || elements.length === 0) return null;
   const held = takeoff.cautions.some(
-    ({ code, weight, elements: of }) => weight === 'stop' && code === 'unsupported' && of.includes(info.id),
+    ({ code, weight, elements: of }) =>
+      weight === 'stop' && (code === 'unsupported' || code === 'pitsUnsupported') && of.includes(info.id),
   );
   const next = nextText(info, t, format);
   const stepped = info.steps !== null;
@@ -93,7 +94,7 @@ function nextText(info: ElementTakeoff, t: Say, format: Format) {
   const next = nextLaid(info, info.cards);
   const size = (v: number) => format.text(v, 'size');
   const sub = t('hole.top', { depth: format.text(info.string.level - next.top, 'length') });
-  if (next.what === 'footing') return { name: t('hole.next'), value: t('hole.footing'), sub };
+  if (next.what === 'footing') return { name: t('hole.next'), value: t(`built.${info.built}`), sub };
   if (next.what === 'layer')
     return {
       name: t('hole.nextIs', { name: layerName(t, next.layer.layer) }),

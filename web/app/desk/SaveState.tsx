@@ -2,10 +2,11 @@
 import { Box } from '@chakra-ui/react';
 import { writeJob } from '@cimiento/formats';
 import { Suspense } from 'react';
-import { momentText } from '../board/When.tsx';
+import { useRouteLoaderData } from 'react-router';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
 import { Button } from '../ui/controls.tsx';
+import { momentText } from '../ui/days.ts';
 import { fileName, saveFile } from '../ui/files.ts';
 import { useFormat } from '../ui/format.tsx';
 import { later } from '../ui/later.tsx';
@@ -13,6 +14,12 @@ import { problemText } from '../ui/words.ts';
 
 // There is an answer from the server, so there is signal to fetch it with.
 const ConflictDialog = later(() => import('./ConflictDialog.tsx'), 'ConflictDialog');
+
+/** What the page of the job was opened with, as far as it matters here. */
+interface Opened {
+  readonly mayEdit: boolean;
+  readonly revision: number;
+}
 
 export function SaveState() {
   const { t } = useTranslation();
@@ -23,6 +30,9 @@ export function SaveState() {
   const asOf = useDesk((desk) => desk.asOf);
   const unkept = useDesk((desk) => desk.unkept.length);
   const format = useFormat();
+  const opened = useRouteLoaderData('routes/job') as Opened | undefined;
+  // Until they are let: what is saved after all says so itself.
+  const watching = opened?.mayEdit === false && opened.revision === revision && saving.state === 'saved';
   const alarming = saving.state !== 'saved' && saving.state !== 'saving' && saving.state !== 'unsaved';
   const old = asOf !== null && saving.state === 'saved';
   return (
@@ -39,7 +49,9 @@ export function SaveState() {
           ? t(`saving.failed.${saving.code}`)
           : old
             ? t('saving.old', { n: revision, time: momentText(format.lang, asOf) })
-            : t(`saving.${saving.state}`, { n: revision })}
+            : watching
+              ? t('saving.watching')
+              : t(`saving.${saving.state}`, { n: revision })}
         {saving.state === 'refused' &&
           saving.problems
             .slice(0, 2)

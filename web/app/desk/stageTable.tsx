@@ -2,7 +2,7 @@
  * The stages of the desk, one row each: panels, drawings, layers on the plan, what the column and the next line
  * say. The dig is what a desk opens with; the others come when they are first looked at.
  */
-import { adjust, isAssumed, type Plan, setoutPoints, type Takeoff } from '@cimiento/core';
+import { adjust, isAssumed, type Plan, setoutPoints, type Takeoff, trickles } from '@cimiento/core';
 import { ink } from '../drawing/hatches.tsx';
 import { DepthsButton } from '../stages/dig/DepthsButton.tsx';
 import { DigPanel } from '../stages/dig/DigPanel.tsx';
@@ -186,8 +186,11 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
     ],
     fill: 'url(#column-water)',
     answer: ({ takeoff, t, format }) => {
-      if (takeoff.holes.length > 0)
-        return { text: t('column.water', { flow: format.text(takeoff.inflow[1], 'flow') }), held: true };
+      const { holes, inflow } = takeoff;
+      if (holes.length > 0) {
+        const flow = format.text(inflow[1], 'flow');
+        return { text: trickles(inflow) ? t('column.trickle') : t('column.water', { flow }), held: true };
+      }
       return { text: t(takeoff.water.from === null ? 'column.waterUnknown' : 'column.dry'), held: false };
     },
     next: [

@@ -13,6 +13,7 @@ import {
   stringFor,
   type Takeoff,
 } from '@cimiento/core';
+import type { Say } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { type Draft, useDeskStore } from '../state/store.ts';
 import { groundAtFirstLog } from '../state/takeoff.ts';
@@ -41,6 +42,10 @@ export const staffShape = (room: number): Shape =>
     ? { width: 156, rod: { x: 2, width: 36 }, flag: { x: 50, width: 105, height: 18 }, reach: THUMB }
     : { width: 176, rod: { x: 8, width: 44 }, flag: { x: 66, width: 108, height: 18 }, reach: 20 };
 
+/** What a flag stands for. */
+const flagText = (t: Say, { name, built }: Flag): string =>
+  name === 'footing' ? t(`built.${built ?? 'footing'}`) : t(`staff.${name}`);
+
 interface Flag {
   readonly name:
     | 'string'
@@ -52,6 +57,8 @@ interface Flag {
     | 'water'
     | 'formation'
     | 'hold';
+  /** What stands there, where that is no plain footing. */
+  readonly built?: Takeoff['elements'][number]['built'];
   readonly level: number;
   readonly colour: string;
   /** Puts a dragged level into the plan; absent when the level is computed. */
@@ -136,6 +143,7 @@ export function flagsFor(
     flags.push(
       {
         name: word ? 'word' : 'footing',
+        built: info.built,
         level: info.underside,
         colour: word ? ink('held') : ink('placed'),
         ...(word && {
@@ -236,7 +244,7 @@ export function Staff({
             {...(movable && {
               role: 'slider',
               tabIndex: 0,
-              'aria-label': t(`staff.${flag.name}`),
+              'aria-label': flagText(t, flag),
               'aria-orientation': 'vertical' as const,
               'aria-valuenow': flag.level,
               'aria-valuemin': limitsOf(flag)[0],
@@ -283,7 +291,7 @@ export function Staff({
               // Feet, inches and fractions take more of the flag: its word makes room.
               style={{ fontFamily: 'Barlow', fontWeight: 500, fontSize: metric ? 12 : 11 }}
             >
-              {t(`staff.${flag.name}`)}
+              {flagText(t, flag)}
             </text>
             <text
               x={shape.flag.x + shape.flag.width - 5}
@@ -292,7 +300,7 @@ export function Staff({
               fill={movable ? ink('sheet') : flag.colour}
               style={{ fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: metric ? 14 : 13 }}
             >
-              {format.text(flag.level, 'level', { parts: 4 }).replace(/\u00a0m$/, '')}
+              {format.text(flag.level, 'level').replace(/\u00a0m$/, '')}
             </text>
           </g>
         );

@@ -8,7 +8,7 @@ import type { AnswerOf } from '../state/ask/questions.ts';
 import type { DeskStore } from '../state/store.ts';
 import { byText, verdictText } from '../ui/answers.ts';
 import { useFormat } from '../ui/format.tsx';
-import { cautionText } from '../ui/words.ts';
+import { cautionTitle } from '../ui/words.ts';
 import { Press, Word } from './parts.tsx';
 import type { Logged } from './places.ts';
 
@@ -60,7 +60,7 @@ export function Answer({
           {more.stops.length === 0 ? t('shot.moreNothing', { by }) : t('shot.more', { by })}
           {more.stops.map((stop) => (
             <Box key={stop.code} color="held" fontWeight={600}>
-              {t('shot.moreStop', { what: cautionText(t, format, stop).title })}
+              {t('shot.moreStop', { what: cautionTitle(t, format, stop) })}
             </Box>
           ))}{' '}
           {t('shot.depthNow', { depth: format.text(more.depth, 'length') })}

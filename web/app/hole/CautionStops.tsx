@@ -5,7 +5,8 @@ import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useFormat } from '../ui/format.tsx';
 import { roleText } from '../ui/holdWords.ts';
-import { cautionText } from '../ui/words.ts';
+import { ranges } from '../ui/ranges.ts';
+import { cautionText, cautionTitle } from '../ui/words.ts';
 import { Word } from './parts.tsx';
 
 export function CautionStops({
@@ -26,7 +27,7 @@ export function CautionStops({
   const names = (ids: readonly string[]) =>
     !whole || ids.length === 0 || ids.length >= view.things.length
       ? ''
-      : ` (${ids.map((id) => view.things.find((thing) => thing.id === id)?.name ?? id).join(', ')})`;
+      : ` (${ranges(ids.map((id) => view.things.find((thing) => thing.id === id)?.name ?? id))})`;
   return (
     <Word tone="stop" data-cautions={String(stops.length)} onPress={() => setOpen(!open)} expanded={open}>
       {open ? (
@@ -44,7 +45,7 @@ export function CautionStops({
         })
       ) : (
         <>
-          {cautionText(t, format, first).title}
+          {cautionTitle(t, format, first)}
           {stops.length > 1 && ` +${stops.length - 1}`}
         </>
       )}

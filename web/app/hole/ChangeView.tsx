@@ -16,15 +16,16 @@ import type { Asker } from '../state/ask/asker.ts';
 import type { AnswerOf } from '../state/ask/questions.ts';
 import { recordOf } from '../state/records.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
+import { momentText } from '../ui/days.ts';
 import { useFormat } from '../ui/format.tsx';
-import { momentText, roleText } from '../ui/holdWords.ts';
-import { cautionText } from '../ui/words.ts';
+import { roleText } from '../ui/holdWords.ts';
+import { dayThere, today } from '../ui/today.ts';
+import { cautionTitle } from '../ui/words.ts';
 import { AmountsLine } from './AmountsLine.tsx';
 import { Label, Pick, Press, Typed, Word } from './parts.tsx';
 import { RoleField, WhoField } from './people.tsx';
 
 const kindOf = (what: ChangeWhat) => (what === 'level' ? 'level' : 'size');
-const today = () => new Date().toISOString().slice(0, 10);
 
 export function ChangeView({ view, at, asker }: { view: HoleView; at: string | null; asker: Asker }) {
   const { t } = useTranslation();
@@ -89,9 +90,9 @@ function Add({
             thing: what === 'cutBack' ? (thing ?? neighbours[0]?.id ?? null) : null,
             who: who.trim() || '-',
             why: why.trim(),
-            when: today(),
+            when: today(plan.water.zone),
           },
-    [what, to, element, thing, who, why, neighbours[0]?.id],
+    [what, to, element, thing, who, why, neighbours[0]?.id, plan.water.zone],
   );
   const asked = ordered && `${ordered.what}/${ordered.to}/${ordered.element}/${ordered.thing}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is asked is told by its text, not by who said it
@@ -166,7 +167,7 @@ function Add({
           <AmountsLine amounts={answer.amounts} cost={answer.change.cost} currency={plan.prices.currency} />
           {answer.stops.map((stop) => (
             <Box key={stop.code} color="held" fontWeight={600}>
-              {t('shot.moreStop', { what: cautionText(t, format, stop).title })}
+              {t('shot.moreStop', { what: cautionTitle(t, format, stop) })}
             </Box>
           ))}
         </Word>
@@ -203,7 +204,15 @@ function Entry({
   const kind = kindOf(what);
   const settle = (how: 'taken' | 'aside') => {
     if (how === 'taken') {
-      const ordered = { what, to, thing, element, who, why: value.why, when: at.slice(0, 10) };
+      const ordered = {
+        what,
+        to,
+        thing,
+        element,
+        who,
+        why: value.why,
+        when: dayThere(at, store.getState().plan.water.zone),
+      };
       store.getState().edit((draft) => {
         Object.assign(draft, withOrdered(store.getState().plan, ordered));
       });
@@ -219,7 +228,7 @@ function Entry({
       {t(`change.what.${what}`)} {from === null ? '' : `${format.text(from, kind)} → `}
       {format.text(to, kind)}
       <Box fontSize="md" fontWeight={500}>
-        {who}, {roleText(t, role)}, {momentText(at, format.lang)}
+        {who}, {roleText(t, role)}, {momentText(format.lang, at)}
         {value.why && `: ${value.why}`}
       </Box>
       {(amounts.length > 0 || value.cost !== null) && (

@@ -11,7 +11,7 @@ export function Depth({ thing }: { thing: HoleThing }) {
   const { next } = thing;
   const laid =
     next.what === 'footing'
-      ? t('inHole.footing')
+      ? t(`built.${thing.built}`)
       : `${next.what === 'lift' ? next.card.layer.name || t(`bedMaterial.${next.card.layer.material}`) : next.layer.layer.name || t(`bedMaterial.${next.layer.layer.material}`)} ${size(next.what === 'lift' ? next.card.thickness : next.layer.layer.thickness)}`;
   const sides = thing.inBays
     ? t('sides.bays')

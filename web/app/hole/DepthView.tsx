@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useDeskStore } from '../state/store.ts';
 import { useFormat } from '../ui/format.tsx';
+import { today } from '../ui/today.ts';
 import { Label, Press, Typed, Word } from './parts.tsx';
 import { WhoField } from './people.tsx';
 
@@ -34,7 +35,7 @@ export function DepthView({ thing, onDone }: { thing: HoleThing; onDone: () => v
       element: thing.id,
       who: who.trim(),
       why: why.trim(),
-      when: new Date().toISOString().slice(0, 10),
+      when: today(plan.water.zone),
     } as const;
     edit((draft) => {
       Object.assign(draft, withOrdered(plan, ordered));

@@ -18,8 +18,9 @@ import { useTranslation } from '../messages/useTranslation.ts';
 import { useJobId } from '../state/jobId.ts';
 import { recordOf } from '../state/records.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
+import { momentText } from '../ui/days.ts';
 import { useFormat } from '../ui/format.tsx';
-import { holdName, momentText, needText, roleText } from '../ui/holdWords.ts';
+import { holdName, needText, roleText } from '../ui/holdWords.ts';
 import { handOn } from './answers.ts';
 import { Finger } from './Finger.tsx';
 import { Label, Pick, Press, Typed, Word } from './parts.tsx';
@@ -268,7 +269,7 @@ export function HoldView({ view, hold }: { view: HoleView; hold: Hold }) {
         {roleText(t, hold.role)}
         {asked && (
           <Box fontWeight={500}>
-            {t('hold.asked', { role: roleText(t, asked.value.role), when: momentText(asked.at, lang) })}
+            {t('hold.asked', { role: roleText(t, asked.value.role), when: momentText(lang, asked.at) })}
           </Box>
         )}
         {visit && (
@@ -277,7 +278,7 @@ export function HoldView({ view, hold }: { view: HoleView; hold: Hold }) {
               verdict: t(`hold.verdict.${visit.value.verdict}`),
               who: visit.value.who,
               role: roleText(t, visit.value.role),
-              when: momentText(visit.at, lang),
+              when: momentText(lang, visit.at),
             })}
             {visit.value.what && `: ${visit.value.what}`}
           </Box>

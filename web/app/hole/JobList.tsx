@@ -1,11 +1,12 @@
 /** Jobs on this phone, and those of the crew there is signal for. */
 import { Box } from '@chakra-ui/react';
+import type { Lang } from '@cimiento/core';
 import { useEffect, useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import type { Sender } from '../outbox/sender.ts';
 import { useOutgoing } from '../outbox/useSender.ts';
 import { isHere, keptJobs, type PhonePerson } from '../state/phone.ts';
-import { momentText } from '../ui/holdWords.ts';
+import { momentText } from '../ui/days.ts';
 import { Press, Word } from './parts.tsx';
 import { useWhere } from './where.ts';
 
@@ -32,7 +33,7 @@ export async function askCrew(): Promise<Crew | 'signedOut' | null> {
   return answer?.ok ? ((await answer.json().catch(() => null)) as Crew | null) : null;
 }
 
-export function JobList({ person, sender, lang }: { person: PhonePerson; sender: Sender; lang: string }) {
+export function JobList({ person, sender, lang }: { person: PhonePerson; sender: Sender; lang: Lang }) {
   const { t } = useTranslation();
   const { go } = useWhere();
   const [jobs, setJobs] = useState<readonly (Listed & { readonly asOf: number | null })[] | null>(null);
@@ -101,7 +102,7 @@ export function JobList({ person, sender, lang }: { person: PhonePerson; sender:
           <span>
             {name}
             <Box as="span" display="block" fontSize="sm" fontWeight={500}>
-              {[place, asOf === null ? '' : t('inHole.asOf', { when: momentText(asOf, lang) })]
+              {[place, asOf === null ? '' : t('inHole.asOf', { when: momentText(lang, asOf) })]
                 .filter(Boolean)
                 .join(' · ')}
             </Box>

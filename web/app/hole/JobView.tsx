@@ -11,6 +11,7 @@ import { JobIdProvider } from '../state/jobId.ts';
 import { DeskProvider, useDesk } from '../state/store.ts';
 import { FormatProvider, useFormat } from '../ui/format.tsx';
 import { wordsNow } from '../ui/later.tsx';
+import { today } from '../ui/today.ts';
 import { handOn, setSounds, soundsOn } from './answers.ts';
 import { MiniPlan } from './MiniPlan.tsx';
 import { Press, Word } from './parts.tsx';
@@ -33,6 +34,8 @@ const MorningView = screen(() => import('./MorningView.tsx'), 'MorningView');
 const ChangeView = screen(() => import('./ChangeView.tsx'), 'ChangeView');
 const LevelsView = screen(() => import('./LevelsView.tsx'), 'LevelsView');
 const PapersView = screen(() => import('./PapersView.tsx'), 'PapersView');
+const DayView = screen(() => import('./DayView.tsx'), 'DayView');
+const PhotoView = screen(() => import('./PhotoView.tsx'), 'PhotoView');
 const DepthView = screen(() => import('./DepthView.tsx'), 'DepthView');
 
 export function JobView({
@@ -126,6 +129,10 @@ function Inside({
               <LevelsView view={view} onDone={back} />
             ) : where.doing === 'papers' ? (
               <PapersView />
+            ) : where.doing === 'day' ? (
+              <DayView jobId={jobId} onPhoto={() => go({ doing: 'photo' })} />
+            ) : where.doing === 'photo' ? (
+              <PhotoView key={where.at} view={view} at={where.at} />
             ) : where.doing === 'depth' && thing ? (
               <DepthView thing={thing} onDone={back} />
             ) : thing ? (
@@ -217,6 +224,7 @@ function Overview({ view, jobId }: { view: HoleView; jobId: string }) {
       </Box>
       <Flex gap={2}>
         <Press onClick={() => go({ doing: 'morning' })}>{t('morning.title')}</Press>
+        <Press onClick={() => go({ doing: 'day' })}>{t('inHole.day')}</Press>
         <Press onClick={() => go({ doing: 'change' })}>{t('change.title')}</Press>
       </Flex>
       <Press look="quiet" aria-expanded={more} onClick={() => setMore(!more)}>
@@ -253,7 +261,7 @@ function Papers({ view }: { view: HoleView }) {
   const { t } = useTranslation();
   const { go } = useWhere();
   const plan = useDesk((desk) => desk.plan);
-  const count = view.ways.length + permitTroubles(plan, new Date().toISOString().slice(0, 10)).length;
+  const count = view.ways.length + permitTroubles(plan, today(plan.water.zone)).length;
   if (count === 0) return null;
   return (
     <Word tone="stop" data-papers={String(count)} onPress={() => go({ doing: 'papers' })}>

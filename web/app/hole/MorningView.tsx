@@ -13,8 +13,8 @@ import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { recordOf } from '../state/records.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
+import { momentText } from '../ui/days.ts';
 import { useFormat } from '../ui/format.tsx';
-import { momentText } from '../ui/holdWords.ts';
 import { Finger } from './Finger.tsx';
 import { useMorning } from './morningState.ts';
 import { Label, Press, Typed, Word } from './parts.tsx';
@@ -56,7 +56,7 @@ export function MorningView({ view, onDone }: { view: HoleView; onDone: () => vo
     <Box display="grid" gap={2.5} px={3} pb={4} data-morning-view>
       {state.list && state.state === 'good' && (
         <Word tone="good">
-          {t('morning.good', { who: state.list.value.who, when: momentText(state.list.at, format.lang) })}
+          {t('morning.good', { who: state.list.value.who, when: momentText(format.lang, state.list.at) })}
         </Word>
       )}
       {MORNING_ITEMS.map((item) => (

@@ -15,7 +15,9 @@ import {
 import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../state/store.ts';
+import { dayText } from '../ui/days.ts';
 import { useFormat } from '../ui/format.tsx';
+import { today } from '../ui/today.ts';
 import { Label, Pick, Press, Typed, Word } from './parts.tsx';
 
 type Way = Plan['site']['ways'][number];
@@ -86,9 +88,9 @@ export function PapersView() {
         {t('permit.list')}
       </Box>
       <Box fontSize="md">{t('permit.noLaw')}</Box>
-      {permitTroubles(plan, new Date().toISOString().slice(0, 10)).map(({ code, kind, name, until }) => (
+      {permitTroubles(plan, today(plan.water.zone)).map(({ code, kind, name, until }) => (
         <Word tone="stop" key={`${code}${kind}${name}`}>
-          {t(`permit.${code}`, { what: name || t(`permit.kind.${kind}`), when: until })}
+          {t(`permit.${code}`, { what: name || t(`permit.kind.${kind}`), when: dayText(format.lang, until) })}
         </Word>
       ))}
       {plan.permits.map((permit, i) => {

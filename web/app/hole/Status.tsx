@@ -7,8 +7,8 @@ import type { Sender } from '../outbox/sender.ts';
 import { useOutgoing } from '../outbox/useSender.ts';
 import { onNewer, takeNewer } from '../state/offline.ts';
 import type { DeskStore } from '../state/store.ts';
+import { momentText } from '../ui/days.ts';
 import { useFormat } from '../ui/format.tsx';
-import { momentText } from '../ui/holdWords.ts';
 import { Press, Word } from './parts.tsx';
 
 export function Status({ sender, store }: { sender: Sender; store: DeskStore }) {
@@ -27,7 +27,7 @@ export function Status({ sender, store }: { sender: Sender; store: DeskStore }) 
     <>
       <Flex px={3} gap={3} fontSize="md" fontWeight={500} justify="space-between" data-status role="status">
         <span data-as-of={asOf ?? ''}>
-          {asOf === null ? t('inHole.fresh') : t('inHole.asOf', { when: momentText(asOf, lang) })}
+          {asOf === null ? t('inHole.fresh') : t('inHole.asOf', { when: momentText(lang, asOf) })}
         </span>
         <span data-waiting={waiting}>
           {waiting > 0 ? t('inHole.waiting', { count: waiting }) : t('inHole.sent')}

@@ -264,6 +264,7 @@ export function ThingView({
         <Flex gap={2}>
           <Press onClick={() => go({ doing: 'hold', hold: 'bottom' })}>{t('hold.kind.bottom')}</Press>
           <Press onClick={() => go({ doing: 'change' })}>{t('change.title')}</Press>
+          <Press onClick={() => go({ doing: 'photo' })}>{t('inHole.photo')}</Press>
         </Flex>
         {setUp && (
           <Label text={t('shot.offset')}>

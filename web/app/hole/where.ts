@@ -2,7 +2,7 @@
 import { useCallback } from 'react';
 import { useSearchParams } from 'react-router';
 
-const DOINGS = ['holds', 'hold', 'morning', 'change', 'levels', 'papers', 'depth'] as const;
+const DOINGS = ['holds', 'hold', 'morning', 'change', 'levels', 'papers', 'depth', 'day', 'photo'] as const;
 export type Doing = (typeof DOINGS)[number];
 
 export interface Where {

@@ -17,8 +17,8 @@ const READERS: readonly (readonly [Lang, System])[] = [
 
 /** An act is something to do: it says so in its first word. */
 const ACTS = {
-  en: /^(Slope|Get|Keep|Raise|Lay|Have|Draw|Hold|Bring|Say|Ask|Dig|Widen|Make|Record|Move|Rework|Test|Take|Enter)\b/,
-  es: /^(Talud|Pida|Deje|Suba|Descubra|Que|Abata|Sujete|Baje|Diga|Pregunte|Ensanche|Haga|Anote|Aparte|Rehaga|Ensaye|Saque|Meta)(?!\p{L})/u,
+  en: /^(Slope|Get|Keep|Raise|Lay|Have|Draw|Hold|Bring|Say|Ask|Dig|Widen|Make|Record|Move|Rework|Test|Take|Enter|Board)\b/,
+  es: /^(Talud|Pida|Deje|Suba|Descubra|Que|Abata|Sujete|Baje|Diga|Pregunte|Ensanche|Haga|Anote|Aparte|Rehaga|Ensaye|Saque|Meta|Ponga)(?!\p{L})/u,
 };
 /** What is said of nobody's numbers: it has none. */
 const WITHOUT_FIGURE =

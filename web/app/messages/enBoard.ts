@@ -1,5 +1,6 @@
 /** English words the board starts with beside those of every page; a desk fetches them later. */
 import { boardPage } from './en/boardPage.ts';
+import { crewPage } from './en/crewPage.ts';
 import { fileProblems } from './en/fileProblems.ts';
 
-export const enBoard = { ...boardPage, ...fileProblems };
+export const enBoard = { ...boardPage, ...crewPage, ...fileProblems };

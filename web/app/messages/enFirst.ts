@@ -1,5 +1,4 @@
 /** English words the desk and the board start with, a file a stage. */
-import { base } from './en/base.ts';
 import { board } from './en/board.ts';
 import { cautions } from './en/cautions.ts';
 import { desk } from './en/desk.ts';
@@ -25,7 +24,6 @@ export const enFirst = {
   ...setout,
   ...levels,
   ...dig,
-  ...base,
   ...cautions,
   ...problems,
   ...pumps,

@@ -1,6 +1,5 @@
 /** Spanish words the desk and the board start with. */
 import type { enFirst } from './enFirst.ts';
-import { base } from './es/base.ts';
 import { board } from './es/board.ts';
 import { cautions } from './es/cautions.ts';
 import { desk } from './es/desk.ts';
@@ -27,7 +26,6 @@ export const esFirst: Words<typeof enFirst> = {
   ...setout,
   ...levels,
   ...dig,
-  ...base,
   ...cautions,
   ...problems,
   ...pumps,

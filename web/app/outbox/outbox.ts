@@ -12,6 +12,11 @@ export interface Refusal {
   readonly problems: readonly Problem[];
   readonly program: string;
 }
+/** A photo of a record: the picture and a small one, as JPEG. */
+export interface Picture {
+  readonly photo: ArrayBuffer;
+  readonly thumb: ArrayBuffer;
+}
 export interface Waiting {
   readonly id: string;
   readonly job: string;
@@ -19,6 +24,8 @@ export interface Waiting {
   readonly person: string;
   readonly record: SiteRecord;
   readonly refused: Refusal | null;
+  /** Goes before the record it is of. */
+  readonly picture?: Picture;
 }
 interface Outbox extends DBSchema {
   waiting: { key: string; value: Waiting; indexes: { job: string } };
@@ -51,6 +58,10 @@ export async function allWaiting(): Promise<Waiting[]> {
   const found = db ? await db.getAll('waiting').catch(() => []) : [];
   return found.map(whole);
 }
+
+/** The photo of a record that waits here; null: none does. */
+export const waitingPicture = async (id: string): Promise<Picture | null> =>
+  (await (await open())?.get('waiting', id).catch(() => undefined))?.picture ?? null;
 
 /** Lets go of what the server has. */
 export async function letGo(ids: readonly string[]): Promise<void> {

@@ -58,6 +58,17 @@ class World implements Surroundings {
     }
     return { how: 'sent', refused };
   }
+  /** Photos the server has, and whether it takes them. */
+  readonly pictures: string[] = [];
+  takesPictures = true;
+  async picture(_job: string, person: string, id: string): Promise<Sent> {
+    if (!this.online) return { how: 'later' };
+    if (this.signedIn !== person) return { how: 'notTheirs' };
+    if (!this.takesPictures)
+      return { how: 'sent', refused: [{ id, problems: [{ code: 'notAPhoto', path: '' }] }] };
+    this.pictures.push(id);
+    return { how: 'sent', refused: [] };
+  }
   later(task: () => void): () => void {
     this.tasks.push(task);
     return () => {
@@ -196,6 +207,36 @@ describe('a record the server will not have', () => {
     world.jobs.ann = ['a1'];
     await sender.wake();
     expect(world.has.size).toBe(1);
+  });
+});
+
+describe('a photo', () => {
+  const picture = { photo: new ArrayBuffer(8), thumb: new ArrayBuffer(4) };
+  it('made without signal goes before its record, once, and both are let go', async () => {
+    world.online = false;
+    const sender = page('ann');
+    await sender.log('a1', note('before'));
+    const record = note('of the key');
+    await sender.log('a1', record, picture);
+    expect(world.kept.get(record.id)?.picture).toBe(picture);
+    world.online = true;
+    world.losesAnswers = 1;
+    await sender.send();
+    await world.pass();
+    expect(world.pictures).toEqual([record.id]);
+    expect([...world.has.keys()]).toContain(record.id);
+    expect(world.kept.size).toBe(0);
+  });
+  it('the server will not have keeps its record here with why, and takes no other with it', async () => {
+    world.takesPictures = false;
+    const sender = page('ann');
+    const record = note('no photo');
+    await sender.log('a1', record, picture);
+    await sender.log('a1', note('plain'));
+    expect(world.has.size).toBe(1);
+    expect(sender.state.getState().waiting).toMatchObject([
+      { id: record.id, refused: { problems: [{ code: 'notAPhoto' }] } },
+    ]);
   });
 });
 

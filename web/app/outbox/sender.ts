@@ -5,7 +5,7 @@
  */
 import type { Problem, SiteRecord } from '@cimiento/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { allWaiting, keep, letGo, type Waiting } from './outbox.ts';
+import { allWaiting, keep, letGo, type Picture, type Waiting } from './outbox.ts';
 
 /** Sent at once. */
 const A_PAGE = 100;
@@ -26,6 +26,8 @@ export type Sent =
 /** What sending needs of its surroundings: handed in, so that tests can stand in for them. */
 export interface Surroundings {
   post(job: string, person: string, records: readonly SiteRecord[]): Promise<Sent>;
+  /** Sends the photo of a record, before the record. */
+  picture(job: string, person: string, id: string, picture: Picture): Promise<Sent>;
   /** Runs a task later; returns how to call it off. */
   later(task: () => void, delay: number): () => void;
   readonly box: {
@@ -54,8 +56,33 @@ async function post(job: string, person: string, records: readonly SiteRecord[])
   return { how: 'later' };
 }
 
+/** Over a weak line a photo takes longer than what is written, ms. */
+const LONGEST_PICTURE = 60_000;
+
+async function picture(job: string, person: string, id: string, of: Picture): Promise<Sent> {
+  const form = new FormData();
+  for (const which of ['photo', 'thumb'] as const)
+    form.append(which, new Blob([of[which]], { type: 'image/jpeg' }), `${which}.jpg`);
+  const answer = await fetch(`/jobs/${job}/photos/${id}?person=${encodeURIComponent(person)}`, {
+    method: 'POST',
+    body: form,
+    signal: AbortSignal.timeout(LONGEST_PICTURE),
+  }).catch(() => null);
+  if (answer?.ok) return { how: 'sent', refused: [] };
+  if (answer?.status === 401) return { how: 'notTheirs' };
+  if (answer?.status === 404) return { how: 'gone' };
+  if (answer?.status === 413)
+    return { how: 'sent', refused: [{ id, problems: [{ code: 'notAPhoto', path: '' }] }] };
+  if (answer?.status === 422) {
+    const said = (await answer.json().catch(() => null)) as { problems?: Problem[] } | null;
+    return { how: 'sent', refused: [{ id, problems: said?.problems ?? [] }] };
+  }
+  return { how: 'later' };
+}
+
 const browser: Surroundings = {
   post,
+  picture,
   later: (task, delay) => {
     const timer = setTimeout(task, delay);
     return () => clearTimeout(timer);
@@ -91,6 +118,8 @@ export class Sender {
   #again = false;
   #wait = FIRST_WAIT;
   #callOff = () => {};
+  /** Records whose photo the server has. */
+  readonly #pictured = new Set<string>();
 
   /**
    * @param person whose outbox it is
@@ -103,8 +132,15 @@ export class Sender {
   }
 
   /** Logs something: it waits from here on, in this browser if it has room, else in the page. */
-  async log(job: string, record: SiteRecord): Promise<void> {
-    const one: Waiting = { id: record.id, job, person: this.person, record, refused: null };
+  async log(job: string, record: SiteRecord, picture?: Picture): Promise<void> {
+    const one: Waiting = {
+      id: record.id,
+      job,
+      person: this.person,
+      record,
+      refused: null,
+      ...(picture && { picture }),
+    };
     this.#set((now) => ({ waiting: [...now.waiting, one] }));
     await this.#keep(one);
     await this.send();
@@ -175,11 +211,7 @@ export class Sender {
       const [first] = ready;
       if (!first) break;
       const page = ready.filter(({ job }) => job === first.job).slice(0, A_PAGE);
-      const sent = await this.#around.post(
-        first.job,
-        this.person,
-        page.map(({ record }) => record),
-      );
+      const sent = await this.#sendPage(first.job, page);
       this.#set(() => ({ signedOut: sent.how === 'notTheirs' }));
       if (sent.how === 'sent') {
         await this.#taken(page, sent.refused);
@@ -195,6 +227,26 @@ export class Sender {
     }
     this.#callOff = this.#around.later(() => void this.send(), this.#wait);
     this.#wait = Math.min(2 * this.#wait, LONGEST_WAIT);
+  }
+
+  /** Photos first: a record whose photo the server will not have does not go without it. */
+  async #sendPage(job: string, page: readonly Waiting[]): Promise<Sent> {
+    const refused: Refused[] = [];
+    for (const { id, picture } of page) {
+      if (!picture || this.#pictured.has(id)) continue;
+      const sent = await this.#around.picture(job, this.person, id, picture);
+      if (sent.how !== 'sent') return sent;
+      if (sent.refused.length === 0) this.#pictured.add(id);
+      refused.push(...sent.refused);
+    }
+    const good = page.filter(({ id }) => !refused.some((one) => one.id === id));
+    if (good.length === 0) return { how: 'sent', refused };
+    const sent = await this.#around.post(
+      job,
+      this.person,
+      good.map(({ record }) => record),
+    );
+    return sent.how === 'sent' ? { how: 'sent', refused: [...refused, ...sent.refused] } : sent;
   }
 
   /** The server has them, but for those it would not have: they stay, with why. */

@@ -66,9 +66,11 @@ const testsText = (t: Say, format: Format, { tests, wanted }: LiftCard): string 
         .map(({ share, fault }) => (fault !== null || share === null ? '?' : format.text(share, 'percent')))
         .join(', ');
 
+/** Less than this is none, kg: it would print as 0.0. */
+const LEAST_WATER = 50;
 /** Water a lift wants, or must lose; nothing while either moisture is not known. */
 const waterText = (t: Say, format: Format, { water }: LiftCard): string =>
-  water === null
+  water === null || Math.abs(water) < LEAST_WATER
     ? ''
     : `${t(water >= 0 ? 'proof.water' : 'proof.dry')} ${format.text(Math.abs(water), 'mass')}`;
 
@@ -315,4 +317,4 @@ function Sheet(input: SheetInput) {
   );
 }
 
-export const basePdf = (input: SheetInput): Promise<Printed> => print(<Sheet {...input} />);
+export const basePdf = (input: SheetInput): Promise<Printed> => print((how) => <Sheet {...input} {...how} />);

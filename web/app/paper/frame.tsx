@@ -17,6 +17,12 @@ export interface SheetInput {
   /** Where the reader's clock is, by its IANA name. */
   readonly zone: string;
   readonly t: Say;
+  /** The day it is of, where it is of one: 2026-10-14; the newest there is where none is said. */
+  readonly day?: string;
+  /** Small pictures of its photos, by the id of their record. */
+  readonly thumbs?: ReadonlyMap<string, Uint8Array>;
+  /** A page ran on: what counts pages asks the finished sheet, however many there are. */
+  readonly runsOn?: boolean;
 }
 
 /** Pages beyond which a sheet counts on having been cut up rightly. */
@@ -29,6 +35,7 @@ export function SheetFrame({
   lang,
   system,
   t,
+  runsOn,
   title,
   problems,
   format,
@@ -77,7 +84,7 @@ export function SheetFrame({
         fixed
         style={{ position: 'absolute', bottom: 10, right: 26, fontSize: 7 }}
         // Asked of the page itself it is laid out twice more: many pages, cut up beforehand, know.
-        {...(pages.length > MANY
+        {...(pages.length > MANY && !runsOn
           ? { children: t('sheet.page', { n: i + 1, of: pages.length }) }
           : {
               render: ({ pageNumber, totalPages }: { pageNumber: number; totalPages: number }) =>

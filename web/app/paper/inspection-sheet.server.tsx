@@ -54,23 +54,24 @@ function holdRow(input: SheetInput, view: HoleView, hold: Hold): Row {
 function shotRows({ t }: SheetInput, format: Format, { name, shots }: HoleThing): Row[] {
   return shots.map((shot, i): Row => {
     const cells = [
-      [`${name}/${i + 1}`, 60],
-      [format.text(shot.wanted, 'level'), 80],
-      [shot.level === null ? '–' : format.text(shot.level, 'level'), 80],
+      [`${name}/${i + 1}`, 60, 'name'],
+      [format.text(shot.wanted, 'level'), 80, 'wanted'],
+      [shot.level === null ? '–' : format.text(shot.level, 'level'), 80, 'level'],
       [
         shot.verdict
           ? verdictText(t, format, shot.verdict)
           : t('shot.low', { by: format.text(shot.below, 'size') }),
         130,
+        'verdict',
       ],
-      [[shot.by, shot.doubted ? t('shot.inDoubt') : ''].filter(Boolean).join(' · '), 150],
+      [[shot.by, shot.doubted ? t('shot.inDoubt') : ''].filter(Boolean).join(' · '), 150, 'by'],
     ] as const;
     return {
       key: shot.id,
       row: (
         <View key={shot.id} style={{ ...s.row, ...rule }} wrap={false}>
-          {cells.map(([text, width]) => (
-            <Text key={width} style={{ ...s.cell, width }}>
+          {cells.map(([text, width, column]) => (
+            <Text key={column} style={{ ...s.cell, width }}>
               {text}
             </Text>
           ))}
@@ -174,4 +175,5 @@ function Sheet(input: SheetInput) {
   );
 }
 
-export const inspectionPdf = (input: SheetInput): Promise<Printed> => print(<Sheet {...input} />);
+export const inspectionPdf = (input: SheetInput): Promise<Printed> =>
+  print((how) => <Sheet {...input} {...how} />);

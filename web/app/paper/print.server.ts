@@ -90,8 +90,22 @@ const cutOf = (style: unknown): boolean =>
     ? style.some(cutOf)
     : typeof style === 'object' && style !== null && 'maxLines' in style;
 
-/** Lays a sheet out. @throws when a face cannot be read */
-export async function print(sheet: NonNullable<Parameters<typeof pdf>[0]>): Promise<Printed> {
+type Sheet = NonNullable<Parameters<typeof pdf>[0]>;
+
+/** Pages of a finished file. */
+const pagesOf = (file: Uint8Array): number =>
+  Number(/\/Count (\d+)/.exec(Buffer.from(file).toString('latin1'))?.[1] ?? 0);
+
+/** Lays a sheet out; again where a page ran on and those that count pages did not know. @throws when a face cannot be read */
+export async function print(make: (how: { readonly runsOn: boolean }) => Sheet): Promise<Printed> {
+  const { pages, ...printed } = await laidOut(make({ runsOn: false }));
+  // What counts its pages as it is laid out has counted right.
+  if (printed.perPage.length > 0 || pagesOf(printed.pdf) === pages) return printed;
+  const { pages: _pages, ...again } = await laidOut(make({ runsOn: true }));
+  return again;
+}
+
+async function laidOut(sheet: Sheet): Promise<Printed & { readonly pages: number }> {
   const faces = await readyFaces();
   const instance = pdf(sheet);
   const said: Said[] = [];
@@ -108,9 +122,15 @@ export async function print(sheet: NonNullable<Parameters<typeof pdf>[0]>): Prom
     if (text.trim() !== '' && inFaces(text, faces))
       said.push({ text, everyPage: fixed, cut: cutOf(node.style) });
   };
-  walk((instance.container as { document: Node }).document, false);
+  const { document } = instance.container as { document: Node };
+  walk(document, false);
   const stream = await instance.toBuffer();
   const chunks: Uint8Array[] = [];
   for await (const chunk of stream) chunks.push(chunk as unknown as Uint8Array);
-  return { pdf: new Uint8Array(Buffer.concat(chunks)), said, perPage };
+  return {
+    pdf: new Uint8Array(Buffer.concat(chunks)),
+    said,
+    perPage,
+    pages: document.children?.length ?? 0,
+  };
 }

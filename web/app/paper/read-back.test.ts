@@ -32,7 +32,7 @@ async function page(...texts: string[]): Promise<Printed> {
   const lines = texts.map((text) =>
     createElement(Text, { key: text, style: { fontFamily: 'Figures', fontSize: 14 } }, text),
   );
-  return print(
+  return print(() =>
     SheetFrame({ ...input, title: 'x', problems: [], format: makeFormat('en', 'metric'), pages: [lines] }),
   );
 }

@@ -4,6 +4,7 @@ import { Text, View } from '@react-pdf/renderer';
 import { makeFormat } from '../ui/format.tsx';
 import { recordText } from '../ui/records.ts';
 import { SheetFrame, type SheetInput } from './frame.tsx';
+import { photoPages } from './photo-pages.tsx';
 import { type Printed, print } from './print.server.ts';
 import { dateText, s, timeText } from './style.server.ts';
 
@@ -39,7 +40,9 @@ function Sheet(input: SheetInput) {
         {rows.slice(i, i + A_PAGE)}
       </View>,
     );
+  pages.push(...photoPages(input, records));
   return <SheetFrame {...input} title={t('record.sheet')} problems={[]} format={format} pages={pages} />;
 }
 
-export const recordPdf = (input: SheetInput): Promise<Printed> => print(<Sheet {...input} />);
+export const recordPdf = (input: SheetInput): Promise<Printed> =>
+  print((how) => <Sheet {...input} {...how} />);

@@ -323,4 +323,5 @@ function cutUp<T>(list: readonly T[], first: number, each: number): (readonly T[
 }
 
 /** Renders a job's set-out sheet. */
-export const setoutPdf = (input: SheetInput): Promise<Printed> => print(<Sheet {...input} />);
+export const setoutPdf = (input: SheetInput): Promise<Printed> =>
+  print((how) => <Sheet {...input} {...how} />);

@@ -147,6 +147,17 @@ describe('the dig sheet', () => {
       sides: false,
     });
   });
+  it('counts the pages there are where one ran on', async () => {
+    const { plan } = await demoJob('honey-house');
+    // A contact that takes half a page pushes the last page over.
+    plan.emergencyContact =
+      `${'Site office, by the gate, ask for whoever keeps the keys. '.repeat(3)}`.trim();
+    plan.elements.forEach((element, i) => {
+      element.name = `${element.name} of the long wall by the old road ${i}`;
+    });
+    const pages = await wordsOf(await sheet(plan));
+    for (const [i, page] of pages.entries()) expect(page).toContain(`Page ${i + 1} of ${pages.length}`);
+  });
   it('of an empty job still says who decides', async () => {
     const pages = await wordsOf(await sheet(blankPlan('Empty', 'metric')));
     expect(pages).toHaveLength(1);

@@ -8,6 +8,8 @@ import type { Printed } from './print.server.ts';
 
 interface Sheet {
   readonly file: string;
+  /** It shows photos. */
+  readonly photos?: true;
   readonly make: (input: SheetInput) => Promise<Printed>;
 }
 
@@ -26,7 +28,17 @@ export const SHEETS = {
   },
   record: {
     file: 'record',
+    photos: true,
     make: async (input) => (await import('./record-sheet.server.tsx')).recordPdf(input),
+  },
+  day: {
+    file: 'day-sheet',
+    photos: true,
+    make: async (input) => (await import('./day-sheet.server.tsx')).dayPdf(input),
+  },
+  order: {
+    file: 'order-sheet',
+    make: async (input) => (await import('./order-sheet.server.tsx')).orderPdf(input),
   },
   inspection: {
     file: 'inspection',

@@ -3,6 +3,7 @@ import { isRouteErrorResponse, type ShouldRevalidateFunctionArgs, useRouteLoader
 import { DeskPage } from '../desk/DeskPage.tsx';
 import { DeskShell } from '../desk/DeskShell.tsx';
 import type { loader as rootLoader } from '../root.tsx';
+import { can } from '../server/can.server.ts';
 import { jobWithRecords } from '../server/download.server.ts';
 import { isHere, keptJob, whoIsHere } from '../state/phone.ts';
 import { FormatProvider } from '../ui/format.tsx';
@@ -10,8 +11,11 @@ import { useLive } from '../ui/useLive.ts';
 import type { Route } from './+types/job';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { id, plan, revision, records, last, person } = await jobWithRecords(request, params.jobId);
-  return { id, plan, revision, records, last, person: { id: person.id, name: person.name }, asOf: null };
+  const job = await jobWithRecords(request, params.jobId);
+  const { id, plan, revision, records, last, person } = job;
+  const { id: own, name } = person;
+  const mayEdit = can(person, 'job.save', job);
+  return { id, plan, revision, records, last, person: { id: own, name }, mayEdit, asOf: null };
 }
 
 /**
@@ -30,7 +34,8 @@ export async function clientLoader({ serverLoader, params }: Route.ClientLoaderA
     const kept = person && (await keptJob(person.id, params.jobId));
     if (!person || !kept) throw error;
     const { id, plan, revision, records, last } = kept;
-    return { id, plan, revision, records: [...records], last, person, asOf: kept.asOf };
+    // Whether they may change it the server says when it has an answer again.
+    return { id, plan, revision, records: [...records], last, person, mayEdit: true, asOf: kept.asOf };
   }
 }
 

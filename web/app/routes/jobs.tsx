@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { blankPlan, type Problem, wholeText } from '@cimiento/core';
 import { LONGEST_PLAN, readJob } from '@cimiento/formats';
 import { useEffect } from 'react';
-import { data, Form, redirect, useRouteLoaderData } from 'react-router';
+import { data, Form, Link, redirect, useRouteLoaderData } from 'react-router';
 import { bringBack, createJob, KEPT_DAYS, listJobs, listRemoved, removeJob } from '../../db/queries/jobs.ts';
 import { Archive } from '../board/Archive.tsx';
 import { Board } from '../board/Board.tsx';
@@ -79,8 +79,9 @@ export async function action({ request, context }: Route.ActionArgs) {
           { intent: 'demo', problems: [{ code: 'choice', path: '/demo' }] satisfies Problem[] },
           { status: 400 },
         );
-      const { plan, records } = await demoJob(demo);
-      return make(savingOf(plan, null, 'demo', await summarise(person.crewId, plan, records), records));
+      const { plan, records, photos } = await demoJob(demo, preferencesOf(request).lang);
+      const summary = await summarise(person.crewId, plan, records);
+      return make(savingOf(plan, null, 'demo', summary, records, photos));
     }
     case 'file': {
       const file = form.get('file');
@@ -131,6 +132,7 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
   const own = (
     <>
       {root && <Preferences chosen={root.preferences} />}
+      <Link to="/crew">{t('crew.title')}</Link>
       <Form method="post" action="/sign-out" onSubmit={leaves}>
         <Button type="submit">{t('jobs.signOut')}</Button>
       </Form>

@@ -2,17 +2,19 @@ import { Box, Flex, Stack } from '@chakra-ui/react';
 import { wholeText } from '@cimiento/core';
 import { useEffect } from 'react';
 import { data, Form, Link, redirect, useNavigation, useRouteLoaderData } from 'react-router';
-import { DEMO_PERSON } from '../../db/demo-people.ts';
+import { demoPersonFor } from '../../db/demo-people.ts';
 import { checkPassword, openSession, personOf, rememberDevice } from '../../db/queries/sign-in.ts';
 import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import type { loader as rootLoader } from '../root.tsx';
 import { doorOf, fieldOf } from '../server/body.server.ts';
 import {
+  agentFrom,
   deviceCookie,
   deviceToken,
   formOf,
   preferencesCookie,
+  preferencesOf,
   preferencesOfPerson,
   safeReturn,
   sessionCookie,
@@ -29,7 +31,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const token = sessionToken(request);
   if (token && (await withDatabase(() => personOf(token))))
     throw redirect(safeReturn(new URL(request.url).searchParams.get('to')));
-  return { demo: process.env.CIMIENTO_DEMO === '1' ? DEMO_PERSON : null };
+  return { demo: process.env.CIMIENTO_DEMO === '1' ? demoPersonFor(preferencesOf(request).lang) : null };
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
@@ -48,7 +50,7 @@ export async function action({ request, context }: Route.ActionArgs) {
         ...(result.code !== 'wrong' && { headers: { 'Retry-After': '5' } }),
       },
     );
-  const { token, maxAge } = await withDatabase(() => openSession(result.personId));
+  const { token, maxAge } = await withDatabase(() => openSession(result.personId, agentFrom(request)));
   const headers = new Headers({ 'Set-Cookie': sessionCookie(request, token, maxAge) });
   const known = await withDatabase(() => rememberDevice(result.personId, device));
   headers.append('Set-Cookie', deviceCookie(request, known));
@@ -133,6 +135,7 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
               <Button type="submit" look="main" disabled={busy}>
                 {t('signIn.go')}
               </Button>
+              <Link to="/forgot">{t('forgot.link')}</Link>
             </Stack>
           </Form>
           {demo && (

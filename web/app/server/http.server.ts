@@ -24,6 +24,16 @@ export const sessionToken = (request: Request): string | null => cookies(request
 export const sessionCookie = (request: Request, token: string, maxAge: number): string =>
   `${SESSION}=${token}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${maxAge}${secure(request)}`;
 
+/**
+ * Where people reach this server: links that are sent on begin with it. Without PUBLIC_URL it is what the request
+ * says, which a stranger can make up: an operator who sends mail sets it.
+ */
+export const publicOrigin = (request: Request): string =>
+  new URL(process.env.PUBLIC_URL || request.url).origin;
+
+/** What the browser calls itself. */
+export const agentFrom = (request: Request): string => request.headers.get('user-agent') ?? '';
+
 /** What tells a device that has signed in before from a stranger's. */
 export const deviceToken = (request: Request): string | null => cookies(request).get(DEVICE) ?? null;
 export const deviceCookie = (request: Request, token: string): string =>

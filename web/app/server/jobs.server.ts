@@ -1,9 +1,10 @@
 /** Jobs between the routes and the database: validate, ask the core, keep. */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Plan, SiteRecord } from '@cimiento/core';
+import { type Lang, type Plan, type SiteRecord, tongueOf } from '@cimiento/core';
 import { readJob } from '@cimiento/formats';
 import { changesBetween } from '../../db/changes.ts';
+import type { Photo } from '../../db/photo-bytes.ts';
 import type { Saving } from '../../db/queries/revisions.ts';
 import type { JobSummary } from '../../db/schema.ts';
 import { summaryOf } from './summary.ts';
@@ -30,6 +31,7 @@ export function savingOf(
   why = '',
   summary: JobSummary = summaryOf(plan),
   records: readonly SiteRecord[] = [],
+  photos: readonly Photo[] = [],
 ): Saving {
   return {
     plan,
@@ -40,15 +42,47 @@ export function savingOf(
     },
     why,
     records,
+    photos,
   };
 }
 
-/** A demo's job file. The demo folder lies beside web/ in the source tree and in the build. */
+/** What of a job file people wrote: names and notes, not ids, kinds and codes. */
+const WRITTEN_BY_PEOPLE = /^(name|note|text|reason|why|what|who|emergencyContact|at|done|open|keepOff)$/;
+
+/** A demo's job file with what people wrote in it as `words.es.json` has it. */
+async function inSpanish(file: string, folder: string): Promise<string> {
+  const words = JSON.parse(await readFile(join(folder, 'words.es.json'), 'utf8')) as Record<string, string>;
+  const said = (key: string, value: unknown): unknown =>
+    typeof value === 'string' && WRITTEN_BY_PEOPLE.test(key) ? (words[value] ?? value) : value;
+  return JSON.stringify(JSON.parse(file, said));
+}
+
+/**
+ * A demo's job file, its names and notes in the reader's language. The demo folder lies beside web/ in the
+ * source tree and in the build.
+ */
 export async function demoJob(
   demo: Demo,
-): Promise<{ readonly plan: Plan; readonly records: readonly SiteRecord[] }> {
+  lang: Lang = 'en',
+): Promise<{
+  readonly plan: Plan;
+  readonly records: readonly SiteRecord[];
+  readonly photos: readonly Photo[];
+}> {
   const folder = process.env.DEMO_FOLDER ?? join(process.cwd(), 'demo');
-  const read = readJob(await readFile(join(folder, `${demo}.json`), 'utf8'));
+  const file = await readFile(join(folder, `${demo}.json`), 'utf8');
+  const read = readJob(tongueOf(lang) === 'es' ? await inSpanish(file, folder) : file);
   if (!read.ok) throw new Error(`demo ${demo}: ${JSON.stringify(read.problems)}`);
-  return read;
+  const picture = async (name: string) =>
+    new Uint8Array(await readFile(join(folder, 'photos', `${name}.jpg`)));
+  const photos = await Promise.all(
+    read.records
+      .filter(({ kind }) => kind === 'photo')
+      .map(async ({ id }) => ({
+        record: id,
+        photo: await picture(id),
+        thumb: await picture(`${id}-small`),
+      })),
+  );
+  return { ...read, photos };
 }

@@ -8,6 +8,7 @@ const {
   preferencesCookie,
   preferencesOf,
   preferencesOfPerson,
+  publicOrigin,
   requirePerson,
   requirePersonHere,
   safeReturn,
@@ -19,7 +20,7 @@ const {
 const { fieldOf } = await import('./body.server.ts');
 const { toldOf } = await import('./say.server.ts');
 const { fileOf } = await import('./download.server.ts');
-const { demoJob, savingOf } = await import('./jobs.server.ts');
+const { DEMOS, demoJob, savingOf } = await import('./jobs.server.ts');
 
 const request = (headers: Record<string, string> = {}, url = 'http://site.test/jobs?x=1') =>
   new Request(url, { headers });
@@ -162,11 +163,23 @@ describe('cookies', () => {
   });
 });
 
+describe('links that are sent on', () => {
+  it('begin where the operator says people reach it, whatever a request says of itself', () => {
+    const asked = new Request('http://made-up.example/forgot');
+    expect(publicOrigin(asked)).toBe('http://made-up.example');
+    vi.stubEnv('PUBLIC_URL', 'https://dig.example/');
+    expect(publicOrigin(asked)).toBe('https://dig.example');
+    vi.unstubAllEnvs();
+  });
+});
+
 describe('on signing in', () => {
   const person = {
     id: 'p',
     crewId: 'c',
     crew: 'C',
+    role: 'lead',
+    crewEdits: false,
     email: 'e',
     name: 'N',
     theme: 'night',
@@ -237,6 +250,33 @@ describe('what is kept of a save', () => {
     const broken = structuredClone(plan);
     broken.ground.knownTo = 0.1;
     expect(savingOf(broken, plan).summary.holds[0]).toBe('problems');
+  });
+  it.each(DEMOS)('of the demo %s is the same job in Spanish, its words all in Spanish', async (demo) => {
+    const [english, spanish] = [await demoJob(demo), await demoJob(demo, 'es-MX')];
+    const said = new Set<string>();
+    const bare = (job: unknown) =>
+      JSON.stringify(job, (key, value: unknown) => {
+        if (
+          typeof value !== 'string' ||
+          !/^(name|note|text|reason|why|what|who|emergencyContact|at|done|open|keepOff)$/.test(key)
+        )
+          return value;
+        said.add(value);
+        return '';
+      });
+    const [of, as] = [bare(english), new Set(said)];
+    said.clear();
+    expect(bare(spanish)).toBe(of);
+    // Names such as T1, those of people and codes stay; what is a word of English has become one of Spanish.
+    const kept = [...said].filter((text) => as.has(text) && /[a-z]{3}/.test(text));
+    expect(
+      kept.filter(
+        (text) =>
+          !/^(Nave|R\. Vado|Ximena Arce|Arroyo Manso|word-|wetted$|width$|find$|Tomás Rey|Iker Pons)/.test(
+            text,
+          ),
+      ),
+    ).toEqual([]);
   });
   it('is made up of plan files only', async () => {
     vi.stubEnv('DEMO_FOLDER', '/nowhere');

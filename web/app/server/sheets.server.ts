@@ -1,7 +1,9 @@
 /** Printed sheets of a job, in the reader's language and units. */
 import { LRUCache } from 'lru-cache';
+import { thumbsOf } from '../../db/queries/photos.ts';
 import { nameRevision } from '../../db/queries/revisions.ts';
 import type { PaperTask } from '../../work/tasks.ts';
+import { SHEETS } from '../paper/sheets.ts';
 import { fileOf, jobWithRecords } from './download.server.ts';
 import { preferencesOf, withDatabase } from './http.server.ts';
 import { printed } from './pool.server.ts';
@@ -16,6 +18,10 @@ function zoneOf(request: Request): string {
   }
 }
 
+/** The day a page asks for; none, or what is no day, is the newest there is. */
+const dayAsked = (request: Request): string | undefined =>
+  /^\d{4}-\d{2}-\d{2}$/.exec(new URL(request.url).searchParams.get('day') ?? '')?.[0];
+
 /** Sheets made lately. */
 const made = new LRUCache<string, Promise<Uint8Array<ArrayBuffer>>>({ max: 24 });
 
@@ -24,7 +30,9 @@ export async function sheetOf(request: Request, jobId: string, sheet: PaperTask[
   const { lang, system } = preferencesOf(request);
   // Neither a revision nor a record changes, so a sheet of them does not either: made once, also for several who wait.
   const zone = zoneOf(request);
-  const key = [jobId, revision, last, sheet, lang, system, zone].join();
+  const day = dayAsked(request);
+  const key = [jobId, revision, last, sheet, lang, system, zone, day].join();
+  const { photos } = SHEETS[sheet] as { readonly photos?: true };
   const task = {
     sheet,
     plan,
@@ -34,6 +42,8 @@ export async function sheetOf(request: Request, jobId: string, sheet: PaperTask[
     lang,
     system: system ?? plan.system,
     zone,
+    ...(day !== undefined && { day }),
+    ...(photos && { thumbs: await withDatabase(() => thumbsOf(crewId, jobId)) }),
   };
   let making = made.get(key);
   if (!making) {

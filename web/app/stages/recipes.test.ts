@@ -132,6 +132,7 @@ describe('placing on the plan', () => {
           depth: null,
           level: null,
           projection: null,
+          crossing: null,
         },
       ];
     });

@@ -14,6 +14,8 @@ export interface PhonePerson {
 
 interface Phone extends DBSchema {
   jobs: { key: string; value: PhoneJob };
+  /** Small pictures of photos, by the id of their record. */
+  thumbs: { key: string; value: { readonly id: string; readonly at: number; readonly bytes: ArrayBuffer } };
 }
 
 /** Jobs kept at the most: those looked at longest ago go first. */
@@ -28,8 +30,9 @@ const opened = new Map<string, Opens<Phone>>();
 function open(person: string): ReturnType<Opens<Phone>> {
   const known = opened.get(person);
   if (known) return known();
-  const made = database<Phone>(nameOf(person), 1, (db) => {
-    db.createObjectStore('jobs', { keyPath: 'id' });
+  const made = database<Phone>(nameOf(person), 2, (db, before) => {
+    if (before < 1) db.createObjectStore('jobs', { keyPath: 'id' });
+    if (before < 2) db.createObjectStore('thumbs', { keyPath: 'id' });
   });
   opened.set(person, made);
   return made();
@@ -86,6 +89,27 @@ export async function dropJob(person: string, id: string): Promise<void> {
   await (await open(person))?.delete('jobs', id).catch(() => {});
 }
 
+/** Small pictures kept at the most: those kept longest go first. */
+const MOST_THUMBS = 600;
+
+/** Keeps the small picture of a photo, to be seen without signal. */
+export async function keepThumb(person: string, id: string, bytes: ArrayBuffer): Promise<void> {
+  const db = await open(person);
+  try {
+    await db?.put('thumbs', { id, at: Date.now(), bytes });
+    if (db && (await db.count('thumbs')) > MOST_THUMBS) {
+      const all = await db.getAll('thumbs');
+      const old = all.sort((p, q) => q.at - p.at).slice(MOST_THUMBS);
+      await Promise.all(old.map((one) => db.delete('thumbs', one.id)));
+    }
+  } catch {
+    // No room for it: it is seen with signal.
+  }
+}
+
+export const keptThumb = async (person: string, id: string): Promise<ArrayBuffer | null> =>
+  (await (await open(person))?.get('thumbs', id).catch(() => undefined))?.bytes ?? null;
+
 const storage = <T>(use: () => T, otherwise: T): T => {
   try {
     return use();
@@ -122,6 +146,7 @@ export async function wipeLeft(): Promise<void> {
   if (person === null) return;
   const db = await open(person);
   await db?.clear('jobs').catch(() => {});
+  await db?.clear('thumbs').catch(() => {});
   db?.close();
   opened.delete(person);
   storage(() => {

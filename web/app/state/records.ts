@@ -73,9 +73,9 @@ function showWaiting(store: DeskStore, jobId: string, { state }: Sender): void {
 export function useRecords(store: DeskStore, jobId: string, sender: Sender, after: number): void {
   useEffect(() => {
     store.setState({
-      deliver: (record) => {
+      deliver: (record, picture) => {
         store.setState({ records: joined(store.getState().records, [record]) });
-        void sender.log(jobId, record);
+        void sender.log(jobId, record, picture);
       },
       retry: () => void sender.retry(),
     });

@@ -2,6 +2,7 @@
  * The desk's state: the plan being edited, what can be undone, what is picked, and how saving
  * goes. A change is a set of patches with their inverse (immer), so undo is exact.
  */
+
 import {
   type Cause,
   mergePlans,
@@ -14,6 +15,7 @@ import {
 import { applyPatches, enablePatches, type Patch, produceWithPatches } from 'immer';
 import { createContext, useContext } from 'react';
 import { createStore, type StoreApi, useStore } from 'zustand';
+import type { Picture } from '../outbox/outbox.ts';
 import type { Refused } from '../outbox/sender.ts';
 import type { Sent } from './readKept.ts';
 import type { Worked } from './reckoner.ts';
@@ -122,7 +124,7 @@ export interface Desk {
   /** Up to which the records were heard of the server since the page came; null: no farther than it brought. */
   readonly heard: number | null;
   /** Takes a record in and sends it; does nothing before the page is up. */
-  deliver(record: SiteRecord): void;
+  deliver(record: SiteRecord, picture?: Picture): void;
   /** Tries once more what was refused. */
   retry(): void;
   /** Id of the picked element. */

@@ -9,7 +9,7 @@ const ButtonLink = chakra(Link);
 export function Oops({
   code,
 }: {
-  code: 'databaseDown' | 'forbidden' | 'notFound' | 'badRequest' | 'signedOut' | 'unknown';
+  code: 'databaseDown' | 'forbidden' | 'notFound' | 'leadOnly' | 'badRequest' | 'signedOut' | 'unknown';
 }) {
   const { t } = useTranslation();
   const { pathname, search } = useLocation();

@@ -13,11 +13,3 @@ export function holdName(t: Say, view: HoleView, { kind, name, element }: Hold):
 
 export const needText = (t: Say, { code, have, of }: Hold['needs'][number]): string =>
   t(`hold.need.${code}`, { have, of });
-
-/** A moment as a person says it: the hour of today, else day and hour. */
-export function momentText(at: string | number, lang: string): string {
-  const then = new Date(at);
-  const today = then.toDateString() === new Date().toDateString();
-  const time = then.toLocaleTimeString(lang, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
-  return today ? time : `${then.toLocaleDateString(lang, { day: 'numeric', month: 'short' })} ${time}`;
-}

@@ -9,6 +9,7 @@ import {
   type SiteRecord,
 } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
+import { dayText } from './days.ts';
 import type { Format } from './format.tsx';
 import { layerName } from './words.ts';
 
@@ -73,7 +74,9 @@ function partText(saying: Saying, { placement }: SiteRecord, part: Part<RecordWo
   const { t, format, plan } = saying;
   if (typeof part !== 'object') return part;
   if ('word' in part) return t(part.word);
+  if ('day' in part) return dayText(format.lang, part.day);
   if ('machine' in part) return named(plan.dig.machines, part.machine);
+  if ('truck' in part) return named(plan.spoil.trucks, part.truck);
   if ('hazard' in part) return named(plan.ground.hazards, part.hazard);
   if ('layer' in part) return layerOf(saying, part.bed, part.layer);
   if ('placement' in part) return placementText(saying, placement);

@@ -47,7 +47,7 @@ export const fallText = (t: Say, format: Format, fall: number): string =>
     ? t('drain.flat')
     : t('drain.falls', { fall: format.text(Math.abs(fall), 'gradient') });
 
-/** A depth from a string, to the millimetre or the eighth: what is dug by. */
+/** A depth from a string, to the millimetre or the quarter inch: what is dug by. */
 export const depthText = (format: Format, depth: number): string =>
   format.text(depth, 'length', format.system === 'metric' ? { decimals: 3 } : {});
 
@@ -99,13 +99,21 @@ function cautionValues(t: Say, format: Format, caution: Caution): Record<string,
   return values;
 }
 
-export function cautionText(t: Say, format: Format, caution: Caution): { title: string; text: string } {
-  const values = cautionValues(t, format, caution);
-  return {
-    title: t(coded(`caution.${caution.code}.title`), values),
-    text: t(coded(`caution.${caution.code}.text`), values),
-  };
-}
+/** What it is, in a line. */
+export const cautionTitle = (t: Say, format: Format, caution: Caution): string =>
+  t(coded(`caution.${caution.code}.title`), cautionValues(t, format, caution));
+
+/** What it says once it is opened: words that come later than its title, but for who decides. */
+export const cautionSays = (t: Say, format: Format, caution: Caution): string =>
+  t(
+    coded(caution.code === 'defer' ? 'caution.defer.text' : `cautionSays.${caution.code}`),
+    cautionValues(t, format, caution),
+  );
+
+export const cautionText = (t: Say, format: Format, caution: Caution): { title: string; text: string } => ({
+  title: cautionTitle(t, format, caution),
+  text: cautionSays(t, format, caution),
+});
 
 /** What lifts a hold, in one line: the act, not the fault. */
 export const actText = (t: Say, format: Format, plan: Plan, hold: Caution): string =>

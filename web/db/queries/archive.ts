@@ -16,12 +16,16 @@ import { alias } from 'drizzle-orm/pg-core';
 import { Broken, type Refused } from '../broken.ts';
 import { db } from '../client.ts';
 import { legacyRecords } from '../legacy-records.ts';
+import { isPhoto, MOST_BYTES, type Photo } from '../photo-bytes.ts';
 import { type Change, crews, type JobSummary, jobs, people, revisions } from '../schema.ts';
+import { photosForArchive, putPhoto } from './photos.ts';
 import { putRecords, recordsForArchive } from './records.ts';
 
 const ARCHIVE_FORMAT = 'cimiento-archive';
-/** 2: records stand beside the revisions of a job. */
-const ARCHIVE_VERSION = 2;
+/** 2: records stand beside the revisions of a job. 3: photos come after their records. */
+const ARCHIVE_VERSION = 3;
+/** Versions that are read. */
+const READ: ReadonlySet<unknown> = new Set([1, 2, ARCHIVE_VERSION]);
 /** Revisions fetched at a time. */
 const PAGE = 40;
 const author = alias(people, 'author');
@@ -43,6 +47,7 @@ export async function* archiveLines(crewId: string): AsyncGenerator<string> {
     .orderBy(asc(jobs.updatedAt));
   let count = 0;
   let logged = 0;
+  let pictures = 0;
   for (const job of all) {
     yield line({ kind: 'job', ...job });
     for (let after = 0; ; ) {
@@ -73,8 +78,13 @@ export async function* archiveLines(crewId: string): AsyncGenerator<string> {
       yield line({ kind: 'record', job: job.id, record });
       logged++;
     }
+    for await (const { record, photo, thumb } of photosForArchive(crewId, job.id)) {
+      const text = (bytes: Uint8Array) => Buffer.from(bytes).toString('base64');
+      yield line({ kind: 'photo', job: job.id, record, photo: text(photo), thumb: text(thumb) });
+      pictures++;
+    }
   }
-  yield line({ kind: 'end', jobs: all.length, revisions: count, records: logged });
+  yield line({ kind: 'end', jobs: all.length, revisions: count, records: logged, photos: pictures });
 }
 
 export type Taken =
@@ -150,7 +160,8 @@ interface RevisionRow {
 type Row =
   | { readonly kind: 'job'; readonly job: string; readonly removedAt: Date | null }
   | { readonly kind: 'revision'; readonly job: string; readonly revision: RevisionRow }
-  | { readonly kind: 'record'; readonly job: string; readonly record: SiteRecord };
+  | { readonly kind: 'record'; readonly job: string; readonly record: SiteRecord }
+  | { readonly kind: 'photo'; readonly job: string; readonly photo: Photo };
 
 function revisionIn(row: Json): RevisionRow {
   const { number } = row;
@@ -176,6 +187,16 @@ function revisionIn(row: Json): RevisionRow {
   };
 }
 
+/** @throws where either picture is none, or larger than one may be */
+function photoOf(row: Json): Photo {
+  const picture = (which: 'photo' | 'thumb') => {
+    const bytes = new Uint8Array(Buffer.from(String(row[which] ?? ''), 'base64'));
+    if (bytes.length > MOST_BYTES[which] || !isPhoto(bytes)) throw new Broken('archiveBroken');
+    return bytes;
+  };
+  return { record: text(row.record, 60), photo: picture('photo'), thumb: picture('thumb') };
+}
+
 function rowIn(one: string, headed: boolean): Json {
   let parsed: unknown;
   try {
@@ -195,16 +216,16 @@ async function* rowsOf(lines: AsyncIterable<string>): AsyncGenerator<Row> {
   let at = 0;
   let headed = false;
   let ended = false;
-  let [count, logged] = [0, 0];
+  let [count, logged, pictures] = [0, 0, 0];
   /** The newest revision of each job so far, and the ids of its records. */
-  const known = new Map<string, { newest: number; records: Set<string> }>();
+  const known = new Map<string, { newest: number; records: Set<string>; photos: Set<string> }>();
   const take = (row: Json): Row | null => {
     const job = typeof row.job === 'string' ? row.job : '';
     const own = known.get(job);
     switch (row.kind) {
       case 'job': {
         if (typeof row.id !== 'string' || known.has(row.id)) throw new Broken('archiveBroken');
-        known.set(row.id, { newest: 0, records: new Set() });
+        known.set(row.id, { newest: 0, records: new Set(), photos: new Set() });
         return { kind: 'job', job: row.id, removedAt: momentIn(row.removedAt) };
       }
       case 'revision': {
@@ -224,8 +245,22 @@ async function* rowsOf(lines: AsyncIterable<string>): AsyncGenerator<Row> {
         logged++;
         return { kind: 'record', job, record };
       }
+      case 'photo': {
+        const photo = photoOf(row);
+        // Of a record that is there, once.
+        if (!own?.records.has(photo.record) || own.photos.has(photo.record))
+          throw new Broken('archiveBroken');
+        own.photos.add(photo.record);
+        pictures++;
+        return { kind: 'photo', job, photo };
+      }
       case 'end':
-        if (row.jobs !== known.size || row.revisions !== count || (row.records ?? 0) !== logged)
+        if (
+          row.jobs !== known.size ||
+          row.revisions !== count ||
+          (row.records ?? 0) !== logged ||
+          (row.photos ?? 0) !== pictures
+        )
           throw new Broken('archiveCut');
         ended = true;
         return null;
@@ -242,8 +277,7 @@ async function* rowsOf(lines: AsyncIterable<string>): AsyncGenerator<Row> {
       if (headed) {
         const taken = take(row);
         if (taken) yield taken;
-      } else if (row.format === ARCHIVE_FORMAT && (row.version === 1 || row.version === ARCHIVE_VERSION))
-        headed = true;
+      } else if (row.format === ARCHIVE_FORMAT && READ.has(row.version)) headed = true;
       else throw new Broken('notAnArchive');
       // Others are served between two lines.
       await new Promise((next) => setImmediate(next));
@@ -285,6 +319,10 @@ async function putRows(tx: Here, crewId: string, personId: string, rows: AsyncIt
       if (pending.job !== job || pending.records.length >= RECORDS_AT_ONCE) await settle();
       pending.job = job;
       pending.records.push(row.record);
+      continue;
+    }
+    if (row.kind === 'photo') {
+      await putPhoto(tx, crewId, job.id, row.photo);
       continue;
     }
     const { before: _, ...revision } = row.revision;

@@ -3,13 +3,17 @@ import type { System } from '@cimiento/core';
 import { and, desc, eq, gt, isNull, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import { db } from '../client.ts';
-import { jobs, people, revisions } from '../schema.ts';
+import { jobs, people, records, revisions } from '../schema.ts';
 import { isId } from './ids.ts';
 import { mine } from './own.ts';
+import { putPhoto } from './photos.ts';
 import { putRecords } from './records.ts';
 import type { Saving } from './revisions.ts';
 
 const author = alias(people, 'author');
+/** When the last record of a job came in; null when none has. */
+const lastLogged = sql`(select ${records.receivedAt} from ${records} where ${records.jobId} = ${jobs.id} order by ${records.seq} desc limit 1)`;
+
 export const listJobs = (crewId: string) =>
   db
     .select({
@@ -25,7 +29,8 @@ export const listJobs = (crewId: string) =>
     .from(jobs)
     .leftJoin(author, eq(author.id, jobs.updatedBy))
     .where(and(eq(jobs.crewId, crewId), isNull(jobs.removedAt)))
-    .orderBy(desc(jobs.updatedAt), jobs.name)
+    // Today's job first: what was last worked on, on the plan or on site.
+    .orderBy(desc(sql`greatest(${jobs.updatedAt}, ${lastLogged})`), jobs.name)
     .limit(500);
 
 export async function findJob(crewId: string, jobId: string) {
@@ -48,7 +53,7 @@ export async function findJob(crewId: string, jobId: string) {
 
 /** A new job with its first revision. */
 export async function createJob(crewId: string, personId: string | null, saving: Saving): Promise<string> {
-  const { plan, summary, changes, why, records = [] } = saving;
+  const { plan, summary, changes, why, records = [], photos = [] } = saving;
   return db.transaction(async (tx) => {
     const [job] = await tx
       .insert(jobs)
@@ -60,6 +65,7 @@ export async function createJob(crewId: string, personId: string | null, saving:
     // Revisions they were seen against are another job's.
     const own = records.map((record) => ({ ...record, revision: null }));
     await putRecords(tx, { crewId, jobId: job!.id, newest: 1 }, personId, own);
+    for (const photo of photos) await putPhoto(tx, crewId, job!.id, photo);
     return job!.id;
   });
 }

@@ -9,6 +9,7 @@ import jsonPatch, { type Operation } from 'fast-json-patch';
 import { changesBetween } from '../changes.ts';
 import { db } from '../client.ts';
 import { currentOf } from '../columns/plan.ts';
+import type { Photo } from '../photo-bytes.ts';
 import { type Change, type JobSummary, jobs, people, revisions, saves } from '../schema.ts';
 import { isId } from './ids.ts';
 import { mine } from './own.ts';
@@ -32,6 +33,8 @@ export interface Saving {
   readonly why: string;
   /** What was logged already, of a job from a file. */
   readonly records?: readonly SiteRecord[];
+  /** Photos of those records. */
+  readonly photos?: readonly Photo[];
 }
 
 export type Saved =

@@ -1,17 +1,19 @@
 /** Who is signing in: crews, people, sessions and the brake on guessing. */
-import { createHash, randomBytes } from 'node:crypto';
 import { wholeText } from '@cimiento/core';
-import { hash, verify } from '@node-rs/argon2';
-import { and, count, eq, gt, inArray, lt, sql } from 'drizzle-orm';
-import pLimit from 'p-limit';
+import { and, count, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm';
 import { db } from '../client.ts';
 import { attempts, crews, devices, people, sessions } from '../schema.ts';
+import { digest, hashed, isPassword, mailOf, newToken } from './secrets.ts';
 
-export type Person = Omit<typeof people.$inferSelect, 'passwordHash' | 'createdAt'> & {
+export type Person = Omit<typeof people.$inferSelect, 'passwordHash' | 'createdAt' | 'leftAt'> & {
   readonly crew: string;
+  /** Whether those of the crew who are no leads may change plans. */
+  readonly crewEdits: boolean;
 };
 
 const SESSION_DAYS = 30;
+/** A session is told when it was used to so much, ms: not a write a request. */
+const SEEN_EVERY = 15 * 60_000;
 /**
  * What wrong tries in the window cost the next one: after so many each waits longer, and none is shut out.
  * Who knows the password gets in within seconds, whoever else is guessing; who guesses has hundreds of
@@ -39,19 +41,6 @@ export const MOST_AT_ONCE = 4;
 export const MOST_JOINS = 20;
 const WINDOW_MINUTES = 15;
 
-const digest = (token: string) => createHash('sha256').update(token).digest('hex');
-const mail = (email: string) => wholeText(email.trim().toLowerCase(), 200);
-/** Hashing takes a core for a tenth of a second: two at a time, and no more wait than can be served. */
-const hashing = pLimit(2);
-const MOST_WAITING = 40;
-// Checked when the account does not exist, so that both answers take as long.
-const NOBODY = hash('nobody-has-this-password');
-
-/** Runs a hash in its turn; null when too many wait already. */
-async function inTurn<T>(work: () => Promise<T>): Promise<T | null> {
-  return hashing.pendingCount >= MOST_WAITING ? null : hashing(work);
-}
-
 export type SignIn =
   | { readonly ok: true; readonly personId: string }
   | { readonly ok: false; readonly code: 'wrong' | 'tooMany' | 'busy' };
@@ -61,7 +50,7 @@ export type SignIn =
  * are let through than of three hundred in a row.
  * @returns ids of the tries counted; null when a key has had its share
  */
-async function counted(keys: readonly (readonly [string, number])[]): Promise<string[] | null> {
+export async function counted(keys: readonly (readonly [string, number])[]): Promise<string[] | null> {
   return db.transaction(async (tx) => {
     const since = new Date(Date.now() - WINDOW_MINUTES * 60_000);
     // In one order, or two tries with the same keys could wait for one another.
@@ -149,13 +138,13 @@ export async function checkPassword(
   const [person] = await db
     .select()
     .from(people)
-    .where(eq(people.email, mail(email)));
+    .where(eq(people.email, mailOf(email)));
   const known = person !== undefined && (await knows(person.id, device));
   const brakes: readonly (readonly [Brake, string])[] = known
     ? [['own', `device:${digest(device!)}`]]
     : [
-        ['own', `from:${address}:${mail(email)}`],
-        ['account', `account:${mail(email)}`],
+        ['own', `from:${address}:${mailOf(email)}`],
+        ['account', `account:${mailOf(email)}`],
         ['address', `address:${address}`],
       ];
   const { wrong, ids } = await struck(brakes.map(([, key]) => key));
@@ -164,8 +153,7 @@ export async function checkPassword(
     await forget(ids);
     return { ok: false, code: 'tooMany' };
   }
-  const against = person?.passwordHash ?? (await NOBODY);
-  const right = await inTurn(() => verify(against, password.slice(0, 200)));
+  const right = await isPassword(person?.passwordHash ?? null, password);
   if (right === null) {
     await forget(ids);
     return { ok: false, code: 'busy' };
@@ -181,7 +169,7 @@ export async function checkPassword(
 
 /** Remembers a device that has signed in; its token goes into a cookie and is kept nowhere. */
 export async function rememberDevice(personId: string, token: string | null): Promise<string> {
-  const kept = token ?? randomBytes(24).toString('base64url');
+  const kept = token ?? newToken();
   await db
     .insert(devices)
     .values({ tokenHash: digest(kept), personId })
@@ -193,26 +181,37 @@ export async function rememberDevice(personId: string, token: string | null): Pr
 }
 
 /** Opens a session; the token goes into the cookie and is kept nowhere. */
-export async function openSession(personId: string): Promise<{ token: string; maxAge: number }> {
-  const token = randomBytes(32).toString('base64url');
+export async function openSession(personId: string, agent = ''): Promise<{ token: string; maxAge: number }> {
+  const token = newToken();
   const maxAge = SESSION_DAYS * 24 * 3600;
-  await db
-    .insert(sessions)
-    .values({ tokenHash: digest(token), personId, expiresAt: new Date(Date.now() + maxAge * 1000) });
+  await db.insert(sessions).values({
+    tokenHash: digest(token),
+    personId,
+    agent: wholeText(agent, 300),
+    expiresAt: new Date(Date.now() + maxAge * 1000),
+  });
   await db.delete(sessions).where(lt(sessions.expiresAt, new Date()));
   return { token, maxAge };
 }
 
 export async function personOf(token: string): Promise<Person | null> {
   const [row] = await db
-    .select({ person: people, crew: crews.name })
+    .select({ person: people, crew: crews.name, crewEdits: crews.crewEdits, seenAt: sessions.seenAt })
     .from(sessions)
     .innerJoin(people, eq(people.id, sessions.personId))
     .innerJoin(crews, eq(crews.id, people.crewId))
-    .where(and(eq(sessions.tokenHash, digest(token)), gt(sessions.expiresAt, new Date())));
+    .where(
+      and(eq(sessions.tokenHash, digest(token)), gt(sessions.expiresAt, new Date()), isNull(people.leftAt)),
+    );
   if (!row) return null;
-  const { passwordHash: _hash, createdAt: _created, ...person } = row.person;
-  return { ...person, crew: row.crew };
+  const now = new Date();
+  if (now.getTime() - row.seenAt.getTime() > SEEN_EVERY)
+    await db
+      .update(sessions)
+      .set({ seenAt: now })
+      .where(eq(sessions.tokenHash, digest(token)));
+  const { passwordHash: _hash, createdAt: _created, leftAt: _left, ...person } = row.person;
+  return { ...person, crew: row.crew, crewEdits: row.crewEdits };
 }
 
 export const closeSession = (token: string) =>
@@ -223,7 +222,7 @@ export type Join =
   | { readonly ok: false; readonly code: 'emailTaken' | 'tooMany' | 'busy' };
 
 /** PostgreSQL's own word for a second row where only one may be. */
-function isTaken(error: unknown): boolean {
+export function isTaken(error: unknown): boolean {
   for (let e: unknown = error, depth = 0; e instanceof Error && depth < 6; e = e.cause, depth++)
     if ('code' in e && e.code === '23505') return true;
   return false;
@@ -242,9 +241,9 @@ export async function joinCrew(
   const [taken] = await db
     .select({ id: people.id })
     .from(people)
-    .where(eq(people.email, mail(email)));
+    .where(eq(people.email, mailOf(email)));
   if (taken) return { ok: false, code: 'emailTaken' };
-  const passwordHash = await inTurn(() => hash(password.slice(0, 200)));
+  const passwordHash = await hashed(password);
   if (passwordHash === null) return { ok: false, code: 'busy' };
   try {
     return await db.transaction(async (tx): Promise<Join> => {
@@ -254,7 +253,7 @@ export async function joinCrew(
         .returning({ id: crews.id });
       const [person] = await tx
         .insert(people)
-        .values({ crewId: made!.id, name: wholeText(name, 80), email: mail(email), passwordHash })
+        .values({ crewId: made!.id, name: wholeText(name, 80), email: mailOf(email), passwordHash })
         .returning({ id: people.id });
       return { ok: true, personId: person!.id };
     });

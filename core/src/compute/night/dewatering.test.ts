@@ -29,6 +29,7 @@ const job = (change: (plan: Plan) => void = () => {}) => {
         depth: null,
         level: 99,
         projection: 0.2,
+        crossing: null,
       },
       {
         id: 'w',
@@ -39,6 +40,7 @@ const job = (change: (plan: Plan) => void = () => {}) => {
         depth: null,
         level: null,
         projection: null,
+        crossing: null,
       },
     ];
     change(p);

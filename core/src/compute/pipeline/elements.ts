@@ -22,7 +22,7 @@ import type { Element } from '../../plan/elements.ts';
 import type { GroundLog, Plan } from '../../plan/schema.ts';
 import { stringFor } from '../../plan/strings.ts';
 import { floorSlabOf, oldWallOf, wrappedOf } from '../../plan/variants.ts';
-import { castOf, type Placed, place, topOver } from '../../pour/index.ts';
+import { castOf, leftOutOf, type Placed, place, topOver } from '../../pour/index.ts';
 import { middleOf, readPlaces, shapeOf, sizesOf } from '../../setout/index.ts';
 import type { Built, Dug, ElementTakeoff, Watered } from '../../takeoff/index.ts';
 import { type Hole, holesOf } from '../../water/index.ts';
@@ -82,13 +82,24 @@ export function shareStep({ model }: Site, founded: Founded, dig: Excavation): D
 export const placeStep = ({ plan, model }: Site, dug: readonly Dug[], dig: Excavation): Placed =>
   place(plan, model.surface, dig, dug);
 
-export const buildStep = ({ plan }: Site, dug: readonly Dug[], { elements }: Placed): Built[] =>
+export const buildStep = (
+  { plan }: Site,
+  dug: readonly Dug[],
+  { elements, crossings }: Pick<Placed, 'elements' | 'crossings'>,
+): Built[] =>
   dug.map((one, i) => ({
     ...one,
     ...elements[i]!,
+    ...lessCrossings(elements[i]!.concrete, crossings, i),
     wrap: one.live ? clothRound(one.element) : 0,
     bed: bedOf(plan, one.element),
   }));
+
+/** What is cast of an element, and what of it is left out for what runs through. */
+function lessCrossings(concrete: number, crossings: Placed['crossings'], owner: number) {
+  const leftOut = leftOutOf(crossings.filter((one) => one.owner === owner && one.part === 'concrete'));
+  return { concrete: concrete - leftOut, leftOut };
+}
 
 /** Cloth round the stone of a drain or a stone footing, m². */
 function clothRound(element: Element): number {
@@ -180,6 +191,7 @@ export function elementStep(
         ...one,
         id: element.id,
         group: element.group,
+        built: castOf(element).built,
         underside,
         top: topOver(element, underside),
         layers: laid,

@@ -117,7 +117,7 @@ const frozenVolume = (solid: Solid, depth: number, total: number) =>
 
 /** The dig against what is round it: hazards, heaps, machines. */
 export function siteStep(
-  { plan, facts, model, frozen }: Site,
+  { plan, model, frozen }: Site,
   elements: readonly ElementTakeoff[],
   dig: Excavation,
   hauling: Hauling,
@@ -147,7 +147,6 @@ export function siteStep(
     ),
     work: siteWork({
       plan,
-      facts,
       soils: model.soils,
       byStratum: dig.byStratum,
       elements,

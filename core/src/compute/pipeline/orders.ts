@@ -4,11 +4,11 @@ import { BED_MATERIALS, type BedMaterialId } from '../../catalogue/index.ts';
 import { bottomPerimeter, type Excavation, mixedLoads } from '../../dig/index.ts';
 import { layerValues } from '../../plan/beds.ts';
 import type { Bed, Plan } from '../../plan/schema.ts';
-import { castOf, deliveryOf, floorTakeoffs, type Placed, poursOf } from '../../pour/index.ts';
+import { castOf, deliveryOf, floorTakeoffs, leftOutOf, type Placed, poursOf } from '../../pour/index.ts';
 import { shapeOf } from '../../setout/index.ts';
 import type { ElementTakeoff, Job } from '../../takeoff/index.ts';
 import type { Hauling } from './hauling.ts';
-import type { Site } from './site.ts';
+import type { Founded, Site } from './site.ts';
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
 
@@ -36,6 +36,7 @@ export function orderStep(
   dig: Excavation,
   placed: Placed,
   hauling: Hauling,
+  asDug: Founded['asDug'],
 ): Pick<
   Job,
   'beds' | 'soft' | 'floors' | 'pours' | 'stone' | 'lean' | 'concrete' | 'madeUp' | 'trips' | 'walls'
@@ -69,7 +70,14 @@ export function orderStep(
   const lean = placed.blinding + placed.irregularity + made('lean') + backCast;
   // What is made up with concrete is cast with what stands on it.
   const cast = elements.map((e) => e.concrete + (makeUp === 'concrete' ? e.makeUp : 0));
-  const pours = poursOf(plan, cast);
+  const pours = poursOf(
+    plan,
+    cast,
+    // Where a low bottom is made up with stone or lean the pour stands on what was asked for.
+    makeUp === 'concrete'
+      ? elements.map((e, i) => ({ low: e.makeUp, half: asDug.get(i)?.band?.half ?? null }))
+      : [],
+  );
   const stone = {
     volume: sum(elements.map((e) => e.stone)) + made('stone') + sum(backIn.map(({ volume }) => volume)),
     mass:
@@ -98,6 +106,6 @@ export function orderStep(
       ordered: sum(pours.map(({ ordered }) => ordered)),
       loads: sum(pours.map(({ loads }) => loads)),
     },
-    walls: placed.stems,
+    walls: placed.stems - leftOutOf(placed.crossings.filter(({ part }) => part === 'stem')),
   };
 }

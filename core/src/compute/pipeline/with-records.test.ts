@@ -7,7 +7,7 @@ import {
   type RecordValue,
   type SiteRecord,
 } from '../../log/index.ts';
-import { honeyHouse, logged } from '../../testing.ts';
+import { DAY_VALUES, honeyHouse, logged } from '../../testing.ts';
 import { compute, withRecords } from '../index.ts';
 
 const plan = honeyHouse();
@@ -71,6 +71,12 @@ const ONE: { readonly [K in RecordKindId]: () => SiteRecord } = {
     }),
   settled: () => logged('settled', { word: 'w1', how: 'taken', why: '' }),
   ticked: () => logged('ticked', { hold: 'forms', done: ['size'] }, on),
+  ...(Object.fromEntries(
+    Object.entries(DAY_VALUES).map(([kind, value]) => [
+      kind,
+      () => logged(kind as 'worked', value as never, on),
+    ]),
+  ) as Record<keyof typeof DAY_VALUES, () => SiteRecord>),
   note: () => logged('note', { text: 'rain' }),
 };
 

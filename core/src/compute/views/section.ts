@@ -45,6 +45,30 @@ export interface Section {
     readonly shape: number[];
   }[];
   readonly boxes: readonly SectionBox[];
+  /** Of a run dug in bays: the bay under the wall, and the pit beside it that lets people in. */
+  readonly bay: BayCut | null;
+}
+
+/** A bay as it is cut; the pit is drawn to one side, the plan does not say to which. */
+export interface BayCut {
+  /** Faces of the old wall, and the far side of the pit, m along the cut. */
+  readonly wall: readonly [number, number];
+  readonly pit: number;
+  /** Level dug, and the level people work from inside. */
+  readonly dug: number;
+  readonly inside: number;
+  /** What is dug of it, closed: [s, z, …]. */
+  readonly outline: readonly number[];
+}
+
+function bayCut(element: Element, { bays, dug }: Takeoff['elements'][number]): BayCut | null {
+  const old = bays ? oldWallOf(element) : null;
+  if (!old) return null;
+  const half = old.thickness / 2;
+  const { underside, inside, access } = old;
+  const pit = half + access;
+  const outline = [-half, dug, -half, underside, half, underside, half, inside, pit, inside, pit, dug];
+  return { wall: [-half, half], pit, dug, inside, outline };
 }
 
 /** The stretch of a piece under a level, closed at the level: [s, z, …], or null. */
@@ -271,7 +295,8 @@ export function sectionThrough(
       ];
     }),
   );
-  return { ...line, soft, posts, ground: [groundAt(-half), groundAt(half)], dug, boxes };
+  const bay = bayCut(plan.elements[index]!, takeoff.elements[index]!);
+  return { ...line, soft, posts, ground: [groundAt(-half), groundAt(half)], dug, boxes, bay };
 }
 
 /** Level asked of the element's own bottom where the cut stands; the lowest where the cut misses it. */
@@ -285,6 +310,20 @@ export function formationAtCut(section: Section, takeoff: Takeoff, index: number
   const info = takeoff.elements[index];
   // What was found low lies below what was asked.
   return nearest ? nearest.z0 + (info?.low ?? 0) : (info?.formation ?? 0);
+}
+
+/** The bottom of an element as the cut meets it: from where to where, m along it; null where it does not. */
+export function bottomAtCut({ dug, bay }: Section, index: number): readonly [number, number] | null {
+  if (bay) return [bay.wall[0], bay.pit];
+  const flats = dug.filter((piece) => piece.owner === index && piece.flat);
+  // The one the middle of the cut stands in, with what goes on from it at whatever level.
+  const middle = flats.findIndex(({ s0, s1 }) => s0 <= 1e-9 && s1 >= -1e-9);
+  if (middle < 0) return null;
+  let [first, last] = [middle, middle];
+  const meets = (left: number, right: number) => Math.abs(flats[left]!.s1 - flats[right]!.s0) < 1e-6;
+  while (first > 0 && meets(first - 1, first)) first--;
+  while (last + 1 < flats.length && meets(last, last + 1)) last++;
+  return [flats[first]!.s0, flats[last]!.s1];
 }
 
 /** A layer from dug face to dug face, over the bottom it lies on. */

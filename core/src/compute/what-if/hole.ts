@@ -41,6 +41,7 @@ import type { BookedRecord, ShotSurface } from '../../log/index.ts';
 import type { ElementKind, Support } from '../../plan/kinds.ts';
 import type { Plan } from '../../plan/schema.ts';
 import { type StringLevel, stringsOf } from '../../plan/strings.ts';
+import type { BuiltAs } from '../../pour/index.ts';
 import type { Caution } from '../../results/index.ts';
 import { shapeOf } from '../../setout/index.ts';
 import type { ElementTakeoff } from '../../takeoff/index.ts';
@@ -61,6 +62,7 @@ export interface HoleThing {
   readonly id: string;
   readonly name: string;
   readonly kind: ElementKind;
+  readonly built: BuiltAs;
   readonly string: StringLevel;
   /** Deepest level wanted, how far that is below the string and below the ground, m. */
   readonly wanted: number;
@@ -166,6 +168,7 @@ function thingOf(
     bucket: width.bucket,
     support: info.support,
     slope: info.slope,
+    built: info.built,
     inBays: info.bays !== null,
     underside: info.underside,
     next: nextLaid(info, info.cards),

@@ -76,6 +76,7 @@ describe('what mends a caution', () => {
           depth: null,
           level: 99,
           projection: null,
+          crossing: null,
         },
       ];
       p.elements = named(pad(0, 0, 2, 2));

@@ -20,6 +20,6 @@ export const asked = recordKind<typeof askedValue>()({
   fold: nothing,
   said: ({ role, when }) => [
     { sentence: 'record.askedValue', parts: { role: { word: `hold.role.${role}` } } },
-    when,
+    { day: when },
   ],
 });

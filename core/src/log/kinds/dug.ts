@@ -1,5 +1,6 @@
 /** A machine's day: bank m³ it dug, by the crew's own count, in so many hours. */
-import { id, object, text, within } from '../../plan/parts.ts';
+import { SOIL_KINDS } from '../../catalogue/soils.ts';
+import { id, object, oneOf, optional, orNull, text, within } from '../../plan/parts.ts';
 import { listBy } from '../fold.ts';
 import { checked, recordKind } from '../kind.ts';
 
@@ -14,6 +15,8 @@ export const dugValue = checked(
     when: text(40),
     volume: within(measures.dugVolume),
     hours: within(measures.dugHours),
+    /** What it dug in; nobody said. */
+    soil: optional(orNull(oneOf(SOIL_KINDS))),
   }),
 );
 
@@ -31,6 +34,6 @@ export const dug = recordKind<typeof dugValue>()({
         hours: { quantity: hours, kind: 'hours' },
       },
     },
-    when,
+    { day: when },
   ],
 });

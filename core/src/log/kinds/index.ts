@@ -5,31 +5,43 @@
 import type { Static, TSchema } from 'typebox';
 import type { Range } from '../../plan/fields.ts';
 import type { Book, Checked, Fault, RecordKind, Said } from '../kind.ts';
+import { arrived, arrivedValue } from './arrived.ts';
 import { asked, askedValue } from './asked.ts';
 import { bottom, bottomValue } from './bottom.ts';
 import { change, changeValue } from './change.ts';
 import { checkShot, checkShotValue } from './check-shot.ts';
 import { cone, coneValue } from './cone.ts';
+import { delivered, deliveredValue } from './delivered.ts';
 import { density, densityValue } from './density.ts';
 import { dug, dugValue } from './dug.ts';
 import { exposed, exposedValue } from './exposed.ts';
+import { fell, fellValue } from './fell.ts';
 import { frozen, frozenValue } from './frozen.ts';
 import { handDug, handDugValue } from './hand-dug.ts';
+import { handover, handoverValue } from './handover.ts';
 import { happened, happenedValue } from './happened.ts';
+import { hauled, hauledValue } from './hauled.ts';
+import { heap, heapValue } from './heap.ts';
 import { lab, labValue } from './lab.ts';
 import { laid, laidValue } from './laid.ts';
 import { morning, morningValue } from './morning.ts';
 import { note, noteValue } from './note.ts';
+import { noticed, noticedValue } from './noticed.ts';
+import { photo, photoValue } from './photo.ts';
+import { pumped, pumpedValue } from './pumped.ts';
 import { release, releaseValue } from './release.ts';
 import { rework, reworkValue } from './rework.ts';
 import { risingHead, risingHeadValue } from './rising-head.ts';
 import { settled, settledValue } from './settled.ts';
 import { setup, setupValue } from './setup.ts';
 import { shot, shotValue } from './shot.ts';
+import { stopped, stoppedValue } from './stopped.ts';
 import { taped, tapedValue } from './taped.ts';
 import { ticked, tickedValue } from './ticked.ts';
 import { trial, trialValue } from './trial.ts';
 import { visit, visitValue } from './visit.ts';
+import { weather, weatherValue } from './weather.ts';
+import { worked, workedValue } from './worked.ts';
 
 const RECORD_KINDS = {
   dug,
@@ -56,6 +68,18 @@ const RECORD_KINDS = {
   change,
   settled,
   ticked,
+  worked,
+  hauled,
+  delivered,
+  heap,
+  arrived,
+  pumped,
+  weather,
+  stopped,
+  fell,
+  noticed,
+  photo,
+  handover,
   note,
 } as const;
 
@@ -85,6 +109,18 @@ export const RECORD_VALUES = {
   change: changeValue,
   settled: settledValue,
   ticked: tickedValue,
+  worked: workedValue,
+  hauled: hauledValue,
+  delivered: deliveredValue,
+  heap: heapValue,
+  arrived: arrivedValue,
+  pumped: pumpedValue,
+  weather: weatherValue,
+  stopped: stoppedValue,
+  fell: fellValue,
+  noticed: noticedValue,
+  photo: photoValue,
+  handover: handoverValue,
   note: noteValue,
 } as const satisfies { readonly [K in RecordKindId]: { readonly schema: TSchema } };
 

@@ -40,9 +40,36 @@ function spotsOf(
   if (size.width > length + LARGER) return led ? off : [];
   if (isRun(element)) {
     const points = pointsOf(element).map(([x, y]) => [view.x(x), view.y(y)] as const);
+    // Numbered bays stand on the run itself: its name stands beside them.
+    if (element.kind === 'underpin') {
+      const wide = view.scale * (element.old?.thickness ?? element.width);
+      const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+      // Off all of it, where neither side has room.
+      const whole: Patch = {
+        x: (Math.min(...xs) + Math.max(...xs)) / 2,
+        y: (Math.min(...ys) + Math.max(...ys)) / 2,
+        width: Math.max(...xs) - Math.min(...xs) + wide,
+        height: Math.max(...ys) - Math.min(...ys) + wide,
+      };
+      return [...besideRun(points, middle, size, wide), ...about(whole, size)];
+    }
     return [middle, ...along(points), ...(led ? off : [])];
   }
   return [middle, ...(isOutlined(element) ? within(element, view) : []), ...off];
+}
+
+/** To either side of a run's middle, clear of what is as wide as it. @param wide px */
+function besideRun(
+  points: readonly (readonly [number, number])[],
+  { x, y }: Spot,
+  size: { width: number; height: number },
+  wide: number,
+): Spot[] {
+  const [from, to] = [points[0]!, points.at(-1)!];
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
+  const [nx, ny] = [(to[1] - from[1]) / length, (from[0] - to[0]) / length];
+  const out = wide / 2 + (Math.abs(nx) * size.width + Math.abs(ny) * size.height) / 2 + 4;
+  return [1, -1].map((side) => ({ x: x + side * nx * out, y: y + side * ny * out }));
 }
 
 /** Places about the middle of an outline, a quarter of its size apart, nearest first. */

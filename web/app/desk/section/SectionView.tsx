@@ -2,6 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
   asDugLine,
+  bottomAtCut,
   type Element,
   fillUnder,
   formationAtCut,
@@ -31,6 +32,8 @@ import { later } from '../../ui/later.tsx';
 import { depthText, soilName } from '../../ui/words.ts';
 
 const OverdigOnSection = later(() => import('../../stages/dig/layers.ts'), 'OverdigOnSection');
+const ServicesOnSection = later(() => import('../../stages/dig/layers.ts'), 'ServicesOnSection');
+const BayOnSection = later(() => import('../../stages/dig/layers.ts'), 'BayOnSection');
 const NightPlayer = later(() => import('../../stages/water/night/index.ts'), 'NightPlayer');
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600 } as const;
 
@@ -246,9 +249,8 @@ function Cut({
   const index = takeoff.elements.findIndex((e) => e.id === element?.id);
   const info = takeoff.elements[index];
   const string = info?.string.level ?? plan.levels.string;
-  // A box is cut along its longer side.
-  const bottom =
-    (element?.kind === 'box' || element?.kind === 'raft' ? info?.bottomLength : null) ?? info?.width.dug ?? 0;
+  const cut = bottomAtCut(section, index);
+  const [from, to] = cut ?? [0, 0];
   const dug = formationAtCut(section, takeoff, index);
   const found = asDugLine(takeoff, section, index);
   const depth = ground(0) - dug;
@@ -276,6 +278,11 @@ function Cut({
           data-soft={id}
         />
       ))}
+      {section.bay && (
+        <Suspense fallback={null}>
+          <BayOnSection bay={section.bay} scale={scale} end={x(half)} />
+        </Suspense>
+      )}
       {layers.map(({ key, material, points }) => (
         <path
           key={key}
@@ -317,7 +324,15 @@ function Cut({
             strokeWidth={2}
             strokeDasharray="6 3"
           />
-          <text x={x(found.at(-1)![0]) + 6} y={y(found.at(-1)![1]) + 4} fontSize={12} fill={ink('held')}>
+          <text
+            x={x(found.at(-1)![0]) + 6}
+            y={y(found.at(-1)![1]) + 4}
+            fill={ink('held')}
+            stroke={ink('paper')}
+            strokeWidth={3}
+            paintOrder="stroke"
+            style={{ ...figure, fontSize: 14 }}
+          >
             {t('plan.asDug')}
           </text>
         </g>
@@ -327,40 +342,42 @@ function Cut({
         <path d={`M0 ${y(frost)}H${width}`} stroke={ink('chalk')} strokeWidth={1.2} strokeDasharray="2 5" />
       )}
       <Neighbours section={section} scale={scale} />
+      {takeoff.crossings.length > 0 && <ServicesOnSection section={section} scale={scale} index={index} />}
       <SoilNames post={postAt(posts, left)} scale={scale} bottom={height} end={onRight} />
       {info && (
         <g pointerEvents="none">
           <path
-            d={`M${x(bottom / 2) - 6} ${y(string)}V${y(dug)}m-5 -9l5 9l5 -9`}
+            d={`M${x(to) - 6} ${y(string)}V${y(dug)}m-5 -9l5 9l5 -9`}
             fill="none"
             stroke={ink('earth')}
             strokeWidth={1.5}
           />
-          <Big
-            x={x(bottom / 2) + 4}
-            y={y((string * 3 + dug) / 4) + 6}
-            text={depthText(format, string - dug)}
-          />
-          <path
-            d={`M${x(-bottom / 2)} ${y(dug) + 8}H${x(bottom / 2)}m0 -4v8M${x(-bottom / 2)} ${y(dug) + 4}v8`}
-            stroke={ink('ink')}
-            strokeWidth={1}
-          />
-          <text
-            x={x(0)}
-            y={y(dug) + 21}
-            textAnchor="middle"
-            fill={ink('ink')}
-            stroke={ink('paper')}
-            strokeWidth={3}
-            paintOrder="stroke"
-            style={{ ...figure, fontSize: 14 }}
-          >
-            {t('section.bottom', { width: format.text(bottom, 'size') })}
-          </text>
+          <Big x={x(to) + 4} y={y((string * 3 + dug) / 4) + 6} text={depthText(format, string - dug)} />
+          {cut && (
+            <>
+              <path
+                d={`M${x(from)} ${y(dug) + 8}H${x(to)}m0 -4v8M${x(from)} ${y(dug) + 4}v8`}
+                stroke={ink('ink')}
+                strokeWidth={1}
+              />
+              <text
+                x={x((from + to) / 2)}
+                y={y(dug) + 21}
+                textAnchor="middle"
+                fill={ink('ink')}
+                stroke={ink('paper')}
+                strokeWidth={3}
+                paintOrder="stroke"
+                style={{ ...figure, fontSize: 14 }}
+                data-bottom
+              >
+                {t('section.bottom', { width: format.text(to - from, 'size') })}
+              </text>
+            </>
+          )}
           {info.slope > 0 && info.support === 'slope' && (
             <text
-              x={x(-bottom / 2 - (depth * info.slope) / 2) + 8}
+              x={x(from - (depth * info.slope) / 2) + 8}
               y={y(dug + depth / 2)}
               fill={ink('earth')}
               style={{ ...figure, fontSize: 15 }}

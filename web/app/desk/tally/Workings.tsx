@@ -1,6 +1,6 @@
 /** How a figure was worked out, line by line, and how far what nobody has said could move it. */
 import { Box } from '@chakra-ui/react';
-import type { Figure, FigureId, Plan, Working } from '@cimiento/core';
+import { type Figure, type FigureId, type Plan, UNPUBLISHED, type Working } from '@cimiento/core';
 import { coded, type Say } from '../../messages/keys.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useBounds } from '../../state/ask/whatif.ts';
@@ -17,6 +17,15 @@ function labelOf(plan: Plan, { label }: Pick<Working, 'label'>, t: Say): string 
   if (label === undefined) return '';
   const soil = plan.ground.soils.find((s) => s.id === label);
   return soil ? soil.name || t(`soil.${soil.kind}`) : label;
+}
+
+/** Where a value is from: a published work by its name, what is not published in words. */
+function sourceOf({ source, origin }: Working['inputs'][number], t: Say): string {
+  if (source === undefined) return '';
+  // What the bed's specification asks is typed and has a source all the same.
+  if (origin === 'typed' && source !== 'specification') return '';
+  const unpublished = UNPUBLISHED.find((one) => one === source);
+  return `, ${unpublished ? t(`unpublished.${unpublished}`) : source}`;
 }
 
 export function Workings({ id, figure, onClose }: { id: FigureId; figure: Figure; onClose: () => void }) {
@@ -63,6 +72,9 @@ export function Workings({ id, figure, onClose }: { id: FigureId; figure: Figure
                   </Box>
                   <Box as="code" fontSize="xs" color="soft">
                     {working.formula}
+                    {working.inputs
+                      .filter(({ kind }) => kind === 'permeability')
+                      .map(({ value }) => ` · k = ${format.parts(value, 'permeability').number} m/s`)}
                     {working.source && ` · ${working.source}`}
                   </Box>
                 </details>
@@ -78,7 +90,7 @@ export function Workings({ id, figure, onClose }: { id: FigureId; figure: Figure
                         </Box>{' '}
                         <Small display="inline">
                           {t(`origin.${input.origin}`)}
-                          {input.source && input.origin !== 'typed' && `, ${input.source}`}
+                          {sourceOf(input, t)}
                         </Small>
                       </Box>
                     ))}

@@ -86,13 +86,4 @@ export const base = {
     platform: 'working platform',
     replacement: 'in place of soft soil',
   },
-  compactor: {
-    plateLight: 'plate {{mass}}',
-    plateMedium: 'plate {{mass}}',
-    plateReversible: 'reversible plate {{mass}}',
-    plateHeavy: 'reversible plate {{mass}}',
-    rammer: 'rammer {{mass}}',
-    trenchRoller: 'trench roller {{mass}}',
-    handTamper: 'hand tamper',
-  },
 };

@@ -9,6 +9,7 @@ export const board = {
       text: 'The database does not answer just now. Nothing is lost: what you typed stays in this browser. Try again in a moment.',
     },
     forbidden: { title: 'Not from here', text: 'That request came from another site, so nothing was done.' },
+    leadOnly: { title: 'Not for you to do', text: 'In this crew only a lead does that: ask one.' },
     notFound: { title: 'No such job', text: 'There is nothing here, or it belongs to another crew.' },
     badRequest: {
       title: 'That did not make sense',

@@ -67,6 +67,7 @@ export const boardPage = {
     frostUnknown: 'frost depth not known',
     problems: 'plan has errors',
     unsupported: 'sides need support',
+    pitsUnsupported: 'pits need boards',
     engineerDepth: 'engineer: depth',
     water: 'water to draw down',
     aboveFrost: 'footing above frost',

@@ -6,6 +6,7 @@ export const dewatering = {
     reason: 'Why so',
     pumpHolds: '{{pump}}: {{count}} hold it, {{flow}} each.',
     pumpCannot: '{{pump}}: cannot lift {{lift}}.',
+    trickle: 'A trickle: a bucket holds it. No pump, no wells.',
     spare: 'Against the high figure, {{flow}}. Have the largest one twice: one to spare.',
     ring: '{{length}} of drain, {{drop}} lower at its sump than at its far end, {{stone}} of stone; inside walls as well as round them.',
     gravityLow: '{{name}} lies low enough.',
@@ -30,7 +31,7 @@ export const dewatering = {
     allowedBy: 'Allowed by',
     who: {
       ground: 'Far enough off that it does not come back, never onto a neighbour. Ask whose ground it is.',
-      storm: 'Clear water only: ask who keeps the drain before the first litre.',
+      storm: 'Clear water only: ask who keeps the drain before the first bucketful.',
       foul: 'Sewers are rarely open to ground water: the authority says, in writing.',
       stream: 'Clear water only; permits and fish are somebody’s decision: ask first.',
       tank: 'Say who empties it, and when.',

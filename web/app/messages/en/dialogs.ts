@@ -11,7 +11,6 @@ export const dialogs = {
     stayOut: 'Nobody goes in yet',
     next: 'Next',
     nextIs: 'Next: {{name}}',
-    footing: 'footing',
     top: 'top {{depth}} from the string',
     lift: 'lift {{n}} of {{count}}, {{loose}} loose',
   },

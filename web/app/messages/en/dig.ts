@@ -49,7 +49,7 @@ export const dig = {
     drainWidth: 'Trench width',
     surround: 'Stone round the pipe',
     fall: 'Falls',
-    fallHint: 'a metre, from its first point on',
+    fallHint: 'from its first point on',
     bayHint: 'the engineer’s figure',
     bays_one: '{{count}} bay of',
     bays_other: '{{count}} bays of',

@@ -1,6 +1,37 @@
 /** What is wrong with a file that is brought, a record or a sheet: words of dialogs, which come when they open. */
 export const fileProblems = {
   problem: {
+    visitNoWork: 'Refused: say what is to be done.',
+    noFile: 'Choose a file first.',
+    duplicateSpot: 'Spots {{other}} and {{at}} are in the same place.',
+    collinear: 'The spots lie on one line: no surface can be made of them.',
+    breaklinesCross: 'Breakline {{line}} crosses another.',
+    breaklineSpot: 'Breakline {{line}} goes through a spot that is not there.',
+    shapeFalls: 'The winter’s shares must not fall.',
+    unknownZone: 'There is no time zone “{{value}}”. Write it like Europe/Madrid or America/Lima.',
+    noSuchDay: 'There is no such day: {{value}}.',
+    gradingFalls:
+      'A sieve test: sizes rise and no more passes a finer sieve than a coarser one. One row does not.',
+    gradingLong: '{{value}} sieves; at most {{max}} are read.',
+    gradingShort: 'A sieve test has three sieves at least.',
+    gradingWild: 'Line {{line}}: sizes are 0.0001 to 300 mm, what passes 0 to 100 %.',
+    noSuchHour: 'Line {{line}}: there is no hour {{value}} here; clocks go forward over it.',
+    notANumber: '“{{value}}” in line {{line}}, column {{column}} is not a number.',
+    kindUnknown: 'Line {{line}}: “{{value}}” is no kind of soil known here.',
+    noSurface: 'There is no triangulated surface with points in the file.',
+    spotFar: 'Spot {{at}} lies too far from the rest, or its level cannot be.',
+    spotsDiffer: 'Spots {{other}} and {{at}} are in the same place with different levels.',
+    noWinter: 'No whole winter is in the record.',
+    spotOff:
+      'Spot {{at}}: {{value}} is far from the other levels: between {{min}} and {{max}}. Is a digit missing?',
+    curveRises: 'The curve of “{{name}}” rises to {{value}}: with more flow a pump lifts less high.',
+    startUnderStop:
+      '“{{name}}” starts at {{value}} and stops at {{min}}: it must start higher than it stops.',
+    stopUnderSump:
+      '“{{name}}” stops at {{value}}, under the floor of its sump at {{min}}. Deepen the sump, or stop it higher.',
+    revisionsFull:
+      'This job has as many revisions as one can have. Take it out as a file and bring it in as a new job.',
+    obstructionLarger: '“{{name}}”: {{value}} are more than is dug there, {{max}}.',
     archiveBroken: 'The file is broken at line {{line}}. Nothing was brought in.',
     archiveBusy: 'An archive of your crew is being brought in already. Wait until it is done.',
     archiveCut: 'The file is cut short: line {{line}} is its last. Nothing was brought in.',

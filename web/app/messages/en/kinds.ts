@@ -24,4 +24,13 @@ export const kinds = {
       ramp_other: '{{count}} ramps',
     },
   },
+  compactor: {
+    plateLight: 'plate {{mass}}',
+    plateMedium: 'plate {{mass}}',
+    plateReversible: 'reversible plate {{mass}}',
+    plateHeavy: 'reversible plate {{mass}}',
+    rammer: 'rammer {{mass}}',
+    trenchRoller: 'trench roller {{mass}}',
+    handTamper: 'hand tamper',
+  },
 };

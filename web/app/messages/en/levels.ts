@@ -59,6 +59,7 @@ export const levels = {
   decides: {
     title: 'Depth',
     of: '{{name}}',
+    because: 'Why',
     why: 'Why, and the other rules',
     frost: 'Frost decides.',
     bearing: 'The bearing soil decides.',
@@ -90,16 +91,5 @@ export const levels = {
   },
   stack: {
     joint: 'Bed joint',
-  },
-  prices: {
-    title: 'Prices',
-    currency: 'Currency',
-    which: 'Say which currency: prices are told with it.',
-    dig: 'Dig',
-    load: 'Haul, a load',
-    stone: 'Stone',
-    lean: 'Lean concrete',
-    concrete: 'Concrete',
-    shoring: 'Shoring, of face',
   },
 };

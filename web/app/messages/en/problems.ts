@@ -14,10 +14,8 @@ export const problems = {
     tooFew: 'Too few entries at {{path}}.',
     tooMany: 'Too many entries at {{path}}.',
     notFinite: '{{value}} is not a number anyone can dig.',
-    visitNoWork: 'Refused: say what is to be done.',
     version: 'The plan’s version is not one we know.',
     versionTooNew: 'This plan is of a newer version ({{value}}) than this program reads ({{max}}).',
-    noFile: 'Choose a file first.',
     duplicateId: 'The id “{{value}}” is used twice.',
     soilsStart: 'The first soil must start at the ground, not {{value}} down: there is a gap.',
     soilsOrder: 'This soil starts at {{value}}, not below the one above it ({{min}}).',
@@ -26,16 +24,12 @@ export const problems = {
     text: 'This text holds characters that cannot be kept (half an emoji, or a control character). Type it again.',
     farFromJob:
       '{{value}} is far from the rest of the job: between {{min}} and {{max}}. Is a digit too many?',
-    spotOff:
-      'Spot {{at}}: {{value}} is far from the other levels: between {{min}} and {{max}}. Is a digit missing?',
     tooDeep:
       '{{name}}: its bottom at {{value}} is more than can be dug here; {{min}} at the lowest. Is a level on another datum?',
     tooManyRuns: 'The plan has {{value}} straight runs; {{max}} are worked out at the most. Split the job.',
     trenchesTooLong: 'The plan has {{value}} of trench; {{max}} are worked out at the most. Split the job.',
     slabsTooWide:
       'The plan has {{value}} of slab and box; {{max}} are worked out at the most. Split the job.',
-    revisionsFull:
-      'This job has as many revisions as one can have. Take it out as a file and bring it in as a new job.',
     tookTooLong:
       'Working this out took more than {{limit}} and was called off. Undo the last change, or split the job.',
     farFromGround:
@@ -50,12 +44,7 @@ export const problems = {
     soilSequence: '{{name}}: this soil lies under one that other logs have below it.',
     logBottom: '{{name}} must end below its last soil’s top, {{min}}.',
     logsTogether: '{{name}} stands where {{other}} does.',
-    duplicateSpot: 'Spots {{other}} and {{at}} are in the same place.',
-    collinear: 'The spots lie on one line: no surface can be made of them.',
-    breaklinesCross: 'Breakline {{line}} crosses another.',
-    breaklineSpot: 'Breakline {{line}} goes through a spot that is not there.',
     climateOpen: 'Type a freezing index or import a record of temperatures.',
-    shapeFalls: 'The winter’s shares must not fall.',
     unknownString: 'There is no string “{{value}}”. Choose one of the job’s strings.',
     underOld: 'The new underside, {{value}}, must lie below the old wall’s, {{max}}.',
     bayLonger: 'A bay of {{value}} is longer than the run, {{max}}. Shorten it.',
@@ -68,20 +57,6 @@ export const problems = {
       '“{{name}}” goes down to {{value}}, under the footing “{{other}}” at {{min}}. Thin its bed or deepen the footing.',
     softSpotOutside:
       '“{{name}}” lies under no bottom: nothing of it is taken out. Move it under a trench or pad, or remove it.',
-    unknownZone: 'There is no time zone “{{value}}”. Write it like Europe/Madrid or America/Lima.',
-    noSuchDay: 'There is no such day: {{value}}.',
-    startUnderStop:
-      '“{{name}}” starts at {{value}} and stops at {{min}}: it must start higher than it stops.',
-    stopUnderSump:
-      '“{{name}}” stops at {{value}}, under the floor of its sump at {{min}}. Deepen the sump, or stop it higher.',
-    gradingFalls:
-      'A sieve test: sizes rise and no more passes a finer sieve than a coarser one. One row does not.',
-    gradingLong: '{{value}} sieves; at most {{max}} are read.',
-    gradingShort: 'A sieve test has three sieves at least.',
-    gradingWild: 'Line {{line}}: sizes are 0.0001 to 300 mm, what passes 0 to 100 %.',
-    noSuchHour: 'Line {{line}}: there is no hour {{value}} here; clocks go forward over it.',
-    curveRises: 'The curve of “{{name}}” rises to {{value}}: with more flow a pump lifts less high.',
-    obstructionLarger: '“{{name}}”: {{value}} are more than is dug there, {{max}}.',
     groupFloors:
       '“{{name}}” is dug with group “{{group}}”, whose members carry another floor. Give it a group of its own, or the same floor.',
     stringUnderGround: 'String “{{name}}”, {{value}}, lies under the ground, {{min}}. Raise it.',
@@ -94,12 +69,6 @@ export const problems = {
     unknownElement: 'The instruction is for “{{value}}”, which is not there.',
     logFar: '{{name}} is far from everything that is dug: is its place right?',
     stackOpen: '{{name}}: the floor cannot close; its layers cut {{value}} into the footing.',
-    notANumber: '“{{value}}” in line {{line}}, column {{column}} is not a number.',
-    kindUnknown: 'Line {{line}}: “{{value}}” is no kind of soil known here.',
-    noSurface: 'There is no triangulated surface with points in the file.',
-    spotFar: 'Spot {{at}} lies too far from the rest, or its level cannot be.',
-    spotsDiffer: 'Spots {{other}} and {{at}} are in the same place with different levels.',
-    noWinter: 'No whole winter is in the record.',
     outlineCrosses: 'The outline crosses itself: side {{one}} and side {{other}}.',
     outlineFlat: 'The outline encloses nothing.',
     keyWider: 'The keyway is wider than its footing ({{max}}).',

@@ -6,6 +6,12 @@ export const small = {
     bench: 'benched',
     vertical: 'upright',
   },
+  built: {
+    footing: 'footing',
+    slab: 'slab',
+    base: 'base slab',
+    stone: 'stone',
+  },
   bedMaterial: {
     crushed: 'Crushed stone',
     clear: 'Clear stone',

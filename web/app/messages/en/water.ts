@@ -57,7 +57,7 @@ export const water = {
     holding: 'Held by',
     holdings: {
       sump: 'pump in a sump',
-      ring: 'drain round the foot, to a sump',
+      ring: 'foot drain to a sump',
       gravity: 'drain that falls away',
       wellpoints: 'slim wells in a row (wellpoints)',
     },
@@ -87,11 +87,12 @@ export const water = {
     below: 'Every bottom is above the water level given.',
     pit: 'as one pit',
     trench: 'as a trench',
+    trickle: 'a trickle',
     likely: 'Inflow, likely',
     range: 'Low to high',
     hold: 'Draw down to',
     size: 'Opening',
     note: 'Steady flow from the ground only. The soil’s permeability rules the answer: a pit test narrows it. Rain is not in it.',
-    fromLogs: 'by the logs',
+    fromLogs: 'by logs',
   },
 };

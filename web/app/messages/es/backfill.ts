@@ -12,7 +12,7 @@ export const backfill: Words<typeof english> = {
     loose: 'suelta',
     kept: 'queda',
     hauled: 'sale',
-    topsoil: 'Tierra negra',
+    topsoil: 'Tierra vegetal',
     topsoil_keep: 'guardar aparte',
     topsoil_haul: 'sacar',
     keep: 'Guardar lo apto para relleno',

@@ -20,7 +20,7 @@ export const base: Words<typeof english> = {
     underCount_other: 'bajo {{count}} elementos',
     onOldBase: 'Sobre una base vieja que queda',
     oldBaseHint:
-      'Revísela antes: firme, drenada, sin tierra negra ni basura. Lo dice el responsable en obra.',
+      'Revísela antes: firme, drenada, sin tierra vegetal ni basura. Lo dice el responsable en obra.',
     drain: 'Un dren trae su propia piedra: la cama solo se excava.',
     addLayer: 'Agregar una capa encima',
     up: 'Subir {{name}}',
@@ -88,14 +88,5 @@ export const base: Words<typeof english> = {
     level: 'nivelar',
     platform: 'plataforma de trabajo',
     replacement: 'en lugar de suelo blando',
-  },
-  compactor: {
-    plateLight: 'plancha {{mass}}',
-    plateMedium: 'plancha {{mass}}',
-    plateReversible: 'plancha reversible {{mass}}',
-    plateHeavy: 'plancha reversible {{mass}}',
-    rammer: 'vibroapisonador {{mass}}',
-    trenchRoller: 'rodillo de zanja {{mass}}',
-    handTamper: 'pisón de mano',
   },
 };

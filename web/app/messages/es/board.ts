@@ -12,6 +12,7 @@ export const board: Words<typeof english> = {
       text: 'La base de datos no contesta por ahora. No se pierde nada: lo escrito queda en este navegador. Pruebe en un momento.',
     },
     forbidden: { title: 'Desde aquí no', text: 'El pedido vino de otro sitio; no se hizo nada.' },
+    leadOnly: { title: 'No le toca', text: 'En esta cuadrilla eso solo lo hace un encargado: pídaselo.' },
     notFound: { title: 'No hay tal obra', text: 'Aquí no hay nada, o es de otra cuadrilla.' },
     badRequest: { title: 'Eso no se entendió', text: 'El pedido no se entendió; no se hizo nada.' },
     signedOut: { title: 'Sesión cerrada', text: 'Su sesión terminó. Entre de nuevo para seguir.' },

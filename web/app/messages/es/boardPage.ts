@@ -70,6 +70,7 @@ export const boardPage: Words<typeof english> = {
     frostUnknown: 'helada sin conocer',
     problems: 'el plan tiene errores',
     unsupported: 'taludes sin sostén',
+    pitsUnsupported: 'hoyos sin sostén',
     engineerDepth: 'ingeniero: profundidad',
     water: 'agua por abatir',
     aboveFrost: 'zapata sobre la helada',

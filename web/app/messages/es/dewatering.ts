@@ -9,6 +9,7 @@ export const dewatering: Words<typeof english> = {
     reason: 'Por qué así',
     pumpHolds: '{{pump}}: la contienen {{count}}, {{flow}} cada una.',
     pumpCannot: '{{pump}}: no puede subirla {{lift}}.',
+    trickle: 'Un hilo de agua: con una cubeta basta. Ni bomba ni pozos.',
     spare: 'Frente al valor alto, {{flow}}. Tenga dos de la mayor: una de reserva.',
     ring: '{{length}} de dren, {{drop}} más bajo en su pozo que en el extremo, {{stone}} de piedra; por dentro de los muros igual que alrededor.',
     gravityLow: '{{name}} queda bastante bajo.',
@@ -33,7 +34,7 @@ export const dewatering: Words<typeof english> = {
     allowedBy: 'Lo autoriza',
     who: {
       ground: 'Bastante lejos para que no vuelva, nunca hacia un vecino. Pregunte de quién es el terreno.',
-      storm: 'Solo agua limpia: pregunte a quien cuida el desagüe antes del primer litro.',
+      storm: 'Solo agua limpia: pregunte a quien cuida el desagüe antes de la primera cubeta.',
       foul: 'El alcantarillado casi nunca admite agua del suelo: lo dice la autoridad, por escrito.',
       stream: 'Solo agua limpia; permisos y peces los decide alguien: pregunte primero.',
       tank: 'Diga quién lo vacía, y cuándo.',

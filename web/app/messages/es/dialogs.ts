@@ -14,7 +14,6 @@ export const dialogs: Words<typeof english> = {
     stayOut: 'Nadie entra todavía',
     next: 'Sigue',
     nextIs: 'Sigue: {{name}}',
-    footing: 'zapata',
     top: 'arriba a {{depth}} del hilo',
     lift: 'capa {{n}} de {{count}}, {{loose}} suelta',
   },

@@ -4,6 +4,37 @@ import type { Words } from '../words.ts';
 
 export const fileProblems: Words<typeof english> = {
   problem: {
+    visitNoWork: 'Rechazado: diga qué hay que hacer.',
+    noFile: 'Elija primero un archivo.',
+    duplicateSpot: 'Los puntos {{other}} y {{at}} están en el mismo sitio.',
+    collinear: 'Los puntos están en una línea: no dan una superficie.',
+    breaklinesCross: 'La línea de quiebre {{line}} cruza a otra.',
+    breaklineSpot: 'La línea de quiebre {{line}} pasa por un punto que no existe.',
+    shapeFalls: 'Las partes del invierno no deben bajar.',
+    unknownZone: 'No existe el huso horario «{{value}}». Escríbalo como Europe/Madrid o America/Lima.',
+    noSuchDay: 'No existe ese día: {{value}}.',
+    gradingFalls:
+      'Granulometría: los tamices crecen y por uno fino no pasa más que por uno grueso. Una fila no cumple.',
+    gradingLong: '{{value}} tamices; se leen {{max}} como mucho.',
+    gradingShort: 'Una granulometría tiene tres tamices como mínimo.',
+    gradingWild: 'Línea {{line}}: los tamaños van de 0.0001 a 300 mm, lo que pasa de 0 a 100 %.',
+    noSuchHour: 'Línea {{line}}: aquí no existe la hora {{value}}; el reloj se adelanta sobre ella.',
+    notANumber: '«{{value}}», en la línea {{line}}, columna {{column}}, no es un número.',
+    kindUnknown: 'Línea {{line}}: «{{value}}» no es un tipo de suelo conocido.',
+    noSurface: 'El archivo no tiene una superficie triangulada con puntos.',
+    spotFar: 'El punto {{at}} está demasiado lejos del resto, o su cota no puede ser.',
+    spotsDiffer: 'Los puntos {{other}} y {{at}} están en el mismo sitio con cotas distintas.',
+    noWinter: 'El registro no tiene ningún invierno entero.',
+    spotOff:
+      'Punto {{at}}: {{value}} está lejos de las demás cotas: entre {{min}} y {{max}}. ¿Falta una cifra?',
+    curveRises: 'La curva de «{{name}}» sube a {{value}}: con más caudal una bomba eleva menos.',
+    startUnderStop:
+      '«{{name}}» arranca a {{value}} y para a {{min}}: debe arrancar más arriba de donde para.',
+    stopUnderSump:
+      '«{{name}}» para a {{value}}, bajo el piso de su pozo a {{min}}. Ahonde el pozo, o que pare más arriba.',
+    revisionsFull:
+      'Esta obra tiene tantas revisiones como puede tener. Sáquela como archivo y tráigala como obra nueva.',
+    obstructionLarger: '«{{name}}»: {{value}} es más de lo que allí se excava, {{max}}.',
     archiveBroken: 'El archivo está roto en la línea {{line}}. No se trajo nada.',
     archiveBusy: 'Ya se está trayendo un archivo de su cuadrilla. Espere a que termine.',
     archiveCut: 'El archivo está cortado: la línea {{line}} es la última. No se trajo nada.',

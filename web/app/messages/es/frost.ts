@@ -50,7 +50,7 @@ export const frost: Words<typeof english> = {
       board: 'plancha aislante',
       gravel: 'relleno de grava',
       sand: 'relleno de arena',
-      topsoil: 'tierra negra',
+      topsoil: 'tierra vegetal',
     },
     removeCover: 'Quitar la cubierta {{n}}',
     addCover: 'Poner relleno o plancha encima',

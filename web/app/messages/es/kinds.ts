@@ -27,4 +27,13 @@ export const kinds: Words<typeof english> = {
       ramp_other: '{{count}} rampas',
     },
   },
+  compactor: {
+    plateLight: 'plancha {{mass}}',
+    plateMedium: 'plancha {{mass}}',
+    plateReversible: 'plancha reversible {{mass}}',
+    plateHeavy: 'plancha reversible {{mass}}',
+    rammer: 'vibroapisonador {{mass}}',
+    trenchRoller: 'rodillo de zanja {{mass}}',
+    handTamper: 'pisón de mano',
+  },
 };

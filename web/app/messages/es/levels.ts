@@ -62,6 +62,7 @@ export const levels: Words<typeof english> = {
   decides: {
     title: 'Profundidad',
     of: '{{name}}',
+    because: 'Por qué',
     why: 'Por qué, y las demás reglas',
     frost: 'Decide la helada.',
     bearing: 'Decide el suelo de apoyo.',
@@ -93,16 +94,5 @@ export const levels: Words<typeof english> = {
   },
   stack: {
     joint: 'Junta',
-  },
-  prices: {
-    title: 'Precios',
-    currency: 'Moneda',
-    which: 'Diga en qué moneda: los precios van con ella.',
-    dig: 'Excavar',
-    load: 'Llevar, el viaje',
-    stone: 'Piedra',
-    lean: 'Hormigón pobre',
-    concrete: 'Hormigón',
-    shoring: 'Entibación, de cara',
   },
 };

@@ -197,7 +197,7 @@ export const proof: Words<typeof english> = {
     choose: 'Recuperar con {{way}}',
     say: {
       stone: 'En capas compactadas: vale donde el ingeniero toma la cama por tan buena como el suelo.',
-      lean: 'Vaciado y enrasado: duro, carga enseguida; sin capas ni ensayos.',
+      lean: 'Vertido y enrasado: duro, carga enseguida; sin capas ni ensayos.',
       concrete: 'Lo llena el hormigón de la zapata: sin trabajo de más, lo más caro de las tres.',
     },
   },
@@ -212,7 +212,7 @@ export const proof: Words<typeof english> = {
     choose: 'Hacerlo así: {{way}}',
     say: {
       ground:
-        'Solo en suelo firme y seco, con la zapata colada el mismo día. El acero toca tierra, el suelo seco bebe el agua del hormigón, la lluvia ablanda el fondo. Humedezca la arena seca antes de colar.',
+        'Solo en suelo firme y seco, con la zapata hormigonada el mismo día. El acero toca tierra, el suelo seco bebe el agua del hormigón, la lluvia ablanda el fondo. Humedezca la arena seca antes de hormigonar.',
       stakes:
         'En suelo firme que debe durar hasta poner el acero. Mezcla casi seca, enrasada entre estacas niveladas; saque las estacas y tape sus huecos.',
       stone:
@@ -221,6 +221,6 @@ export const proof: Words<typeof english> = {
     stakes: 'Estacas niveladas',
     stakesNote: '{{along}} a lo largo × {{across}} a lo ancho, cada {{spacing}}',
     tops: 'Cabeza de las estacas, desde el hilo',
-    gaps: 'Huecos bajo el encofrado: rellénelos con tierra o pobre antes de colar, o el hormigón se escapa y levanta el encofrado.',
+    gaps: 'Huecos bajo el encofrado: rellénelos con tierra o pobre antes de hormigonar, o el hormigón se escapa y levanta el encofrado.',
   },
 };

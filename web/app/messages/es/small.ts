@@ -9,6 +9,12 @@ export const small: Words<typeof english> = {
     bench: 'en bancos',
     vertical: 'a plomo',
   },
+  built: {
+    footing: 'zapata',
+    slab: 'losa',
+    base: 'losa de fondo',
+    stone: 'piedra',
+  },
   bedMaterial: {
     crushed: 'Piedra triturada',
     clear: 'Piedra limpia',

@@ -90,6 +90,7 @@ export const water: Words<typeof english> = {
     below: 'Todos los fondos quedan sobre el nivel de agua dado.',
     pit: 'como un pozo',
     trench: 'como zanja',
+    trickle: 'un hilo de agua',
     likely: 'Entrada probable',
     range: 'De baja a alta',
     hold: 'Abatir a',

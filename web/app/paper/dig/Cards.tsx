@@ -1,5 +1,5 @@
 /** A card for each thing dug: what one asks standing over it, large, beside its section. */
-import { type Plan, pencilledOf, type Takeoff } from '@cimiento/core';
+import { type Plan, pencilledOf, type Takeoff, traitsOf } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import { coded, type Say } from '../../messages/keys.ts';
 import type { Format } from '../../ui/format.tsx';
@@ -34,12 +34,14 @@ export function Card({
     groundHigh - groundLow < 0.0005 ? down(groundHigh) : `${down(groundHigh)} – ${down(groundLow)}`;
   // A stepped strip's layers follow its bottom: told from each tread's own.
   const lift = formation - info.formation;
+  // The section stands in one place; what falls or steps is told where it is deepest.
+  const varies = traitsOf(info.element).falls || info.steps !== null;
   const layers = [
     ...info.layers.map(({ layer, top: level }) => ({
       name: `${format.text(layer.thickness, 'size')} ${layerName(t, layer)}`,
       level: level + lift,
     })),
-    ...(info.decision ? [{ name: t('hole.footing'), level: top }] : []),
+    ...(info.decision ? [{ name: t(`built.${info.built}`), level: top }] : []),
   ].reverse();
   return (
     <View wrap={false} style={{ height: CARD.height, borderBottom: '0.8 solid #162329', paddingVertical: 5 }}>
@@ -55,7 +57,7 @@ export function Card({
       </View>
       <View style={s.row}>
         <View style={{ width: CARD.numbers, paddingRight: 10 }}>
-          <Line name={t('sheet.formation')}>
+          <Line name={t(varies ? 'sheet.formationDeepest' : 'sheet.formation')}>
             <Told text={down(formation)} size={30} pencil={pencil.depth} colour={EARTH} />
           </Line>
           <Line name={t('sheet.bottom')}>
@@ -87,7 +89,11 @@ export function Card({
           takeoff={takeoff}
           index={index}
           format={format}
-          name={(flag) => t(coded(`staff.${flag}`))}
+          name={(flag) =>
+            flag === 'inside'
+              ? t('sheet.inside')
+              : t(coded(flag === 'footing' ? `built.${info.built}` : `staff.${flag}`))
+          }
           width={CARD.section}
           height={CARD.height - 42}
         />

@@ -1,20 +1,23 @@
 /** The section of the dig sheet, as PDF shapes. */
 import {
+  type BayCut,
   type BedMaterialId,
+  bottomAtCut,
   formationAtCut,
   layerIn,
   layersOver,
   type Plan,
   postAt,
   sectionThrough,
+  servicesAlong,
   type Takeoff,
 } from '@cimiento/core';
 import { G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
 import { spread } from '../../drawing/spread.ts';
-import { closedPath, groundBetween, groundPath, soilPaths } from '../../drawing/strata.ts';
+import { closedPath, groundBetween, groundPath, type Scale, soilPaths } from '../../drawing/strata.ts';
 import type { Format } from '../../ui/format.tsx';
 import { depthText } from '../../ui/words.ts';
-import { CHALK, EARTH, INK, WATER } from './marks.tsx';
+import { CHALK, EARTH, HELD, INK, WATER } from './marks.tsx';
 
 /** Layers of a bed, told apart by shade. */
 const LAYERS: Record<BedMaterialId, string> = {
@@ -68,6 +71,10 @@ export function SectionDrawing({
   const ground = (s: number) => postAt(section.posts, s)?.ground ?? 0;
   const path = (points: readonly number[]) => closedPath(points, scaled);
   const depth = depthText(format, string - dug);
+  const edge = x(bottomAtCut(section, index)?.[1] ?? 0);
+  // Its letters stand beside its line; where there is no room left for them, before it.
+  const letters = depth.length * 13 * 0.46 + 3;
+  const start = edge + letters > width ? edge - letters - 6 : edge;
   const marks: { item: string; at: number; level: number; colour: string }[] = [
     { item: 'string', level: string, colour: CHALK },
     { item: 'ground', level: ground(0), colour: INK },
@@ -76,6 +83,7 @@ export function SectionDrawing({
       : [{ item: 'frost', level: info.groundLow - takeoff.frost.depth, colour: CHALK }]),
     { item: 'footing', level: info.underside, colour: INK },
     { item: 'formation', level: dug, colour: EARTH },
+    ...(near.bay ? [{ item: 'inside', level: near.bay.inside, colour: INK }] : []),
     ...(water === null ? [] : [{ item: 'water', level: water, colour: WATER }]),
   ].map((mark) => ({ ...mark, at: y(mark.level) }));
   return (
@@ -100,6 +108,7 @@ export function SectionDrawing({
           strokeWidth={0.3}
         />
       ))}
+      {section.bay && <BayCutDrawing bay={section.bay} scale={scaled} end={width} />}
       {section.soft.map(({ id, material, shape }) => (
         <Path
           key={`${id}${shape[0]}`}
@@ -143,6 +152,23 @@ export function SectionDrawing({
           strokeWidth={0.5}
         />
       ))}
+      {servicesAlong(plan, takeoff, section, index).map(({ hazard, level, size, opening, s0, s1 }) => {
+        const rect = (of: number) => {
+          const [from, to] = s0 === s1 ? [s0 - of / 2, s0 + of / 2] : [s0, s1];
+          return {
+            x: x(from),
+            y: y(level + of / 2),
+            width: x(to) - x(from),
+            height: y(level) - y(level + of),
+          };
+        };
+        return (
+          <G key={`${hazard.id}${s0}`}>
+            {opening !== null && <Rect {...rect(opening)} fill="#ffffff" stroke={HELD} strokeWidth={0.6} />}
+            <Rect {...rect(size)} fill={HELD} stroke={HELD} strokeWidth={0.3} />
+          </G>
+        );
+      })}
       {section.dug.map((p) => (
         <Line
           key={`l${p.s0},${p.s1},${p.z0}`}
@@ -165,24 +191,17 @@ export function SectionDrawing({
       {water !== null && (
         <Line x1={left} y1={y(water)} x2={width} y2={y(water)} stroke={WATER} strokeWidth={0.8} />
       )}
-      <Line
-        x1={x(info.width.dug / 2) - 4}
-        y1={y(string)}
-        x2={x(info.width.dug / 2) - 4}
-        y2={y(dug)}
-        stroke={EARTH}
-        strokeWidth={0.8}
-      />
+      <Line x1={edge - 4} y1={y(string)} x2={edge - 4} y2={y(dug)} stroke={EARTH} strokeWidth={0.8} />
       {/* No line runs under its letters. */}
       <Rect
-        x={x(info.width.dug / 2) - 1}
+        x={start - 1}
         y={(y(string) * 3 + y(dug)) / 4 - 6.5}
-        width={depth.length * 13 * 0.46 + 3}
+        width={letters}
         height={12.5}
         fill="#ffffff"
       />
       <Text
-        x={x(info.width.dug / 2)}
+        x={start}
         y={(y(string) * 3 + y(dug)) / 4 + 4}
         style={{ fontSize: 13, fontFamily: 'Figures' }}
         fill={EARTH}
@@ -202,9 +221,34 @@ export function SectionDrawing({
             y={drawn}
             style={{ fontSize: 7.5, fontFamily: 'Figures' }}
             fill={item.colour}
-          >{`${name(item.item)} ${format.text(item.level, 'level', { parts: 4 })}`}</Text>
+          >{`${name(item.item)} ${format.text(item.level, 'level')}`}</Text>
         </G>
       ))}
     </Svg>
+  );
+}
+
+/** A bay under an old wall: what is dug of it, the pit that lets people in, the level inside. */
+function BayCutDrawing({
+  bay: { wall, inside, outline },
+  scale,
+  end,
+}: {
+  bay: BayCut;
+  scale: Scale;
+  end: number;
+}) {
+  return (
+    <G>
+      <Path d={closedPath(outline, scale)} fill="#ffffff" stroke={EARTH} strokeWidth={1.2} />
+      <Line
+        x1={scale.x(wall[1])}
+        y1={scale.y(inside)}
+        x2={end}
+        y2={scale.y(inside)}
+        stroke={INK}
+        strokeWidth={0.8}
+      />
+    </G>
   );
 }

@@ -3,7 +3,7 @@ import type { Caution, Plan, Takeoff } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import type { Say } from '../../messages/keys.ts';
 import type { Format } from '../../ui/format.tsx';
-import { cautionKey, cautionText, concerns } from '../../ui/words.ts';
+import { cautionKey, cautionText, cautionTitle, concerns } from '../../ui/words.ts';
 import { s } from '../style.server.ts';
 import { HELD, PENCIL } from './marks.tsx';
 
@@ -70,7 +70,7 @@ export function Foot({ plan, takeoff, t, format }: Shown) {
       {stops.length > 0 && (
         <Text style={{ color: HELD, fontWeight: 600, fontSize: 8.6, maxLines: 1, textOverflow: 'ellipsis' }}>
           {`${t('caution.count', { count: stops.length })}: ${stops
-            .map((stop) => cautionText(t, format, stop).title)
+            .map((stop) => cautionTitle(t, format, stop))
             .join(' ')}`}
         </Text>
       )}

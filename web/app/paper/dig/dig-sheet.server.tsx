@@ -2,7 +2,7 @@
  * The dig sheet as PDF, readable when wet and dirty: stops first, the key plan, depths from the string in
  * large letters, a card for each thing dug, then layers, loads and orders. Each page is of use alone.
  */
-import { compute, proved, runningDimensions } from '@cimiento/core';
+import { compute, type Nought, proved, runningDimensions } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import { makeFormat } from '../../ui/format.tsx';
 import { SheetFrame, type SheetInput } from '../frame.tsx';
@@ -66,9 +66,8 @@ function Lines({ title, lines }: { title: string; lines: readonly string[] }) {
   );
 }
 
-/** Names of what stands in one line: the first few find it. */
-const few = (names: readonly string[]): string =>
-  names.length > 3 ? `${names.slice(0, 3).join(', ')} …` : names.join(', ');
+/** What a tape is held at: the axis of T4, the face of a slab. */
+const noughtText = (t: SheetInput['t'], { name, by }: Nought): string => t(`sheet.nought.${by}`, { name });
 
 /** Blocks that have something to say. */
 const Blocks = ({ of }: { of: readonly (readonly [string, readonly string[]])[] }) =>
@@ -123,8 +122,8 @@ function Sheet(input: SheetInput) {
             <Heading>{t('sheet.key')}</Heading>
             <Text style={{ fontSize: 8.6 }}>
               {t(system === 'metric' ? 'sheet.running' : 'sheet.runningFeet', {
-                along: few(running.across[0]!.names),
-                across: few(running.along[0]!.names),
+                along: noughtText(t, running.from.along),
+                across: noughtText(t, running.from.across),
               })}
             </Text>
           </View>
@@ -204,4 +203,5 @@ function Sheet(input: SheetInput) {
 }
 
 /** Renders a job's dig sheet. */
-export const digSheet = (input: SheetInput): Promise<Printed> => print(<Sheet {...input} />);
+export const digSheet = (input: SheetInput): Promise<Printed> =>
+  print((how) => <Sheet {...input} {...how} />);

@@ -1,8 +1,18 @@
 /** What the dig sheet says in words: layers, loads, orders, the night, bays, drains, hand work, pours. */
-import { type FigureId, fallOf, nightOf, type Plan, stoneFootingLifts, type Takeoff } from '@cimiento/core';
+import {
+  type FigureId,
+  fallOf,
+  nightOf,
+  type Plan,
+  stoneFootingLifts,
+  type Takeoff,
+  trickles,
+} from '@cimiento/core';
 import type { Say } from '../../messages/keys.ts';
+import { dayText } from '../../ui/days.ts';
 import type { Format } from '../../ui/format.tsx';
 import { compactorText, usualPlate } from '../../ui/plant.ts';
+import { ranges } from '../../ui/ranges.ts';
 import { unsaidText } from '../../ui/unsaid.ts';
 import { bayList, fallText, layerName } from '../../ui/words.ts';
 
@@ -30,7 +40,7 @@ function layerLine(laid: LayerTakeoff, top: number, t: Say, format: Format): str
 /** Every bed somebody stands on, from formation up; who stands on none. */
 function bedLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] {
   const named = (ids: readonly string[]) =>
-    plan.elements.flatMap((e) => (ids.includes(e.id) ? [e.name] : [])).join(', ');
+    ranges(plan.elements.flatMap((e) => (ids.includes(e.id) ? [e.name] : [])));
   const own = takeoff.elements.flatMap(({ element, live }) => {
     if (!live || element.kind !== 'strip' || element.use !== 'stone') return [];
     const lifts = stoneFootingLifts(element.thickness);
@@ -94,8 +104,16 @@ export function loadLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format):
   ];
 }
 
+/** What water there is to hold, and down to where. */
+function waterLine({ holes, inflow, water }: Takeoff, t: Say, format: Format): string {
+  if (holes.length === 0) return t(water.from === null ? 'sheet.waterUnknown' : 'sheet.dry');
+  if (trickles(inflow)) return t('sheet.waterTrickle');
+  const [low, likely, high] = inflow.map((flow) => format.text(flow, 'flow'));
+  const level = format.text(Math.min(...holes.map((pit) => pit.holdLevel)), 'level');
+  return t('sheet.waterLine', { low: low!, likely: likely!, high: high!, level });
+}
+
 export function orderLines(takeoff: Takeoff, t: Say, format: Format): string[] {
-  const flow = (v: number) => format.text(v, 'flow');
   return [
     t('sheet.concreteLine', {
       order: format.text(takeoff.concrete.ordered, 'volume'),
@@ -107,14 +125,7 @@ export function orderLines(takeoff: Takeoff, t: Say, format: Format): string[] {
     ...(takeoff.stone.mass > 0 && takeoff.figures.stone.known
       ? [t('sheet.stoneOrder', { mass: format.text(takeoff.stone.mass, 'mass') })]
       : []),
-    takeoff.holes.length > 0
-      ? t('sheet.waterLine', {
-          low: flow(takeoff.inflow[0]),
-          likely: flow(takeoff.inflow[1]),
-          high: flow(takeoff.inflow[2]),
-          level: format.text(Math.min(...takeoff.holes.map((pit) => pit.holdLevel)), 'level'),
-        })
-      : t(takeoff.water.from === null ? 'sheet.waterUnknown' : 'sheet.dry'),
+    waterLine(takeoff, t, format),
   ];
 }
 
@@ -144,14 +155,14 @@ export function nightLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format)
   const answer = storm && dryBy !== null ? nightOf(plan, takeoff) : null;
   if (!answer?.ok || dryBy === null) return out;
   const wet = answer.night.holes.filter((hole) => hole.dryBy?.dry === false);
-  const time = dryBy.replace('T', ' ');
+  const time = dayText(format.lang, dryBy);
   if (wet.length === 0) return [...out, t('sheet.nightDry', { time })];
   return [
     ...out,
     ...wet.map((hole) =>
       t('sheet.nightWet', {
         time,
-        names: hole.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id).join(', '),
+        names: ranges(hole.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id)),
         depth: format.text(hole.dryBy!.margin, 'size'),
       }),
     ),
@@ -194,15 +205,55 @@ const drainLines = (takeoff: Takeoff, t: Say, format: Format): string[] =>
       : [],
   );
 
+/** Pipes and cables in what is cast: what is done with each, how big, how high, by whose word. */
+const crossingLines = (plan: Plan, takeoff: Takeoff, t: Say, format: Format): string[] =>
+  plan.ground.hazards.flatMap(({ id, name, crossing }) => {
+    const own = takeoff.crossings.filter(({ hazard }) => hazard === id);
+    if (own.length === 0) return [];
+    const leftOut = own.reduce((sum, one) => sum + one.leftOut, 0);
+    return [
+      [
+        t('crossing.line', {
+          name,
+          how: t(crossing ? `crossing.hows.${crossing.how}` : 'crossing.open'),
+        }),
+        ...(crossing
+          ? [
+              `${t('crossing.size')} ${format.text(crossing.size, 'size')}`,
+              ...(crossing.how === 'sleeve' || crossing.how === 'leaveOut'
+                ? [`${t('crossing.opening')} ${format.text(crossing.opening, 'size')}`]
+                : []),
+              crossing.level === null
+                ? t('crossing.unknown')
+                : `${t('crossing.level')} ${format.text(crossing.level, 'level')}`,
+            ]
+          : []),
+        ...own.map(({ owner, part, length, lies }) =>
+          t('crossing.row', {
+            part: t(`crossing.${part}`),
+            name: plan.elements[owner]?.name ?? '',
+            length: format.text(length, 'length'),
+            lies: t(`crossing.${lies ?? 'unknown'}`),
+          }),
+        ),
+        ...(leftOut > 0
+          ? [t('crossing.leaves', { volume: format.text(leftOut, 'volume', { decimals: 3 }) })]
+          : []),
+        `${t('crossing.who')}: ${crossing && crossing.who !== '' ? [crossing.who, crossing.when].filter(Boolean).join(', ') : t('crossing.nobody')}`,
+      ].join(' · '),
+    ];
+  });
+
 /** What is dug, broken and cast otherwise than by the machine in one go. */
 export function kindLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format): [string, string[]][] {
   const volume = (v: number) => format.text(v, 'volume');
   const hours = (v: number) => format.text(v, 'hours');
   const names = (ids: readonly string[]) =>
-    plan.elements.flatMap((e) => (ids.includes(e.id) ? [e.name] : [])).join(', ');
+    ranges(plan.elements.flatMap((e) => (ids.includes(e.id) ? [e.name] : [])));
   return [
     [t('sheet.bays'), bayLines(takeoff, t, format)],
     [t('sheet.drains'), drainLines(takeoff, t, format)],
+    [t('crossing.sheet'), crossingLines(plan, takeoff, t, format)],
     [
       t('sheet.hand'),
       takeoff.work.hand.elements.map((one) =>

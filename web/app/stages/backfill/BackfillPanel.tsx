@@ -31,6 +31,7 @@ export function BackfillPanel() {
                 scope="col"
                 key={key}
                 textAlign={key === 'soil' ? 'left' : 'right'}
+                pl={key === 'soil' ? 0 : 2}
                 fontWeight={500}
                 color="soft"
               >
@@ -48,7 +49,7 @@ export function BackfillPanel() {
                   {s.soil.layer.name || t(`soil.${s.soil.layer.kind}`)}
                 </Th>
                 {[s.bank, s.loose, s.keptBank, s.hauledBank].map((value, i) => (
-                  <Box as="td" key={['bank', 'loose', 'kept', 'hauled'][i]} textAlign="right">
+                  <Box as="td" key={['bank', 'loose', 'kept', 'hauled'][i]} textAlign="right" pl={2}>
                     {volume(value)}
                   </Box>
                 ))}

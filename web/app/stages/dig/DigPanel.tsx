@@ -11,10 +11,10 @@ import { later } from '../../ui/later.tsx';
 import { Choice } from '../../ui/TextField.tsx';
 import { bottomText } from '../../ui/words.ts';
 import { Fact, Panel, PlanField } from '../fields.tsx';
-import { HandField } from './HandField.tsx';
 import { KindFields } from './kindFields.tsx';
 import { isNarrow, type Own, usePut } from './own.ts';
 
+const HandField = later(() => import('./HandField.tsx'), 'HandField');
 const More = later(() => import('./panels.ts'), 'More');
 
 export function DigPanel() {
@@ -45,7 +45,11 @@ function Numbers({ element, index }: Own<Element>) {
       <KindFields key={element.kind} element={element} index={index} />
       <Width element={element} index={index} inBays={inBays} />
       {!inBays && <Sides element={element} index={index} />}
-      {FORMS[element.kind] !== 'ramp' && <HandField element={element} index={index} />}
+      {FORMS[element.kind] !== 'ramp' && (
+        <Suspense>
+          <HandField element={element} index={index} />
+        </Suspense>
+      )}
       <details>
         <summary style={{ fontSize: '0.875rem', cursor: 'pointer' }}>{t('dig.more')}</summary>
         <Stack gap={2} pt={2}>

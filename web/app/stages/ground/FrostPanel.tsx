@@ -18,6 +18,7 @@ import { useLog } from '../../state/records.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useGround, useTakeoff } from '../../state/takeoff.ts';
 import { Button, FieldError, Input, Select, Small } from '../../ui/controls.tsx';
+import { dayText } from '../../ui/days.ts';
 import { Explain } from '../../ui/Explain.tsx';
 import { FilePick } from '../../ui/FilePick.tsx';
 import { useFormat } from '../../ui/format.tsx';
@@ -355,7 +356,7 @@ function Frozen() {
       {frozen && (
         <QuantityField
           label={t('frost.frozenDepth')}
-          hint={t(`frost.from.${frozen.from}`, { when: frozen.when })}
+          hint={t(`frost.from.${frozen.from}`, { when: dayText(format.lang, frozen.when) })}
           range="frozenDepth"
           {...reading}
         />

@@ -12,6 +12,7 @@ import { useFormat } from '../../ui/format.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Panel, PlanField, Toggle } from '../fields.tsx';
 import { OnPurpose } from '../OnPurpose.tsx';
+import { CrossingFields } from './CrossingFields.tsx';
 import { newHazardId } from './placing.ts';
 
 export const HazardsPanel = memo(function HazardsPanel() {
@@ -41,6 +42,7 @@ export const HazardsPanel = memo(function HazardsPanel() {
         depth,
         level: null,
         projection,
+        crossing: null,
       });
     });
     look({ hazard: id });
@@ -147,6 +149,7 @@ function Picked({ hazard, index }: { hazard: Hazard; index: number }) {
             on={exposed.has(hazard.id)}
             onChange={(bare) => log('exposed', { hazard: hazard.id, bare })}
           />
+          <CrossingFields hazard={hazard} index={index} />
         </>
       )}
       {(hazard.kind === 'footing' || hazard.kind === 'stream') && (

@@ -303,12 +303,15 @@ function Hazards({ view, hold, movable }: Held & { movable: boolean }) {
   const names = useMemo(
     () =>
       (named ? hazards : []).map((hazard): Name => {
-        const size = nameSize(hazard.name, 13);
+        const said = hazard.crossing
+          ? `${hazard.name} · ${t(`crossing.hows.${hazard.crossing.how}`)}`
+          : hazard.name;
+        const size = nameSize(said, 13);
         const points = hazard.points.map(([x, y]) => [view.x(x), view.y(y)] as const);
         const mark = { x: points[0]![0], y: points[0]![1], width: 14, height: 14 };
         return {
           id: `hazard:${hazard.id}`,
-          text: hazard.name,
+          text: said,
           colour: STROKES[hazard.kind].colour,
           size: 13,
           ...size,
@@ -318,7 +321,7 @@ function Hazards({ view, hold, movable }: Held & { movable: boolean }) {
           marks: points.length > 1 ? [] : [mark],
         };
       }),
-    [hazards, view, named],
+    [hazards, view, named, t],
   );
   useLabels('hazards', names);
   return hazards.map((hazard) => {

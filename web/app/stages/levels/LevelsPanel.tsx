@@ -393,7 +393,7 @@ function Prices() {
           }, 'currency')
         }
       />
-      {(['dig', 'load', 'stone', 'lean', 'concrete', 'shoring'] as const).map((key) => (
+      {(['dig', 'load', 'stone', 'lean', 'concrete', 'shoring', 'machineHour'] as const).map((key) => (
         <PlanField key={key} path={`/prices/${key}`} money={currency} optional />
       ))}
       {currency.trim() === '' && priced && <Small>{t('prices.which')}</Small>}

@@ -26,8 +26,6 @@ export interface StackProps {
 
 /** Least a layer is drawn high, px: a membrane is a line. */
 const THIN = 2;
-/** Thinner layers keep the decimal that makes them, m. */
-const THINNEST = 0.005;
 
 export function StackDrawing({ element, index, near, stack }: StackProps & { stack: FloorStack | null }) {
   const { t } = useTranslation();
@@ -55,7 +53,7 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
 
   const names: Beside[] = (stack?.layers ?? []).map(({ layer, top, bottom }) => ({
     key: layer.id,
-    text: `${layer.name} · ${format.text(layer.thickness, 'size', layer.thickness < THINNEST ? { decimals: 1 } : {})}`,
+    text: `${layer.name} · ${format.text(layer.thickness, 'size')}`,
     at: y((top + bottom) / 2),
   }));
   const closure = live?.decision?.closure ?? null;

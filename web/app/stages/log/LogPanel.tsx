@@ -13,6 +13,7 @@ import { Button, FieldError, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Panel } from '../fields.tsx';
 import { RecordPanel } from './RecordPanel.tsx';
+import { TeachesPanel } from './TeachesPanel.tsx';
 
 interface Revision {
   readonly number: number;
@@ -31,6 +32,7 @@ export function LogPanel() {
   return (
     <>
       <RecordPanel />
+      <TeachesPanel />
       <Revisions />
     </>
   );

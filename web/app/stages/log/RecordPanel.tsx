@@ -4,17 +4,23 @@ import { inTime, type SiteRecord, standing } from '@cimiento/core';
 import { useMemo, useState } from 'react';
 import { When } from '../../board/When.tsx';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { photoUrl } from '../../photo/url.ts';
 import { useJobId } from '../../state/jobId.ts';
 import { useLog } from '../../state/records.ts';
 import { useDesk } from '../../state/store.ts';
 import { Button, FieldError, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
+import { later } from '../../ui/later.tsx';
 import { recordText } from '../../ui/records.ts';
 import { TextField } from '../../ui/TextField.tsx';
 import { problemText } from '../../ui/words.ts';
 import { Panel } from '../fields.tsx';
 
-const SHOWN = 5;
+const Thumb = later(() => import('../../photo/Thumb.tsx'), 'Thumb');
+
+const SHOWN = 3;
+/** Older ones shown at a press. */
+const A_PRESS = 200;
 /** Where this browser's clock is. */
 const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
@@ -24,10 +30,10 @@ export function RecordPanel() {
   const records = useDesk((desk) => desk.records);
   const unsent = useDesk((desk) => desk.unsent);
   const refused = useDesk((desk) => desk.refused);
-  const [all, setAll] = useState(false);
+  const [more, setMore] = useState(0);
   const rows = useMemo(() => inTime(records).toReversed(), [records]);
   const stand = useMemo(() => new Set(standing(records)), [records]);
-  const shown = all ? rows : rows.slice(0, SHOWN);
+  const shown = rows.slice(0, SHOWN + more);
   return (
     <Panel title={t('record.title')}>
       <NewNote />
@@ -44,7 +50,7 @@ export function RecordPanel() {
         ))}
       </Box>
       {rows.length > shown.length && (
-        <Button size="sm" onClick={() => setAll(true)}>
+        <Button size="sm" onClick={() => setMore(more + A_PRESS)}>
           {t('record.older', { count: rows.length - shown.length })}
         </Button>
       )}
@@ -55,6 +61,16 @@ export function RecordPanel() {
           rel="noreferrer"
         >
           {t('record.print')}
+        </a>
+      )}
+      {rows.length > 0 && (
+        <a
+          href={`/jobs/${jobId}/day-sheet.pdf?zone=${encodeURIComponent(ZONE)}`}
+          target="_blank"
+          rel="noreferrer"
+          style={{ display: 'block' }}
+        >
+          {t('day.sheet')}
         </a>
       )}
       <a
@@ -133,11 +149,14 @@ function NewNote() {
 
 function Line({ record, stands }: { record: SiteRecord; stands: boolean }) {
   const { t } = useTranslation();
+  const jobId = useJobId();
   const format = useFormat();
   const log = useLog();
   const plan = useDesk((desk) => desk.plan);
   const waits = useDesk((desk) => desk.unsent.includes(record.id));
-  const corrected = useDesk((desk) => desk.records.find((one) => one.id === record.corrects));
+  const corrected = useDesk((desk) =>
+    record.corrects === null ? undefined : desk.records.find((one) => one.id === record.corrects),
+  );
   const { what, value } = recordText(t, format, plan, record, corrected);
   return (
     <Box
@@ -159,6 +178,11 @@ function Line({ record, stands }: { record: SiteRecord; stands: boolean }) {
         >
           {what}: <strong>{value}</strong>
         </Box>
+        {record.kind === 'photo' && record.value && (
+          <a href={photoUrl(jobId, record.id)} target="_blank" rel="noreferrer">
+            <Thumb record={record.id} text={value || what} />
+          </a>
+        )}
         <Small>
           {record.id.startsWith('old-') ? (
             t('record.unknownBy')

@@ -1,19 +1,21 @@
 /** How much concrete: blinding, footings, waste and what to order. */
 
+import { startOf, staysOf } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice } from '../../ui/TextField.tsx';
-import { Fact, Panel, PlanField } from '../fields.tsx';
+import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { PoursPanel } from './PoursPanel.tsx';
 
 export function PourPanel() {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const { pour } = useDesk((desk) => desk.plan);
+  const plan = useDesk((desk) => desk.plan);
+  const { pour } = plan;
   const { lean, concrete, elements } = useTakeoff();
   const { edit } = store.getState();
   const typical = Math.max(0, ...elements.flatMap((e) => e.layers.map((layer) => layer.unevenness)));
@@ -21,7 +23,7 @@ export function PourPanel() {
     <>
       <PoursPanel />
       <Panel title={t('pour.blinding')}>
-        <Small fontSize="sm">{t('pour.inBeds')}</Small>
+        {lean.volume === 0 && <Small fontSize="sm">{t('pour.inBeds')}</Small>}
         <PlanField
           hint={t('pour.irregularityHint')}
           path="/pour/irregularity"
@@ -60,6 +62,34 @@ export function PourPanel() {
             value={format.text(lean.ordered, 'volume')}
           />
         )}
+      </Panel>
+      <Panel
+        fold="shut"
+        title={t('pour.stays')}
+        aside={staysOf(plan) > 0 ? format.text(staysOf(plan), 'volume') : undefined}
+      >
+        <Toggle
+          label={t('pour.hasLine')}
+          on={pour.line !== null}
+          onChange={(on) =>
+            edit((d) => {
+              d.pour.line = on
+                ? {
+                    length: startOf('/pour/line/length', d.system),
+                    diameter: startOf('/pour/line/diameter', d.system),
+                  }
+                : null;
+            })
+          }
+        />
+        {pour.line && (
+          <>
+            <PlanField path="/pour/line/length" />
+            <PlanField path="/pour/line/diameter" />
+          </>
+        )}
+        <PlanField path="/pour/hopper" hint={t('pour.eachPour')} optional />
+        <PlanField path="/pour/gaps" hint={t('pour.eachPour')} optional />
       </Panel>
     </>
   );

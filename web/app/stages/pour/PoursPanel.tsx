@@ -1,49 +1,148 @@
 /** What is cast together, and what each pour takes. */
-import { Box } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import type { Takeoff } from '@cimiento/core';
+import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useJobId } from '../../state/jobId.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
-import { Small } from '../../ui/controls.tsx';
+import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { ranges } from '../../ui/ranges.ts';
-import { Choice } from '../../ui/TextField.tsx';
+import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Fact, Panel } from '../fields.tsx';
 import { WaitsToBeSeen } from '../WaitsToBeSeen.tsx';
-import { movePour } from './pours.ts';
+import { castEarlier, movePour } from './pours.ts';
 
 export function PoursPanel() {
   const { t } = useTranslation();
+  const jobId = useJobId();
   const { pours } = useTakeoff();
   return (
     <Panel title={t('pours.title')} aside={String(pours.length)}>
       {pours.length === 0 && <Small fontSize="sm">{t('pours.none')}</Small>}
-      {pours.map((pour) => (
-        <PourRow key={pour.id} pour={pour} />
-      ))}
+      <Box as="ol" listStyleType="none">
+        {pours.map((pour, at) => (
+          <li key={pour.id}>
+            <PourRow pour={pour} at={at} />
+          </li>
+        ))}
+      </Box>
+      {pours.length > 0 && (
+        <a href={`/jobs/${jobId}/order-sheet.pdf`} target="_blank" rel="noreferrer">
+          {t('pour.sheet')}
+        </a>
+      )}
       <Move />
     </Panel>
   );
 }
 
-function PourRow({ pour }: { pour: Takeoff['pours'][number] }) {
+function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
   const { t } = useTranslation();
   const format = useFormat();
-  const elements = useDesk((desk) => desk.plan.elements);
-  const names = elements.filter((e) => pour.elements.includes(e.id)).map((e) => e.name);
+  const store = useDeskStore();
+  const { pours, elements: cast } = useTakeoff();
+  const plan = useDesk((desk) => desk.plan);
+  const picked = useDesk((desk) => desk.picked);
+  const names = plan.elements.filter((e) => pour.elements.includes(e.id)).map((e) => e.name);
+  const name = pour.name ?? t(`pours.kind.${pour.kind ?? 'footings'}`);
+  const volume = (of: number) => format.text(of, 'volume');
+  const own = cast.find(({ id }) => id === picked && pour.elements.includes(id));
+  const { band, unshot, neat, low, wanted, lastFill } = pour;
+  const move = (by: -1 | 1) =>
+    store.getState().edit((d) => {
+      d.pour.order = castEarlier(pours, at, by);
+    });
   return (
-    <Box data-pour={pour.id}>
+    <Box data-pour={pour.id} data-at={at}>
       <Fact
-        label={pour.name ?? t(`pours.kind.${pour.kind ?? 'footings'}`)}
-        note={`${ranges(names)} · ${t('pours.order', { order: format.text(pour.ordered, 'volume') })}, ${t('pour.loads', { count: pour.loads })}`}
-        value={format.text(pour.neat, 'volume')}
+        label={name}
+        note={[
+          ranges(names),
+          `${t('pours.order', { order: volume(pour.ordered) })}, ${t('pour.loads', { count: pour.loads })}`,
+          ...(lastFill > 0 && lastFill < 1 - 1e-9
+            ? [t('pour.last', { fill: format.text(lastFill, 'percent', { decimals: 0 }) })]
+            : []),
+          ...(low > 0 ? [t('pour.low', { volume: volume(low) })] : []),
+          ...(band === null
+            ? []
+            : [t('pour.band', { least: volume(Math.max(0, wanted - band)), most: volume(wanted + band) })]),
+          ...(band !== null && unshot > 0
+            ? [t('pour.bandNone', { missing: unshot, of: pour.elements.length })]
+            : []),
+          ...(own && pour.elements.length > 1
+            ? [`${own.element.name}: ${t('pour.share', { volume: volume(own.concrete) })}`]
+            : []),
+        ].join(' · ')}
+        value={volume(neat)}
       />
+      <Flex gap={1} align="start">
+        <Box flex="1" minW={0}>
+          <Said pour={pour.id} name={name} />
+        </Box>
+        {pours.length > 1 && (
+          <>
+            <Button
+              size="sm"
+              look="quiet"
+              aria-label={t('pour.earlier', { name })}
+              title={t('pour.firstHint')}
+              disabled={at === 0}
+              onClick={() => move(-1)}
+            >
+              <ArrowUp size={14} aria-hidden />
+            </Button>
+            <Button
+              size="sm"
+              look="quiet"
+              aria-label={t('pour.later', { name })}
+              title={t('pour.firstHint')}
+              disabled={at === pours.length - 1}
+              onClick={() => move(1)}
+            >
+              <ArrowDown size={14} aria-hidden />
+            </Button>
+          </>
+        )}
+      </Flex>
       <WaitsToBeSeen
         of={({ before, element }) =>
           element !== null && pour.elements.includes(element) && before !== 'backfill'
         }
       />
     </Box>
+  );
+}
+
+const NOTHING = { mix: '', when: '', where: '', to: '' } as const;
+
+/** How a pour is ordered, in people's own words. */
+function Said({ pour, name }: { pour: string; name: string }) {
+  const { t } = useTranslation();
+  const store = useDeskStore();
+  const said = useDesk((desk) => desk.plan.pour.orders.find(({ id }) => id === pour)) ?? NOTHING;
+  return (
+    <details>
+      <Box as="summary" cursor="pointer" fontSize="sm">
+        {[t('pour.said'), said.mix, said.when].filter(Boolean).join(' · ')}
+      </Box>
+      {(['mix', 'when', 'where', 'to'] as const).map((field) => (
+        <TextField
+          key={field}
+          label={`${t(`pour.${field}`)}, ${name}`}
+          value={said[field]}
+          maxLength={field === 'mix' ? 80 : field === 'when' ? 40 : 120}
+          onChange={(event) =>
+            store.getState().edit((d) => {
+              const own = d.pour.orders.find(({ id }) => id === pour);
+              if (own) own[field] = event.target.value;
+              else d.pour.orders.push({ id: pour, ...NOTHING, [field]: event.target.value });
+            }, `order:${pour}:${field}`)
+          }
+        />
+      ))}
+    </details>
   );
 }
 

@@ -23,3 +23,17 @@ export function movePour(draft: Draft, element: string, to: string, name: string
   );
   draft.pour.together.push({ id, name, elements: [element] });
 }
+
+/** The order of casting with one pour changed for the one before it, or after it: ids of elements. */
+export function castEarlier(
+  pours: readonly { readonly elements: readonly string[] }[],
+  at: number,
+  by: -1 | 1,
+): string[] {
+  const order = [...pours];
+  const [one, other] = [order[at], order[at + by]];
+  if (!one || !other) return order.flatMap(({ elements }) => elements);
+  order[at] = other;
+  order[at + by] = one;
+  return order.flatMap(({ elements }) => elements);
+}

@@ -1,6 +1,6 @@
 /** Will it flood: the holes below water and the inflow to hold, low, likely and high. */
 import { Box } from '@chakra-ui/react';
-import type { Plan } from '@cimiento/core';
+import { type Plan, trickles } from '@cimiento/core';
 import { Suspense } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk } from '../../state/store.ts';
@@ -71,11 +71,17 @@ export function WaterPanel() {
           title={hole.elements.map((i) => plan.elements[i]?.name).join(', ')}
           aside={t(`water.${hole.method}`)}
         >
-          <Fact label={t('water.likely')} value={format.text(hole.inflow[1], 'flow')} />
-          <Fact
-            label={t('water.range')}
-            value={`${format.parts(hole.inflow[0], 'flow').number} – ${format.text(hole.inflow[2], 'flow')}`}
-          />
+          {trickles(hole.inflow) ? (
+            <Fact label={t('water.likely')} value={t('water.trickle')} />
+          ) : (
+            <>
+              <Fact label={t('water.likely')} value={format.text(hole.inflow[1], 'flow')} />
+              <Fact
+                label={t('water.range')}
+                value={`${format.parts(hole.inflow[0], 'flow').number} – ${format.text(hole.inflow[2], 'flow')}`}
+              />
+            </>
+          )}
           <Fact label={t('water.hold')} value={format.text(hole.holdLevel, 'level')} />
           <Fact
             label={t('water.size')}
@@ -83,7 +89,7 @@ export function WaterPanel() {
           />
           <Fact
             label={t('input.permeability')}
-            note={t(`origin.${hole.kOrigin}`)}
+            note={`${t(`origin.${hole.kOrigin}`)} · ${format.parts(hole.k[1], 'permeability').number} m/s`}
             value={format.text(hole.k[1], 'permeability')}
           />
         </Panel>

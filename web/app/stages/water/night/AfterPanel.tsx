@@ -41,7 +41,7 @@ export function AfterPanel({ element }: { element: string }) {
             pumpOut === null ? t('rain.noPumpOut') : t('rain.pumpOut', { hours: lasting(format, pumpOut) }),
             t('rain.bail', { hours: lasting(format, bail) }),
           ].join(' · ')}
-          value={format.text(standing, 'volume')}
+          value={format.text(standing, 'water')}
         />
       )}
       {silt > 0 && (

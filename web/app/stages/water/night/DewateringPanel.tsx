@@ -9,6 +9,7 @@ import {
   HOLDINGS,
   type Holding,
   holds,
+  trickles,
 } from '@cimiento/core';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { useDewatering } from '../../../state/ask/whatif.ts';
@@ -29,15 +30,17 @@ export function DewateringPanel({ element }: { element: string }) {
   const taken = plan.water.holding?.by;
   const hole = held?.find(({ elements }) => elements.includes(element)) ?? held?.[0];
   if (held === null) return null;
+  const trickle = hole !== undefined && trickles(hole.inflow);
   return (
     <>
       {hole && (
         <Panel title={t('dewatering.title')}>
+          {trickle && <Small data-trickle>{t('dewatering.trickle')}</Small>}
           {/* What cannot hold it is not offered; what the plan has taken stays in sight. */}
-          {HOLDINGS.filter((by) => holds(hole, by) || by === taken).map((by) => (
+          {HOLDINGS.filter((by) => (!trickle && holds(hole, by)) || by === taken).map((by) => (
             <Way key={by} by={by} hole={hole} />
           ))}
-          <Begins hole={hole} />
+          {!trickle && <Begins hole={hole} />}
           <Around hole={hole} />
           <Goes hole={hole} />
         </Panel>

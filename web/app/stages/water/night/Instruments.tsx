@@ -170,8 +170,8 @@ function Told({
       }),
     pump: () =>
       t('instrument.pump', {
-        pumped: format.text(total(readings.map(({ value }) => value)), 'volume'),
-        reckoned: format.text(total(expected), 'volume'),
+        pumped: format.text(total(readings.map(({ value }) => value)), 'water'),
+        reckoned: format.text(total(expected), 'water'),
       }),
   }[kind]();
   return <Small data-instrument={kind}>{line}</Small>;

@@ -51,10 +51,11 @@ function Card({ one, here, take }: { one: MeanNight; here: boolean; take: (mean:
     hours > 0
       ? t('rain.meanFacts', { depth: format.text(peak, 'size'), hours: lasting(format, hours) })
       : t('rain.meanNever'),
-    ...(pumped > 0.001
+    // Less than is shown is not told.
+    ...(pumped >= 0.05
       ? [
           t('rain.meanPumped', {
-            volume: format.text(pumped, 'volume'),
+            volume: format.text(pumped, 'water'),
             hours: lasting(format, pumpHours),
           }),
         ]

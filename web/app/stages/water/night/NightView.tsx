@@ -159,7 +159,7 @@ function Chart({
   const ticks = Array.from({ length: Math.floor(night.hours / every) + 1 }, (_, i) => i * every);
   const names = namesOf(plan, hole.elements);
   const { budget } = course;
-  const volume = (m3: number) => format.text(m3, 'volume');
+  const volume = (m3: number) => format.text(m3, 'water');
   return (
     <Box ref={frame} flex="1" minH={0} position="relative">
       <svg

@@ -1,0 +1,97 @@
+/** What is ordered of concrete: pour by pour in the order they are cast, what, how much, when, where, with whom. */
+import { compute, proved, type Takeoff } from '@cimiento/core';
+import { Text, View } from '@react-pdf/renderer';
+import { makeFormat } from '../ui/format.tsx';
+import { ranges } from '../ui/ranges.ts';
+import { SheetFrame, type SheetInput } from './frame.tsx';
+import { type Printed, print } from './print.server.ts';
+import { s } from './style.server.ts';
+
+/** Pours a page takes. */
+const A_PAGE = 9;
+
+function Sheet(input: SheetInput) {
+  const { plan, records, lang, system, t } = input;
+  const format = makeFormat(lang, system);
+  const takeoff = proved(plan, compute(plan, records));
+  const volume = (value: number) => format.text(value, 'volume', { decimals: 2 });
+  const { waste, step, truck } = plan.pour;
+  const pairs = (pour: Takeoff['pours'][number]): readonly (readonly [string, string])[] => {
+    const said = plan.pour.orders.find(({ id }) => id === pour.id);
+    const { wanted } = pour;
+    return [
+      [t('pour.neatRow'), volume(pour.neat)],
+      ...(pour.low > 0 ? [[t('pour.lowRow'), volume(pour.low)] as const] : []),
+      ...(pour.stays > 0 ? [[t('pour.staysBehind'), volume(pour.stays)] as const] : []),
+      [t('pour.wasteRow'), format.text(waste, 'percent')],
+      [
+        t('pour.ordered'),
+        [
+          volume(pour.ordered),
+          `${t('pour.loads', { count: pour.loads })}, ${t('pour.trucks', { truck: format.text(truck, 'volume') })}`,
+          t('pour.last', { fill: format.text(pour.lastFill, 'percent', { decimals: 0 }) }),
+        ].join(' · '),
+      ],
+      ...(pour.band === null
+        ? []
+        : [
+            [
+              '',
+              [
+                t('pour.band', {
+                  least: volume(Math.max(0, wanted - pour.band)),
+                  most: volume(wanted + pour.band),
+                }),
+                ...(pour.unshot > 0
+                  ? [t('pour.bandNone', { missing: pour.unshot, of: pour.elements.length })]
+                  : []),
+              ].join(' · '),
+            ] as const,
+          ]),
+      ...(['mix', 'when', 'where', 'to'] as const).map(
+        (field) => [t(`pour.${field}`), said?.[field] || t('pour.nobody')] as const,
+      ),
+    ];
+  };
+  const rows = takeoff.pours.map((pour, i) => (
+    <View key={pour.id} style={{ marginBottom: 9 }} wrap={false}>
+      <Text style={{ fontSize: 12, fontWeight: 600, borderBottom: '1 solid #162329' }}>
+        {`${i + 1}. ${pour.name ?? t(`pours.kind.${pour.kind ?? 'footings'}`)}: ${ranges(plan.elements.flatMap((e) => (pour.elements.includes(e.id) ? [e.name] : [])))}`}
+      </Text>
+      {pairs(pour).map(([what, value]) => (
+        <View key={what + value} style={s.row}>
+          <Text style={{ ...s.cell, width: 130 }}>{what}</Text>
+          <Text style={{ ...s.cell, flex: 1 }}>{value}</Text>
+        </View>
+      ))}
+    </View>
+  ));
+  const sums = (
+    <View style={{ borderTop: '1 solid #162329' }}>
+      <Text style={{ fontSize: 11, fontWeight: 600 }}>
+        {`${t('pour.sum')}: ${volume(takeoff.concrete.neat)} · ${t('pours.order', { order: volume(takeoff.concrete.ordered) })}, ${t('pour.loads', { count: takeoff.concrete.loads })}`}
+      </Text>
+      <Text style={s.line}>{t('pour.each', { step: format.text(step, 'volume') })}</Text>
+    </View>
+  );
+  const pages: React.ReactNode[] = [];
+  for (let i = 0; i < Math.max(1, rows.length); i += A_PAGE)
+    pages.push(
+      <View style={{ marginTop: 6 }}>
+        {rows.length === 0 ? <Text>{t('pours.none')}</Text> : rows.slice(i, i + A_PAGE)}
+        {i + A_PAGE >= rows.length && rows.length > 0 && sums}
+      </View>,
+    );
+  return (
+    <SheetFrame
+      {...input}
+      title={t('pour.sheetTitle')}
+      problems={takeoff.problems}
+      format={format}
+      pages={pages}
+    />
+  );
+}
+
+export const orderPdf = (input: SheetInput): Promise<Printed> =>
+  print((how) => <Sheet {...input} {...how} />);
