@@ -33,12 +33,34 @@ export function takeoffCsv(plan: Plan, takeoff: Takeoff): string {
     for (const key of ['volume', 'stone', 'concrete'] as const)
       rows.push(['element', name, key, e[key], 'm3']);
   });
-  for (const pour of json.pours)
-    for (const key of ['neat', 'ordered'] as const)
-      rows.push(['pour', pour.name ?? pour.id, key, pour[key], 'm3']);
+  const nameOf = (id: string) => plan.elements.find((e) => e.id === id)?.name ?? id;
+  for (const pour of json.pours) {
+    const name = pour.name ?? pour.id;
+    for (const key of ['neat', 'low', 'stays', 'wanted', 'ordered', 'band'] as const)
+      rows.push(['pour', name, key, pour[key], 'm3']);
+    rows.push(['pour', name, 'loads', pour.loads, '']);
+    // Each pass, stage and rise of it, under the name the pour's own list has it by.
+    for (const cast of pour.casts) {
+      rows.push(['cast', cast.key, 'volume', cast.volume, 'm3'], ['cast', cast.key, 'pour', pour.id, '']);
+      rows.push(['cast', cast.key, 'bottom', cast.bottom, 'm'], ['cast', cast.key, 'top', cast.top, 'm']);
+    }
+  }
+  for (const one of json.steel) {
+    const mark = plan.pour.steel.find(({ id }) => id === one.id)?.name ?? one.id;
+    rows.push(['steel', mark, 'element', nameOf(one.element), ''], ['steel', mark, 'kind', one.kind, '']);
+    rows.push(['steel', mark, 'bars', one.bars, ''], ['steel', mark, 'each', one.each, 'm']);
+    rows.push(['steel', mark, 'pieces', one.pieces, ''], ['steel', mark, 'supports', one.supports, '']);
+    rows.push(['steel', mark, 'mass', one.mass, 'kg'], ['steel', mark, 'bought', one.bought, 'kg']);
+  }
+  for (const one of json.fittings) {
+    rows.push(
+      ['fitting', one.id, 'element', nameOf(one.element), ''],
+      ['fitting', one.id, 'kind', one.kind, ''],
+    );
+    rows.push(['fitting', one.id, 'count', one.count, ''], ['fitting', one.id, 'length', one.metres, 'm']);
+  }
   for (const one of json.hand) {
-    const name = plan.elements.find((e) => e.id === one.id)?.name ?? one.id;
-    rows.push(['hand', name, 'hours', one.hours, 'h']);
+    rows.push(['hand', nameOf(one.id), 'hours', one.hours, 'h']);
   }
   for (const c of json.cautions) rows.push(['caution', c.code, c.weight, c.elements.join(' '), '']);
   return `${rows.map((row) => row.map(cell).join(',')).join('\r\n')}\r\n`;

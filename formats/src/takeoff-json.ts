@@ -6,6 +6,7 @@ import {
   type Kind,
   type Plan,
   proofsOf,
+  steelOf,
   stoppedBy,
   type Takeoff,
   withStopped,
@@ -50,6 +51,10 @@ const elementJson = (e: ElementTakeoff) => ({
   layers: e.layers.map(({ layer, volume, bottom, top }) => ({ id: layer.id, volume, bottom, top })),
   concrete: e.concrete,
   leftOut: e.leftOut,
+  /** The wall or column on it: levels, m³ of all of it (null: nobody has said how high) and below ground. */
+  rising: e.rising,
+  /** What is cast of it, stage by stage, from the bottom up. */
+  casts: e.casts,
 });
 
 const bedJson = ({ bed, elements, layers, cloth }: Takeoff['beds'][number]) => ({
@@ -79,6 +84,7 @@ export function takeoffJson(plan: Plan, worked: Takeoff) {
   const checks = proofsOf(plan, worked);
   // What a proof contradicts is not written.
   const takeoff = withStopped(worked, stoppedBy(checks));
+  const steel = steelOf(plan, takeoff);
   const figure = (id: FigureId) => {
     const { value, known, kind, origin, parts, workings } = takeoff.figures[id];
     return {
@@ -155,7 +161,9 @@ export function takeoffJson(plan: Plan, worked: Takeoff) {
       elements: c.elements,
       values: Object.fromEntries(Object.entries(c.values ?? {}).map(([name, [value]]) => [name, value])),
     })),
-    problems: takeoff.problems,
+    steel: steel.steel,
+    fittings: steel.fittings,
+    problems: [...takeoff.problems, ...steel.problems],
     checks,
   };
 }

@@ -5,7 +5,7 @@ import type { FieldId } from '@cimiento/core';
 export const ASKED = {
   length: '/levels/shallow/length',
   width: '/levels/shallow/width',
-  thick: '/elements/*/stem',
+  thick: '/elements/*/rising/thickness',
   frost: '/ground/frost/local',
   water: '/ground/logs/*/standing',
   footWidth: '/elements/*/width',

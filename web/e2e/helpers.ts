@@ -129,12 +129,16 @@ export async function savedAs(page: Page, revision: number): Promise<void> {
 /** Opens a caution of the side panel, wherever it stands. */
 export async function caution(page: Page, code: string) {
   const found = page.locator(`[data-side] [data-caution="${code}"]`).first();
-  await found.evaluate((node) => {
-    for (let up: Element | null = node; up; up = up.parentElement)
-      if (up instanceof HTMLDetailsElement) up.open = true;
-    node.querySelector('details')?.setAttribute('open', '');
-  });
-  await expect(found).toBeVisible();
+  // What it lies under may be put anew while the desk settles, and is folded again: opened until it stays so.
+  await expect(async () => {
+    await found.evaluate((node) => {
+      for (let up: Element | null = node; up; up = up.parentElement)
+        if (up instanceof HTMLDetailsElement) up.open = true;
+      node.querySelector('details')?.setAttribute('open', '');
+    });
+    await page.waitForTimeout(150);
+    await expect(found).toBeVisible({ timeout: 500 });
+  }).toPass({ timeout: 30_000 });
   return found;
 }
 

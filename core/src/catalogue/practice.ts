@@ -33,6 +33,8 @@ export const PRACTICE = {
   /** Lost to an uneven surface under lean concrete, on stone and on soil. */
   unevenStone: typical('m', 0.02),
   unevenSoil: typical('m', 0.01),
+  /** Largest stone of a footing's mix. */
+  topSize: typical('m', 0.02),
   /** Longest a driver stands under the bucket while his truck fills: a round figure. */
   truckStands: typical('hours', 1),
 } as const satisfies Record<string, Practice>;

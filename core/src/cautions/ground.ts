@@ -183,8 +183,8 @@ export const WATER_CAUTIONS = {
     find: ({ live, job }) =>
       live.length === 0
         ? []
-        : underFlood(job).map(({ name, level, least }) => ({
-            elements: [],
+        : underFlood(job).map(({ element, name, level, least }) => ({
+            elements: element === null ? [] : [element],
             names: { name },
             values: { short: [least - level, 'size'], level: [least, 'level'] },
           })),

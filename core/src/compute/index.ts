@@ -13,6 +13,7 @@ export * from './views/overdig-shape.ts';
 export * from './views/section.ts';
 export * from './views/services.ts';
 export * from './views/setout-sheet.ts';
+export * from './views/steel.ts';
 export * from './views/truck-times.ts';
 export * from './what-if/alternatives.ts';
 export * from './what-if/bottom-ways.ts';

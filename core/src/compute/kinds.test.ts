@@ -349,7 +349,7 @@ describe('a stone footing', () => {
             [0, 0],
             [10, 0],
           ],
-          { use: 'stone', width: 0.5, thickness: 0.7, beam: { width: 0.3, height: 0.4 }, stem: 0 },
+          { use: 'stone', width: 0.5, thickness: 0.7, beam: { width: 0.3, height: 0.4 } },
         ),
       );
     });
@@ -572,7 +572,7 @@ describe('the pace of people who dig', () => {
     });
     const [first] = takeoff.work.hand.elements;
     expect(first!.blocks).toEqual(['E2']);
-    expect(first!.pours).toEqual([{ id: 'w', name: 'West wall', kind: null }]);
+    expect(first!.pours).toEqual([{ id: 'w', name: 'West wall', kind: null, number: null }]);
   });
 });
 

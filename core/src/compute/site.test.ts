@@ -61,7 +61,7 @@ describe('the demos’ site work', () => {
   it('a box is cut along its longer side, walls and roof and base', () => {
     const plan = demo('cheese-vault');
     const section = sectionThrough(plan, compute(plan), 0)!;
-    const walls = section.boxes.filter((box) => box.what === 'stem');
+    const walls = section.boxes.filter((box) => box.what === 'rising');
     expect(walls).toHaveLength(3);
     const roof = walls.find((box) => box.s1 - box.s0 > 1)!;
     expect(roof.z1).toBeCloseTo(96.75 + 2.9, 9);

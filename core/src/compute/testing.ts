@@ -1,6 +1,6 @@
 /** Made-up jobs for drawn tests. Not part of the core's door. */
-import { newUnderpin } from '../plan/blank.ts';
-import type { Element } from '../plan/elements.ts';
+import { newRising, newUnderpin } from '../plan/blank.ts';
+import type { Element, Rising } from '../plan/elements.ts';
 import type { BedLayer, Plan } from '../plan/schema.ts';
 import { named, pad, plainPlan, raft, seeded, soilsDown, stone, strip, tank } from '../testing.ts';
 
@@ -82,8 +82,20 @@ export function mixedJob(seed: number): Plan {
       ];
     };
     const pipe = () => some(null, { diameter: 0.1, bedding: 0.05 });
+    const rising = (): Rising | null => {
+      const wall = newRising(p, 0.2);
+      wall.top = some('ground', 'height', 'level', 'floor', 'flood');
+      wall.height = 0.3 + 1.2 * next();
+      wall.level = 100.2 + 0.6 * next();
+      wall.over = some(null, 0.2);
+      wall.made = some('cast', 'cast', 'laid');
+      wall.rise = some(null, 0.25, 0.6);
+      wall.units.fill = some('none', 'concrete', 'stone');
+      wall.beam = some(null, null, 0.2);
+      return some(null, wall, wall, wall);
+    };
     const kinds: (() => Element)[] = [
-      () => strip(line(4), { bed: bed(), stem: 0.2 }),
+      () => strip(line(4), { bed: bed(), rising: rising() }),
       () => pad(...at(), 1.2, 1, { angle: 180 * next(), bed: bed(), hand: next() < 0.4 }),
       () =>
         strip(line(5), {

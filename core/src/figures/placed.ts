@@ -4,7 +4,7 @@ import { layerValues } from '../plan/beds.ts';
 import { newLayer } from '../plan/blank.ts';
 import { startOf } from '../plan/fields.ts';
 import type { Bed, BedLayer, Plan } from '../plan/schema.ts';
-import { castOf, leftOutOf, POUR_KINDS } from '../pour/index.ts';
+import { type Cast, POUR_KINDS, pourKindOf } from '../pour/index.ts';
 import {
   type FigurePart,
   type Origin,
@@ -31,17 +31,30 @@ import {
   sum,
 } from './line.ts';
 
-const orderLine = ({ plan }: Job, neat: number, { label, stays = 0 }: OrderOf = {}): Working => {
-  const rule = stays > 0 ? 'orderStays' : 'order';
+const orderLine = (
+  { plan }: Job,
+  neat: number,
+  { label, stays = 0, mixed = false }: OrderOf = {},
+): Working => {
+  const rule = mixed ? 'orderMixed' : stays > 0 ? 'orderStays' : 'order';
   return line(
     rule,
     rule,
     'volume',
     [
       input('volume', neat, 'volume'),
-      ...(stays > 0 ? [input('stays', stays, 'volume', 'typed')] : []),
+      ...(stays > 0 || mixed ? [input('stays', stays, 'volume', 'typed')] : []),
       input('waste', plan.pour.waste, 'percent', saidIn(plan, '/pour/waste'), 'practice'),
-      input('step', plan.pour.step, 'volume', startedOr(plan.pour.step, startOf('/pour/step', plan.system))),
+      ...(mixed
+        ? []
+        : [
+            input(
+              'step',
+              plan.pour.step,
+              'volume',
+              startedOr(plan.pour.step, startOf('/pour/step', plan.system)),
+            ),
+          ]),
     ],
     { label },
   );
@@ -50,35 +63,43 @@ interface OrderOf {
   readonly label?: string | undefined;
   /** m³ that do not come out where they are wanted. */
   readonly stays?: number;
+  /** On site: by no plant's step. */
+  readonly mixed?: boolean;
 }
 
 /** What is ordered of concrete, pour by pour: each is rounded up by itself, and so are its trucks. */
 function pourLines(job: Job): Working[] {
   const { plan, pours } = job;
-  const named = (ids: readonly string[]) => {
+  const named = (ids: readonly string[], [first]: readonly Cast[]) => {
     const names = plan.elements.flatMap(({ id, name }) => (ids.includes(id) ? [name] : []));
-    return names.length > 3 ? `${names.slice(0, 3).join(', ')} …` : names.join(', ');
+    const all = names.length > 3 ? `${names.slice(0, 3).join(', ')} …` : names.join(', ');
+    // Passes and rises of the same things are told apart by their number.
+    const stage = first && first.key !== first.element ? first.key.slice(first.element.length + 1) : '';
+    return stage ? `${all} (${stage.replace('.', ' ')})` : all;
   };
   const lines = pours
     .filter(({ neat }) => neat > 0)
-    .map(({ name, elements, neat, stays }) => {
-      const label = pours.length > 1 ? (name ?? named(elements)) : undefined;
-      const order = orderLine(job, neat, { label, stays });
+    .map(({ name, elements, casts, neat, stays, mixed }) => {
+      const label = pours.length > 1 ? (name ?? named(elements, casts)) : undefined;
+      const order = orderLine(job, neat, { label, stays, mixed });
       return {
         order,
-        trucks: line(
-          'trucks',
-          'trucks',
-          'count',
-          [
-            input('ordered', order.value, 'volume'),
-            input('truck', plan.pour.truck, 'volume', saidIn(plan, '/pour/truck')),
-          ],
-          { label },
-        ),
+        // What is mixed on site comes in no truck.
+        trucks: mixed
+          ? null
+          : line(
+              'trucks',
+              'trucks',
+              'count',
+              [
+                input('ordered', order.value, 'volume'),
+                input('truck', plan.pour.truck, 'volume', saidIn(plan, '/pour/truck')),
+              ],
+              { label },
+            ),
       };
     });
-  const each = lines.flatMap(({ order, trucks }) => [order, trucks]);
+  const each = lines.flatMap(({ order, trucks }) => (trucks ? [order, trucks] : [order]));
   if (lines.length < 2) return each;
   return [
     ...each,
@@ -92,7 +113,7 @@ function pourLines(job: Job): Working[] {
       'allTrucks',
       'sum',
       'count',
-      lines.map(({ trucks }) => of(trucks)),
+      lines.flatMap(({ trucks }) => (trucks ? [of(trucks)] : [])),
     ),
   ];
 }
@@ -100,12 +121,16 @@ function pourLines(job: Job): Working[] {
 /** What is cast, by what it is; of what is partly hollow no thickness is told. */
 const castLines = ({ plan, placed }: Job): Working[] =>
   POUR_KINDS.flatMap((kind) => {
-    const cast = placed.elements.filter(
-      ({ concrete }, i) => concrete > 0 && castOf(plan.elements[i]!).pours === kind,
-    );
+    const cast = placed.elements.flatMap(({ casts, concreteArea }, i) => {
+      const own = casts.filter(({ stage }) => pourKindOf(plan.elements[i]!, stage) === kind);
+      const flat = own.every(({ stage }) => stage === 'first' || stage === 'pass');
+      return own.length > 0
+        ? [{ volume: sum(own.map((one) => one.volume)), area: flat ? concreteArea : null }]
+        : [];
+    });
     if (cast.length === 0) return [];
-    const volume = sum(cast.map(({ concrete }) => concrete));
-    const areas = cast.flatMap(({ concreteArea }) => (concreteArea === null ? [] : [concreteArea]));
+    const volume = sum(cast.map((one) => one.volume));
+    const areas = cast.flatMap(({ area }) => area ?? []);
     const told = areas.length < cast.length ? [] : spread(sum(areas), volume);
     return [read(`cast.${kind}`, 'V = ∪ (A·t)', volume, 'volume', told)];
   });
@@ -113,8 +138,8 @@ const castLines = ({ plan, placed }: Job): Working[] =>
 /** What is left out of it for each service that runs through. */
 const leftOutLines = ({ plan, crossings }: Job): Working[] =>
   plan.ground.hazards.flatMap(({ id, name }) => {
-    const own = crossings.filter(({ hazard, part }) => hazard === id && part === 'concrete');
-    const volume = leftOutOf(own);
+    const own = crossings.filter(({ hazard }) => hazard === id);
+    const volume = sum(own.flatMap(({ shares }) => shares.map((one) => one.volume)));
     return volume > 0 ? [read('leftOut', 'V = A·l', -volume, 'volume', [], { label: name })] : [];
   });
 

@@ -52,6 +52,11 @@ export const RULES = {
     of: (input) =>
       up(((input('volume') + input('stays')) * (1 + input('waste'))) / input('step')) * input('step'),
   },
+  /** Mixed on site: what is wanted is what is made. */
+  orderMixed: {
+    formula: 'V′ = (V + Vr)·(1 + w)',
+    of: (input) => (input('volume') + input('stays')) * (1 + input('waste')),
+  },
   trucks: { formula: 'N = ⌈V′/Vt⌉', of: (input) => up(input('ordered') / input('truck')) },
   lifts: {
     formula: 'n = ⌈T/tmax⌉',

@@ -25,6 +25,8 @@ const BY_HAND: Record<RuleId, readonly [Readonly<Record<string, number>>, number
   // 14.04 · 1.05 = 14.742, in half cubic metres 15.
   order: [{ volume: 14.04, waste: 0.05, step: 0.5 }, 15],
   // (14.04 + 0.55) · 1.05 = 15.32 → 15.5.
+  // 2.4 and 0.1 in the hopper, 5 % lost: nothing is rounded.
+  orderMixed: [{ volume: 2.4, stays: 0.1, waste: 0.05 }, 2.625],
   orderStays: [{ volume: 14.04, stays: 0.55, waste: 0.05, step: 0.5 }, 15.5],
   trucks: [{ ordered: 15, truck: 7 }, 3],
   lifts: [{ bed: 0.52, liftLimit: 0.2 }, 3],

@@ -105,7 +105,7 @@ export const HOLDS: Readonly<Record<HoldKind, HoldRow>> = {
     before: 'backfill',
     role: 'engineer',
     strict: true,
-    applies: (info) => built(info) && (boxElementOf(info.element) !== null || info.element.stem > 0),
+    applies: (info) => built(info) && (boxElementOf(info.element) !== null || info.element.rising !== null),
     needs: none,
   },
   bay: {

@@ -5,7 +5,7 @@ import { typicalMachine } from '../catalogue/machines.ts';
 import { PUMPS, type PumpId } from '../catalogue/pumps.ts';
 import type { System } from '../units/index.ts';
 import { INCH } from '../units/index.ts';
-import type { BoxElement, Pad, Raft, Ramp, Strip, Underpin } from './elements.ts';
+import type { BoxElement, Pad, Raft, Ramp, Rising, Strip, Underpin } from './elements.ts';
 import { type FieldId, startOf } from './fields.ts';
 import { NO_LIMITS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import { nextName } from './names.ts';
@@ -138,6 +138,27 @@ const blankSpoil = (metric: boolean, start: Start): Plan['spoil'] => ({
   fleet: start('/spoil/fleet'),
 });
 
+/** Nobody has said more of the pours than what they start with. */
+const blankPour = (start: (id: FieldId) => number): Plan['pour'] => ({
+  irregularity: null,
+  waste: start('/pour/waste'),
+  step: start('/pour/step'),
+  truck: start('/pour/truck'),
+  together: [],
+  order: [],
+  line: null,
+  hopper: null,
+  gaps: null,
+  orders: [],
+  topSize: null,
+  dampen: null,
+  heads: null,
+  steel: [],
+  fittings: [],
+  screed: start('/pour/screed'),
+  makeUp: 'concrete',
+});
+
 /** A plan with ground and levels but nothing dug yet. Frost is left open: nobody may guess it. */
 export function blankPlan(name: string, system: System): Plan {
   const metric = system === 'metric';
@@ -195,20 +216,7 @@ export function blankPlan(name: string, system: System): Plan {
     spoil: blankSpoil(metric, start),
     beds: [],
     compactors: [],
-    pour: {
-      irregularity: null,
-      waste: start('/pour/waste'),
-      step: start('/pour/step'),
-      truck: start('/pour/truck'),
-      together: [],
-      order: [],
-      line: null,
-      hopper: null,
-      gaps: null,
-      orders: [],
-      screed: start('/pour/screed'),
-      makeUp: 'concrete',
-    },
+    pour: blankPour(start),
     holds: { by: [], own: [] },
     permits: [],
     prices: {
@@ -279,7 +287,7 @@ const common = (plan: Plan, id: string) => ({
   method: 'formed' as const,
   floor: null,
   bed: plan.beds[0]?.id ?? null,
-  stem: starts(plan, '/elements/*/stem'),
+  rising: null,
   slope: null,
   room: null,
   bucket: null,
@@ -288,6 +296,25 @@ const common = (plan: Plan, id: string) => ({
   support: null,
   hand: false,
   string: null,
+});
+
+/** A wall or column on a footing whose height nobody has said: it stands to the ground, and nothing is cast for it. */
+export const newRising = (plan: Plan, thickness = starts(plan, '/elements/*/rising/thickness')): Rising => ({
+  thickness,
+  top: 'ground',
+  height: null,
+  level: null,
+  over: null,
+  made: 'cast',
+  rise: null,
+  units: {
+    length: starts(plan, '/elements/*/rising/units/length'),
+    height: starts(plan, '/elements/*/rising/units/height'),
+    joint: starts(plan, '/elements/*/rising/units/joint'),
+    cells: starts(plan, '/elements/*/rising/units/cells'),
+    fill: 'none',
+  },
+  beam: null,
 });
 
 const names = (plan: Plan) => plan.elements.flatMap((element) => [element.id, element.name]);

@@ -2,14 +2,41 @@
 import Type, { type Static, type TSchema } from 'typebox';
 import {
   BOARD_ZONES,
+  CELL_FILLS,
   ELEMENT_KINDS,
   type ElementKind,
   FOUNDINGS,
   OUTLETS,
+  RISING_MAKES,
+  RISING_TOPS,
   STRIP_USES,
   SUPPORTS,
 } from './kinds.ts';
 import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
+
+/** A wall on a strip, a column on a pad: what rises from its top, cast or laid. */
+const Rising = object({
+  /** Of a wall; a column is as long as it is thick. */
+  thickness: num('/elements/*/rising/thickness'),
+  top: oneOf(RISING_TOPS),
+  /** Over the footing's top; the level of its top; over the floor's level or the flood's. Each read by its own top. */
+  height: orNull(num('/elements/*/rising/height')),
+  level: orNull(num('/elements/*/rising/level')),
+  over: orNull(num('/elements/*/rising/over')),
+  made: oneOf(RISING_MAKES),
+  /** Of a cast one: the most that is cast at once; null: all of it. */
+  rise: orNull(num('/elements/*/rising/rise')),
+  /** Of a laid one: the units, the joint between them, the share of a unit that is cells, and what fills those. */
+  units: object({
+    length: num('/elements/*/rising/units/length'),
+    height: num('/elements/*/rising/units/height'),
+    joint: num('/elements/*/rising/units/joint'),
+    cells: num('/elements/*/rising/units/cells'),
+    fill: oneOf(CELL_FILLS),
+  }),
+  /** Cast along its top: a ring beam, within its height. */
+  beam: orNull(num('/elements/*/rising/beam')),
+});
 
 const Common = {
   id,
@@ -22,8 +49,8 @@ const Common = {
   floor: orNull(id),
   /** The bed it stands on; null: trimmed ground. */
   bed: orNull(id),
-  /** Width of the wall or column that stands on it; 0 when none. */
-  stem: num('/elements/*/stem'),
+  /** The wall or column that stands on it; null: none. */
+  rising: orNull(Rising),
   /** Null: the job's. */
   slope: orNull(num('/elements/*/slope')),
   room: orNull(num('/elements/*/room')),
@@ -169,6 +196,7 @@ const SCHEMAS = {
 /** In the order of the kinds: the checks tell by it which kind a wrong element was meant to be. */
 export const ELEMENT_SCHEMAS = ELEMENT_KINDS.map((kind) => SCHEMAS[kind]);
 
+export type Rising = Static<typeof Rising>;
 export type Strip = Static<typeof Strip>;
 export type Pad = Static<typeof Pad>;
 export type Raft = Static<typeof Raft>;

@@ -3,10 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { demo } from '../testing.ts';
 import { rangeProblems } from '../validation/check.ts';
 import { blankPlan } from './blank.ts';
-import { FIELDS, fieldOf, isField, outOfRange, patternOf, startOf, WORDINGS } from './fields.ts';
+import { FIELDS, fieldOf, isField, outOfRange, patternOf, startOf } from './fields.ts';
 import { numbersOf } from './numbers.ts';
 import { readNumber, writeNumber } from './path.ts';
 import { PlanSchema } from './schema.ts';
+import { WORDINGS } from './wordings.ts';
 
 interface Schema {
   readonly type?: string;

@@ -72,10 +72,10 @@ describe('the first minute', () => {
 
   it('a wall by itself stands on a footing thrice as thick, its thickness in pencil until it is said', () => {
     const unsaid = firstJob('W', 'metric', said({ kind: 'wall', length: 12, frost: 0.8 }));
-    expect(unsaid.elements[0]).toMatchObject({ stem: 0.25, width: 0.75 });
+    expect(unsaid.elements[0]).toMatchObject({ rising: { thickness: 0.25, top: 'ground' }, width: 0.75 });
     expect(unsaid.assumed).toContain('/elements/0');
     const plan = firstJob('W', 'metric', said({ kind: 'wall', length: 12, thick: 0.5, frost: 0.8 }));
-    expect(plan.elements[0]).toMatchObject({ stem: 0.5, width: 1.5 });
+    expect(plan.elements[0]).toMatchObject({ rising: { thickness: 0.5 }, width: 1.5 });
     expect(plan.assumed).not.toContain('/elements/0');
     expect(compute(plan).elements[0]!.length).toBe(12);
   });

@@ -12,6 +12,7 @@ import {
   newLayer,
   newPad,
   newRaft,
+  newRising,
   newStrip,
   newUnderpin,
   withFloor,
@@ -264,8 +265,8 @@ function elementsOf(plan: Plan, said: FirstSaid, kind: FirstKind): Element[] {
           [0, 0],
           [length, 0],
         ]);
-        const stem = said.thick ?? USUAL_WALL;
-        return { ...strip, stem, width: Math.max(strip.width, FOOT * stem) };
+        const thick = said.thick ?? USUAL_WALL;
+        return { ...strip, rising: newRising(p, thick), width: Math.max(strip.width, FOOT * thick) };
       });
       break;
     case 'slab':

@@ -14,6 +14,7 @@ export * from './path.ts';
 export type {
   Bed,
   BedLayer,
+  Fitting,
   FloorLayer,
   FloorSpec,
   Gate,
@@ -31,6 +32,7 @@ export type {
   SitePump,
   SoftSpot,
   SoilEntry,
+  Steel,
   StringLine,
   SurfaceSpec,
   Truck,
@@ -38,3 +40,4 @@ export type {
 export * from './strings.ts';
 export { isWholeText, wholeText, wholeValue } from './text.ts';
 export { drainOf, traitsOf } from './variants.ts';
+export * from './wordings.ts';

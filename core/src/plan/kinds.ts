@@ -6,6 +6,20 @@ export const STRIP_USES = ['footing', 'drain', 'stone'] as const;
 export const FOUNDINGS = ['depth', 'floor'] as const;
 /** Where boards against frost lie of a slab: under all of it, under its edge, or out past its edge. */
 export const BOARD_ZONES = ['whole', 'edge', 'apron'] as const;
+/** What the top of a wall or column is told by; by the ground: nobody has said how high it is. */
+export const RISING_TOPS = ['ground', 'height', 'level', 'floor', 'flood'] as const;
+export type RisingTop = (typeof RISING_TOPS)[number];
+/** Cast in forms, or laid of units in mortar. */
+export const RISING_MAKES = ['cast', 'laid'] as const;
+/** What the cells of laid units are filled with. */
+export const CELL_FILLS = ['none', 'concrete', 'stoneCement', 'stone'] as const;
+export type CellFill = (typeof CELL_FILLS)[number];
+/** Bars along a footing and across it, bars that start a wall or column, and mesh. */
+export const STEEL_KINDS = ['along', 'across', 'starters', 'mesh'] as const;
+export const STEEL_PLACES = ['base', 'wall'] as const;
+export type SteelKind = (typeof STEEL_KINDS)[number];
+export const FITTINGS = ['weep', 'dowel', 'waterstop', 'sleeve', 'anchor'] as const;
+export type FittingKind = (typeof FITTINGS)[number];
 /** Where a drain's water goes. */
 export const OUTLETS = ['daylight', 'ditch', 'sump'] as const;
 /** What is done with a pipe or cable that lies in what is cast; out of the way, it takes no room in it. */

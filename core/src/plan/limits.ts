@@ -4,6 +4,8 @@ export const PLAN_VERSION = 13;
 
 /** How many of each a plan holds. */
 export const MOST_ELEMENTS = 400;
+/** Casts of all elements, each by itself: footing, walls, rises. */
+export const MOST_CASTS = 2000;
 export const MOST_LOGS = 60;
 /** Levels this far under the ground are a slip of datum or of a digit, m (assumed). */
 export const DEEPEST_DIG = 20;

@@ -31,6 +31,14 @@ const EIGHTH = {
   water: 0.0003917024504525172,
 };
 
+/**
+ * Until version 13 the ground at the middle of each run of a wall said how much of it stands in the backfill; now it
+ * is cut against the ground. Nothing else of a figure may move.
+ */
+const CUT_WALLS: Readonly<Record<string, number>> = { keep: 1e-4 };
+const held = (id: string, value: number, then: number) =>
+  expect(Math.abs(value / then - 1), id).toBeLessThan(CUT_WALLS[id] ?? 1e-8);
+
 describe('a plan of version 1', () => {
   // What the program that wrote them worked out.
   it.each([
@@ -50,7 +58,8 @@ describe('a plan of version 1', () => {
     const takeoff = compute(read.plan);
     expect(takeoff.problems).toEqual([]);
     for (const [id, value] of Object.entries(figures))
-      expect(takeoff.figures[id as keyof typeof figures].value).toBeCloseTo(value, 6);
+      if (value === 0) expect(takeoff.figures[id as keyof typeof figures].value).toBe(0);
+      else held(id, takeoff.figures[id as keyof typeof figures].value, value);
     expect(takeoff.elements[0]!.formation).toBeCloseTo(formation, 6);
   });
 
@@ -173,7 +182,7 @@ describe('a plan of version 1', () => {
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     const takeoff = compute(read.plan);
     for (const [id, value] of Object.entries(figures))
-      expect(Math.abs(takeoff.figures[id as keyof typeof figures].value / value - 1), id).toBeLessThan(1e-8);
+      held(id, takeoff.figures[id as keyof typeof figures].value, value);
     // The bed and the blinding are the layers of one bed, from formation up.
     const layers = read.plan.beds[0]?.layers ?? [];
     expect(layers.map((layer) => layer.material)).toEqual([
@@ -194,7 +203,7 @@ describe('a plan of version 1', () => {
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     const { figures } = compute(read.plan);
     for (const [id, value] of Object.entries(SEVENTH))
-      expect(Math.abs(figures[id as keyof typeof SEVENTH].value / value - 1), id).toBeLessThan(1e-8);
+      held(id, figures[id as keyof typeof SEVENTH].value, value);
     for (const element of read.plan.elements) {
       if (element.kind === 'raft') expect(element).toMatchObject({ boards: null, crossfall: null });
       if (element.kind === 'strip') expect(element.outfall?.silt).toBe(0);
@@ -209,7 +218,7 @@ describe('a plan of version 1', () => {
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     const { figures } = compute(read.plan);
     for (const [id, value] of Object.entries(EIGHTH))
-      expect(Math.abs(figures[id as keyof typeof EIGHTH].value / value - 1), id).toBeLessThan(1e-8);
+      held(id, figures[id as keyof typeof EIGHTH].value, value);
     expect(read.plan.ground.softSpots).toEqual([]);
     expect(read.plan.pour.screed).toBe(2.4);
   });
@@ -239,8 +248,7 @@ describe('a plan of version 1', () => {
     const read = validatePlan(old);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     const { figures, cautions } = compute(read.plan);
-    for (const [id, value] of Object.entries(ninth))
-      expect(Math.abs(figures[id as keyof typeof ninth].value / value - 1), id).toBeLessThan(1e-8);
+    for (const [id, value] of Object.entries(ninth)) held(id, figures[id as keyof typeof ninth].value, value);
     expect(read.plan.emergencyContact).toBe('');
     expect(cautions.map(({ code }) => code)).toContain('ringUnknown');
   });

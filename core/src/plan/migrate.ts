@@ -452,12 +452,12 @@ const toTwelfth = (plan: Json): Json => ({
     : plan.elements,
 });
 
-/** What was logged counted by itself until now; the lead takes it. Services in what is cast, and more of a pour, nobody has said. */
+/** What was logged counted by itself until now; the lead takes it. Services in what is cast, more of a pour, and how high walls rise, nobody has said. */
 const toThirteenth = (plan: Json): Json => ({
   ...plan,
   ...(given(plan.prices) && { prices: { ...object(plan.prices), machineHour: null } }),
   ...(given(plan.pour) && {
-    pour: { ...object(plan.pour), order: [], line: null, hopper: null, gaps: null, orders: [] },
+    pour: { ...object(plan.pour), ...NEW_POUR },
   }),
   ...(given(plan.dig) && {
     dig: { ...object(plan.dig), learned: { byHand: null, outputs: [] } },
@@ -469,7 +469,35 @@ const toThirteenth = (plan: Json): Json => ({
       hazards: mapped(object(plan.ground).hazards, (hazard) => ({ ...hazard, crossing: null })),
     },
   }),
+  elements: mapped(plan.elements, ({ stem, ...element }) => ({
+    ...element,
+    rising: typeof stem === 'number' && stem >= 0.001 ? { ...TO_THE_GROUND, thickness: stem } : null,
+  })),
 });
+
+const NEW_POUR = {
+  order: [],
+  line: null,
+  hopper: null,
+  gaps: null,
+  orders: [],
+  topSize: null,
+  dampen: null,
+  heads: null,
+  steel: [],
+  fittings: [],
+};
+/** A wall told by its thickness alone stands to the ground: how high it is nobody has said. */
+const TO_THE_GROUND = {
+  top: 'ground',
+  height: null,
+  level: null,
+  over: null,
+  made: 'cast',
+  rise: null,
+  units: { length: 0.39, height: 0.19, joint: 0.01, cells: 0.5, fill: 'none' },
+  beam: null,
+};
 
 const given = (value: unknown) => value !== null && value !== undefined;
 

@@ -23,6 +23,10 @@ export const text = (most: number) => Type.String({ maxLength: most, pattern: WH
 export const said = /*#__PURE__*/ Type.String({ minLength: 1, maxLength: 400, pattern: WHOLE_TEXT });
 export const name = /*#__PURE__*/ Type.String({ minLength: 1, maxLength: 80, pattern: WHOLE_TEXT });
 export const id = /*#__PURE__*/ Type.String({ pattern: '^[A-Za-z0-9_-]{1,40}$' });
+/** What of an element is cast at once: its id, and what of it where that is not the first. */
+export const castKey = /*#__PURE__*/ Type.String({
+  pattern: '^[A-Za-z0-9_-]{1,40}([.][a-z]{1,20}([.][0-9]{1,4})?)?$',
+});
 /*#__NO_SIDE_EFFECTS__*/
 export const oneOf = <const T extends readonly string[]>(values: T) =>
   Type.Unsafe<T[number]>({ type: 'string', enum: [...values] });

@@ -32,6 +32,7 @@ import {
 } from './kinds.ts';
 import { CLOCK, LOCAL, MOST_ELEMENTS, MOST_LOGS, MOST_SPOTS, PLAN_FORMAT, PLAN_VERSION } from './limits.ts';
 import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
+import { type Fitting, Pouring, type Steel } from './pouring.ts';
 
 /** x, y and level of a surveyed spot. */
 export const Spot = Type.Unsafe<readonly [number, number, number]>({
@@ -695,34 +696,7 @@ export const PlanSchema = object({
   compactors: Type.Array(OwnCompactor, { maxItems: COMPACTOR_IDS.length }),
   /** What elements stand on, by name: one that names none stands on trimmed ground. */
   beds: Type.Array(Bed, { maxItems: 20 }),
-  pour: object({
-    /** Lost to an uneven surface under lean concrete. Null: 20 mm over stone, 10 mm over soil. */
-    irregularity: orNull(num('/pour/irregularity')),
-    waste: num('/pour/waste'),
-    /** The plant's order step and its truck. */
-    step: num('/pour/step'),
-    truck: num('/pour/truck'),
-    /** Length of the straight-edge lean concrete is drawn off with, m. */
-    screed: num('/pour/screed'),
-    /** What is cast together, by name; what is in none is cast with its like. */
-    together: Type.Array(
-      object({ id, name, elements: Type.Array(id, { minItems: 1, maxItems: MOST_ELEMENTS }) }),
-      { maxItems: 40 },
-    ),
-    /** Who is cast first, ids: where two share room it is the earlier one's. What is missing follows as it was drawn. */
-    order: Type.Array(id, { maxItems: MOST_ELEMENTS }),
-    /** The pump's line, whose fill stays in it after each pour; null: no line. */
-    line: orNull(object({ length: num('/pour/line/length'), diameter: num('/pour/line/diameter') })),
-    /** Left in the hopper, and what forms that give take, m³ a pour. Null: nobody has said, nothing is added. */
-    hopper: orNull(num('/pour/hopper')),
-    gaps: orNull(num('/pour/gaps')),
-    /** How each pour is ordered, by its id, in people's own words: mix and class, when, where it is let off, with whom. */
-    orders: Type.Array(object({ id, mix: text(80), when: text(40), where: text(120), to: text(120) }), {
-      maxItems: 60,
-    }),
-    /** What a bottom dug low is made up with. */
-    makeUp: oneOf(['stone', 'lean', 'concrete'] as const),
-  }),
+  pour: Pouring,
   /** Whose eyes work needs before it is covered. */
   holds: object({
     /** Where that is otherwise than usual for a kind of work; none: nobody's. */
@@ -794,3 +768,4 @@ export type StringLine = Plan['levels']['strings'][number];
 export type Bed = Static<typeof Bed>;
 export type BedLayer = Static<typeof BedLayer>;
 export type Truck = Plan['spoil']['trucks'][number];
+export type { Fitting, Steel };

@@ -13,7 +13,7 @@ export const builtTerms = (
   ['makeUpVolume', placed.makeUp],
   ['blindingVolume', placed.blinding],
   ['footingVolume', add(placed.elements.map(({ concrete }) => concrete))],
-  ['stemVolume', placed.stems],
+  ['stemVolume', placed.risings],
   ['voidVolume', placed.voids],
   ['floorVolume', placed.underSlabs],
   ['boardVolume', placed.boards],

@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
+import { newRising } from '../plan/blank.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
 import { demo, named, pad, placed, plainPlan, strip, unlike, unworked } from '../testing.ts';
 import { validatePlan } from '../validation/validate.ts';
@@ -146,14 +147,14 @@ describe('through a bay under an old wall, and through a wall', () => {
   it('comes off the wall it runs through, and a wall it misses is not told of', () => {
     const through = (level: number) => {
       const plan = job(service(across(3), { level }));
-      plan.elements[0]!.stem = 0.3;
+      plan.elements[0]!.rising = newRising(plan, 0.3);
       return compute(plan);
     };
     const [met, missed] = [through(99.3), through(98.4)];
-    const wall = met.crossings.find(({ part }) => part === 'stem')!;
+    const wall = met.crossings.find(({ part }) => part === 'rising')!;
     // π/4·0.11² · 0.3.
     expect(wall.leftOut).toBeCloseTo(0.002851, 6);
-    expect(missed.crossings.some(({ part }) => part === 'stem')).toBe(false);
+    expect(missed.crossings.some(({ part }) => part === 'rising')).toBe(false);
     expect(missed.walls - met.walls).toBeCloseTo(wall.leftOut, 9);
   });
 });

@@ -9,6 +9,7 @@
 import { clipLine, edges, type Prism } from '../geometry/index.ts';
 import type { CROSSINGS } from '../plan/kinds.ts';
 import type { Hazard } from '../plan/schema.ts';
+import type { CastStage } from './kinds.ts';
 
 export type CrossingHow = (typeof CROSSINGS)[number];
 
@@ -18,7 +19,7 @@ export interface Crossing {
   /** Position of the element in the plan. */
   readonly owner: number;
   /** Its footing, or the wall on it. */
-  readonly part: 'concrete' | 'stem';
+  readonly part: 'concrete' | 'rising';
   /** Null: nobody has said what is done with it. */
   readonly how: CrossingHow | null;
   /** How it lies to what is cast there; null: nobody knows its level. */
@@ -28,14 +29,24 @@ export interface Crossing {
   /** Lowest and highest of what is cast along it. */
   readonly bottom: number;
   readonly top: number;
-  /** m³ left out of what is cast; shared room once. */
+  /** m³ left out of what is cast; shared room once. And of each stage of it. */
   readonly leftOut: number;
+  readonly shares: readonly LeftOut[];
+}
+
+/** m³ left out of a stage of what is cast. */
+export interface LeftOut {
+  readonly stage: CastStage;
+  readonly number: number;
+  readonly volume: number;
 }
 
 /** A piece of what is cast or stays hollow, in the order that decides whose shared room is. */
 export interface CrossedPrism extends Prism {
   readonly owner: number;
   readonly what: string;
+  readonly stage?: CastStage;
+  readonly number?: number;
 }
 
 /** m³ left out for some services together. */
@@ -102,7 +113,7 @@ export function crossingsOf(hazards: readonly Hazard[], prisms: readonly Crossed
           if (chord[0] >= to || chord[1] <= from) continue;
           const free = freeOf([prism.bottom, prism.top], taken);
           taken.push([prism.bottom, prism.top]);
-          if ((prism.what !== 'concrete' && prism.what !== 'stem') || free.length === 0) continue;
+          if ((prism.what !== 'concrete' && prism.what !== 'rising') || free.length === 0) continue;
           const length = to - from;
           const key = `${prism.owner}/${prism.what}`;
           const known = found.get(key) ?? {
@@ -115,6 +126,7 @@ export function crossingsOf(hazards: readonly Hazard[], prisms: readonly Crossed
             bottom: Infinity,
             top: -Infinity,
             leftOut: 0,
+            shares: [],
           };
           found.set(key, known);
           if (!seen.has(key)) known.length += length;
@@ -125,12 +137,20 @@ export function crossingsOf(hazards: readonly Hazard[], prisms: readonly Crossed
           const lies =
             level - size / 2 >= prism.top ? 'over' : level + size / 2 <= prism.bottom ? 'under' : 'through';
           if (known.lies === null || lies === 'through') known.lies = lies;
-          if (opening)
-            for (const [low, high] of free)
-              known.leftOut +=
-                length *
-                (sectionBelow(opening.round, opening.across, level, high) -
-                  sectionBelow(opening.round, opening.across, level, low));
+          if (!opening) continue;
+          const volume =
+            length *
+            free.reduce(
+              (sum, [low, high]) =>
+                sum +
+                sectionBelow(opening.round, opening.across, level, high) -
+                sectionBelow(opening.round, opening.across, level, low),
+              0,
+            );
+          known.leftOut += volume;
+          // A laid wall is cast in no stage.
+          if (prism.stage && volume > 0)
+            known.shares = [...known.shares, { stage: prism.stage, number: prism.number ?? 1, volume }];
         }
       });
     });

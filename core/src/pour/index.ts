@@ -1,6 +1,15 @@
 export * from './built.ts';
 export { type Crossing, leftOutOf, sectionBelow } from './crossings.ts';
 export * from './floors.ts';
-export { type BuiltAs, castOf, POUR_KINDS } from './kinds.ts';
+export {
+  type BuiltAs,
+  CAST_STAGES,
+  type CastStage,
+  castOf,
+  POUR_KINDS,
+  type PourKind,
+  pourKindOf,
+} from './kinds.ts';
 export * from './place.ts';
 export * from './pours.ts';
+export * from './rising.ts';

@@ -14,16 +14,45 @@ export interface Piece {
 }
 
 /** What is cast with its like when nobody says otherwise, in the order it is cast. */
-export const POUR_KINDS = ['footings', 'pads', 'underpinning', 'boxes', 'slabs'] as const;
+export const POUR_KINDS = [
+  'footings',
+  'pads',
+  'underpinning',
+  'boxes',
+  'boxWalls',
+  'roofs',
+  'walls',
+  'columns',
+  'cells',
+  'beams',
+  'slabs',
+] as const;
 export type PourKind = (typeof POUR_KINDS)[number];
+
+/**
+ * What of an element is cast at once: its footing, base or slab; a box's walls and roof; a pass of bays under an old
+ * wall; a rise of the wall or column on it, the fill of a laid one's cells, the beam along its top.
+ */
+export const CAST_STAGES = ['first', 'pass', 'walls', 'roof', 'rise', 'cells', 'beam'] as const;
+export type CastStage = (typeof CAST_STAGES)[number];
+
+/** A stage of what is cast of an element, between two levels over its underside. */
+export interface Staged {
+  readonly stage: CastStage;
+  readonly from: number;
+  readonly to: number;
+}
 
 /** What stands lowest in it, as a crew calls it. */
 export type BuiltAs = 'footing' | 'slab' | 'base' | 'stone';
 
 interface Cast<E extends Element> {
   readonly built: BuiltAs;
-  /** With what it is cast when nobody says otherwise. */
+  /** With what it is cast when nobody says otherwise, and with what the wall or column on it is. */
   readonly pours: PourKind;
+  readonly rises: PourKind;
+  /** What is cast of it over its footprint, from the bottom up. */
+  readonly stages: (element: E) => readonly Staged[];
   /** A footing is cast on it. Drains and ramps carry nothing. */
   readonly carries: (element: E) => boolean;
   /** From the underside of its slab to the top of what is cast: a box's whole height. */
@@ -50,6 +79,8 @@ export const NO_WIDTH = 1e-6;
 const plain = <E extends Element>(pours: PourKind, built: BuiltAs = 'footing'): Cast<E> => ({
   built,
   pours,
+  rises: pours === 'pads' ? 'columns' : 'walls',
+  stages: (e) => [{ stage: 'first', from: 0, to: e.thickness }],
   carries: () => true,
   height: (e) => e.thickness,
   slab: (e) => e.thickness,
@@ -67,6 +98,7 @@ const inStone: Cast<Strip> = { ...strip, built: 'stone', stone: (e) => e.thickne
 const slab: Cast<Raft> = {
   ...plain('slabs', 'slab'),
   rise: (e) => e.edge?.depth ?? 0,
+  stages: (e) => [{ stage: 'first', from: e.edge?.depth ?? 0, to: (e.edge?.depth ?? 0) + e.thickness }],
   more: ({ outline, edge }) =>
     edge ? framePieces(outline, 0, edge.width).map(({ plan }) => ({ plan, from: 0, to: edge.depth })) : [],
 };
@@ -80,6 +112,7 @@ const CASTS: { readonly [V in Variant]: Cast<VariantElements[V]> } = {
     height: (e) => e.beam?.height ?? 0,
     slab: (e) => e.beam?.height ?? 0,
     rise: (e) => e.thickness,
+    stages: (e) => [{ stage: 'first', from: e.thickness, to: e.thickness + (e.beam?.height ?? 0) }],
     across: (e) => e.beam?.width ?? NO_WIDTH,
   },
   underpin: plain('underpinning'),
@@ -91,10 +124,34 @@ const CASTS: { readonly [V in Variant]: Cast<VariantElements[V]> } = {
   box: {
     ...plain('boxes', 'base'),
     height: (e) => e.height,
+    stages: ({ thickness, height, roof }) => [
+      { stage: 'first', from: 0, to: thickness },
+      { stage: 'walls', from: thickness, to: height - roof },
+      ...(roof > 0 ? [{ stage: 'roof', from: height - roof, to: height } as const] : []),
+    ],
     hollows: (e) =>
       outlinePieces(e.outline, -e.wall).map((plan) => ({ plan, from: e.thickness, to: e.height - e.roof })),
   },
 };
+
+/** With what a stage of an element is cast when nobody says otherwise. */
+export function pourKindOf(element: Element, stage: CastStage): PourKind {
+  const { pours, rises } = castOf(element);
+  switch (stage) {
+    case 'walls':
+      return 'boxWalls';
+    case 'roof':
+      return 'roofs';
+    case 'rise':
+      return rises;
+    case 'cells':
+      return 'cells';
+    case 'beam':
+      return 'beams';
+    default:
+      return pours;
+  }
+}
 
 /** The row of what an element is for. */
 export const castOf = <E extends Element>(element: E): Cast<E> =>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
-import { newUnderpin } from '../plan/blank.ts';
+import { newRising, newUnderpin } from '../plan/blank.ts';
 import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
 import { bedded, lean, named, pad, plainPlan, stone, strip } from '../testing.ts';
@@ -143,7 +143,12 @@ describe('backfill', () => {
             [0, 0],
             [10, 0],
           ],
-          { stem: 0.2 },
+          {
+            rising: newRising(
+              plainPlan(() => {}),
+              0.2,
+            ),
+          },
         ),
       ],
       (p) => {

@@ -18,7 +18,9 @@ import {
   type Linear,
   type Polygon,
   type Prism,
-  prismVolumes,
+  type PrismPiece,
+  pieceVolume,
+  prismPieces,
 } from '../geometry/index.ts';
 import type { Surface } from '../ground/surface.ts';
 import { belowSlab } from '../levels/slab.ts';
@@ -39,7 +41,8 @@ import {
 import { castRanks } from './cast-order.ts';
 import { type Crossing, crossingsOf } from './crossings.ts';
 import { boardPieces } from './insulation-boards.ts';
-import { castOf, NO_WIDTH, type Piece } from './kinds.ts';
+import { CAST_STAGES, type CastStage, castOf, NO_WIDTH, type Piece } from './kinds.ts';
+import { laidOf, type Rise, risesOf, risingTop } from './rising.ts';
 
 /** What is placed in what one element digs. */
 export interface PlacedIn {
@@ -54,10 +57,38 @@ export interface PlacedIn {
   readonly makeUp: number;
   /** Footings, m³. */
   readonly concrete: number;
+  /** All that is cast of it, the wall or column on it too, stage by stage from the bottom up. */
+  readonly casts: readonly CastIn[];
+  /** What rises from it; null: nothing. */
+  readonly rising: RisingIn | null;
   /** What it covers in plan, m², each piece by its own thickness; null where part of it is hollow. */
   readonly concreteArea: number | null;
   /** Footings in plan, each with the underside it lies at. */
   readonly footings: readonly FootingPiece[];
+}
+
+/** A stage of what is cast of an element. */
+export interface CastIn {
+  readonly stage: CastStage;
+  /** Of passes and rises, from 1; 1 of the others. */
+  readonly number: number;
+  /** Levels, m: of its lowest and highest piece. */
+  readonly bottom: number;
+  readonly top: number;
+  /** m³, what it shares with others counted once. */
+  readonly volume: number;
+}
+
+/** A wall or column as it stands. */
+export interface RisingIn {
+  /** Level of its top, m; null: nobody has said. */
+  readonly top: number | null;
+  /** Lowest level it rises from, m. */
+  readonly bottom: number;
+  /** m³ of all of it; null while nobody has said how high it is. */
+  readonly volume: number | null;
+  /** m³ of it below the ground: what it takes of the backfill. */
+  readonly below: number;
 }
 
 export interface Placed {
@@ -73,8 +104,8 @@ export interface Placed {
   readonly blindingArea: number;
   readonly blinding: number;
   readonly irregularity: number;
-  /** Stems below ground, m³. */
-  readonly stems: number;
+  /** Walls and columns below ground, m³. */
+  readonly risings: number;
   /** Services over, through and under what is cast. */
   readonly crossings: readonly Crossing[];
   /** Hollows of boxes below ground, m³; less than nought for concrete that stands above it. */
@@ -151,12 +182,24 @@ function layerPieces(plan: Plan, reachOf: Reach): Polygon[][] {
   });
 }
 
-function stemPieces(plan: Plan): Polygon[][] {
+function risingPieces(plan: Plan): Polygon[][] {
+  const thick = ({ rising }: Element) => rising?.thickness ?? NO_WIDTH;
   return footprints(
     plan.elements,
-    (e) => ({ half: Math.max(e.stem, 1e-6) / 2, end: 0 }),
-    (pad) => [Math.max(pad.stem, 1e-6), Math.max(pad.stem, 1e-6)],
+    (e) => ({ half: thick(e) / 2, end: 0 }),
+    (pad) => [thick(pad), thick(pad)],
   );
+}
+
+/** Level of the highest ground over a convex piece of plan; null off the ground. */
+function highestOver(surface: Surface, piece: Polygon): number | null {
+  let high: number | null = null;
+  for (const { walls, ground } of surface.patches(boxOf(piece))) {
+    const over = intersect(piece, walls);
+    for (let i = 0; i < over.length; i += 2)
+      high = Math.max(high ?? -Infinity, ground.a * over[i]! + ground.b * over[i + 1]! + ground.c);
+  }
+  return high;
 }
 
 /** m³ between a level and the ground below it over a convex piece of plan. */
@@ -262,7 +305,10 @@ function filled({ plan, solid, founded }: Ground): Filled {
 
 interface Placing extends Prism {
   readonly owner: number;
-  readonly what: 'concrete' | 'layer' | 'floor' | 'board' | 'stem' | 'void';
+  readonly what: 'concrete' | 'layer' | 'floor' | 'board' | 'rising' | 'void';
+  /** Of what is cast: when, and which pass or rise. */
+  readonly stage?: CastStage;
+  readonly number?: number;
   /** Of a layer: which of the bed's. */
   readonly layer?: number;
 }
@@ -277,7 +323,8 @@ function besides({ plan, founded }: Ground): Placing[] {
     const at = (pieces: readonly Piece[], what: Placing['what']) =>
       pieces.map(({ plan: piece, from, to }): Placing => {
         const underside = undersides[0]!;
-        return { plan: piece, bottom: underside + from, top: underside + to, owner, what };
+        const cast = what === 'concrete' ? { stage: 'first' as const } : {};
+        return { plan: piece, bottom: underside + from, top: underside + to, owner, what, ...cast };
       });
     // What is hollow keeps its room from the concrete round it.
     const out = [...at(cast.hollows(element), 'void'), ...at(cast.more(element), 'concrete')];
@@ -295,6 +342,7 @@ function besides({ plan, founded }: Ground): Placing[] {
         top: undersides[piece.stretch]!,
         owner,
         what: 'concrete',
+        stage: 'first',
       });
     return out;
   });
@@ -369,39 +417,49 @@ function boardPrisms({ founded }: Ground): Placing[] {
 
 /** Everything that is cast or stands in the dig, as prisms. */
 function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings: Split): Placing[] {
-  const { plan, surface, founded } = ground;
+  const { plan, founded } = ground;
   const placed = (
     pieces: Split,
-    what: Placing['what'],
-    span: (element: Element, underside: number, piece: Polygon) => [number, number],
+    each: (element: Element, underside: number, piece: Polygon) => readonly Omit<Placing, 'plan' | 'owner'>[],
   ): Placing[] =>
     pieces.flatMap((list, owner) => {
       const { element, live, undersides } = founded[owner]!;
       if (!live || traitsOf(element).inBays || !castOf(element).carries(element)) return [];
-      return list.map(({ plan: piece, stretch }) => {
-        const [bottom, top] = span(element, undersides[stretch]!, piece);
-        return { plan: piece, bottom, top, owner, what };
-      });
+      return list.flatMap(({ plan: piece, stretch }) =>
+        each(element, undersides[stretch]!, piece).map((one) => ({ plan: piece, owner, ...one })),
+      );
     });
   const more = besides(ground);
   const rank = castRanks(plan);
   const cast = [
-    ...placed(footings, 'concrete', (element, underside) => {
-      const base = underside + castOf(element).rise(element);
-      return [base, base + heightOf(element)];
-    }),
+    ...placed(footings, (element, underside) =>
+      castOf(element)
+        .stages(element)
+        .map(({ stage, from, to }) => ({
+          bottom: underside + from,
+          top: underside + to,
+          what: 'concrete',
+          stage,
+        })),
+    ),
     ...more.filter(({ what }) => what !== 'void'),
     ...founded.flatMap(({ element, index: owner, steps, live }): Placing[] =>
       steps && live
-        ? laps(element, wholeFootings[owner]!, steps).map((lap) => ({ ...lap, owner, what: 'concrete' }))
+        ? laps(element, wholeFootings[owner]!, steps).map((lap) => ({
+            ...lap,
+            owner,
+            what: 'concrete',
+            stage: 'first',
+          }))
         : [],
     ),
   ];
   // Who is cast first owns what they share.
-  if (plan.pour.order.length > 0) cast.sort((p, q) => rank[p.owner]! - rank[q.owner]!);
+  const inOrder = (prisms: Placing[]) =>
+    plan.pour.order.length > 0 ? prisms.sort((p, q) => rank[p.owner]! - rank[q.owner]!) : prisms;
   return [
     ...more.filter(({ what }) => what === 'void'),
-    ...cast,
+    ...inOrder(cast),
     ...boardPrisms(ground),
     ...layerPrisms(ground),
     ...footings.flatMap((list, owner): Placing[] => {
@@ -411,10 +469,33 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
       const top = undersides[0]! + castOf(element).rise(element);
       return list.map(({ plan: piece }) => ({ plan: piece, bottom: top - below, top, owner, what: 'floor' }));
     }),
-    ...placed(split(founded, stemPieces(plan)), 'stem', (element, underside, piece) => {
-      const top = topOver(element, underside);
-      return [top, element.stem > 0 ? Math.max(top, surface.level(...cornerMean(piece))) : top];
-    }),
+    ...inOrder(
+      placed(split(founded, risingPieces(plan)), (element, underside, piece) =>
+        risingPrisms(ground, element, topOver(element, underside), piece),
+      ),
+    ),
+  ];
+}
+
+/** What rises over a piece of plan from a footing's top: in rises where it is cast, the beam on it by itself. */
+function risingPrisms({ plan, surface }: Ground, element: Element, from: number, piece: Polygon) {
+  const { rising } = element;
+  if (!rising) return [];
+  const said = risingTop(plan, element, from);
+  // Nobody knows how high: it stands in the backfill to the ground all the same.
+  const top = said ?? highestOver(surface, piece) ?? surface.level(...cornerMean(piece));
+  const beamFrom = rising.beam === null || said === null ? top : Math.max(from, top - rising.beam);
+  const of = ({ bottom, top }: Rise, cast: Pick<Placing, 'stage' | 'number'>) => ({
+    bottom,
+    top,
+    what: 'rising' as const,
+    ...cast,
+  });
+  const beam = top > beamFrom ? [of({ bottom: beamFrom, top }, { stage: 'beam' })] : [];
+  if (said === null || rising.made === 'laid') return [of({ bottom: from, top: beamFrom }, {}), ...beam];
+  return [
+    ...risesOf(from, beamFrom, rising.rise).map((rise, i) => of(rise, { stage: 'rise', number: i + 1 })),
+    ...beam,
   ];
 }
 
@@ -434,6 +515,69 @@ const laidLayers = (plan: Plan, bed: Bed | null, volumes: readonly number[]): La
     };
   });
 
+type Sum = { -readonly [K in keyof CastIn]: CastIn[K] };
+const nothing = (stage: CastStage, number: number): Sum => ({
+  stage,
+  number,
+  bottom: Infinity,
+  top: -Infinity,
+  volume: 0,
+});
+
+/** What is added up of a stage. */
+function sumOf(sums: Map<string, Sum>, stage: CastStage, number: number): Sum {
+  const key = `${stage}/${number}`;
+  const known = sums.get(key) ?? nothing(stage, number);
+  sums.set(key, known);
+  return known;
+}
+
+function addTo(sum: Sum, { bottom, top }: { readonly bottom: number; readonly top: number }, volume: number) {
+  if (!(top > bottom)) return;
+  sum.bottom = Math.min(sum.bottom, bottom);
+  sum.top = Math.max(sum.top, top);
+  sum.volume += volume;
+}
+
+/** m³ of pieces that stand over the ground. */
+const piecesOut = (surface: Surface, pieces: readonly PrismPiece[]): number =>
+  pieces.reduce(
+    (sum, { plan, spans }) =>
+      spans.reduce(
+        (out, [from, to]) => out + standingOut(surface, plan, to) - standingOut(surface, plan, from),
+        sum,
+      ),
+    0,
+  );
+
+/** The wall or column on an element, and all that is cast of both. */
+function risingIn(
+  plan: Plan,
+  element: Element,
+  { bottom, top, volume, below }: Sum & { readonly below: number },
+  sums: ReadonlyMap<string, Sum>,
+): Pick<PlacedIn, 'casts' | 'rising'> {
+  const { rising } = element;
+  const casts = [...sums.values()].filter((one) => one.volume > 0);
+  if (rising === null || volume <= 0) return { casts: inTurn(casts), rising: null };
+  const known = risingTop(plan, element, bottom) !== null;
+  const beam = casts.find(({ stage }) => stage === 'beam')?.volume ?? 0;
+  if (known && rising.made === 'laid' && rising.units.fill === 'concrete') {
+    const { cells } = laidOf(rising, volume - beam, top - bottom - (rising.beam ?? 0));
+    casts.push({ ...nothing('cells', 1), bottom, top: top - (rising.beam ?? 0), volume: cells });
+  }
+  return {
+    casts: inTurn(casts),
+    rising: { top: known ? top : null, bottom, volume: known ? volume : null, below },
+  };
+}
+
+/** In the order they are cast. */
+const inTurn = (casts: readonly CastIn[]): CastIn[] =>
+  casts.toSorted(
+    (p, q) => CAST_STAGES.indexOf(p.stage) - CAST_STAGES.indexOf(q.stage) || p.number - q.number,
+  );
+
 /** Volumes placed in what was dug. */
 export function place(
   plan: Plan,
@@ -448,12 +592,20 @@ export function place(
   const concrete = founded.map(() => 0);
   const covered = founded.map(() => 0);
   const { layers: volumes, ownStone, pipes, makeUps } = filled(ground);
-  const sums = { stem: 0, void: 0, floor: 0, board: 0 };
-  prismVolumes(prisms).forEach((volume, i) => {
-    const { owner, what, layer, bottom, top } = prisms[i]!;
+  const casts = founded.map(() => new Map<string, Sum>());
+  const rising = founded.map((): Sum & { below: number } => ({ ...nothing('rise', 1), below: 0 }));
+  const sums = { void: 0, floor: 0, board: 0 };
+  prismPieces(prisms).forEach((pieces, i) => {
+    const prism = prisms[i]!;
+    const { owner, what, layer, bottom, top, stage, number = 1 } = prism;
+    const volume = pieceVolume(pieces);
+    if (stage) addTo(sumOf(casts[owner]!, stage, number), prism, volume);
     if (what === 'concrete') {
       concrete[owner]! += volume;
       if (top > bottom) covered[owner]! += volume / (top - bottom);
+    } else if (what === 'rising') {
+      addTo(rising[owner]!, prism, volume);
+      rising[owner]!.below += volume - piecesOut(surface, pieces);
     } else if (what === 'layer') volumes[owner]![layer!]! += volume;
     else sums[what] += volume;
   });
@@ -465,6 +617,10 @@ export function place(
     concrete[i]! += cast;
     covered[i]! += cast / (topOver(element, undersides[0]!) - undersides[0]!);
     packs += own.each.pack * own.count;
+    const [bottom, top] = [undersides[0]!, topOver(element, undersides[0]!)];
+    own.passes.forEach((pass, k) => {
+      addTo(sumOf(casts[i]!, 'pass', k + 1), { bottom, top }, own.each.concrete * pass.length);
+    });
   });
   // A box that stands out of the ground fills only what is below it.
   founded.forEach(({ element, live, undersides }, i) => {
@@ -501,6 +657,7 @@ export function place(
         concrete: concrete[i]!,
         concreteArea: castOf(one.element).hollows(one.element).length > 0 ? null : covered[i]!,
         footings: footingsOf(one, footings[i]!),
+        ...risingIn(plan, one.element, rising[i]!, casts[i]!),
       };
     }),
     makeUp: makeUps.reduce((sum, volume) => sum + volume, 0),
@@ -510,7 +667,7 @@ export function place(
     blindingArea: total(lean, ({ area }) => area),
     blinding: total(lean, ({ volume }) => volume),
     irregularity: total(lean, ({ area, unevenness }) => area * unevenness),
-    stems: sums.stem,
+    risings: rising.reduce((sum, { below }) => sum + below, 0),
     crossings: crossingsOf(plan.ground.hazards, [...prisms, ...inBays(founded, footings)]),
     voids: sums.void,
   };

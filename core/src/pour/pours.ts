@@ -1,15 +1,45 @@
 /** Pours: what is cast together, what it takes, how many trucks bring it. */
+import type { Element } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
+import { traitsOf } from '../plan/variants.ts';
 import { castRanks } from './cast-order.ts';
-import { castOf, POUR_KINDS, type PourKind } from './kinds.ts';
-import { deliveryOf, wantedOf } from './place.ts';
+import { type CastStage, POUR_KINDS, type PourKind, pourKindOf } from './kinds.ts';
+import { type CastIn, deliveryOf, wantedOf } from './place.ts';
+
+/** What of an element is cast at once. */
+export interface Cast {
+  /** Its name among all casts: its element's id, and what of it where that is not the first. */
+  readonly key: string;
+  readonly element: string;
+  readonly stage: CastStage;
+  readonly number: number;
+  /** Levels, m, and m³, with what makes up its bottom where that is cast with it. */
+  readonly bottom: number;
+  readonly top: number;
+  readonly volume: number;
+}
+
+/** The name of a cast: `P1`, `Vault.walls`, `Porch.pass.2`. */
+export const castKeyOf = (element: string, stage: CastStage, number: number): string =>
+  stage === 'first' || (stage === 'pass' && number === 1)
+    ? element
+    : stage === 'pass' || stage === 'rise'
+      ? `${element}.${stage}.${number}`
+      : `${element}.${stage}`;
+
+/** The element of a cast's name. */
+export const elementOfCast = (key: string): string => key.split('.', 1)[0]!;
 
 export interface Pour {
   readonly id: string;
-  /** As somebody named it; null: by its kind. */
+  /** As somebody named it; null: by its kind, and of passes and rises which. */
   readonly name: string | null;
   readonly kind: PourKind | null;
+  readonly number: number | null;
   readonly elements: readonly string[];
+  readonly casts: readonly Cast[];
+  /** What stands under it is cast in an earlier turn: pours change places within one. */
+  readonly turn: number;
   /** m³. */
   readonly neat: number;
   /** Of it what makes up bottoms that were found low. */
@@ -18,6 +48,8 @@ export interface Pour {
   readonly stays: number;
   /** What has to come, waste with it, before it is rounded up to the plant's step. */
   readonly wanted: number;
+  /** Mixed on site: what is wanted is what is made, in no truck. */
+  readonly mixed: boolean;
   readonly ordered: number;
   readonly loads: number;
   /** Half the band the shots leave, at 95 %, m³ of what is ordered before it is rounded; null: no shot tells. */
@@ -47,54 +79,113 @@ export const lineHolds = ({
 export const staysOf = ({ pour: { line, hopper, gaps } }: Plan): number =>
   (line ? lineHolds(line) : 0) + (hopper ?? 0) + (gaps ?? 0);
 
+/** In which turn something is cast: not before what it stands on. */
+function turnOf(element: Element, { stage, number }: Cast, named: boolean): number {
+  switch (stage) {
+    case 'first':
+      // A floor comes when the walls round it stand, unless somebody says with what it is cast.
+      return traitsOf(element).byFloor && !named ? TURNS.floor : 0;
+    case 'pass':
+      return number - 1;
+    case 'walls':
+      return TURNS.walls;
+    case 'rise':
+      return TURNS.walls + number;
+    case 'roof':
+      return TURNS.roof;
+    default:
+      return TURNS[stage];
+  }
+}
+/** Passes and rises are fewer than what lies between. */
+const TURNS = { walls: 10, cells: 10_000, beam: 10_001, roof: 10_002, floor: 10_003 } as const;
+
+/** What is cast of every element, from the bottom up, by position: those without concrete left out. */
+export const castsOf = (
+  plan: Plan,
+  of: readonly { readonly casts: readonly CastIn[]; readonly more: number }[],
+): Cast[] =>
+  plan.elements.flatMap(({ id }, i) => {
+    const { casts, more } = of[i]!;
+    return casts.flatMap(({ stage, number, bottom, top, volume }, k): Cast[] => {
+      const whole = volume + (k === 0 ? more : 0);
+      const key = castKeyOf(id, stage, number);
+      return whole > 0 ? [{ key, element: id, stage, number, bottom, top, volume: whole }] : [];
+    });
+  });
+
 /**
  * Pours of a job: those somebody named, then what is left with its like. Pours without concrete are
- * left out. An element named twice is cast in the first.
- * @param concrete of every element, m³, by position, with what makes up its bottom where that is cast with it
+ * left out. A cast named twice is in the first.
+ * @param casts of every element, with what makes up its bottom where that is cast with it
  * @param found of every element what makes up its bottom, m³, and half the band its shots leave of that; null: not shot
  */
-export function poursOf(plan: Plan, concrete: readonly number[], found: readonly Found[] = []): Pour[] {
-  const { together, waste, step, truck } = plan.pour;
-  const left = new Set(plan.elements.flatMap((element, i) => (concrete[i]! > 0 ? [element.id] : [])));
+export function poursOf(plan: Plan, casts: readonly Cast[], found: readonly Found[] = []): Pour[] {
+  const { together, waste, step, truck, orders } = plan.pour;
+  const left = new Map(casts.map((cast) => [cast.key, cast]));
   const positions = new Map(plan.elements.map((element, i) => [element.id, i]));
-  const volume = new Map(plan.elements.map((element, i) => [element.id, concrete[i]!]));
+  const elementOf = ({ element }: Cast) => plan.elements[positions.get(element)!]!;
+  const stays = staysOf(plan);
   const pour = (
     id: string,
     name: string | null,
-    kind: PourKind | null,
+    like: { kind: PourKind; number: number | null } | null,
     wanted: readonly string[],
   ): Pour[] => {
-    const elements = wanted.filter((element) => left.delete(element));
-    if (elements.length === 0) return [];
-    const neat = elements.reduce((sum, element) => sum + volume.get(element)!, 0);
-    const stays = staysOf(plan);
+    const own = wanted.flatMap((key) => {
+      const cast = left.get(key);
+      return cast && left.delete(key) ? [cast] : [];
+    });
+    if (own.length === 0) return [];
+    const neat = own.reduce((sum, { volume }) => sum + volume, 0);
+    const mixed = orders.find((order) => order.id === id)?.mixed ?? false;
     const needed = wantedOf(neat, waste, stays);
-    const delivered = deliveryOf(neat, waste, step, truck, stays);
-    const lastFill = delivered.loads > 0 ? (delivered.ordered - (delivered.loads - 1) * truck) / truck : 0;
-    // Bottoms are shot apart from one another: their bands add up as squares.
-    const own = elements.map((one) => found[positions.get(one)!]);
-    const low = own.reduce((sum, one) => sum + (one?.low ?? 0), 0);
-    const known = own.flatMap((one) => one?.half ?? []);
-    const band = known.length > 0 ? Math.hypot(...known) * (1 + waste) : null;
-    const unshot = elements.length - known.length;
+    const delivered = mixed ? { ordered: needed, loads: 0 } : deliveryOf(neat, waste, step, truck, stays);
+    // Only what is cast on a bottom is cast on what was shot; bottoms are shot apart, so bands add up as squares.
+    const bottoms = own
+      .filter(({ stage }) => stage === 'first')
+      .map(({ element }) => found[positions.get(element)!]);
+    const known = bottoms.flatMap((one) => one?.half ?? []);
     return [
-      { id, name, kind, elements, neat, low, stays, wanted: needed, ...delivered, band, unshot, lastFill },
+      {
+        id,
+        name,
+        kind: like?.kind ?? null,
+        number: like?.number ?? null,
+        elements: [...new Set(own.map(({ element }) => element))],
+        casts: own,
+        turn: Math.max(...own.map((cast) => turnOf(elementOf(cast), cast, name !== null))),
+        neat,
+        low: bottoms.reduce((sum, one) => sum + (one?.low ?? 0), 0),
+        stays,
+        wanted: needed,
+        mixed,
+        ...delivered,
+        band: known.length > 0 ? Math.hypot(...known) * (1 + waste) : null,
+        unshot: bottoms.length - known.length,
+        lastFill: delivered.loads > 0 ? (delivered.ordered - (delivered.loads - 1) * truck) / truck : 0,
+      },
     ];
   };
+  const kindOf = (cast: Cast) => pourKindOf(elementOf(cast), cast.stage);
   const all = [
     ...together.flatMap(({ id, name, elements }) => pour(id, name, null, elements)),
-    ...POUR_KINDS.flatMap((kind) =>
-      pour(
-        kind,
-        null,
-        kind,
-        plan.elements.filter((element) => castOf(element).pours === kind).map((element) => element.id),
-      ),
-    ),
+    ...POUR_KINDS.flatMap((kind) => {
+      const like = casts.filter((cast) => kindOf(cast) === kind);
+      const numbers = [...new Set(like.map(({ number }) => number))].sort((a, b) => a - b);
+      return numbers.flatMap((number) =>
+        pour(
+          number === 1 ? kind : `${kind}.${number}`,
+          null,
+          { kind, number: numbers.length > 1 ? number : null },
+          like.filter((cast) => cast.number === number).map(({ key }) => key),
+        ),
+      );
+    }),
   ];
-  if (plan.pour.order.length === 0) return all;
-  // A pour is cast when the first of it is.
+  // A pour is cast when the first of it is, and never before what it stands on.
   const rank = castRanks(plan);
   const first = ({ elements }: Pour) => Math.min(...elements.map((id) => rank[positions.get(id)!]!));
-  return all.sort((p, q) => first(p) - first(q));
+  const said = plan.pour.order.length > 0;
+  return all.sort((p, q) => p.turn - q.turn || (said ? first(p) - first(q) : 0));
 }

@@ -6,6 +6,7 @@ import type { Polygon } from '../geometry/index.ts';
 import { groundModel, type Layer, type Soil } from '../ground/index.ts';
 import { distanceTo } from '../levels/index.ts';
 import type { Hazard, Plan } from '../plan/schema.ts';
+import { floodTop } from '../pour/index.ts';
 import {
   fallAt,
   type Heave,
@@ -161,21 +162,25 @@ export function surfaceRuns(plan: Plan, elements: Elements): SurfaceRun[] {
   });
 }
 
-/** Over a flood, m: practice. */
-export const FREEBOARD = 0.3;
-
-/** Floors, and with them the tops of walls, that stand too low over the flood of a stream. */
-export function underFlood({ plan, stacks }: Pick<Job, 'plan' | 'stacks'>): {
+/** Floors and walls whose tops stand too low over the flood of a stream; `element` of a wall. */
+export function underFlood({
+  plan,
+  stacks,
+  elements,
+}: Pick<Job, 'plan' | 'stacks'> & {
+  readonly elements: readonly Pick<ElementTakeoff, 'element' | 'rising'>[];
+}): {
+  readonly element: string | null;
   readonly name: string;
   readonly level: number;
   readonly least: number;
 }[] {
-  const floods = plan.ground.hazards.flatMap(({ kind, level }) =>
-    kind === 'stream' && level !== null ? [level] : [],
-  );
-  if (floods.length === 0) return [];
-  const least = Math.max(...floods) + (plan.water.freeboard ?? FREEBOARD);
-  return stacks.flatMap(({ floor, level }) =>
-    level < least - 1e-6 ? [{ name: floor.name, level, least }] : [],
-  );
+  const least = floodTop(plan);
+  if (least === null) return [];
+  const low = (element: string | null, name: string, level: number | null) =>
+    level !== null && level < least - 1e-6 ? [{ element, name, level, least }] : [];
+  return [
+    ...stacks.flatMap(({ floor, level }) => low(null, floor.name, level)),
+    ...elements.flatMap(({ element, rising }) => low(element.id, element.name, rising?.top ?? null)),
+  ];
 }

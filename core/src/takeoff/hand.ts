@@ -7,7 +7,7 @@ import { boxesMeet, boxOf, cornerMean, edges, flat, intersect } from '../geometr
 import type { Soil } from '../ground/index.ts';
 import type { Obstruction, Plan } from '../plan/schema.ts';
 import { outfallOf } from '../plan/variants.ts';
-import { type Pour, poursOf } from '../pour/index.ts';
+import { castsOf, type Pour, poursOf } from '../pour/index.ts';
 import { BREAKING, RATES } from '../rates/index.ts';
 import type { Origin } from '../results/index.ts';
 import { shapeOf } from '../setout/index.ts';
@@ -28,7 +28,7 @@ export interface HandDug {
   /** While people dig there: what the machine stays off, since its opening and theirs are one. */
   readonly blocks: readonly string[];
   /** Pours that wait for it. */
-  readonly pours: readonly Pick<Pour, 'id' | 'name' | 'kind'>[];
+  readonly pours: readonly Pick<Pour, 'id' | 'name' | 'kind' | 'number'>[];
   /** Barrow trips, m to the nearest heap, and hours of wheeling; null without a lay-down area. */
   readonly barrow: { readonly trips: number; readonly distance: number; readonly hours: number } | null;
 }
@@ -81,7 +81,10 @@ export function handDugElements(
   if (own.length === 0) return [];
   const pours = poursOf(
     plan,
-    elements.map((e) => e.concrete),
+    castsOf(
+      plan,
+      elements.map(({ casts }) => ({ casts, more: 0 })),
+    ),
   );
   return own.map((e): HandDug => {
     const loose = e.bySoil.reduce((sum, bank, i) => sum + bank * (1 + (soils[i]?.swell ?? COMMON_SWELL)), 0);
@@ -99,7 +102,7 @@ export function handDugElements(
       blocks: sharing(e, elements),
       pours: pours
         .filter((pour) => pour.elements.includes(e.id))
-        .map(({ id, name, kind }) => ({ id, name, kind })),
+        .map(({ id, name, kind, number }) => ({ id, name, kind, number })),
       barrow: distance === null ? null : { trips, distance, hours: (trips * barrowMinutes(distance)) / 60 },
     };
   });

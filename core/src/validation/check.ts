@@ -13,6 +13,7 @@ import { DEEPEST_DIG } from '../plan/limits.ts';
 import { numbersOf } from '../plan/numbers.ts';
 import type { Plan } from '../plan/schema.ts';
 import { oldWallOf, outlineOf, typedOutfallOf } from '../plan/variants.ts';
+import { elementOfCast } from '../pour/pours.ts';
 import type { Problem, ProblemCode } from '../results/index.ts';
 import { axisOf } from '../setout/footprint.ts';
 import { shapeOf } from '../setout/kinds.ts';
@@ -329,9 +330,11 @@ function unknownElements({ ground, water, pour, elements }: Plan): Problem[] {
     ...pour.together.flatMap(({ elements: own }, i) =>
       own.map((value, j) => ({ path: `/pour/together/${i}/elements/${j}`, value })),
     ),
+    ...pour.steel.map(({ element }, i) => ({ path: `/pour/steel/${i}/element`, value: element })),
+    ...pour.fittings.map(({ element }, i) => ({ path: `/pour/fittings/${i}/element`, value: element })),
   ];
   return named
-    .filter(({ value }) => !elements.some((element) => element.id === value))
+    .filter(({ value }) => !elements.some((element) => element.id === elementOfCast(value)))
     .map((one): Problem => ({ code: 'unknownElement', ...one }));
 }
 

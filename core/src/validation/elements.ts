@@ -1,7 +1,8 @@
 /** What contradicts itself within one element, by its kind. */
 
+import { PRACTICE } from '../catalogue/practice.ts';
 import { area, crossing, flat, offset, tidy } from '../geometry/index.ts';
-import type { Element, ElementOf } from '../plan/elements.ts';
+import type { Element, ElementOf, Rising } from '../plan/elements.ts';
 import type { ElementOfForm, RunElement } from '../plan/forms.ts';
 import { type ElementKind, FORMS, type Form } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
@@ -116,16 +117,40 @@ const CONTRADICTIONS: { readonly [K in ElementKind]?: Contradictions<ElementOf[K
       : [{ code: 'unknownElement', path: `${path}/serves`, value: element.serves }],
 };
 
+/** A wall wider than its footing, without the height it is told by, or cast in rises thinner than the stone in it. */
+function risingProblems(plan: Plan, rising: Rising, most: number, path: string): Problem[] {
+  const { thickness, top, height, level, made, rise } = rising;
+  const stone = plan.pour.topSize ?? PRACTICE.topSize.value;
+  const wants = (what: 'height' | 'level', value: number | null): Problem[] =>
+    top === what && value === null ? [{ code: 'risingOpen', path: `${path}/${what}` }] : [];
+  return [
+    ...(thickness > most + 1e-9
+      ? [
+          {
+            code: 'stemWider',
+            path: `${path}/thickness`,
+            value: thickness,
+            max: most,
+            kind: 'size',
+          } as const,
+        ]
+      : []),
+    ...wants('height', height),
+    ...wants('level', level),
+    ...(made === 'cast' && rise !== null && rise < stone - 1e-9
+      ? [{ code: 'riseThin', path: `${path}/rise`, value: rise, min: stone, kind: 'size' } as const]
+      : []),
+  ];
+}
+
 /** What contradicts itself within one element. */
 export function shapeProblems(plan: Plan, element: Element, path: string): Problem[] {
   const most = sizesOf(element).across;
-  const { stem } = element;
+  const { rising } = element;
   const byForm = FORMS_PROBLEMS[FORMS[element.kind]] as Contradictions<Element> | undefined;
   const own = CONTRADICTIONS[element.kind] as Contradictions<Element> | undefined;
   return [
-    ...(stem > most + 1e-9
-      ? [{ code: 'stemWider', path: `${path}/stem`, value: stem, max: most, kind: 'size' } as const]
-      : []),
+    ...(rising ? risingProblems(plan, rising, most, `${path}/rising`) : []),
     ...(byForm?.(element, path, plan) ?? []),
     ...(own?.(element, path, plan) ?? []),
   ];

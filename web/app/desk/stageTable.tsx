@@ -6,7 +6,6 @@ import { adjust, isAssumed, type Plan, setoutPoints, type Takeoff, trickles } fr
 import { ink } from '../drawing/hatches.tsx';
 import { DepthsButton } from '../stages/dig/DepthsButton.tsx';
 import { DigPanel } from '../stages/dig/DigPanel.tsx';
-import { SiteWorkLayer } from '../stages/dig/SiteWorkLayer.tsx';
 import type { Stage } from '../state/stages.ts';
 import { later } from '../ui/later.tsx';
 import { actText } from '../ui/words.ts';
@@ -25,6 +24,7 @@ const setout = () => import('../stages/setout/index.ts');
 const site = () => import('../stages/ground/SiteLayer.tsx');
 const SiteLayer = later(site, 'SiteLayer');
 const SurfaceLayer = later(site, 'SurfaceLayer');
+const SiteWorkLayer = later(digLayers, 'SiteWorkLayer');
 
 const Alternatives = later(digPanels, 'Alternatives');
 const DigJobPanel = later(digPanels, 'DigJobPanel');

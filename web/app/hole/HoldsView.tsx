@@ -1,4 +1,5 @@
 /** Holds of a job, kind by kind; one of them with what it needs, and the visit that lets it go or refuses it. */
+
 import { Box, Flex } from '@chakra-ui/react';
 import {
   HELD_WORK,
@@ -25,6 +26,7 @@ import { handOn } from './answers.ts';
 import { Finger } from './Finger.tsx';
 import { Label, Pick, Press, Typed, Word } from './parts.tsx';
 import { RoleField, WhoField } from './people.tsx';
+import { ReadyList } from './ReadyList.tsx';
 import { useWhere } from './where.ts';
 
 /** Kinds in the order of the work, each with its holds. */
@@ -39,15 +41,8 @@ export function HoldsView({ view }: { view: HoleView }) {
   const { go } = useWhere();
   return (
     <Box display="grid" gap={2} px={3} pb={4} data-holds>
-      {view.pours.map(({ id, name, kind, holds }) => (
-        <Word key={id} tone={holds.length > 0 ? 'stop' : 'good'} data-pour={id}>
-          {holds.length > 0
-            ? t('hold.pourHeld', {
-                pour: name ?? t(`pours.kind.${(kind ?? 'footings') as 'footings'}`),
-                what: listText(holds.map((hold) => holdName(t, view, hold))),
-              })
-            : t('hold.pourFree', { pour: name ?? t(`pours.kind.${(kind ?? 'footings') as 'footings'}`) })}
-        </Word>
+      {view.pours.map((pour) => (
+        <ReadyList key={pour.id} view={view} pour={pour} />
       ))}
       {[...byKind(view.holds.filter(({ due }) => due))].map(([id, holds]) => {
         const open = holds.filter(isOpen);
@@ -226,11 +221,6 @@ function Whose({ hold }: { hold: Hold }) {
     </Label>
   );
 }
-
-/** So many are named; the rest are counted. */
-const NAMED = 4;
-const listText = (names: readonly string[]) =>
-  names.length <= NAMED ? names.join(', ') : `${names.slice(0, NAMED).join(', ')} +${names.length - NAMED}`;
 
 export function HoldView({ view, hold }: { view: HoleView; hold: Hold }) {
   const { t } = useTranslation();

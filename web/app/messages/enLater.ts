@@ -2,6 +2,7 @@
 import { asked } from './en/asked.ts';
 import { backfill } from './en/backfill.ts';
 import { base } from './en/base.ts';
+import { cast } from './en/cast.ts';
 import { cautionSays } from './en/cautionSays.ts';
 import { crossing } from './en/crossing.ts';
 import { day } from './en/day.ts';
@@ -30,6 +31,7 @@ export const enLater = {
   ...proof,
   ...rain,
   ...base,
+  ...cast,
   ...crossing,
   ...day,
   ...dewatering,

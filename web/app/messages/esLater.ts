@@ -3,6 +3,7 @@ import type { enLater } from './enLater.ts';
 import { asked } from './es/asked.ts';
 import { backfill } from './es/backfill.ts';
 import { base } from './es/base.ts';
+import { cast } from './es/cast.ts';
 import { cautionSays } from './es/cautionSays.ts';
 import { crossing } from './es/crossing.ts';
 import { day } from './es/day.ts';
@@ -32,6 +33,7 @@ export const esLater: Words<typeof enLater> = {
   ...proof,
   ...rain,
   ...base,
+  ...cast,
   ...crossing,
   ...day,
   ...dewatering,

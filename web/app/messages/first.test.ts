@@ -7,6 +7,7 @@ import { dirname, join, relative } from 'node:path';
 import { expect, it } from 'vitest';
 import { enBoard } from './enBoard.ts';
 import { enFirst } from './enFirst.ts';
+import { merged } from './merged.ts';
 
 const APP = join(import.meta.dirname, '..');
 
@@ -26,7 +27,7 @@ function withPage(entry: string, found = new Set<string>()): Set<string> {
   return found;
 }
 
-const PAGES = { 'routes/job.tsx': enFirst, 'routes/jobs.tsx': { ...enFirst, ...enBoard } } as const;
+const PAGES = { 'routes/job.tsx': enFirst, 'routes/jobs.tsx': merged(enFirst, enBoard, {}) } as const;
 const found = (words: object, path: string): unknown =>
   path.split('.').reduce<unknown>((node, key) => (node as Record<string, unknown> | undefined)?.[key], words);
 

@@ -1,14 +1,19 @@
 /** What is ordered of concrete: pour by pour in the order they are cast, what, how much, when, where, with whom. */
-import { compute, proved, type Takeoff } from '@cimiento/core';
+
+import { compute, proved, steelOf, type Takeoff } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import { makeFormat } from '../ui/format.tsx';
+import { castName, pourName } from '../ui/pourName.ts';
 import { ranges } from '../ui/ranges.ts';
+import { fittingText, steelText } from '../ui/steelWords.ts';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { type Printed, print } from './print.server.ts';
 import { s } from './style.server.ts';
 
-/** Pours a page takes. */
-const A_PAGE = 9;
+/** Pours a page takes, lines of steel and of what is set in, and shares a pour's row takes. */
+const A_PAGE = 8;
+const LINES = 40;
+const SHARES = 30;
 
 function Sheet(input: SheetInput) {
   const { plan, records, lang, system, t } = input;
@@ -21,6 +26,15 @@ function Sheet(input: SheetInput) {
     const { wanted } = pour;
     return [
       [t('pour.neatRow'), volume(pour.neat)],
+      // More than one thing: each one's own share, which add up to the row above.
+      ...(pour.casts.length > 1 && pour.casts.length <= SHARES
+        ? [
+            [
+              '',
+              pour.casts.map((one) => `${castName(t, plan, one)} ${volume(one.volume)}`).join(' · '),
+            ] as const,
+          ]
+        : []),
       ...(pour.low > 0 ? [[t('pour.lowRow'), volume(pour.low)] as const] : []),
       ...(pour.stays > 0 ? [[t('pour.staysBehind'), volume(pour.stays)] as const] : []),
       [t('pour.wasteRow'), format.text(waste, 'percent')],
@@ -28,8 +42,12 @@ function Sheet(input: SheetInput) {
         t('pour.ordered'),
         [
           volume(pour.ordered),
-          `${t('pour.loads', { count: pour.loads })}, ${t('pour.trucks', { truck: format.text(truck, 'volume') })}`,
-          t('pour.last', { fill: format.text(pour.lastFill, 'percent', { decimals: 0 }) }),
+          ...(pour.mixed
+            ? [t('pours.onSite')]
+            : [
+                `${t('pour.loads', { count: pour.loads })}, ${t('pour.trucks', { truck: format.text(truck, 'volume') })}`,
+                t('pour.last', { fill: format.text(pour.lastFill, 'percent', { decimals: 0 }) }),
+              ]),
         ].join(' · '),
       ],
       ...(pour.band === null
@@ -56,7 +74,7 @@ function Sheet(input: SheetInput) {
   const rows = takeoff.pours.map((pour, i) => (
     <View key={pour.id} style={{ marginBottom: 9 }} wrap={false}>
       <Text style={{ fontSize: 12, fontWeight: 600, borderBottom: '1 solid #162329' }}>
-        {`${i + 1}. ${pour.name ?? t(`pours.kind.${pour.kind ?? 'footings'}`)}: ${ranges(plan.elements.flatMap((e) => (pour.elements.includes(e.id) ? [e.name] : [])))}`}
+        {`${i + 1}. ${pourName(t, pour)}: ${ranges(plan.elements.flatMap((e) => (pour.elements.includes(e.id) ? [e.name] : [])))}`}
       </Text>
       {pairs(pour).map(([what, value]) => (
         <View key={what + value} style={s.row}>
@@ -74,12 +92,53 @@ function Sheet(input: SheetInput) {
       <Text style={s.line}>{t('pour.each', { step: format.text(step, 'volume') })}</Text>
     </View>
   );
+  const { steel, fittings } = steelOf(plan, takeoff);
+  const nameOf = (id: string) => plan.elements.find((e) => e.id === id)?.name ?? id;
+  const set = [
+    ...plan.pour.steel.map((mark) => {
+      const counted = steel.find(({ id }) => id === mark.id);
+      return [
+        `${mark.name}, ${nameOf(mark.element)}`,
+        counted ? steelText(t, format, mark, counted) : t('steel.notYet'),
+      ] as const;
+    }),
+    ...plan.pour.fittings.map(
+      (one) =>
+        [
+          nameOf(one.element),
+          fittingText(t, format, one, fittings.find(({ id }) => id === one.id) ?? null),
+        ] as const,
+    ),
+  ];
   const pages: React.ReactNode[] = [];
   for (let i = 0; i < Math.max(1, rows.length); i += A_PAGE)
     pages.push(
       <View style={{ marginTop: 6 }}>
         {rows.length === 0 ? <Text>{t('pours.none')}</Text> : rows.slice(i, i + A_PAGE)}
         {i + A_PAGE >= rows.length && rows.length > 0 && sums}
+      </View>,
+    );
+  for (let i = 0; i < set.length; i += LINES)
+    pages.push(
+      <View style={{ marginTop: 6 }}>
+        <Text style={{ fontSize: 12, fontWeight: 600, borderBottom: '1 solid #162329' }}>
+          {t('steel.sheet')}
+        </Text>
+        {set.slice(i, i + LINES).map(([what, says], k) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: printed once
+          <View key={k} style={s.row}>
+            <Text style={{ ...s.cell, width: 130 }}>{what}</Text>
+            <Text style={{ ...s.cell, flex: 1 }}>{says}</Text>
+          </View>
+        ))}
+        {i + LINES >= set.length && steel.length > 0 && (
+          <Text style={s.line}>
+            {`${t('steel.total')}: ${format.text(
+              steel.reduce((sum, one) => sum + one.bought, 0),
+              'mass',
+            )}`}
+          </Text>
+        )}
       </View>,
     );
   return (

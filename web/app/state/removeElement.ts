@@ -1,4 +1,5 @@
 /** Takes an element out of a plan, and what was said of it elsewhere. */
+import { elementOfCast } from '@cimiento/core';
 import type { Draft } from './store.ts';
 
 /**
@@ -17,8 +18,10 @@ export function removeElement(draft: Draft, id: string): void {
   for (const word of levels.instructions) word.elements = word.elements.filter((one) => left.has(one));
   for (const one of ground.obstructions)
     if (one.element !== null && !left.has(one.element)) one.element = null;
-  for (const one of pour.together) one.elements = one.elements.filter((element) => left.has(element));
+  for (const one of pour.together) one.elements = one.elements.filter((key) => left.has(elementOfCast(key)));
   pour.together = pour.together.filter(({ elements }) => elements.length > 0);
+  pour.steel = pour.steel.filter(({ element }) => left.has(element));
+  pour.fittings = pour.fittings.filter(({ element }) => left.has(element));
   water.pumps = water.pumps.filter(({ element }) => left.has(element));
   water.drained = water.drained.filter(({ element }) => left.has(element));
   dig.order = dig.order.filter((one) => left.has(one));

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FIGURE_IDS } from '../../figures/index.ts';
+import { newRising } from '../../plan/blank.ts';
 import type { Plan } from '../../plan/schema.ts';
 import { proofsOf } from '../../proofs/index.ts';
 import {
@@ -421,9 +422,9 @@ describe('problems', () => {
     [
       'a wall wider than its footing',
       (p) => {
-        p.elements[0]!.stem = 0.9;
+        p.elements[0]!.rising = newRising(p, 0.9);
       },
-      'stemWider /elements/0/stem',
+      'stemWider /elements/0/rising/thickness',
     ],
     [
       'formation above ground',

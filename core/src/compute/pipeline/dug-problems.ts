@@ -4,6 +4,7 @@ import type { Excavation } from '../../dig/index.ts';
 import { edges, intersect } from '../../geometry/index.ts';
 import type { Plan } from '../../plan/schema.ts';
 import { traitsOf } from '../../plan/variants.ts';
+import { risingTop } from '../../pour/index.ts';
 import type { Problem } from '../../results/index.ts';
 import { axisOf } from '../../setout/footprint.ts';
 import type { ElementTakeoff } from '../../takeoff/index.ts';
@@ -89,6 +90,32 @@ const spotProblems = (plan: Plan, elements: readonly ElementTakeoff[], { soft }:
       )
     : [];
 
+/** Walls told by a floor or a flood that is not there, or that end under the footing they stand on. */
+const risingProblems = (plan: Plan, elements: readonly ElementTakeoff[]): Problem[] =>
+  elements.flatMap(({ element, index, live, top }): Problem[] => {
+    const { rising } = element;
+    if (!rising || !live) return [];
+    const path = `/elements/${index}/rising`;
+    const params = { name: element.name };
+    const ends = risingTop(plan, element, top);
+    if (ends === null)
+      return rising.top === 'flood' || rising.top === 'floor'
+        ? [{ code: rising.top === 'flood' ? 'risingNoFlood' : 'risingNoFloor', path: `${path}/top`, params }]
+        : [];
+    return ends <= top
+      ? [
+          {
+            code: 'risingLow',
+            path: rising.top === 'level' ? `${path}/level` : `${path}/over`,
+            value: ends,
+            min: top,
+            kind: 'level',
+            params,
+          },
+        ]
+      : [];
+  });
+
 /** Problems that show only once the job is dug. */
 export function problemStep({ plan }: Site, elements: readonly ElementTakeoff[], dig: Excavation): Problem[] {
   const problems: Problem[] = [];
@@ -103,7 +130,11 @@ export function problemStep({ plan }: Site, elements: readonly ElementTakeoff[],
         kind: 'level',
         params: { name: element.name },
       });
-  problems.push(...mixProblems(plan, elements), ...spotProblems(plan, elements, dig));
+  problems.push(
+    ...mixProblems(plan, elements),
+    ...spotProblems(plan, elements, dig),
+    ...risingProblems(plan, elements),
+  );
   const places = elements.flatMap((one) => one.places);
   plan.ground.logs.forEach((log, i) => {
     const far = ([x, y]: readonly [number, number]) =>

@@ -90,15 +90,31 @@ export const buildStep = (
   dug.map((one, i) => ({
     ...one,
     ...elements[i]!,
-    ...lessCrossings(elements[i]!.concrete, crossings, i),
+    ...lessCrossings(elements[i]!, crossings, i),
     wrap: one.live ? clothRound(one.element) : 0,
     bed: bedOf(plan, one.element),
   }));
 
 /** What is cast of an element, and what of it is left out for what runs through. */
-function lessCrossings(concrete: number, crossings: Placed['crossings'], owner: number) {
-  const leftOut = leftOutOf(crossings.filter((one) => one.owner === owner && one.part === 'concrete'));
-  return { concrete: concrete - leftOut, leftOut };
+function lessCrossings(
+  { concrete, casts }: Pick<Placed['elements'][number], 'concrete' | 'casts'>,
+  crossings: Placed['crossings'],
+  owner: number,
+) {
+  const own = crossings.filter((one) => one.owner === owner);
+  const leftOut = leftOutOf(own.filter(({ part }) => part === 'concrete'));
+  const shares = own.flatMap((one) => one.shares);
+  return {
+    concrete: concrete - leftOut,
+    leftOut,
+    casts: casts.map((cast) => ({
+      ...cast,
+      volume: shares.reduce(
+        (left, one) => (one.stage === cast.stage && one.number === cast.number ? left - one.volume : left),
+        cast.volume,
+      ),
+    })),
+  };
 }
 
 /** Cloth round the stone of a drain or a stone footing, m². */

@@ -4,7 +4,15 @@ import { BED_MATERIALS, type BedMaterialId } from '../../catalogue/index.ts';
 import { bottomPerimeter, type Excavation, mixedLoads } from '../../dig/index.ts';
 import { layerValues } from '../../plan/beds.ts';
 import type { Bed, Plan } from '../../plan/schema.ts';
-import { castOf, deliveryOf, floorTakeoffs, leftOutOf, type Placed, poursOf } from '../../pour/index.ts';
+import {
+  castOf,
+  castsOf,
+  deliveryOf,
+  floorTakeoffs,
+  leftOutOf,
+  type Placed,
+  poursOf,
+} from '../../pour/index.ts';
 import { shapeOf } from '../../setout/index.ts';
 import type { ElementTakeoff, Job } from '../../takeoff/index.ts';
 import type { Hauling } from './hauling.ts';
@@ -69,7 +77,10 @@ export function orderStep(
   const backCast = sum(soft.map(({ cast, volume }) => (cast ? volume : 0)));
   const lean = placed.blinding + placed.irregularity + made('lean') + backCast;
   // What is made up with concrete is cast with what stands on it.
-  const cast = elements.map((e) => e.concrete + (makeUp === 'concrete' ? e.makeUp : 0));
+  const cast = castsOf(
+    plan,
+    elements.map(({ casts, makeUp: low }) => ({ casts, more: makeUp === 'concrete' ? low : 0 })),
+  );
   const pours = poursOf(
     plan,
     cast,
@@ -102,10 +113,10 @@ export function orderStep(
     lean: { volume: lean, ...delivered(lean) },
     // Each pour is ordered by itself, on its own day: all of them are what is ordered.
     concrete: {
-      neat: sum(cast),
+      neat: sum(cast.map(({ volume }) => volume)),
       ordered: sum(pours.map(({ ordered }) => ordered)),
       loads: sum(pours.map(({ loads }) => loads)),
     },
-    walls: placed.stems - leftOutOf(placed.crossings.filter(({ part }) => part === 'stem')),
+    walls: placed.risings - leftOutOf(placed.crossings.filter(({ part }) => part === 'rising')),
   };
 }

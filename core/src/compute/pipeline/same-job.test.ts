@@ -3,7 +3,7 @@
  * drawn ones, each put somewhere else in each of these ways, have the same figures.
  */
 import { describe, expect, it } from 'vitest';
-import { newLog } from '../../plan/blank.ts';
+import { newLog, newRising } from '../../plan/blank.ts';
 import type { Element } from '../../plan/elements.ts';
 import type { Plan } from '../../plan/schema.ts';
 import {
@@ -112,7 +112,7 @@ function job(seed: number): Plan {
             width: 0.5 + 0.5 * next(),
             stepped: next() < 0.3,
             closed: next() < 0.2,
-            stem: next() < 0.5 ? 0.25 : 0,
+            rising: next() < 0.5 ? newRising(p, 0.25) : null,
           }),
         );
       } else if (kind < 0.7) elements.push(pad(...at(), 1 + next(), 1 + next(), { angle: 180 * next() }));

@@ -13,6 +13,7 @@ const HANDED_ON: ReadonlySet<string> = new Set<keyof Facts>([
   'change',
   'settled',
   'ticked',
+  'readied',
 ]);
 
 /**

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { newRising } from '../../plan/blank.ts';
 import type { Element } from '../../plan/elements.ts';
 import type { Plan } from '../../plan/schema.ts';
 import { bedded, lean, named, pad, plainPlan, raft, stone, strip, tilt } from '../../testing.ts';
@@ -93,7 +94,12 @@ describe('a section', () => {
             [0, 0],
             [0, 10],
           ],
-          { stem: 0.2 },
+          {
+            rising: newRising(
+              plainPlan(() => {}),
+              0.2,
+            ),
+          },
         ),
       ],
       0,
@@ -103,7 +109,7 @@ describe('a section', () => {
       },
     );
     expect(section.ground[0] - section.ground[1]).toBeCloseTo(0.2 * section.half, 9);
-    expect(section.boxes.map((b) => b.what).sort()).toEqual(['footing', 'layer', 'stem']);
+    expect(section.boxes.map((b) => b.what).sort()).toEqual(['footing', 'layer', 'rising']);
   });
   it('of a slab on its floor shows its bed as the sheet it is counted as, and boards where they lie', () => {
     const edge = { depth: 0.2, width: 0.4 };

@@ -9,7 +9,7 @@ import { bedOf } from '../../plan/beds.ts';
 import type { Element, Raft } from '../../plan/elements.ts';
 import type { Hazard, Plan } from '../../plan/schema.ts';
 import { boardsOf, boxElementOf, edgeOf, floorSlabOf, oldWallOf } from '../../plan/variants.ts';
-import { type FootingPiece, goesToFaces } from '../../pour/index.ts';
+import { type FootingPiece, goesToFaces, risingTop } from '../../pour/index.ts';
 import { boardReach } from '../../pour/insulation-boards.ts';
 import { castOf } from '../../pour/kinds.ts';
 import { axisOf, middleOf, roomOf, type segmentsOf, shapeOf, sizesOf } from '../../setout/index.ts';
@@ -17,7 +17,7 @@ import type { Takeoff } from '../pipeline/takeoff.ts';
 
 export interface SectionBox {
   readonly element: number;
-  readonly what: 'footing' | 'layer' | 'floor' | 'stem';
+  readonly what: 'footing' | 'layer' | 'floor' | 'rising';
   /** Of a layer of its bed. */
   readonly material?: BedMaterialId;
   readonly s0: number;
@@ -210,8 +210,8 @@ function builtAt(
   element: number,
   { underside, top }: FootingPiece,
   [s0, s1]: readonly [number, number],
-  /** Where the wall or column on it ends; null: it is not drawn. */
-  stemTop: number | null,
+  /** Where a wall of unknown height ends, as it is drawn; null: it is not drawn. */
+  openTop: number | null,
 ): SectionBox[] {
   const own = plan.elements[element]!;
   const out: SectionBox[] = [{ element, what: 'footing', s0, s1, z0: underside, z1: top }];
@@ -227,27 +227,30 @@ function builtAt(
     }
     z1 = z0;
   }
-  const stem = (from: number, to: number, z0: number, z1: number) =>
-    out.push({ element, what: 'stem', s0: from, s1: to, z0, z1 });
+  const standing = (from: number, to: number, z0: number, z1: number) =>
+    out.push({ element, what: 'rising', s0: from, s1: to, z0, z1 });
   const box = boxElementOf(own);
   if (box) {
     // Walls and roof round the hollow; the base is the footing drawn already.
     const roof = underside + box.height;
-    stem(s0, s0 + box.wall, top, roof);
-    stem(s1 - box.wall, s1, top, roof);
-    if (box.roof > 0) stem(s0 + box.wall, s1 - box.wall, roof - box.roof, roof);
+    standing(s0, s0 + box.wall, top, roof);
+    standing(s1 - box.wall, s1, top, roof);
+    if (box.roof > 0) standing(s0 + box.wall, s1 - box.wall, roof - box.roof, roof);
     return out;
   }
   const old = oldWallOf(own);
   if (old) {
     const half = old.thickness / 2;
-    const [mid, over] = [(s0 + s1) / 2, stemTop ?? old.underside];
-    stem(mid - half, mid + half, old.underside, Math.max(old.underside, over));
+    const [mid, over] = [(s0 + s1) / 2, openTop ?? old.underside];
+    standing(mid - half, mid + half, old.underside, Math.max(old.underside, over));
     return out;
   }
   const middle = (s0 + s1) / 2;
-  if (own.stem > 0 && stemTop !== null)
-    stem(middle - own.stem / 2, middle + own.stem / 2, top, Math.max(top, stemTop));
+  if (!own.rising) return out;
+  // A wall whose height nobody has said goes on over the ground, where it is cut.
+  const ends = risingTop(plan, own, top) ?? openTop;
+  const half = own.rising.thickness / 2;
+  if (ends !== null) standing(middle - half, middle + half, top, Math.max(top, ends));
   return out;
 }
 
@@ -275,8 +278,8 @@ export function sectionThrough(
     (live ? footings : []).flatMap((piece): SectionBox[] => {
       const cut = clipLine(x, y, dx, dy, window, edges(piece.plan));
       if (!cut) return [];
-      const stemTop = i === index ? groundAt((cut[0] + cut[1]) / 2) + STEM_OVER : null;
-      return builtAt(plan, i, piece, [cut[0], cut[1]], stemTop);
+      const openTop = i === index ? groundAt((cut[0] + cut[1]) / 2) + STEM_OVER : null;
+      return builtAt(plan, i, piece, [cut[0], cut[1]], openTop);
     }),
   );
   const dug = profile(takeoff.solid, x, y, dx, dy, window);

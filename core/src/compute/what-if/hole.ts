@@ -3,6 +3,7 @@
  * was shot, what stops it and who has still to see what. Small enough to be kept on a phone and shown before
  * anything is worked out anew.
  */
+
 import {
   type AsDug,
   type Band,
@@ -31,6 +32,8 @@ import {
   heldPours,
   holdsOf,
   laddersAlong,
+  type ReadyLine,
+  readyFor,
   shotsWanted,
   surfacesOf,
   surfaceVerdict,
@@ -39,9 +42,9 @@ import {
 } from '../../holds/index.ts';
 import type { BookedRecord, ShotSurface } from '../../log/index.ts';
 import type { ElementKind, Support } from '../../plan/kinds.ts';
-import type { Plan } from '../../plan/schema.ts';
+import type { Fitting, Plan } from '../../plan/schema.ts';
 import { type StringLevel, stringsOf } from '../../plan/strings.ts';
-import type { BuiltAs } from '../../pour/index.ts';
+import type { BuiltAs, Pour } from '../../pour/index.ts';
 import type { Caution } from '../../results/index.ts';
 import { shapeOf } from '../../setout/index.ts';
 import type { ElementTakeoff } from '../../takeoff/index.ts';
@@ -108,12 +111,13 @@ export interface HoleView {
   readonly strings: readonly StringLevel[];
   readonly makeUpWith: Plan['pour']['makeUp'];
   readonly holds: readonly Hold[];
-  readonly pours: readonly {
-    readonly id: string;
-    readonly name: string | null;
-    readonly kind: string | null;
+  readonly pours: readonly (Pick<Pour, 'id' | 'name' | 'kind' | 'number'> & {
     readonly holds: readonly Hold[];
-  }[];
+    readonly lines: readonly ReadyLine[];
+    readonly free: boolean;
+  })[];
+  /** What is set in before pours: named in the lines above by its id. */
+  readonly fittings: readonly Pick<Fitting, 'id' | 'kind' | 'size' | 'place'>[];
   /** Bottoms that lie under something already and were never released. */
   readonly covered: readonly Hold[];
   readonly stops: readonly Caution<CautionCode>[];
@@ -206,17 +210,22 @@ export function holeView(plan: Plan, takeoff: Takeoff): HoleView {
   const { setUps, shots } = levelling(takeoff.facts.levels, plan.levels.limits.check ?? CHECK_TOLERANCE);
   const job = { ...takeoff, plan };
   const holds = holdsOf(job);
+  const ready = readyFor(job, holds);
   return {
     things: dug.map((info) => thingOf(plan, takeoff, info, bottoms[info.index]!, shots)),
     strings: stringsOf(plan),
     makeUpWith: plan.pour.makeUp,
     holds,
-    pours: heldPours(takeoff.pours, holds).map(({ pour: { id, name, kind }, holds: open }) => ({
+    pours: heldPours(takeoff.pours, holds).map(({ pour: { id, name, kind, number }, holds: open }, i) => ({
       id,
       name,
       kind,
+      number,
       holds: open,
+      lines: ready[i]!.lines,
+      free: ready[i]!.free,
     })),
+    fittings: plan.pour.fittings.map(({ id, kind, size, place }) => ({ id, kind, size, place })),
     covered: coveredUnseen(job, holds),
     stops: takeoff.cautions.filter(({ weight }) => weight === 'stop'),
     setUps,

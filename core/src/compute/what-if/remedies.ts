@@ -40,15 +40,21 @@ function slopedBack(plan: Plan, takeoff: Takeoff, ids: readonly string[]): Remed
   };
 }
 
-/** Floors raised to stand as far over the flood as is asked. */
+/** Floors and walls raised to stand as far over the flood as is asked. */
 function raised(plan: Plan, takeoff: Takeoff): Remedy | null {
-  const low = underFlood({ plan, stacks: takeoff.stacks });
+  const low = underFlood({ plan, stacks: takeoff.stacks, elements: takeoff.elements });
+  const walls = new Set(low.flatMap(({ element }) => element ?? []));
   const least = low[0]?.least;
   if (least === undefined) return null;
   return {
-    ids: [],
+    ids: [...walls],
     plan: {
       ...plan,
+      elements: plan.elements.map((element) =>
+        element.rising && walls.has(element.id)
+          ? { ...element, rising: { ...element.rising, top: 'flood' as const, over: null } }
+          : element,
+      ),
       levels: {
         ...plan.levels,
         floors: plan.levels.floors.map((floor) =>

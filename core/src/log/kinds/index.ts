@@ -29,6 +29,7 @@ import { note, noteValue } from './note.ts';
 import { noticed, noticedValue } from './noticed.ts';
 import { photo, photoValue } from './photo.ts';
 import { pumped, pumpedValue } from './pumped.ts';
+import { readied, readiedValue } from './readied.ts';
 import { release, releaseValue } from './release.ts';
 import { rework, reworkValue } from './rework.ts';
 import { risingHead, risingHeadValue } from './rising-head.ts';
@@ -68,6 +69,7 @@ const RECORD_KINDS = {
   change,
   settled,
   ticked,
+  readied,
   worked,
   hauled,
   delivered,
@@ -109,6 +111,7 @@ export const RECORD_VALUES = {
   change: changeValue,
   settled: settledValue,
   ticked: tickedValue,
+  readied: readiedValue,
   worked: workedValue,
   hauled: hauledValue,
   delivered: deliveredValue,

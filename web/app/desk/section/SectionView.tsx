@@ -240,11 +240,11 @@ function Cut({
         : [];
     }),
   );
-  const order = { layer: 1, floor: 2, footing: 3, stem: 4 };
+  const order = { layer: 1, floor: 2, footing: 3, rising: 4 };
   const fill = {
     floor: ink('chalk-wash'),
     footing: 'url(#section-concrete)',
-    stem: 'url(#section-concrete)',
+    rising: 'url(#section-concrete)',
   };
   const index = takeoff.elements.findIndex((e) => e.id === element?.id);
   const info = takeoff.elements[index];

@@ -14,7 +14,7 @@ export const crossing = {
     under: 'under it',
     unknown: 'level not known',
     concrete: 'What is cast',
-    stem: 'Wall',
+    rising: 'Wall',
     leaves: '{{volume}} left out',
     line: '{{name}} {{how}}',
     row: '{{part}} of {{name}}, {{length}}: {{lies}}',

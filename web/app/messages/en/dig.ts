@@ -25,7 +25,6 @@ export const dig = {
     side: 'Sides, run : rise',
     sideHint: 'class {{class}}: no steeper than {{steepest}}',
     low: 'Dug low by',
-    stem: { strip: 'Wall on it', pad: 'Column on it' },
     name: 'Name',
     remove: 'Delete {{name}}',
     more: 'Name, wall, level',

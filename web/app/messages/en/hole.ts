@@ -223,8 +223,6 @@ export const hole = {
     noWork: 'Refused: say what is to be done.',
     last: '{{verdict}} by {{who}}, {{role}}, {{when}}',
     covered: '{{what}} was covered before it was released.',
-    pourHeld: '{{pour}} waits for {{what}}.',
-    pourFree: '{{pour}}: nothing holds it.',
     wanted: 'Still to be seen',
     sheet: 'Inspection',
     print: 'Print it',

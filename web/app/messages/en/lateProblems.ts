@@ -9,6 +9,17 @@ export const lateProblems = {
     futureDay: '{{value}} has not come yet: what happened is logged.',
     photoLarge: 'A photo of {{value}} kB; at most {{max}} kB are kept.',
     notAPhoto: 'This is not a photo. Take one, or choose a picture file.',
+    risingOpen: 'Its top is told by this, and nobody has said it yet.',
+    risingNoFlood:
+      '{{name}}: its top is told by a flood, and no stream has a flood level. Give one on Ground.',
+    risingNoFloor: '{{name}}: its top is told by a floor, and there is none. Add one on Levels.',
+    risingLow: '{{name}}: the wall would end at {{value}}, under its footing’s top at {{min}}.',
+    riseThin: 'A rise of {{value}} is thinner than the largest stone in the mix ({{min}}).',
+    steelHowMany: '{{name}}: say how many bars, or how far apart.',
+    steelNoLap: '{{name}}: bars of {{value}} come out of stock of {{max}}: give the lap the engineer drew.',
+    steelNoSheet: '{{name}}: say how wide a sheet is and what it weighs.',
+    steelNoLength: '{{name}}: say how long a starter bar is.',
+    steelCover: '{{name}}: cover on both sides ({{value}}) leaves nothing of what is {{max}} wide.',
     openingSmall: '{{name}}: an opening of {{value}} does not let {{min}} through. Make it wider.',
   },
 };

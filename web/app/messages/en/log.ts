@@ -72,6 +72,8 @@ export const log = {
     settled: 'What became of a word',
     ticked: 'List gone through',
     tickedValue: '{{count}} ticked',
+    readied: 'Looked to before a pour',
+    readiedValue: '{{count}} ticked',
     worked: 'Hours',
     workedValue: '{{who}} {{hours}}',
     hauled: 'Loads out',

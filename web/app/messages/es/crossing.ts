@@ -14,7 +14,7 @@ export const crossing = {
     under: 'por debajo',
     unknown: 'nivel sin conocer',
     concrete: 'Hormigón',
-    stem: 'Muro',
+    rising: 'Muro',
     leaves: '{{volume}} menos',
     line: '{{name}} {{how}}',
     row: '{{part}} de {{name}}, {{length}}: {{lies}}',

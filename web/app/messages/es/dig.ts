@@ -28,7 +28,6 @@ export const dig: Words<typeof english> = {
     side: 'Talud, horiz. : vert.',
     sideHint: 'clase {{class}}: no más empinado que {{steepest}}',
     low: 'Pasado de fondo',
-    stem: { strip: 'Muro encima', pad: 'Columna encima' },
     name: 'Nombre',
     remove: 'Borrar {{name}}',
     more: 'Nombre, muro, nivel',

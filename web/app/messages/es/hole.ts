@@ -226,8 +226,6 @@ export const hole: Words<typeof english> = {
     noWork: 'Rechazado: diga qué hay que hacer.',
     last: '{{verdict}} por {{who}}, {{role}}, {{when}}',
     covered: '{{what}} se tapó antes de liberarse.',
-    pourHeld: '{{pour}} espera {{what}}.',
-    pourFree: '{{pour}}: nada lo para.',
     wanted: 'Por verse todavía',
     sheet: 'Inspección',
     print: 'Imprimirlo',

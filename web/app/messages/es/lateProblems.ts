@@ -9,6 +9,18 @@ export const lateProblems = {
     futureDay: '{{value}} aún no llega: se anota lo que pasó.',
     photoLarge: 'Una foto de {{value}} kB; se guardan {{max}} kB como máximo.',
     notAPhoto: 'Esto no es una foto. Tome una, o elija un archivo de imagen.',
+    risingOpen: 'De esto depende su coronación, y nadie lo ha dicho aún.',
+    risingNoFlood:
+      '{{name}}: su coronación depende de una crecida, y ningún arroyo la tiene. Póngala en Terreno.',
+    risingNoFloor: '{{name}}: su coronación depende de un piso, y no hay ninguno. Agréguelo en Niveles.',
+    risingLow: '{{name}}: el muro acabaría a {{value}}, por debajo de su zapata, a {{min}}.',
+    riseThin: 'Una tongada de {{value}} es más delgada que la piedra mayor de la mezcla ({{min}}).',
+    steelHowMany: '{{name}}: diga cuántas barras, o cada cuánto.',
+    steelNoLap:
+      '{{name}}: barras de {{value}} salen de piezas de {{max}}: ponga el empalme que dibujó el ingeniero.',
+    steelNoSheet: '{{name}}: diga el ancho de la malla y lo que pesa.',
+    steelNoLength: '{{name}}: diga cuánto mide la espera.',
+    steelCover: '{{name}}: el recubrimiento de los dos lados ({{value}}) no deja nada de {{max}} de ancho.',
     openingSmall: '{{name}}: por un hueco de {{value}} no pasan {{min}}. Hágalo más ancho.',
   },
 };

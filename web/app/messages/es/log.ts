@@ -74,6 +74,8 @@ export const log: Words<typeof english> = {
     settled: 'Qué fue de una palabra',
     ticked: 'Lista repasada',
     tickedValue: '{{count}} marcados',
+    readied: 'Repasado antes de hormigonar',
+    readiedValue: '{{count}} marcados',
     worked: 'Horas',
     workedValue: '{{who}} {{hours}}',
     hauled: 'Viajes afuera',

@@ -19,7 +19,7 @@ export const rules: readonly Rule[] = [
   { from: 'trucks', to: 'tippers', keys: TRUCKS },
   { from: 'truck', to: 'tipper', keys: TRUCKS },
   { from: 'haul away', to: 'muck away' },
-  { from: 'wall', to: 'rising wall', keys: /^(dig\.stem|fields\.stem)/ },
+  { from: 'wall', to: 'rising wall', keys: /^(rising\.(title|has|makesTitle)|fields\.stem)/ },
   { from: 'side slopes', to: 'batters', keys: SIDES },
   { from: 'slope back', to: 'batter back', keys: SIDES },
   { from: 'slope', to: 'batter', keys: SIDES },

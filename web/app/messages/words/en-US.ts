@@ -33,7 +33,7 @@ export const rules: readonly Rule[] = [
   { from: 'haul away', to: 'haul off' },
   { from: 'pads', to: 'spread footings' },
   { from: 'pad', to: 'spread footing' },
-  { from: 'wall', to: 'stem wall', keys: /^(dig\.stem|fields\.stem)/ },
+  { from: 'wall', to: 'stem wall', keys: /^(rising\.(title|has|makesTitle)|fields\.stem)/ },
   { from: 'rammer', to: 'jumping jack' },
   { from: 'membrane', to: 'vapor barrier' },
   { from: 'metres', to: 'meters' },

@@ -1,4 +1,5 @@
 /** What the dig sheet says in words: layers, loads, orders, the night, bays, drains, hand work, pours. */
+
 import {
   type FigureId,
   fallOf,
@@ -12,6 +13,7 @@ import type { Say } from '../../messages/keys.ts';
 import { dayText } from '../../ui/days.ts';
 import type { Format } from '../../ui/format.tsx';
 import { compactorText, usualPlate } from '../../ui/plant.ts';
+import { pourName } from '../../ui/pourName.ts';
 import { ranges } from '../../ui/ranges.ts';
 import { unsaidText } from '../../ui/unsaid.ts';
 import { bayList, fallText, layerName } from '../../ui/words.ts';
@@ -277,7 +279,7 @@ export function kindLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format):
       takeoff.pours.length > 1
         ? takeoff.pours.map((pour) =>
             t('sheet.pourLine', {
-              name: pour.name ?? t(`pours.kind.${pour.kind ?? 'footings'}`),
+              name: pourName(t, pour),
               names: names(pour.elements),
               order: volume(pour.ordered),
               count: pour.loads,

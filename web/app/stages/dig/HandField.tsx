@@ -1,10 +1,12 @@
 /** Whether people dig it, and how long that takes. */
+
 import type { Element, HandDug } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useLog } from '../../state/records.ts';
 import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
 import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
+import { pourName } from '../../ui/pourName.ts';
 import { Fact, PlanField, Toggle } from '../fields.tsx';
 import { NewDay } from './NewDay.tsx';
 import { type Own, usePut } from './own.ts';
@@ -61,7 +63,7 @@ function Blocks({ work: { blocks, pours } }: { work: HandDug }) {
   const { t } = useTranslation();
   const { elements } = useShownPlan();
   const names = blocks.map((id) => elements.find((one) => one.id === id)?.name ?? id);
-  const waits = pours.map(({ name, kind }) => name ?? t(`pours.kind.${kind!}`));
+  const waits = pours.map((pour) => pourName(t, pour));
   if (names.length === 0 && waits.length === 0) return null;
   return (
     <Small data-blocks>

@@ -1,4 +1,5 @@
 /** What is seldom typed of a trench or pad: its drawn level, how low it was found, its name, and taking it away. */
+
 import { type Element, FORMS, stringFor } from '@cimiento/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -9,10 +10,13 @@ import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
+import { later } from '../../ui/later.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Choice, TextField } from '../../ui/TextField.tsx';
 import { PlanField } from '../fields.tsx';
 import { isNarrow, type Own, usePut } from './own.ts';
+
+const RisingFields = later(() => import('./kindParts.ts'), 'RisingFields');
 
 /** How low the bottom was found: as it was shot, or told here of the whole of it. */
 function FoundLow({ element }: { element: string }) {
@@ -72,12 +76,7 @@ export function More({ element, index, inBays }: Own<Element> & { inBays: boolea
         optional
       />
       <StringChoice element={element} index={index} />
-      {isNarrow(element, inBays) && (
-        <PlanField
-          label={t(`dig.stem.${FORMS[element.kind] === 'pad' ? 'pad' : 'strip'}`)}
-          path={`${path}/stem`}
-        />
-      )}
+      {isNarrow(element, inBays) && <RisingFields element={element} index={index} />}
       <TextField
         label={t('dig.name')}
         value={element.name}

@@ -33,11 +33,11 @@ function usedFor(plan: Plan, element: Strip | Underpin, use: Use): Strip | Under
   // A drain brings its own stone: nothing is dug below it for a bed.
   const bed = use === 'drain' ? null : element.bed;
   if (use !== 'underpin' && element.kind === 'strip') return { ...element, use, bed };
-  const { id, name, group, thickness, method, floor, stem, slope, room, bucket, trim, level, support } =
+  const { id, name, group, thickness, method, floor, rising, slope, room, bucket, trim, level, support } =
     element;
   const { hand, string } = element;
   const { points, closed, width, stepped, key } = element;
-  const same = { id, name, group, thickness, method, floor, stem, slope, room, bucket, trim, level };
+  const same = { id, name, group, thickness, method, floor, rising, slope, room, bucket, trim, level };
   const run = { ...same, support, bed, hand, string, points, closed, width, stepped, key };
   return use === 'underpin'
     ? { ...newUnderpin(plan, points), ...run }

@@ -6,3 +6,4 @@ export { BayOnSection } from './BayLayer.tsx';
 export { DepthLayer, DepthLegend } from './DepthLayer.tsx';
 export { OrderLayer } from './OrderLayer.tsx';
 export { HatchBar, OverdigOnPlan, OverdigOnSection } from './OverdigLayer.tsx';
+export { SiteWorkLayer } from './SiteWorkLayer.tsx';

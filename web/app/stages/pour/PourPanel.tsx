@@ -8,7 +8,9 @@ import { Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
+import { BeforePanel } from './BeforePanel.tsx';
 import { PoursPanel } from './PoursPanel.tsx';
+import { FittingsPanel, SteelPanel } from './SteelPanel.tsx';
 
 export function PourPanel() {
   const { t } = useTranslation();
@@ -91,6 +93,9 @@ export function PourPanel() {
         <PlanField path="/pour/hopper" hint={t('pour.eachPour')} optional />
         <PlanField path="/pour/gaps" hint={t('pour.eachPour')} optional />
       </Panel>
+      <SteelPanel />
+      <FittingsPanel />
+      <BeforePanel />
     </>
   );
 }

@@ -1,18 +1,19 @@
 /** What is cast together, and what each pour takes. */
 import { Box, Flex } from '@chakra-ui/react';
 import type { Takeoff } from '@cimiento/core';
-import { ArrowDown, ArrowUp } from 'lucide-react';
+import { ArrowDown, ArrowUp, Link2 } from 'lucide-react';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useJobId } from '../../state/jobId.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
+import { castName, pourName } from '../../ui/pourName.ts';
 import { ranges } from '../../ui/ranges.ts';
 import { Choice, TextField } from '../../ui/TextField.tsx';
-import { Fact, Panel } from '../fields.tsx';
+import { Fact, Panel, Toggle } from '../fields.tsx';
 import { WaitsToBeSeen } from '../WaitsToBeSeen.tsx';
-import { castEarlier, movePour } from './pours.ts';
+import { castEarlier, joinPours, movePour } from './pours.ts';
 
 export function PoursPanel() {
   const { t } = useTranslation();
@@ -42,13 +43,13 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const { pours, elements: cast } = useTakeoff();
+  const { pours } = useTakeoff();
   const plan = useDesk((desk) => desk.plan);
   const picked = useDesk((desk) => desk.picked);
   const names = plan.elements.filter((e) => pour.elements.includes(e.id)).map((e) => e.name);
-  const name = pour.name ?? t(`pours.kind.${pour.kind ?? 'footings'}`);
+  const name = pourName(t, pour);
   const volume = (of: number) => format.text(of, 'volume');
-  const own = cast.find(({ id }) => id === picked && pour.elements.includes(id));
+  const own = pour.casts.filter(({ element }) => element === picked);
   const { band, unshot, neat, low, wanted, lastFill } = pour;
   const move = (by: -1 | 1) =>
     store.getState().edit((d) => {
@@ -60,7 +61,7 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
         label={name}
         note={[
           ranges(names),
-          `${t('pours.order', { order: volume(pour.ordered) })}, ${t('pour.loads', { count: pour.loads })}`,
+          `${t('pours.order', { order: volume(pour.ordered) })}, ${pour.mixed ? t('pours.onSite') : t('pour.loads', { count: pour.loads })}`,
           ...(lastFill > 0 && lastFill < 1 - 1e-9
             ? [t('pour.last', { fill: format.text(lastFill, 'percent', { decimals: 0 }) })]
             : []),
@@ -71,8 +72,10 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
           ...(band !== null && unshot > 0
             ? [t('pour.bandNone', { missing: unshot, of: pour.elements.length })]
             : []),
-          ...(own && pour.elements.length > 1
-            ? [`${own.element.name}: ${t('pour.share', { volume: volume(own.concrete) })}`]
+          ...(pour.casts.length > 1
+            ? own.map(
+                (one) => `${castName(t, plan, one)}: ${t('pour.share', { volume: volume(one.volume) })}`,
+              )
             : []),
         ].join(' · ')}
         value={volume(neat)}
@@ -88,7 +91,7 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
               look="quiet"
               aria-label={t('pour.earlier', { name })}
               title={t('pour.firstHint')}
-              disabled={at === 0}
+              disabled={pours[at - 1]?.turn !== pour.turn}
               onClick={() => move(-1)}
             >
               <ArrowUp size={14} aria-hidden />
@@ -98,11 +101,28 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
               look="quiet"
               aria-label={t('pour.later', { name })}
               title={t('pour.firstHint')}
-              disabled={at === pours.length - 1}
+              disabled={pours[at + 1]?.turn !== pour.turn}
               onClick={() => move(1)}
             >
               <ArrowDown size={14} aria-hidden />
             </Button>
+            {at < pours.length - 1 && (
+              <Button
+                size="sm"
+                look="quiet"
+                aria-label={t('pours.join', { name })}
+                title={t('pours.join', { name })}
+                onClick={() =>
+                  store
+                    .getState()
+                    .edit((d) =>
+                      joinPours(d, pour, pours[at + 1]!, t('pours.name', { n: d.pour.together.length + 1 })),
+                    )
+                }
+              >
+                <Link2 size={14} aria-hidden />
+              </Button>
+            )}
           </>
         )}
       </Flex>
@@ -115,7 +135,7 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
   );
 }
 
-const NOTHING = { mix: '', when: '', where: '', to: '' } as const;
+const NOTHING = { mix: '', when: '', where: '', to: '', mixed: false };
 
 /** How a pour is ordered, in people's own words. */
 function Said({ pour, name }: { pour: string; name: string }) {
@@ -127,6 +147,17 @@ function Said({ pour, name }: { pour: string; name: string }) {
       <Box as="summary" cursor="pointer" fontSize="sm">
         {[t('pour.said'), said.mix, said.when].filter(Boolean).join(' · ')}
       </Box>
+      <Toggle
+        label={t('pours.mixed')}
+        on={said.mixed}
+        onChange={(on) =>
+          store.getState().edit((d) => {
+            const own = d.pour.orders.find(({ id }) => id === pour);
+            if (own) own.mixed = on;
+            else d.pour.orders.push({ id: pour, ...NOTHING, mixed: on });
+          })
+        }
+      />
       {(['mix', 'when', 'where', 'to'] as const).map((field) => (
         <TextField
           key={field}

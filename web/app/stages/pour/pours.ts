@@ -1,10 +1,12 @@
 /** Edits of what is cast together: recipes on a draft plan. */
-import { nextName } from '@cimiento/core';
+import { nextName, type Takeoff } from '@cimiento/core';
 import type { Draft } from '../../state/store.ts';
 
-/** Takes an element out of every named pour; one left empty is one no more. */
-function takeOut(draft: Draft, element: string): void {
-  for (const pour of draft.pour.together) pour.elements = pour.elements.filter((id) => id !== element);
+type Pour = Takeoff['pours'][number];
+
+/** Takes casts out of every named pour; one left empty is one no more. */
+function takeOut(draft: Draft, ...keys: readonly string[]): void {
+  for (const pour of draft.pour.together) pour.elements = pour.elements.filter((key) => !keys.includes(key));
   draft.pour.together = draft.pour.together.filter((pour) => pour.elements.length > 0);
 }
 
@@ -22,6 +24,28 @@ export function movePour(draft: Draft, element: string, to: string, name: string
     draft.pour.together.map((pour) => pour.id),
   );
   draft.pour.together.push({ id, name, elements: [element] });
+}
+
+/** What both name, ordered as one: under the first's name where it has one. */
+export function joinPours(
+  draft: Draft,
+  one: Pick<Pour, 'id' | 'casts'>,
+  next: Pick<Pour, 'casts'>,
+  name: string,
+): void {
+  const keys = [...one.casts, ...next.casts].map(({ key }) => key);
+  const target = draft.pour.together.find((pour) => pour.id === one.id);
+  takeOut(draft, ...keys);
+  if (target) {
+    target.elements = keys;
+    if (!draft.pour.together.includes(target)) draft.pour.together.push(target);
+    return;
+  }
+  const id = nextName(
+    'pour-',
+    draft.pour.together.map((pour) => pour.id),
+  );
+  draft.pour.together.push({ id, name, elements: keys });
 }
 
 /** The order of casting with one pour changed for the one before it, or after it: ids of elements. */
