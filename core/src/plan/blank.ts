@@ -301,6 +301,7 @@ const common = (plan: Plan, id: string) => ({
 /** A wall or column on a footing whose height nobody has said: it stands to the ground, and nothing is cast for it. */
 export const newRising = (plan: Plan, thickness = starts(plan, '/elements/*/rising/thickness')): Rising => ({
   thickness,
+  long: null,
   top: 'ground',
   height: null,
   level: null,

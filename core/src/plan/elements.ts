@@ -16,8 +16,9 @@ import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
 
 /** A wall on a strip, a column on a pad: what rises from its top, cast or laid. */
 const Rising = object({
-  /** Of a wall; a column is as long as it is thick. */
   thickness: num('/elements/*/rising/thickness'),
+  /** On a pad, along its longer side; null: as long as it is thick, a column. */
+  long: orNull(num('/elements/*/rising/long')),
   top: oneOf(RISING_TOPS),
   /** Over the footing's top; the level of its top; over the floor's level or the flood's. Each read by its own top. */
   height: orNull(num('/elements/*/rising/height')),

@@ -291,6 +291,7 @@ export const FIELDS = {
   '/elements/*/length': size(0.1, 60, 'dig.length', [1, inches(48)]),
   '/elements/*/thickness': size(0.05, 10, 'fields.thickness', [0.3, inches(12)]),
   '/elements/*/rising/thickness': size(0.001, 5, 'fields.stem', [0.2, inches(8)]),
+  '/elements/*/rising/long': size(0.05, 60, 'rising.long', [1, inches(36)]),
   '/elements/*/rising/height': size(0.05, 12, 'rising.height', [0.6, inches(24)]),
   '/elements/*/rising/level': level('rising.level'),
   '/elements/*/rising/over': length(-5, 5, 'rising.over'),

@@ -489,6 +489,7 @@ const NEW_POUR = {
 };
 /** A wall told by its thickness alone stands to the ground: how high it is nobody has said. */
 const TO_THE_GROUND = {
+  long: null,
   top: 'ground',
   height: null,
   level: null,

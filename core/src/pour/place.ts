@@ -187,7 +187,7 @@ function risingPieces(plan: Plan): Polygon[][] {
   return footprints(
     plan.elements,
     (e) => ({ half: thick(e) / 2, end: 0 }),
-    (pad) => [thick(pad), thick(pad)],
+    (pad) => padPlan(pad, thick(pad), pad.rising?.long ?? thick(pad)),
   );
 }
 

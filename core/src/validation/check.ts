@@ -207,6 +207,8 @@ function doubleIds({ ground, water, levels, pour, elements, spoil }: Plan): Prob
     '/water/pumps': water.pumps,
     '/water/surface': water.surface,
     '/pour/together': pour.together,
+    '/pour/steel': pour.steel,
+    '/pour/fittings': pour.fittings,
     '/levels/instructions': levels.instructions,
     '/elements': elements,
     '/spoil/trucks': spoil.trucks,

@@ -118,8 +118,8 @@ const CONTRADICTIONS: { readonly [K in ElementKind]?: Contradictions<ElementOf[K
 };
 
 /** A wall wider than its footing, without the height it is told by, or cast in rises thinner than the stone in it. */
-function risingProblems(plan: Plan, rising: Rising, most: number, path: string): Problem[] {
-  const { thickness, top, height, level, made, rise } = rising;
+function risingProblems(plan: Plan, element: Element, rising: Rising, most: number, path: string): Problem[] {
+  const { thickness, long, top, height, level, made, rise } = rising;
   const stone = plan.pour.topSize ?? PRACTICE.topSize.value;
   const wants = (what: 'height' | 'level', value: number | null): Problem[] =>
     top === what && value === null ? [{ code: 'risingOpen', path: `${path}/${what}` }] : [];
@@ -131,6 +131,17 @@ function risingProblems(plan: Plan, rising: Rising, most: number, path: string):
             path: `${path}/thickness`,
             value: thickness,
             max: most,
+            kind: 'size',
+          } as const,
+        ]
+      : []),
+    ...(long !== null && long > sizesOf(element).along + 1e-9
+      ? [
+          {
+            code: 'stemWider',
+            path: `${path}/long`,
+            value: long,
+            max: sizesOf(element).along,
             kind: 'size',
           } as const,
         ]
@@ -150,7 +161,7 @@ export function shapeProblems(plan: Plan, element: Element, path: string): Probl
   const byForm = FORMS_PROBLEMS[FORMS[element.kind]] as Contradictions<Element> | undefined;
   const own = CONTRADICTIONS[element.kind] as Contradictions<Element> | undefined;
   return [
-    ...(rising ? risingProblems(plan, rising, most, `${path}/rising`) : []),
+    ...(rising ? risingProblems(plan, element, rising, most, `${path}/rising`) : []),
     ...(byForm?.(element, path, plan) ?? []),
     ...(own?.(element, path, plan) ?? []),
   ];

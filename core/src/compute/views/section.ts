@@ -8,7 +8,7 @@ import { belowSlab, slabOnFloor } from '../../levels/slab.ts';
 import { bedOf } from '../../plan/beds.ts';
 import type { Element, Raft } from '../../plan/elements.ts';
 import type { Hazard, Plan } from '../../plan/schema.ts';
-import { boardsOf, boxElementOf, edgeOf, floorSlabOf, oldWallOf } from '../../plan/variants.ts';
+import { boardsOf, boxElementOf, edgeOf, floorSlabOf, oldWallOf, padOf } from '../../plan/variants.ts';
 import { type FootingPiece, goesToFaces, risingTop } from '../../pour/index.ts';
 import { boardReach } from '../../pour/insulation-boards.ts';
 import { castOf } from '../../pour/kinds.ts';
@@ -249,7 +249,10 @@ function builtAt(
   if (!own.rising) return out;
   // A wall whose height nobody has said goes on over the ground, where it is cut.
   const ends = risingTop(plan, own, top) ?? openTop;
-  const half = own.rising.thickness / 2;
+  // A pad is cut along its length: a wall on it is seen from its side where it runs that way.
+  const pad = padOf(own);
+  const { thickness, long } = own.rising;
+  const half = (pad && pad.length >= pad.width ? (long ?? thickness) : thickness) / 2;
   if (ends !== null) standing(middle - half, middle + half, top, Math.max(top, ends));
   return out;
 }

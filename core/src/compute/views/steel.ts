@@ -109,8 +109,9 @@ function fieldOf(element: Element, where: Steel['where'], wallHeight: number | n
     if (wallHeight === null) return null;
     if (boxElementOf(element) && outlined)
       return { length: perimeter(outlined.outline), width: wallHeight, closed: true };
-    // A column's bars stand round it: as far as its four faces go.
-    const round = pad && element.rising ? 4 * element.rising.thickness : null;
+    // A column's bars stand round it: as far as its faces go.
+    const { thickness = 0, long = null } = element.rising ?? {};
+    const round = pad ? 2 * (thickness + (long ?? thickness)) : null;
     return { length: round ?? along, width: wallHeight, closed: round !== null || (run?.closed ?? false) };
   }
   if (outlined) {
@@ -121,8 +122,8 @@ function fieldOf(element: Element, where: Steel['where'], wallHeight: number | n
 }
 
 /** A slab's bars are as long on the whole as its outline lets them: area over the width they are spread on. */
-const meanOver = (element: Element, field: Field, whole: number): number => {
-  const outlined = outlinedOf(element);
+const meanOver = (element: Element, where: Steel['where'], field: Field, whole: number): number => {
+  const outlined = where === 'base' ? outlinedOf(element) : null;
   if (!outlined) return whole;
   return (whole * Math.abs(area(flat(outlined.outline)))) / (field.length * field.width);
 };
@@ -166,7 +167,7 @@ function countOf(set: Steel, at: number, element: Element, wallHeight: number | 
         lap,
       );
     const bought = sheets * stock * sheet.width * sheet.mass;
-    const laid = meanOver(element, field, (field.length - 2 * cover) * (field.width - 2 * cover));
+    const laid = meanOver(element, set.where, field, (field.length - 2 * cover) * (field.width - 2 * cover));
     return {
       ok: true,
       steel: {
@@ -190,7 +191,7 @@ function countOf(set: Steel, at: number, element: Element, wallHeight: number | 
   const each = count ?? (spacing === null ? null : spread(spacing));
   if (each === null) return wrong({ code: 'steelHowMany', path: `${path}/spacing` });
   const bars = each * rows;
-  const one = length ?? meanOver(element, field, round ? whole : whole - 2 * cover) + bends;
+  const one = length ?? meanOver(element, set.where, field, round ? whole : whole - 2 * cover) + bends;
   const cut = cutFrom(bars, one, stock, lap);
   if (!cut) return wrong({ code: 'steelNoLap', path: `${path}/lap`, value: one, max: stock, kind: 'length' });
   const metre = barMass(diameter);

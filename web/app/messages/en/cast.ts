@@ -40,6 +40,8 @@ export const cast = {
   rising: {
     title: { strip: 'Wall on it', pad: 'Column on it' },
     has: { strip: 'A wall stands on it', pad: 'A column stands on it' },
+    long: 'Length on the pad',
+    longHint: 'empty: a column',
     topIs: 'Its top',
     tops: {
       ground: 'not said: to the ground',

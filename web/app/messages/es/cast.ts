@@ -43,6 +43,8 @@ export const cast: Words<typeof english> = {
   rising: {
     title: { strip: 'Muro encima', pad: 'Columna encima' },
     has: { strip: 'Encima va un muro', pad: 'Encima va una columna' },
+    long: 'Largo sobre la zapata',
+    longHint: 'vacío: una columna',
     topIs: 'Su coronación',
     tops: {
       ground: 'sin decir: hasta el terreno',

@@ -57,6 +57,7 @@ export function RisingFields({ element, index }: Own<Element>) {
       {rising && (
         <>
           <PlanField label={t('fields.thickness')} path={`${path}/thickness`} />
+          {form === 'pad' && <PlanField hint={t('rising.longHint')} path={`${path}/long`} optional />}
           <Choice
             label={t('rising.topIs')}
             value={rising.top}
