@@ -21,6 +21,7 @@ export type DepthRule =
   | 'course'
   | 'cover'
   | 'floor'
+  | 'surface'
   | 'outfall'
   | 'drawn'
   | 'instruction';
@@ -99,6 +100,8 @@ export function ownCandidates(plan: Plan, element: Element): Candidate[] | null 
     const slab = slabOnFloor(plan, floorSlab);
     return slab ? [{ rule: 'floor', level: slab.underside }] : [];
   }
+  // What lies in the ground is as deep as it is thick: that is read where it lies.
+  if (traitsOf(element).onGround) return [];
   // Under an old wall the drawing says how deep, when it does.
   if (traitsOf(element).inBays && element.level !== null) return [];
   const drain = drainOf(element);
@@ -160,6 +163,11 @@ export function decideDepth(
     const floor = floorOf(plan, element);
     const stack = stacks.find((s) => s.floor.id === floor?.id) ?? null;
     const own = ownCandidates(plan, element);
+    if (traitsOf(element).onGround && places.length > 0)
+      put({
+        rule: 'surface',
+        level: Math.min(...places.map(([x, y]) => model.level(x, y))) - heightIn(element),
+      });
     for (const candidate of own ?? candidatesAt(plan, model, frost, stack, heightIn(element), places))
       put(candidate);
     if (element.level !== null) put({ rule: 'drawn', level: element.level });

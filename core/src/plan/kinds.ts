@@ -1,9 +1,12 @@
 /** Words a plan chooses among, apart from those a stage brings itself. */
 export const SUPPORTS = ['slope', 'bench', 'shore'] as const;
 export type Support = (typeof SUPPORTS)[number];
-export const STRIP_USES = ['footing', 'drain', 'stone'] as const;
-/** What decides how deep a slab goes: the rules for footings, or its floor with a bed that frost cannot lift. */
-export const FOUNDINGS = ['depth', 'floor'] as const;
+export const STRIP_USES = ['footing', 'drain', 'stone', 'kerb'] as const;
+/**
+ * What decides how deep a slab goes: the rules for footings, its floor with a bed that frost cannot lift, or the ground
+ * itself: an apron lies in it as thick as it is.
+ */
+export const FOUNDINGS = ['depth', 'floor', 'ground'] as const;
 /** Where boards against frost lie of a slab: under all of it, under its edge, or out past its edge. */
 export const BOARD_ZONES = ['whole', 'edge', 'apron'] as const;
 /** What the top of a wall or column is told by; by the ground: nobody has said how high it is. */

@@ -13,6 +13,8 @@ interface Finer {
   readonly drain: Strip;
   readonly slab: Raft;
   readonly floorSlab: Raft;
+  readonly kerb: Strip;
+  readonly apron: Raft;
   readonly underWall: Underpin & { readonly old: NonNullable<Underpin['old']> };
 }
 /** Kinds that are finer than their schema. The others are what their kind says. */
@@ -21,11 +23,16 @@ type Parted = 'strip' | 'raft';
 export type VariantElements = Finer & Omit<ElementOf, Parted>;
 export type Variant = keyof VariantElements;
 
-const STRIPS = { footing: 'footing', stone: 'stoneFooting', drain: 'drain' } as const satisfies Record<
-  Strip['use'],
+const STRIPS = {
+  footing: 'footing',
+  stone: 'stoneFooting',
+  drain: 'drain',
+  kerb: 'kerb',
+} as const satisfies Record<Strip['use'], Variant>;
+const SLABS = { depth: 'slab', floor: 'floorSlab', ground: 'apron' } as const satisfies Record<
+  Raft['founding'],
   Variant
 >;
-const SLABS = { depth: 'slab', floor: 'floorSlab' } as const satisfies Record<Raft['founding'], Variant>;
 
 const VARIANTS: { readonly [K in ElementKind]?: (element: ElementOf[K]) => Variant } & {
   readonly [K in Parted]: (element: ElementOf[K]) => Variant;
@@ -45,6 +52,8 @@ export const variantOf = (element: Element): Variant =>
 interface Traits {
   /** Its level is its floor's, not that of the rules for footings. */
   readonly byFloor: boolean;
+  /** It lies in the ground as thick as it is, whatever frost and rules for footings ask. */
+  readonly onGround: boolean;
   /** It carries water away. */
   readonly drains: boolean;
   /** It carries on stone: a drain may lead into it, a plinth keeps its wall off the splash. */
@@ -58,6 +67,7 @@ interface Traits {
 
 const plain: Traits = {
   byFloor: false,
+  onGround: false,
   drains: false,
   onStone: false,
   falls: false,
@@ -70,6 +80,8 @@ const TRAITS: Readonly<Partial<Record<Variant, Traits>>> = {
   stoneFooting: { ...plain, onStone: true, falls: true },
   drain: { ...plain, drains: true, falls: true },
   floorSlab: { ...plain, byFloor: true },
+  kerb: { ...plain, onGround: true },
+  apron: { ...plain, onGround: true },
   underpin: { ...plain, wallUnknown: true },
   underWall: { ...plain, inBays: true },
 };
@@ -110,7 +122,8 @@ export const outlinedOf = (element: Element): OutlinedElement | null =>
 export const floorSlabOf = (element: Element): Raft | null => of('floorSlab', element);
 export const boxElementOf = (element: Element): ElementOf['box'] | null => of('box', element);
 export const padOf = (element: Element): ElementOf['pad'] | null => of('pad', element);
-export const slabOf = (element: Element): Raft | null => of('slab', element) ?? of('floorSlab', element);
+export const slabOf = (element: Element): Raft | null =>
+  of('slab', element) ?? of('floorSlab', element) ?? of('apron', element);
 export const drainOf = (element: Element): Strip | null => of('drain', element);
 export const stoneFootingOf = (element: Element): Strip | null => of('stoneFooting', element);
 export const underWallOf = (element: Element): VariantElements['underWall'] | null =>

@@ -26,6 +26,7 @@ export const POUR_KINDS = [
   'cells',
   'beams',
   'slabs',
+  'aprons',
 ] as const;
 export type PourKind = (typeof POUR_KINDS)[number];
 
@@ -121,6 +122,8 @@ const CASTS: { readonly [V in Variant]: Cast<VariantElements[V]> } = {
   ramp: { ...plain('footings'), carries: () => false },
   slab,
   floorSlab: slab,
+  apron: { ...slab, pours: 'aprons' },
+  kerb: { ...strip, pours: 'aprons' },
   box: {
     ...plain('boxes', 'base'),
     height: (e) => e.height,

@@ -84,7 +84,7 @@ function turnOf(element: Element, { stage, number }: Cast, named: boolean): numb
   switch (stage) {
     case 'first':
       // A floor comes when the walls round it stand, unless somebody says with what it is cast.
-      return traitsOf(element).byFloor && !named ? TURNS.floor : 0;
+      return (traitsOf(element).byFloor || traitsOf(element).onGround) && !named ? TURNS.floor : 0;
     case 'pass':
       return number - 1;
     case 'walls':

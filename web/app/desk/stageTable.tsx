@@ -17,6 +17,7 @@ const digPanels = () => import('../stages/dig/panels.ts');
 const ground = () => import('../stages/ground/index.ts');
 const levels = () => import('../stages/levels/index.ts');
 const night = () => import('../stages/water/night/index.ts');
+const pours = () => import('../stages/pour/PourLayer.tsx');
 const proof = () => import('../stages/base/proof/index.ts');
 const setout = () => import('../stages/setout/index.ts');
 
@@ -220,6 +221,9 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
   pour: {
     Panel: later(() => import('../stages/pour/PourPanel.tsx'), 'PourPanel'),
     drawings: ['section'],
+    layers: [
+      { id: 'pours', on: 'over', when: ({ stage }) => stage === 'pour', Layer: later(pours, 'PourLayer') },
+    ],
     fill: 'url(#column-concrete)',
     answer: (job) => ({
       text: anyDug(job.takeoff)

@@ -135,7 +135,8 @@ function Sheet(input: SheetInput) {
           <Text style={s.line}>
             {`${t('steel.total')}: ${format.text(
               steel.reduce((sum, one) => sum + one.bought, 0),
-              'mass',
+              'weighing',
+              { decimals: 0 },
             )}`}
           </Text>
         )}

@@ -15,12 +15,12 @@ export function steelText(
     ...(bars === null || each === null
       ? []
       : [
-          `⌀ ${format.text(diameter, 'size')}`,
+          `ø\u00a0${format.text(diameter, 'size')}`,
           t('steel.bars', { count: bars, each: format.text(each, 'length', { decimals: 2 }) }),
           ...(laps > 0 ? [t('steel.laps', { count: laps })] : []),
         ]),
     t(kind === 'mesh' ? 'steel.sheets' : 'steel.pieces', { count: pieces }),
-    format.text(bought, 'mass'),
+    format.text(bought, 'weighing', { decimals: 0 }),
     ...(supports === null ? [] : [t('steel.chairs', { count: supports })]),
   ].join(' · ');
 }

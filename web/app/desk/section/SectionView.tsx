@@ -33,6 +33,7 @@ import { depthText, soilName } from '../../ui/words.ts';
 
 const OverdigOnSection = later(() => import('../../stages/dig/layers.ts'), 'OverdigOnSection');
 const ServicesOnSection = later(() => import('../../stages/dig/layers.ts'), 'ServicesOnSection');
+const StagesOnSection = later(() => import('../../stages/pour/PourLayer.tsx'), 'StagesOnSection');
 const BayOnSection = later(() => import('../../stages/dig/layers.ts'), 'BayOnSection');
 const NightPlayer = later(() => import('../../stages/water/night/index.ts'), 'NightPlayer');
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600 } as const;
@@ -343,6 +344,7 @@ function Cut({
       )}
       <Neighbours section={section} scale={scale} />
       {takeoff.crossings.length > 0 && <ServicesOnSection section={section} scale={scale} index={index} />}
+      <StagesOnSection section={section} scale={scale} index={index} />
       <SoilNames post={postAt(posts, left)} scale={scale} bottom={height} end={onRight} />
       {info && (
         <g pointerEvents="none">

@@ -215,6 +215,7 @@ export const asked = {
     founding: 'It goes down',
     depth: 'below frost',
     floor: 'on a drained bed',
+    ground: 'on the ground, as an apron',
     reach: 'Frost under the slab',
     needed: 'Bed that keeps it out',
     short: '{{short}} more than there is',

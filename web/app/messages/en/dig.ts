@@ -43,6 +43,7 @@ export const dig = {
       footing: 'a wall',
       drain: 'a drain',
       stone: 'a stone footing',
+      kerb: 'a kerb',
       underpin: 'underpinning',
     },
     drainWidth: 'Trench width',

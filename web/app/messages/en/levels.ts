@@ -54,6 +54,7 @@ export const levels = {
     course: 'Whole courses',
     drawn: 'As drawn',
     floor: 'Its floor',
+    surface: 'As thick as it is',
     outfall: 'Outfall',
   },
   decides: {
@@ -74,6 +75,7 @@ export const levels = {
     course: 'Whole courses decide.',
     drawn: 'The drawing decides.',
     floor: 'Its floor decides; frost is kept out by the bed.',
+    surface: 'It lies in the ground as thick as it is; frost is not kept from it.',
     outfall: 'The outfall decides.',
   },
   material: {

@@ -219,6 +219,7 @@ export const asked: Words<typeof english> = {
     founding: 'Baja',
     depth: 'bajo la helada',
     floor: 'sobre cama drenada',
+    ground: 'en el terreno, como acera',
     reach: 'Helada bajo la losa',
     needed: 'Cama que la frena',
     short: '{{short}} más de lo que hay',

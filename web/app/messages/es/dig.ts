@@ -46,6 +46,7 @@ export const dig: Words<typeof english> = {
       footing: 'un muro',
       stone: 'una zapata de piedra',
       drain: 'un drenaje',
+      kerb: 'un bordillo',
       underpin: 'un recalce',
     },
     drainWidth: 'Ancho de zanja',

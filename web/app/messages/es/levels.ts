@@ -57,6 +57,7 @@ export const levels: Words<typeof english> = {
     course: 'Hiladas enteras',
     drawn: 'Según plano',
     floor: 'Su piso',
+    surface: 'Su propio espesor',
     outfall: 'La salida',
   },
   decides: {
@@ -77,6 +78,7 @@ export const levels: Words<typeof english> = {
     course: 'Deciden las hiladas enteras.',
     drawn: 'Decide el plano.',
     floor: 'Decide su piso; la cama frena la helada.',
+    surface: 'Va en el terreno con su propio espesor; la helada le llega.',
     outfall: 'Decide la salida.',
   },
   material: {

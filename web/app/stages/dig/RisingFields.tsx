@@ -151,7 +151,9 @@ function Takes({ index }: { index: number }) {
       ...(laid.fill === 'none'
         ? []
         : [t('rising.filled', { volume: say(laid.cells), fill: t(`rising.fills.${laid.fill}`) })]),
-      ...(laid.cement > 0 ? [t('rising.cement', { mass: format.text(laid.cement, 'mass') })] : []),
+      ...(laid.cement > 0
+        ? [t('rising.cement', { mass: format.text(laid.cement, 'weighing', { decimals: 0 }) })]
+        : []),
     ],
     stone: [t('rising.stone', { volume: say(stone) }), t('rising.mortar', { volume: say(stoneMortar) })],
   };

@@ -84,7 +84,11 @@ export function SteelPanel() {
   const first =
     elements.find(({ id, casts }) => id === picked && casts.length > 0)?.id ?? firstCast(elements);
   return (
-    <Panel fold="shut" title={t('steel.title')} aside={mass > 0 ? format.text(mass, 'mass') : undefined}>
+    <Panel
+      fold="shut"
+      title={t('steel.title')}
+      aside={mass > 0 ? format.text(mass, 'weighing', { decimals: 0 }) : undefined}
+    >
       {marks.length === 0 && <Small>{t('steel.none')}</Small>}
       {marks.map((mark, at) => (
         <Mark
@@ -221,7 +225,7 @@ function Mark({ mark, at, counted, problem }: MarkProps) {
         }
       />
       {counted && mark.kind !== 'mesh' && (
-        <Small>{t('steel.mass', { mass: format.text(counted.mass, 'mass') })}</Small>
+        <Small>{t('steel.mass', { mass: format.text(counted.mass, 'weighing', { decimals: 0 }) })}</Small>
       )}
     </details>
   );
