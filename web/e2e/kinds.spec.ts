@@ -197,10 +197,10 @@ test('a floor hangs on a string of its own: depths follow it; pours are moved', 
   await type(page, 'levels.strings.level', '50.15');
   await expect(flag(page, 'string')).toContainText('50.150');
   await stage(page, 'pour');
-  await expect(side(page).locator('[data-pour]')).toHaveCount(4);
+  await expect(side(page).locator('[data-pour]')).toHaveCount(6);
   await side(page).getByLabel('Cast P1 with').selectOption('new');
-  await expect(side(page).locator('[data-pour]')).toHaveCount(5);
+  await expect(side(page).locator('[data-pour]')).toHaveCount(7);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(side(page).locator('[data-pour]')).toHaveCount(4);
+  await expect(side(page).locator('[data-pour]')).toHaveCount(6);
   await saved(page);
 });

@@ -146,7 +146,8 @@ export function pourKindOf(element: Element, stage: CastStage): PourKind {
     case 'roof':
       return 'roofs';
     case 'rise':
-      return rises;
+      // A wall on a pad is a wall.
+      return element.rising?.long != null ? 'walls' : rises;
     case 'cells':
       return 'cells';
     case 'beam':

@@ -12,7 +12,9 @@ import {
   named,
   pad,
   plainPlan,
+  raft,
   seeded,
+  stone,
   strip,
   tank,
   tilt,
@@ -151,7 +153,8 @@ describe('a wall on its footing', () => {
       );
     expect(on(null).elements[0]!.rising!.volume).toBeCloseTo(0.09, 9);
     expect(on(2).elements[0]!.rising!.volume).toBeCloseTo(0.6, 9);
-    expect(on(2).pours.map(({ kind }) => kind)).toEqual(['pads', 'columns']);
+    expect(on(null).pours.map(({ kind }) => kind)).toEqual(['pads', 'columns']);
+    expect(on(2).pours.map(({ kind }) => kind)).toEqual(['pads', 'walls']);
   });
 });
 
@@ -386,5 +389,46 @@ describe('shares of what is cast', () => {
         { plan: square(1, 1), bottom: 0.5, top: 2 },
       ]),
     ).toBeCloseTo(4 + 6 - 0.5, 9);
+  });
+});
+
+describe('what lies in the ground', () => {
+  it('an apron and a kerb are as deep as they are thick, whatever frost asks, on no bed but their own', () => {
+    const plan = plainPlan((p) => {
+      p.assumed = [];
+      p.ground.frost.local = 1.2;
+      p.beds = [{ id: 'b', name: 'B', layers: [stone(0.2)], onOldBase: false, cloth: null }];
+      const square = raft(
+        [
+          [0, 0],
+          [4, 0],
+          [4, 1],
+          [0, 1],
+        ],
+        { founding: 'ground', thickness: 0.12, edge: null, bed: null },
+      );
+      const kerb = strip(
+        [
+          [0, 5],
+          [10, 5],
+        ],
+        { use: 'kerb', width: 0.15, thickness: 0.3, bed: null },
+      );
+      p.elements = named(square, kerb, line(14, { use: 'footing' }));
+    });
+    const { elements, pours } = compute(plan);
+    expect(elements.map(({ underside }) => underside)).toEqual([
+      expect.closeTo(99.88, 9),
+      expect.closeTo(99.7, 9),
+      expect.closeTo(98.7, 9),
+    ]);
+    expect(elements.map(({ decision }) => decision!.governs)).toEqual(['surface', 'surface', 'frost']);
+    // 4 × 1 × 0.12 and 10 × 0.15 × 0.3, after the footing.
+    expect(pours.map(({ kind, neat }) => [kind, Math.round(neat * 1e9) / 1e9])).toEqual([
+      ['footings', 14 * 0.9 * 0.3],
+      ['aprons', 0.93],
+    ]);
+    expect(unworked(compute(plan))).toEqual([]);
+    expect(compute(plan).cautions.map(({ code }) => code)).not.toContain('depthUnknown');
   });
 });

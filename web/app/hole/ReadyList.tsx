@@ -55,6 +55,7 @@ export function ReadyList({ view, pour }: { view: HoleView; pour: HoleView['pour
             <Press
               key={key}
               justifyContent="flex-start"
+              textAlign="left"
               fontSize="md"
               aria-pressed={on}
               onClick={() => toggle(key)}

@@ -31,7 +31,9 @@ function Sheet(input: SheetInput) {
         ? [
             [
               '',
-              pour.casts.map((one) => `${castName(t, plan, one)} ${volume(one.volume)}`).join(' · '),
+              pour.casts
+                .map((one) => `${castName(t, plan, one, pour.number === null)} ${volume(one.volume)}`)
+                .join(' · '),
             ] as const,
           ]
         : []),

@@ -14,7 +14,14 @@ export function pourName(t: Say, { name, kind, number }: Named): string {
 type Cast = Takeoff['pours'][number]['casts'][number];
 
 /** What of an element is cast at once, as a crew calls it. */
-export function castName(t: Say, { elements }: Plan, { element, stage, number }: Cast): string {
+export function castName(
+  t: Say,
+  { elements }: Plan,
+  { element, stage, number }: Cast,
+  /** Nothing else of its kind is told apart by a number. */
+  alone: boolean,
+): string {
   const name = elements.find(({ id }) => id === element)?.name ?? element;
-  return stage === 'first' ? name : `${name}, ${t(`pours.stages.${stage}`, { number })}`;
+  if (stage === 'first') return name;
+  return `${name}, ${t(`pours.stages.${stage === 'rise' && alone ? 'wall' : stage}`, { number })}`;
 }

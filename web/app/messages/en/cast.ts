@@ -29,6 +29,7 @@ export const cast = {
       first: 'base',
       pass: 'pass {{number}}',
       walls: 'walls',
+      wall: 'wall',
       roof: 'roof',
       rise: 'rise {{number}}',
       cells: 'cells',

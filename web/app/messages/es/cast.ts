@@ -32,6 +32,7 @@ export const cast: Words<typeof english> = {
       first: 'solera',
       pass: 'pasada {{number}}',
       walls: 'muros',
+      wall: 'muro',
       roof: 'cubierta',
       rise: 'tongada {{number}}',
       cells: 'huecos',

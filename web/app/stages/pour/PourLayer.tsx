@@ -124,7 +124,7 @@ export function StagesOnSection({
                 strokeWidth={1.2}
                 strokeDasharray="5 3"
               />
-              {told && <Tag id={key} x={x(span[1]) + 22} y={middle} text={String(pour)} />}
+              {told && <Tag id={key} x={x(span[0]) - 22} y={middle} text={String(pour)} />}
             </g>
           );
         })}

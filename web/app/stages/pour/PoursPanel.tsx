@@ -74,7 +74,8 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
             : []),
           ...(pour.casts.length > 1
             ? own.map(
-                (one) => `${castName(t, plan, one)}: ${t('pour.share', { volume: volume(one.volume) })}`,
+                (one) =>
+                  `${castName(t, plan, one, pour.number === null)}: ${t('pour.share', { volume: volume(one.volume) })}`,
               )
             : []),
         ].join(' · ')}
