@@ -192,7 +192,7 @@ function linesOf(job: HeldJob, pour: Pour, holds: readonly Hold[]): ReadyLine[] 
   const [seen, ...rest] = bottomLines(job, bottoms, open, line);
   return [
     ...(seen ? [seen] : []),
-    ...(onCast ? [line('joint', null)] : []),
+    ...(onCast ? [line('joint', pour.waits.length > 0 ? 'no' : null, { of: pour.waits })] : []),
     ...rest,
     ...workLines(job, own, open, line),
     ...dayLines(job, line),

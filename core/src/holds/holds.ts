@@ -1,6 +1,6 @@
 /** Holds of a job: who still has to see what, what that needs first, and what waits for it. */
 import { holdKey, TICK_LISTS } from '../log/index.ts';
-import { type HeldWork, HOLD_KINDS, type HoldKind, type Role } from '../plan/kinds.ts';
+import { HELD_WORK, type HeldWork, HOLD_KINDS, type HoldKind, type Role } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { Pour } from '../pour/index.ts';
 import type { ElementTakeoff } from '../takeoff/index.ts';
@@ -99,6 +99,7 @@ const AFTER: Readonly<Record<HeldWork, readonly HoldKind[]>> = {
   cover: ['setout'],
   pour: ['bottom', 'lift'],
   backfill: ['forms'],
+  pumpOff: ['forms'],
 };
 
 /** Elements on whose bottom something lies. */
@@ -133,7 +134,7 @@ function withDue({ facts, asDug, elements }: HeldJob, holds: readonly Hold[]): H
 }
 
 /** Work in its order: what waits for a look waits for those of the work before it too. */
-const ORDER: readonly HeldWork[] = ['dig', 'cover', 'pour', 'backfill'];
+const ORDER: readonly HeldWork[] = HELD_WORK;
 
 /** Pours with what still holds each, named. */
 export function heldPours(

@@ -1,4 +1,4 @@
-export { dampening, type PourReady, type ReadyLine, type ReadyState, readyFor } from './before-pour.ts';
+export { type PourReady, type ReadyLine, type ReadyState, readyFor } from './before-pour.ts';
 export * from './holds.ts';
 export { HOLDS } from './kinds.ts';
 export * from './morning.ts';

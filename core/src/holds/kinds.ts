@@ -6,9 +6,12 @@ import { FEELS } from '../log/index.ts';
 import { mayCover } from '../placement/index.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { HeldWork, HoldKind, Role } from '../plan/kinds.ts';
+import type { Plan } from '../plan/schema.ts';
 import { boxElementOf, traitsOf } from '../plan/variants.ts';
+import { castKeyOf } from '../pour/index.ts';
 import { shapeOf } from '../setout/index.ts';
-import type { ElementTakeoff, Job } from '../takeoff/index.ts';
+import { type ElementTakeoff, floatsOf, type Job } from '../takeoff/index.ts';
+import { type BoxFloat, FLOAT_SAFE } from '../water/index.ts';
 import { shotsWanted } from './shots.ts';
 import type { Need } from './visits.ts';
 
@@ -46,6 +49,21 @@ function bottomNeeds(info: ElementTakeoff | null, { facts, asDug }: HeldJob): Ne
     need('shotSure', sure, shots.length),
     need('bottomFound', fit ? 1 : 0, 1),
   ];
+}
+
+const lifts = ({ safety }: BoxFloat) => safety !== null && safety < FLOAT_SAFE;
+
+/** A box as far as it was cast by the log holds itself down at the highest water. Filled over it is when somebody says so. */
+function heldDown(plan: Plan, info: ElementTakeoff, { poured }: HeldJob['facts']): boolean {
+  const states = floatsOf(plan, info)?.states ?? [];
+  const reached = {
+    base: poured.has(castKeyOf(info.id, 'first', 1)),
+    walls: poured.has(castKeyOf(info.id, 'walls', 1)),
+    roof: poured.has(castKeyOf(info.id, 'roof', 1)),
+    covered: false,
+  };
+  const now = states.filter(({ state }) => reached[state]).at(-1);
+  return now !== undefined && !lifts(now);
 }
 
 /** In the order the work is done. Bays and lifts are seen by whoever the plan's own parts name. */
@@ -107,6 +125,14 @@ export const HOLDS: Readonly<Record<HoldKind, HoldRow>> = {
     strict: true,
     applies: (info) => built(info) && (boxElementOf(info.element) !== null || info.element.rising !== null),
     needs: none,
+  },
+  pump: {
+    before: 'pumpOff',
+    role: 'engineer',
+    strict: true,
+    applies: (info, { plan }) => built(info) && (floatsOf(plan, info)?.states.some(lifts) ?? false),
+    needs: (info, { plan, facts }) =>
+      info ? [need('heldDown', heldDown(plan, info, facts) ? 1 : 0, 1)] : [],
   },
   bay: {
     before: 'pour',

@@ -12,6 +12,7 @@ export interface Need {
     | 'bottomFound'
     | 'tests'
     | 'liftsReleased'
+    | 'heldDown'
     | 'ticked';
   readonly met: boolean;
   readonly have: number;

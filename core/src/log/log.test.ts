@@ -148,6 +148,7 @@ describe('records folded', () => {
         },
         settled: { word: `w${n % 3}`, how: 'taken' as const, why: `${n}` },
         ticked: { hold: 'forms', done: [`t${n}`] },
+        poured: { pour: 'footings', casts: [`E${n % 3}`], volume: 1 + n, note: '' },
         readied: { pour: 'footings', done: [`t${n}`] },
         ...DAY_VALUES,
         worked: { ...DAY_VALUES.worked, hours: 1 + (n % 8) },

@@ -76,10 +76,11 @@ export const HOLD_KINDS = [
   'proofing',
   'backfill',
   'bay',
+  'pump',
 ] as const;
 export type HoldKind = (typeof HOLD_KINDS)[number];
-/** What waits while a look is wanting: digging, covering a bottom, pouring, filling again. */
-export const HELD_WORK = ['dig', 'cover', 'pour', 'backfill'] as const;
+/** What waits while a look is wanting: digging, covering a bottom, pouring, filling again, letting the water come back. */
+export const HELD_WORK = ['dig', 'cover', 'pour', 'backfill', 'pumpOff'] as const;
 export type HeldWork = (typeof HELD_WORK)[number];
 /** Papers others give or want before work begins. */
 export const PERMITS = ['permit', 'insurer', 'neighbour', 'stream', 'road', 'locate'] as const;

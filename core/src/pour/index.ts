@@ -3,7 +3,6 @@ export { type Crossing, leftOutOf, sectionBelow } from './crossings.ts';
 export * from './floors.ts';
 export {
   type BuiltAs,
-  CAST_STAGES,
   type CastStage,
   castOf,
   POUR_KINDS,

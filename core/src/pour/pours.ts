@@ -58,6 +58,11 @@ export interface Pour {
   readonly unshot: number;
   /** How full the last truck comes. */
   readonly lastFill: number;
+  /** All of it was cast, by the log; and what it took, m³, where somebody measured. */
+  readonly cast: boolean;
+  readonly used: number | null;
+  /** Elements of which what stands under it is neither cast yet nor cast with it. */
+  readonly waits: readonly string[];
 }
 
 /** What was found of a bottom that is cast on. */
@@ -78,6 +83,21 @@ export const lineHolds = ({
 /** m³ of each pour that do not come out where they are wanted, as far as somebody has said. */
 export const staysOf = ({ pour: { line, hopper, gaps } }: Plan): number =>
   (line ? lineHolds(line) : 0) + (hopper ?? 0) + (gaps ?? 0);
+
+/** What was cast by the log, by the name of each cast. */
+type Poured = ReadonlyMap<string, { readonly volume: number | null }>;
+
+/** What each cast stands on of the same element: the one before it, from the bottom up. */
+function underOf(casts: readonly Cast[]): ReadonlyMap<string, string> {
+  const last = new Map<string, string>();
+  const out = new Map<string, string>();
+  for (const { key, element } of casts) {
+    const under = last.get(element);
+    if (under !== undefined) out.set(key, under);
+    last.set(element, key);
+  }
+  return out;
+}
 
 /** In which turn something is cast: not before what it stands on. */
 function turnOf(element: Element, { stage, number }: Cast, named: boolean): number {
@@ -119,13 +139,20 @@ export const castsOf = (
  * left out. A cast named twice is in the first.
  * @param casts of every element, with what makes up its bottom where that is cast with it
  * @param found of every element what makes up its bottom, m³, and half the band its shots leave of that; null: not shot
+ * @param poured what was cast already
  */
-export function poursOf(plan: Plan, casts: readonly Cast[], found: readonly Found[] = []): Pour[] {
+export function poursOf(
+  plan: Plan,
+  casts: readonly Cast[],
+  found: readonly Found[] = [],
+  poured: Poured = new Map(),
+): Pour[] {
   const { together, waste, step, truck, orders } = plan.pour;
   const left = new Map(casts.map((cast) => [cast.key, cast]));
   const positions = new Map(plan.elements.map((element, i) => [element.id, i]));
   const elementOf = ({ element }: Cast) => plan.elements[positions.get(element)!]!;
   const stays = staysOf(plan);
+  const below = underOf(casts);
   const pour = (
     id: string,
     name: string | null,
@@ -146,6 +173,8 @@ export function poursOf(plan: Plan, casts: readonly Cast[], found: readonly Foun
       .filter(({ stage }) => stage === 'first')
       .map(({ element }) => found[positions.get(element)!]);
     const known = bottoms.flatMap((one) => one?.half ?? []);
+    const keys = new Set(own.map(({ key }) => key));
+    const used = [...new Set(own.flatMap(({ key }) => poured.get(key) ?? []))];
     return [
       {
         id,
@@ -164,6 +193,18 @@ export function poursOf(plan: Plan, casts: readonly Cast[], found: readonly Foun
         band: known.length > 0 ? Math.hypot(...known) * (1 + waste) : null,
         unshot: bottoms.length - known.length,
         lastFill: delivered.loads > 0 ? (delivered.ordered - (delivered.loads - 1) * truck) / truck : 0,
+        cast: own.every(({ key }) => poured.has(key)),
+        used: used.some(({ volume }) => volume !== null)
+          ? used.reduce((sum, { volume }) => sum + (volume ?? 0), 0)
+          : null,
+        waits: [
+          ...new Set(
+            own.flatMap(({ key, element }) => {
+              const under = below.get(key);
+              return under === undefined || keys.has(under) || poured.has(under) ? [] : [element];
+            }),
+          ),
+        ],
       },
     ];
   };

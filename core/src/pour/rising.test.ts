@@ -3,12 +3,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { compute } from '../compute/index.ts';
 import { area, edges, intersect, type Polygon } from '../geometry/index.ts';
+import { holdsOf, isOpen } from '../holds/index.ts';
 import { newRising } from '../plan/blank.ts';
 import type { Element, Rising } from '../plan/elements.ts';
 import type { Plan } from '../plan/schema.ts';
+import { floatsOf } from '../takeoff/index.ts';
 import {
   demo,
   drawnCases,
+  logged,
   named,
   pad,
   plainPlan,
@@ -430,5 +433,50 @@ describe('what lies in the ground', () => {
     ]);
     expect(unworked(compute(plan))).toEqual([]);
     expect(compute(plan).cautions.map(({ code }) => code)).not.toContain('depthUnknown');
+  });
+});
+
+describe('what was cast by the log', () => {
+  const vault = () => demo('cheese-vault');
+  const poured = (casts: readonly string[], volume: number | null = null) =>
+    logged('poured', { pour: 'boxes', casts: [...casts], volume, note: '' });
+  it('is cast, took what was measured, and lets what stands on it come', () => {
+    const before = compute(vault()).pours;
+    expect(before.map(({ cast, waits }) => [cast, waits])).toEqual([
+      [false, []],
+      [false, ['B1']],
+      [false, ['B1']],
+    ]);
+    const { pours } = compute(vault(), [poured(['B1'], 7.1)]);
+    expect(pours.map(({ cast, used, waits }) => [cast, used, waits])).toEqual([
+      [true, 7.1, []],
+      [false, null, []],
+      [false, null, ['B1']],
+    ]);
+  });
+  it('keeps the pump on until what stands weighs 1.1 times the highest water, and the engineer has said so', () => {
+    const pump = (records: Parameters<typeof compute>[1] = []) => {
+      const plan = vault();
+      const job = { ...compute(plan, records), plan };
+      return holdsOf(job).filter(({ kind }) => kind === 'pump');
+    };
+    const states = floatsOf(vault(), compute(vault()).elements[0]!)!.states;
+    const safe = states.filter(({ safety }) => safety === null || safety >= 1.1).map(({ state }) => state);
+    expect(states.some(({ safety }) => safety !== null && safety < 1.1)).toBe(true);
+    expect(pump()).toHaveLength(1);
+    expect(pump()[0]).toMatchObject({ role: 'engineer', strict: true, before: 'pumpOff' });
+    const met = (...casts: string[]) =>
+      pump([poured(casts)])[0]!.needs.find(({ code }) => code === 'heldDown')!.met;
+    expect(met('B1')).toBe(safe.includes('base'));
+    expect(met('B1', 'B1.walls')).toBe(safe.includes('walls'));
+    expect(met('B1', 'B1.walls', 'B1.roof')).toBe(safe.includes('roof'));
+    const looked = (role: 'lead' | 'engineer') =>
+      logged(
+        'visit',
+        { hold: 'pump', verdict: 'released', who: 'Eva Roca', role, what: 'weighed', finger: '' },
+        { element: 'B1' },
+      );
+    expect(isOpen(pump([looked('lead')])[0]!)).toBe(true);
+    expect(isOpen(pump([looked('engineer')])[0]!)).toBe(false);
   });
 });

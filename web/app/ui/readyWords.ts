@@ -38,6 +38,7 @@ function lineText(
     case 'dry':
     case 'forms':
     case 'looks':
+    case 'joint':
     case 'washOut':
       return state === 'no' ? t(`ready.no.${code}`, { count }) : t(`ready.lines.${code}`);
     default:

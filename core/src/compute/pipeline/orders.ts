@@ -39,7 +39,7 @@ function tripsOf(
 
 /** What is ordered: beds with their lifts, stone, lean concrete, concrete. */
 export function orderStep(
-  { plan }: Site,
+  { plan, facts }: Site,
   elements: readonly ElementTakeoff[],
   dig: Excavation,
   placed: Placed,
@@ -88,6 +88,7 @@ export function orderStep(
     makeUp === 'concrete'
       ? elements.map((e, i) => ({ low: e.makeUp, half: asDug.get(i)?.band?.half ?? null }))
       : [],
+    facts.poured,
   );
   const stone = {
     volume: sum(elements.map((e) => e.stone)) + made('stone') + sum(backIn.map(({ volume }) => volume)),

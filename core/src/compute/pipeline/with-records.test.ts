@@ -71,6 +71,7 @@ const ONE: { readonly [K in RecordKindId]: () => SiteRecord } = {
     }),
   settled: () => logged('settled', { word: 'w1', how: 'taken', why: '' }),
   ticked: () => logged('ticked', { hold: 'forms', done: ['size'] }, on),
+  poured: () => logged('poured', { pour: 'footings', casts: ['E1'], volume: 3.2, note: '' }),
   readied: () => logged('readied', { pour: 'footings', done: ['access'] }),
   ...(Object.fromEntries(
     Object.entries(DAY_VALUES).map(([kind, value]) => [

@@ -28,6 +28,7 @@ import { morning, morningValue } from './morning.ts';
 import { note, noteValue } from './note.ts';
 import { noticed, noticedValue } from './noticed.ts';
 import { photo, photoValue } from './photo.ts';
+import { poured, pouredValue } from './poured.ts';
 import { pumped, pumpedValue } from './pumped.ts';
 import { readied, readiedValue } from './readied.ts';
 import { release, releaseValue } from './release.ts';
@@ -70,6 +71,7 @@ const RECORD_KINDS = {
   settled,
   ticked,
   readied,
+  poured,
   worked,
   hauled,
   delivered,
@@ -112,6 +114,7 @@ export const RECORD_VALUES = {
   settled: settledValue,
   ticked: tickedValue,
   readied: readiedValue,
+  poured: pouredValue,
   worked: workedValue,
   hauled: hauledValue,
   delivered: deliveredValue,

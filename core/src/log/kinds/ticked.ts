@@ -16,6 +16,7 @@ export const TICK_LISTS = {
   proofing: ['dry', 'laps', 'guarded'],
   backfill: ['cured', 'propped', 'proofed', 'drain'],
   bay: ['cured', 'packed', 'clean'],
+  pump: ['waterOutside', 'filledOver'],
 } as const satisfies Readonly<Record<HoldKind, readonly string[]>>;
 export type Tick = (typeof TICK_LISTS)[HoldKind][number];
 

@@ -1,6 +1,26 @@
 /** What is wrong with a file that is brought, a record or a sheet: words of dialogs, which come when they open. */
 export const fileProblems = {
   problem: {
+    slabsTooWide:
+      'The plan has {{value}} of slab and box; {{max}} are worked out at the most. Split the job.',
+    version: 'The plan’s version is not one we know.',
+    versionTooNew: 'This plan is of a newer version ({{value}}) than this program reads ({{max}}).',
+    duplicateId: 'The id “{{value}}” is used twice.',
+    unknownField: 'Unknown field: {{path}}.',
+    unknownSoil: 'There is no soil “{{value}}”.',
+    unknownString: 'There is no string “{{value}}”. Choose one of the job’s strings.',
+    unknownBed: 'There is no bed “{{value}}”. Choose one of the job’s beds, or none.',
+    unknownFloor: 'There is no floor “{{value}}”.',
+    unknownMachine: 'No machine of that name is in the list.',
+    unknownElement: 'The instruction is for “{{value}}”, which is not there.',
+    circular: '{{name}} is measured from itself, through others: give one floor a level of its own.',
+    tooManyRuns: 'The plan has {{value}} straight runs; {{max}} are worked out at the most. Split the job.',
+    trenchesTooLong: 'The plan has {{value}} of trench; {{max}} are worked out at the most. Split the job.',
+    id: '“{{value}}” is not a valid id.',
+    choice: '“{{value}}” is not one of the choices at {{path}}.',
+    type: 'Wrong kind of value at {{path}}.',
+    shape: 'This part of the plan is not as it should be ({{path}}).',
+    missing: 'Something is missing: {{path}}.',
     visitNoWork: 'Refused: say what is to be done.',
     noFile: 'Choose a file first.',
     duplicateSpot: 'Spots {{other}} and {{at}} are in the same place.',

@@ -38,12 +38,6 @@ export const ground = {
     frostLocalHint: 'by the local code',
     frostMargin: 'Margin below frost',
     byClimate: 'Work it out from the climate too',
-    climate: {
-      index: 'Freezing index',
-      days: 'Freezing season',
-      mean: 'Mean of the year',
-      nFactor: 'Cold the surface lets in (n-factor)',
-    },
     noFrost:
       'Frost depth not known: ask the local code. Work is held until it is given; type 0 where the ground never freezes.',
     waterByLogs: 'the logs’ standing water counts',

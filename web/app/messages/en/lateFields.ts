@@ -142,4 +142,29 @@ export const lateFields = {
     inConcrete: 'As a concrete strip on this line:',
     note: 'The stone carries: no concrete under it. An engineer says whether this ground and this wall allow it.',
   },
+  setout: {
+    run: {
+      empty: 'Type at least one run.',
+      length: 'The length in “{{run}}” is not clear.',
+      heading: 'The direction in “{{run}}” is not clear: use N, E, S, W, NE, N30E, L or R.',
+      firstTurn: 'The first run needs a compass direction, not left or right.',
+      tooMany: 'That is too many runs for one trench.',
+      far: 'That runs further than {{most}} from the origin.',
+    },
+  },
+  ground: {
+    climate: {
+      index: 'Freezing index',
+      days: 'Freezing season',
+      mean: 'Mean of the year',
+      nFactor: 'Cold the surface lets in (n-factor)',
+    },
+  },
+  levels: {
+    landings: {
+      deepen: 'dig to a whole course',
+      cut: 'cut a course',
+      bed: 'thicker first bed',
+    },
+  },
 };

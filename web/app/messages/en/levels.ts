@@ -39,11 +39,6 @@ export const levels = {
       up: 'up from formation',
     },
     landing: 'Courses not even',
-    landings: {
-      deepen: 'dig to a whole course',
-      cut: 'cut a course',
-      bed: 'thicker first bed',
-    },
   },
   rule: {
     frost: 'Frost',

@@ -1,35 +1,21 @@
 /** What the core refuses, at the field. */
 export const problems = {
   problem: {
-    shape: 'This part of the plan is not as it should be ({{path}}).',
-    type: 'Wrong kind of value at {{path}}.',
-    missing: 'Something is missing: {{path}}.',
-    unknownField: 'Unknown field: {{path}}.',
     range: '{{value}} is out of range: between {{min}} and {{max}}.',
-    choice: '“{{value}}” is not one of the choices at {{path}}.',
-    id: '“{{value}}” is not a valid id.',
     clock: '“{{value}}” is not a time of day such as 07:30.',
     blank: 'A name is needed.',
     tooLong: 'Too long.',
     tooFew: 'Too few entries at {{path}}.',
     tooMany: 'Too many entries at {{path}}.',
     notFinite: '{{value}} is not a number anyone can dig.',
-    version: 'The plan’s version is not one we know.',
-    versionTooNew: 'This plan is of a newer version ({{value}}) than this program reads ({{max}}).',
-    duplicateId: 'The id “{{value}}” is used twice.',
     soilsStart: 'The first soil must start at the ground, not {{value}} down: there is a gap.',
     soilsOrder: 'This soil starts at {{value}}, not below the one above it ({{min}}).',
     baseAboveSoils: 'The ground must be known to deeper than the last soil’s top, {{min}}.',
-    unknownSoil: 'There is no soil “{{value}}”.',
     text: 'This text holds characters that cannot be kept (half an emoji, or a control character). Type it again.',
     farFromJob:
       '{{value}} is far from the rest of the job: between {{min}} and {{max}}. Is a digit too many?',
     tooDeep:
       '{{name}}: its bottom at {{value}} is more than can be dug here; {{min}} at the lowest. Is a level on another datum?',
-    tooManyRuns: 'The plan has {{value}} straight runs; {{max}} are worked out at the most. Split the job.',
-    trenchesTooLong: 'The plan has {{value}} of trench; {{max}} are worked out at the most. Split the job.',
-    slabsTooWide:
-      'The plan has {{value}} of slab and box; {{max}} are worked out at the most. Split the job.',
     tookTooLong:
       'Working this out took more than {{limit}} and was called off. Undo the last change, or split the job.',
     farFromGround:
@@ -45,7 +31,6 @@ export const problems = {
     logBottom: '{{name}} must end below its last soil’s top, {{min}}.',
     logsTogether: '{{name}} stands where {{other}} does.',
     climateOpen: 'Type a freezing index or import a record of temperatures.',
-    unknownString: 'There is no string “{{value}}”. Choose one of the job’s strings.',
     underOld: 'The new underside, {{value}}, must lie below the old wall’s, {{max}}.',
     bayLonger: 'A bay of {{value}} is longer than the run, {{max}}. Shorten it.',
     outfallAbove:
@@ -60,13 +45,9 @@ export const problems = {
     groupFloors:
       '“{{name}}” is dug with group “{{group}}”, whose members carry another floor. Give it a group of its own, or the same floor.',
     stringUnderGround: 'String “{{name}}”, {{value}}, lies under the ground, {{min}}. Raise it.',
-    unknownBed: 'There is no bed “{{value}}”. Choose one of the job’s beds, or none.',
     layerUnderStone:
       '“{{name}}”: a layer of {{value}} is thinner than its largest stone, {{min}}. Lay it thicker or take finer stone.',
-    unknownFloor: 'There is no floor “{{value}}”.',
-    circular: '{{name}} is measured from itself, through others: give one floor a level of its own.',
     coursesLast: 'Courses ({{name}}) stand on the footing: nothing can lie under them.',
-    unknownElement: 'The instruction is for “{{value}}”, which is not there.',
     logFar: '{{name}} is far from everything that is dug: is its place right?',
     stackOpen: '{{name}}: the floor cannot close; its layers cut {{value}} into the footing.',
     outlineCrosses: 'The outline crosses itself: side {{one}} and side {{other}}.',
@@ -74,7 +55,6 @@ export const problems = {
     keyWider: 'The keyway is wider than its footing ({{max}}).',
     wallFills: 'Walls of {{value}} leave no room inside.',
     boxLow: 'Base and roof together ({{min}}) are as high as the box.',
-    unknownMachine: 'No machine of that name is in the list.',
     reachDoubled: '{{name}}: two reaches at one depth.',
     sameCorner: 'A distance from {{name}} to itself.',
   },

@@ -142,7 +142,7 @@ export const rain = {
     floatUnknown: 'The water is not known: nothing can be said of it.',
     floatAgainst:
       'Against water at {{level}}, the highest known; friction of the fill not counted. What holds it down is an engineer’s.',
-    pumpUntil: 'Keep pumping until it is {{state}}.',
+    pumpUntil: 'Keep pumping until it is {{state}} and the engineer has released it.',
     pumpAlways: 'It is never safe empty: ballast, a wider base or anchors.',
     addRecord: 'Say what rain comes to here',
   },

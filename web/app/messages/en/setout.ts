@@ -24,14 +24,6 @@ export const setout = {
     addPad: 'Add a pad',
     size: 'Size, length x width',
     sizeWrong: 'Type one or two sizes, such as 1000 x 800.',
-    run: {
-      empty: 'Type at least one run.',
-      length: 'The length in “{{run}}” is not clear.',
-      heading: 'The direction in “{{run}}” is not clear: use N, E, S, W, NE, N30E, L or R.',
-      firstTurn: 'The first run needs a compass direction, not left or right.',
-      tooMany: 'That is too many runs for one trench.',
-      far: 'That runs further than {{most}} from the origin.',
-    },
   },
   boards: {
     offset: 'Boards beyond the dug edge',

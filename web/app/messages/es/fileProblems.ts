@@ -4,6 +4,27 @@ import type { Words } from '../words.ts';
 
 export const fileProblems: Words<typeof english> = {
   problem: {
+    slabsTooWide:
+      'El plano tiene {{value}} de losas y cajones; se calculan {{max}} como máximo. Divida la obra.',
+    versionTooNew:
+      'Este plan es de una versión más nueva ({{value}}) que la que este programa lee ({{max}}).',
+    version: 'La versión del plan no es conocida.',
+    duplicateId: 'El id «{{value}}» está dos veces.',
+    unknownField: 'Campo desconocido: {{path}}.',
+    unknownSoil: 'No hay suelo «{{value}}».',
+    unknownString: 'No hay hilo «{{value}}». Elija uno de los de la obra.',
+    unknownBed: 'No hay cama «{{value}}». Elija una de la obra, o ninguna.',
+    unknownFloor: 'No hay piso «{{value}}».',
+    unknownMachine: 'Ninguna máquina de la lista se llama así.',
+    unknownElement: 'La orden es para «{{value}}», que no existe.',
+    circular: '{{name}} se mide desde sí mismo, a través de otros: dé a un piso cota propia.',
+    tooManyRuns: 'El plano tiene {{value}} tramos rectos; se calculan {{max}} como máximo. Divida la obra.',
+    trenchesTooLong: 'El plano tiene {{value}} de zanja; se calculan {{max}} como máximo. Divida la obra.',
+    id: '«{{value}}» no sirve como id.',
+    choice: '«{{value}}» no es una de las opciones en {{path}}.',
+    type: 'Valor de otra clase en {{path}}.',
+    shape: 'Esta parte del plan no está como debe ({{path}}).',
+    missing: 'Falta algo: {{path}}.',
     visitNoWork: 'Rechazado: diga qué hay que hacer.',
     noFile: 'Elija primero un archivo.',
     duplicateSpot: 'Los puntos {{other}} y {{at}} están en el mismo sitio.',

@@ -41,12 +41,6 @@ export const ground: Words<typeof english> = {
     frostLocalHint: 'según la norma local',
     frostMargin: 'Margen bajo la helada',
     byClimate: 'Calcularla también por el clima',
-    climate: {
-      index: 'Índice de helada',
-      days: 'Temporada de helada',
-      mean: 'Media del año',
-      nFactor: 'Frío que la superficie deja entrar (factor n)',
-    },
     noFrost:
       'No se conoce la helada: pregunte a la norma local. El trabajo se detiene hasta tenerla; escriba 0 donde el suelo nunca se hiela.',
     waterByLogs: 'vale el agua de las calicatas',

@@ -142,4 +142,29 @@ export const lateFields = {
     inConcrete: 'Como zapata corrida de hormigón en esta línea:',
     note: 'La piedra carga: sin hormigón debajo. Un ingeniero dice si este suelo y este muro lo permiten.',
   },
+  setout: {
+    run: {
+      empty: 'Escriba al menos un tramo.',
+      length: 'El largo en «{{run}}» no está claro.',
+      heading: 'El rumbo en «{{run}}» no está claro: use N, E, S, O, NE, N30E, I o D.',
+      firstTurn: 'El primer tramo lleva rumbo, no izquierda o derecha.',
+      tooMany: 'Son demasiados tramos para una zanja.',
+      far: 'Eso llega a más de {{most}} del origen.',
+    },
+  },
+  ground: {
+    climate: {
+      index: 'Índice de helada',
+      days: 'Temporada de helada',
+      mean: 'Media del año',
+      nFactor: 'Frío que la superficie deja entrar (factor n)',
+    },
+  },
+  levels: {
+    landings: {
+      deepen: 'cavar a hilada entera',
+      cut: 'cortar una hilada',
+      bed: 'primera junta más gruesa',
+    },
+  },
 };

@@ -42,11 +42,6 @@ export const levels: Words<typeof english> = {
       up: 'subiendo del fondo',
     },
     landing: 'Hiladas no justas',
-    landings: {
-      deepen: 'cavar a hilada entera',
-      cut: 'cortar una hilada',
-      bed: 'primera junta más gruesa',
-    },
   },
   rule: {
     frost: 'Helada',

@@ -4,35 +4,20 @@ import type { Words } from '../words.ts';
 
 export const problems: Words<typeof english> = {
   problem: {
-    shape: 'Esta parte del plan no está como debe ({{path}}).',
-    type: 'Valor de otra clase en {{path}}.',
-    missing: 'Falta algo: {{path}}.',
-    unknownField: 'Campo desconocido: {{path}}.',
     range: '{{value}} está fuera de rango: entre {{min}} y {{max}}.',
-    choice: '«{{value}}» no es una de las opciones en {{path}}.',
-    id: '«{{value}}» no sirve como id.',
     clock: '«{{value}}» no es una hora como 07:30.',
     blank: 'Hace falta un nombre.',
     tooLong: 'Demasiado largo.',
     tooFew: 'Muy pocas entradas en {{path}}.',
     tooMany: 'Demasiadas entradas en {{path}}.',
     notFinite: '{{value}} no es un número que se pueda excavar.',
-    version: 'La versión del plan no es conocida.',
-    versionTooNew:
-      'Este plan es de una versión más nueva ({{value}}) que la que este programa lee ({{max}}).',
-    duplicateId: 'El id «{{value}}» está dos veces.',
     soilsStart: 'El primer suelo debe empezar en el terreno, no a {{value}}: hay un hueco.',
     soilsOrder: 'Este suelo empieza a {{value}}, no por debajo del de arriba ({{min}}).',
     baseAboveSoils: 'El terreno debe conocerse más abajo que el último suelo, {{min}}.',
-    unknownSoil: 'No hay suelo «{{value}}».',
     text: 'El texto tiene caracteres que no se pueden guardar (medio emoji o un carácter de control). Escríbalo de nuevo.',
     farFromJob: '{{value}} está lejos del resto de la obra: entre {{min}} y {{max}}. ¿Sobra una cifra?',
     tooDeep:
       '{{name}}: su fondo en {{value}} es más de lo que aquí se puede cavar; {{min}} como máximo. ¿Hay una cota de otra referencia?',
-    tooManyRuns: 'El plano tiene {{value}} tramos rectos; se calculan {{max}} como máximo. Divida la obra.',
-    trenchesTooLong: 'El plano tiene {{value}} de zanja; se calculan {{max}} como máximo. Divida la obra.',
-    slabsTooWide:
-      'El plano tiene {{value}} de losas y cajones; se calculan {{max}} como máximo. Divida la obra.',
     tookTooLong: 'Calcularlo tomó más de {{limit}} y se dejó. Deshaga el último cambio, o divida la obra.',
     farFromGround: '{{value}} está muy lejos del terreno: entre {{min}} y {{max}}. ¿Será de otra referencia?',
     stemWider: 'El muro es más ancho que su zapata ({{max}}).',
@@ -47,7 +32,6 @@ export const problems: Words<typeof english> = {
     logBottom: '{{name}} debe acabar bajo el techo del último suelo, {{min}}.',
     logsTogether: '{{name}} está donde {{other}}.',
     climateOpen: 'Escriba un índice de helada o importe temperaturas.',
-    unknownString: 'No hay hilo «{{value}}». Elija uno de los de la obra.',
     underOld: 'La base nueva, {{value}}, debe quedar bajo la del muro viejo, {{max}}.',
     bayLonger: 'Un batache de {{value}} es más largo que el tramo, {{max}}. Acórtelo.',
     outfallAbove:
@@ -63,13 +47,9 @@ export const problems: Words<typeof english> = {
     groupFloors:
       '«{{name}}» se excava con el grupo «{{group}}», que lleva otro piso. Déle un grupo propio o el mismo piso.',
     stringUnderGround: 'El hilo «{{name}}», {{value}}, queda bajo el terreno, {{min}}. Súbalo.',
-    unknownBed: 'No hay cama «{{value}}». Elija una de la obra, o ninguna.',
     layerUnderStone:
       '«{{name}}»: una capa de {{value}} es más delgada que su piedra mayor, {{min}}. Hágala más gruesa o use piedra más fina.',
-    unknownFloor: 'No hay piso «{{value}}».',
-    circular: '{{name}} se mide desde sí mismo, a través de otros: dé a un piso cota propia.',
     coursesLast: 'Las hiladas ({{name}}) van sobre la zapata: nada puede ir debajo.',
-    unknownElement: 'La orden es para «{{value}}», que no existe.',
     logFar: '{{name}} está lejos de todo lo que se excava: ¿es ese su sitio?',
     stackOpen: '{{name}}: el piso no cierra; sus capas entran {{value}} en la zapata.',
     outlineCrosses: 'El contorno se cruza: lado {{one}} y lado {{other}}.',
@@ -77,7 +57,6 @@ export const problems: Words<typeof english> = {
     keyWider: 'El tacón es más ancho que su zapata ({{max}}).',
     wallFills: 'Muros de {{value}} no dejan hueco dentro.',
     boxLow: 'Solera y techo juntos ({{min}}) son tan altos como el cajón.',
-    unknownMachine: 'Ninguna máquina de la lista se llama así.',
     reachDoubled: '{{name}}: dos alcances a un mismo fondo.',
     sameCorner: 'Una distancia de {{name}} a sí misma.',
   },

@@ -151,7 +151,7 @@ export const rain: Words<typeof english> = {
     floatUnknown: 'El nivel freático no se conoce: no se puede decir nada.',
     floatAgainst:
       'Con el agua a {{level}}, lo más alto conocido; sin contar el roce del relleno. Qué lo sujeta es cosa de un ingeniero.',
-    pumpUntil: 'Siga bombeando hasta que esté {{state}}.',
+    pumpUntil: 'Siga bombeando hasta que esté {{state}} y el ingeniero lo haya liberado.',
     pumpAlways: 'Vacío nunca es seguro: lastre, un fondo más ancho o anclajes.',
     addRecord: 'Decir cuánto llueve aquí',
   },

@@ -27,14 +27,6 @@ export const setout: Words<typeof english> = {
     addPad: 'Agregar una zapata',
     size: 'Medidas, largo x ancho',
     sizeWrong: 'Escriba una o dos medidas, como 1000 x 800.',
-    run: {
-      empty: 'Escriba al menos un tramo.',
-      length: 'El largo en «{{run}}» no está claro.',
-      heading: 'El rumbo en «{{run}}» no está claro: use N, E, S, O, NE, N30E, I o D.',
-      firstTurn: 'El primer tramo lleva rumbo, no izquierda o derecha.',
-      tooMany: 'Son demasiados tramos para una zanja.',
-      far: 'Eso llega a más de {{most}} del origen.',
-    },
   },
   boards: {
     offset: 'Caballetes más allá del borde',

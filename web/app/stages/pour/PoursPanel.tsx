@@ -2,13 +2,16 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Takeoff } from '@cimiento/core';
 import { ArrowDown, ArrowUp, Link2 } from 'lucide-react';
+import { useState } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useJobId } from '../../state/jobId.ts';
+import { useLog } from '../../state/records.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
 import { castName, pourName } from '../../ui/pourName.ts';
+import { QuantityField } from '../../ui/QuantityField.tsx';
 import { ranges } from '../../ui/ranges.ts';
 import { Choice, TextField } from '../../ui/TextField.tsx';
 import { Fact, Panel, Toggle } from '../fields.tsx';
@@ -65,6 +68,15 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
           ...(lastFill > 0 && lastFill < 1 - 1e-9
             ? [t('pour.last', { fill: format.text(lastFill, 'percent', { decimals: 0 }) })]
             : []),
+          ...(pour.cast ? [t('pours.castNow')] : []),
+          ...(pour.used === null ? [] : [t('pours.took', { volume: volume(pour.used) })]),
+          ...(!pour.cast && pour.waits.length > 0
+            ? [
+                t('pours.waits', {
+                  names: ranges(plan.elements.flatMap((e) => (pour.waits.includes(e.id) ? [e.name] : []))),
+                }),
+              ]
+            : []),
           ...(low > 0 ? [t('pour.low', { volume: volume(low) })] : []),
           ...(band === null
             ? []
@@ -83,7 +95,7 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
       />
       <Flex gap={1} align="start">
         <Box flex="1" minW={0}>
-          <Said pour={pour.id} name={name} />
+          <Said pour={pour} name={name} />
         </Box>
         {pours.length > 1 && (
           <>
@@ -139,7 +151,8 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
 const NOTHING = { mix: '', when: '', where: '', to: '', mixed: false };
 
 /** How a pour is ordered, in people's own words. */
-function Said({ pour, name }: { pour: string; name: string }) {
+function Said({ pour: own, name }: { pour: Takeoff['pours'][number]; name: string }) {
+  const pour = own.id;
   const { t } = useTranslation();
   const store = useDeskStore();
   const said = useDesk((desk) => desk.plan.pour.orders.find(({ id }) => id === pour)) ?? NOTHING;
@@ -174,7 +187,32 @@ function Said({ pour, name }: { pour: string; name: string }) {
           }
         />
       ))}
+      {!own.cast && <LogCast pour={own} />}
     </details>
+  );
+}
+
+/** Says that a pour was cast, and what it took where that was measured. */
+function LogCast({ pour: { id, casts } }: { pour: Takeoff['pours'][number] }) {
+  const { t } = useTranslation();
+  const log = useLog();
+  const [volume, setVolume] = useState<number | null>(null);
+  return (
+    <>
+      <QuantityField
+        label={t('pours.used')}
+        range="pouredVolume"
+        value={volume}
+        onCommit={setVolume}
+        optional
+      />
+      <Button
+        size="sm"
+        onClick={() => log('poured', { pour: id, casts: casts.map(({ key }) => key), volume, note: '' })}
+      >
+        {t('pours.log')}
+      </Button>
+    </>
   );
 }
 

@@ -6,6 +6,7 @@ import { useShownPlan, useTakeoff } from '../../../state/takeoff.ts';
 import { Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { Panel } from '../../fields.tsx';
+import { WaitsToBeSeen } from '../../WaitsToBeSeen.tsx';
 
 export function FloatPanel({ element }: { element: string }) {
   const { t } = useTranslation();
@@ -64,6 +65,7 @@ export function FloatPanel({ element }: { element: string }) {
             : t('rain.pumpAlways')}
         </strong>
       )}
+      <WaitsToBeSeen of={({ kind, element }) => kind === 'pump' && element === info.id} />
       {water !== null && <Small>{t('rain.floatAgainst', { level: format.text(water, 'level') })}</Small>}
     </Panel>
   );
