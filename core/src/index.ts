@@ -438,6 +438,7 @@ export {
   type Cast,
   type CastStage,
   castKeyOf,
+  cementOf,
   elementOfCast,
   FREEBOARD,
   floodLevel,

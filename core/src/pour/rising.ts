@@ -83,6 +83,9 @@ export const CELL_CEMENT = 0.125;
 /** Cement as it is poured from the bag, kg/m³: typical. */
 const CEMENT_LOOSE = 1440;
 
+/** Cement that goes with stone in so much of cells, kg. @param room m³ */
+export const cementOf = (room: number): number => room * CELL_CEMENT * CEMENT_LOOSE;
+
 /** What laying a wall takes. */
 export interface Laid {
   /** Of one face, m². */
@@ -118,7 +121,7 @@ export function laidOf({ thickness, units }: Rising, volume: number, height: num
     mortar: count * (length + high + joint) * joint * thickness * (1 + MORTAR_WASTE),
     cells: room,
     fill,
-    cement: fill === 'stoneCement' ? room * CELL_CEMENT * CEMENT_LOOSE : 0,
+    cement: fill === 'stoneCement' ? cementOf(room) : 0,
   };
 }
 

@@ -90,6 +90,8 @@ export const cast = {
     makesTitle: 'The same wall of',
     ofConcrete: 'concrete, cast',
     ofUnits: 'units, laid',
+    ofCells: 'cells filled',
+    cellsOf: 'of concrete, of tamped stone, or of stone with {{cement}} of cement',
     ofStone: 'stone, laid',
     stone: 'stone {{volume}}',
   },

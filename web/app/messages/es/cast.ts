@@ -93,6 +93,8 @@ export const cast: Words<typeof english> = {
     makesTitle: 'El mismo muro de',
     ofConcrete: 'hormigón, vertido',
     ofUnits: 'piezas, colocadas',
+    ofCells: 'huecos llenos',
+    cellsOf: 'de hormigón, de piedra apisonada, o de piedra con {{cement}} de cemento',
     ofStone: 'piedra, colocada',
     stone: 'piedra {{volume}}',
   },

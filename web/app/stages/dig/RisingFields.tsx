@@ -1,6 +1,7 @@
 /** The wall on a strip, the column on a pad: how high, of what, and what that takes. */
 import {
   CELL_FILLS,
+  cementOf,
   type Element,
   FORMS,
   FREEBOARD,
@@ -175,6 +176,13 @@ function Takes({ index }: { index: number }) {
           label={t('rising.ofUnits')}
           note={takes.laid.slice(1).join(' · ')}
           value={format.text(laid.bought, 'count')}
+        />
+        <Fact
+          label={t('rising.ofCells')}
+          note={t('rising.cellsOf', {
+            cement: format.text(cementOf(laid.cells), 'weighing', { decimals: 0 }),
+          })}
+          value={say(laid.cells)}
         />
         <Fact label={t('rising.ofStone')} note={takes.stone[1] ?? ''} value={say(stone)} />
       </details>
