@@ -122,6 +122,8 @@ test('areas, ways, gates and the plot are drawn; own rules typed; loads have a c
   await expect(page.locator('[data-area=L1]')).toBeVisible();
   await expect(page.locator('[data-lay-down]')).toHaveCount(1);
   await side(page).getByRole('button', { name: 'Draw the plot' }).click();
+  // The plan takes places once it says so.
+  await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
   const box = (await page.locator('[role=application]').boundingBox())!;
   for (const [i, [x, y]] of (
     [
