@@ -58,6 +58,26 @@ test('pours are cast in the order the lead sets; a pump’s line, hopper and for
   await expect(waste).toHaveAttribute('aria-invalid', 'true');
 });
 
+test('low shots raise the order, and it says why', async ({ page }) => {
+  await signIn(page);
+  await prefer(page, {});
+  await newJob(page, 'honey-house');
+  await stage(page, 'pour');
+  const footings = side(page).locator('[data-pour=footings]');
+  await side(page).getByLabel('Make up a low bottom with').selectOption('stone');
+  await expect(footings).not.toContainText('low bottoms');
+  const neat = async () => {
+    await saved(page);
+    const { pours } = await (await page.request.get(`${page.url().split('?')[0]}/takeoff.json`)).json();
+    return pours[0].neat as number;
+  };
+  const before = await neat();
+  await side(page).getByLabel('Make up a low bottom with').selectOption('concrete');
+  await expect(footings).toContainText('of it for low bottoms');
+  await expect(footings).toContainText('by the shots');
+  expect(await neat()).toBeGreaterThan(before);
+});
+
 test('a vault is cast in three, joined by the lead; its pump runs on until it is held down; steel is counted', async ({
   page,
 }) => {

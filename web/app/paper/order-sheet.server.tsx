@@ -14,6 +14,9 @@ import { s } from './style.server.ts';
 const A_PAGE = 8;
 const LINES = 40;
 const SHARES = 30;
+/** So few pours leave room for so many lines of steel. */
+const FEW = 4;
+const BELOW = 8;
 
 function Sheet(input: SheetInput) {
   const { plan, records, lang, system, t } = input;
@@ -112,38 +115,41 @@ function Sheet(input: SheetInput) {
         ] as const,
     ),
   ];
+  const setIn = (from: number, most: number) => (
+    <View style={{ marginTop: 12 }}>
+      <Text style={{ fontSize: 12, fontWeight: 600, borderBottom: '1 solid #162329' }}>
+        {t('steel.sheet')}
+      </Text>
+      {set.slice(from, from + most).map(([what, says], k) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: printed once
+        <View key={k} style={s.row}>
+          <Text style={{ ...s.cell, width: 130 }}>{what}</Text>
+          <Text style={{ ...s.cell, flex: 1 }}>{says}</Text>
+        </View>
+      ))}
+      {from + most >= set.length && steel.length > 0 && (
+        <Text style={s.line}>
+          {`${t('steel.total')}: ${format.text(
+            steel.reduce((sum, one) => sum + one.bought, 0),
+            'weighing',
+            { decimals: 0 },
+          )}`}
+        </Text>
+      )}
+    </View>
+  );
+  // Few pours and little steel stand on one page.
+  const together = set.length > 0 && rows.length <= FEW && set.length <= BELOW;
   const pages: React.ReactNode[] = [];
   for (let i = 0; i < Math.max(1, rows.length); i += A_PAGE)
     pages.push(
       <View style={{ marginTop: 6 }}>
         {rows.length === 0 ? <Text>{t('pours.none')}</Text> : rows.slice(i, i + A_PAGE)}
         {i + A_PAGE >= rows.length && rows.length > 0 && sums}
+        {together && setIn(0, BELOW)}
       </View>,
     );
-  for (let i = 0; i < set.length; i += LINES)
-    pages.push(
-      <View style={{ marginTop: 6 }}>
-        <Text style={{ fontSize: 12, fontWeight: 600, borderBottom: '1 solid #162329' }}>
-          {t('steel.sheet')}
-        </Text>
-        {set.slice(i, i + LINES).map(([what, says], k) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: printed once
-          <View key={k} style={s.row}>
-            <Text style={{ ...s.cell, width: 130 }}>{what}</Text>
-            <Text style={{ ...s.cell, flex: 1 }}>{says}</Text>
-          </View>
-        ))}
-        {i + LINES >= set.length && steel.length > 0 && (
-          <Text style={s.line}>
-            {`${t('steel.total')}: ${format.text(
-              steel.reduce((sum, one) => sum + one.bought, 0),
-              'weighing',
-              { decimals: 0 },
-            )}`}
-          </Text>
-        )}
-      </View>,
-    );
+  for (let i = 0; !together && i < set.length; i += LINES) pages.push(setIn(i, LINES));
   return (
     <SheetFrame
       {...input}
