@@ -132,13 +132,11 @@ const SHOTS: readonly Shot[] = [
     ),
   },
   {
-    name: 'soft-spot',
-    job: 'Reading room',
+    name: 'pour',
+    job: 'Cheese vault',
     act: then(
-      stage('base'),
-      async (page) => page.locator('[data-name-of=T2]').click(),
-      drawing('section'),
-      panel('Soft spots'),
+      stage('pour'),
+      async (page) => page.locator('[data-stages-cut]').waitFor({ timeout: 60_000 }),
       settled,
     ),
   },

@@ -197,7 +197,9 @@ test('the vault floats until it is filled over; a thicker base mends it; told in
     timeout: 60_000,
   });
   await expect(side(page).locator('[data-float=covered]')).toHaveAttribute('data-safe', 'true');
-  await expect(side(page).getByText('Keep pumping until it is filled over.')).toBeVisible();
+  await expect(
+    side(page).getByText('Keep pumping until it is filled over and the engineer has released it.'),
+  ).toBeVisible();
   await expect(page.getByText(/can float until it is roofed/).first()).toBeVisible();
   // The water a metre and a half lower: walls alone hold it.
   await side(page).getByLabel('Highest of the year').fill('97.6');
