@@ -141,7 +141,7 @@ function PourRow({ pour, at }: { pour: Takeoff['pours'][number]; at: number }) {
       </Flex>
       <WaitsToBeSeen
         of={({ before, element }) =>
-          element !== null && pour.elements.includes(element) && before !== 'backfill'
+          element !== null && pour.elements.includes(element) && before !== 'backfill' && before !== 'pumpOff'
         }
       />
     </Box>
