@@ -143,6 +143,12 @@ describe('through a bay under an old wall, and through a wall', () => {
     expect(own).toMatchObject([{ part: 'concrete', lies: 'through' }]);
     expect(own[0]!.leftOut).toBeCloseTo((Math.PI / 4) * 0.04 * own[0]!.length, 6);
     expect(bare.elements[index]!.concrete - cut.elements[index]!.concrete).toBeCloseTo(own[0]!.leftOut, 9);
+    // Which pass it runs through nobody works out: all of them together are ordered without it.
+    expect(bare.concrete.neat - cut.concrete.neat).toBeCloseTo(own[0]!.leftOut, 9);
+    const passes = cut.elements[index]!.casts;
+    expect(passes).toHaveLength(3);
+    expect(passes.reduce((sum, { volume }) => sum + volume, 0)).toBeCloseTo(cut.elements[index]!.concrete, 9);
+    expect(unworked(cut)).toEqual([]);
   });
   it('comes off the wall it runs through, and a wall it misses is not told of', () => {
     const through = (level: number) => {

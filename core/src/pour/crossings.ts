@@ -37,7 +37,8 @@ export interface Crossing {
 /** m³ left out of a stage of what is cast. */
 export interface LeftOut {
   readonly stage: CastStage;
-  readonly number: number;
+  /** Which pass or rise; null: of all of the stage, by their volumes. */
+  readonly number: number | null;
   readonly volume: number;
 }
 
@@ -46,7 +47,7 @@ export interface CrossedPrism extends Prism {
   readonly owner: number;
   readonly what: string;
   readonly stage?: CastStage;
-  readonly number?: number;
+  readonly number?: number | null;
 }
 
 /** m³ left out for some services together. */
@@ -150,7 +151,10 @@ export function crossingsOf(hazards: readonly Hazard[], prisms: readonly Crossed
           known.leftOut += volume;
           // A laid wall is cast in no stage.
           if (prism.stage && volume > 0)
-            known.shares = [...known.shares, { stage: prism.stage, number: prism.number ?? 1, volume }];
+            known.shares = [
+              ...known.shares,
+              { stage: prism.stage, number: prism.number === undefined ? 1 : prism.number, volume },
+            ];
         }
       });
     });

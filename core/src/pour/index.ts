@@ -1,5 +1,5 @@
 export * from './built.ts';
-export { type Crossing, leftOutOf, sectionBelow } from './crossings.ts';
+export { type Crossing, type LeftOut, leftOutOf, sectionBelow } from './crossings.ts';
 export * from './floors.ts';
 export {
   type BuiltAs,

@@ -683,6 +683,9 @@ const inBays = (founded: readonly FoundationLevels[], footings: Split) =>
           top,
           owner,
           what: 'concrete',
+          stage: 'pass' as const,
+          // Which bay it lies in is not worked out.
+          number: null,
         }))
       : [],
   );

@@ -4,6 +4,7 @@ import {
   BED_MATERIAL_IDS,
   blankPlan,
   checkPlan,
+  compute,
   currentPlan,
   liftsOf,
   MATERIALS,
@@ -12,7 +13,7 @@ import {
   type Plan,
 } from '@cimiento/core';
 import fc from 'fast-check';
-import { produce } from 'immer';
+import { original, produce } from 'immer';
 import { describe, expect, it } from 'vitest';
 import { removeElement } from '../state/removeElement.ts';
 import { makeDesk } from '../state/store.ts';
@@ -21,7 +22,7 @@ import { newWall } from './dig/oldWall.ts';
 import { addLayer, addLog, moveBoundary, removeLayer, removeSoil, setLayerSoil } from './ground/logs.ts';
 import { placeAt } from './ground/placing.ts';
 import * as floors from './levels/floors.ts';
-import { movePour } from './pour/pours.ts';
+import { castEarlier, joinPours, movePour } from './pour/pours.ts';
 
 const start = () => blankPlan('x', 'metric');
 const edit = (plan: Plan, recipe: (draft: Plan) => void) => produce(plan, recipe);
@@ -190,6 +191,15 @@ describe('edits of beds, pours and elements', () => {
       const element = pick(d.elements, n);
       if (element) movePour(d, element.id, to, 'Pour');
     },
+    (d, n) => {
+      const { pours } = compute(original(d)!);
+      const [one, next] = [pours[n % (pours.length || 1)], pours[(n % (pours.length || 1)) + 1]];
+      if (one && next) joinPours(d, one, next, 'Pour');
+    },
+    (d, n) => {
+      const { pours } = compute(original(d)!);
+      d.pour.order = castEarlier(pours, n % (pours.length || 1), n % 2 === 0 ? 1 : -1);
+    },
     (d, n) => removeElement(d, pick(d.elements, n)?.id ?? ''),
   ];
   it('leave a plan the core accepts, whatever is pressed in whatever order', () => {
@@ -207,6 +217,24 @@ describe('edits of beds, pours and elements', () => {
       ),
       { numRuns: 200 },
     );
+  });
+  it('change who is cast first, each thing once, whatever else of it is cast later', () => {
+    const plan = edit(demo('footbridge'), (d) => {
+      for (const element of d.elements) if (element.rising) element.rising.rise = 0.3;
+      d.pour.together = [{ id: 'a', name: 'A', elements: ['A1'] }];
+    });
+    const { pours } = compute(plan);
+    // A by itself, the other pad, then every rise of both.
+    expect(pours.length).toBeGreaterThan(6);
+    const swapped = edit(plan, (d) => {
+      d.pour.order = castEarlier(pours, 0, 1);
+    });
+    expect(swapped.pour.order).toEqual(['A2', 'A1']);
+    expect(
+      compute(swapped)
+        .pours.slice(0, 2)
+        .map(({ elements }) => elements),
+    ).toEqual([['A2'], ['A1']]);
   });
   it('take an element out of all that speaks of it', () => {
     const plan = edit(demo('chapel-porch'), (d) => {

@@ -22,7 +22,15 @@ import type { Element } from '../../plan/elements.ts';
 import type { GroundLog, Plan } from '../../plan/schema.ts';
 import { stringFor } from '../../plan/strings.ts';
 import { floorSlabOf, oldWallOf, wrappedOf } from '../../plan/variants.ts';
-import { castOf, leftOutOf, type Placed, place, topOver } from '../../pour/index.ts';
+import {
+  type CastStage,
+  castOf,
+  type LeftOut,
+  leftOutOf,
+  type Placed,
+  place,
+  topOver,
+} from '../../pour/index.ts';
 import { middleOf, readPlaces, shapeOf, sizesOf } from '../../setout/index.ts';
 import type { Built, Dug, ElementTakeoff, Watered } from '../../takeoff/index.ts';
 import { type Hole, holesOf } from '../../water/index.ts';
@@ -104,16 +112,21 @@ function lessCrossings(
   const own = crossings.filter((one) => one.owner === owner);
   const leftOut = leftOutOf(own.filter(({ part }) => part === 'concrete'));
   const shares = own.flatMap((one) => one.shares);
+  const stageVolume = (of: CastStage) =>
+    casts.reduce((sum, { stage, volume }) => (stage === of ? sum + volume : sum), 0);
   return {
     concrete: concrete - leftOut,
     leftOut,
-    casts: casts.map((cast) => ({
-      ...cast,
-      volume: shares.reduce(
-        (left, one) => (one.stage === cast.stage && one.number === cast.number ? left - one.volume : left),
-        cast.volume,
-      ),
-    })),
+    casts: casts.map((cast) => {
+      const like = shares.filter(({ stage }) => stage === cast.stage);
+      const its = (of: LeftOut) =>
+        of.number === null
+          ? of.volume * (cast.volume / stageVolume(cast.stage))
+          : of.number === cast.number
+            ? of.volume
+            : 0;
+      return { ...cast, volume: like.reduce((left, one) => left - its(one), cast.volume) };
+    }),
   };
 }
 

@@ -19,11 +19,15 @@ export function movePour(draft: Draft, element: string, to: string, name: string
     target.elements.push(element);
     return;
   }
+  addPour(draft, name, [element]);
+}
+
+function addPour(draft: Draft, name: string, elements: string[]): void {
   const id = nextName(
     'pour-',
     draft.pour.together.map((pour) => pour.id),
   );
-  draft.pour.together.push({ id, name, elements: [element] });
+  draft.pour.together.push({ id, name, elements });
 }
 
 /** What both name, ordered as one: under the first's name where it has one. */
@@ -41,14 +45,13 @@ export function joinPours(
     if (!draft.pour.together.includes(target)) draft.pour.together.push(target);
     return;
   }
-  const id = nextName(
-    'pour-',
-    draft.pour.together.map((pour) => pour.id),
-  );
-  draft.pour.together.push({ id, name, elements: keys });
+  addPour(draft, name, keys);
 }
 
-/** The order of casting with one pour changed for the one before it, or after it: ids of elements. */
+/**
+ * The order of casting with one pour changed for the one before it, or after it: ids of elements, each where the
+ * first of it is cast.
+ */
 export function castEarlier(
   pours: readonly { readonly elements: readonly string[] }[],
   at: number,
@@ -56,8 +59,9 @@ export function castEarlier(
 ): string[] {
   const order = [...pours];
   const [one, other] = [order[at], order[at + by]];
-  if (!one || !other) return order.flatMap(({ elements }) => elements);
-  order[at] = other;
-  order[at + by] = one;
-  return order.flatMap(({ elements }) => elements);
+  if (one && other) {
+    order[at] = other;
+    order[at + by] = one;
+  }
+  return [...new Set(order.flatMap(({ elements }) => elements))];
 }
