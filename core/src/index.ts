@@ -333,6 +333,7 @@ export {
   type Element,
   type ElementKind,
   type ElementOf,
+  elementName,
   FIELDS,
   FILTERS,
   FIRST_KINDS,

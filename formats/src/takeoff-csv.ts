@@ -1,5 +1,5 @@
 /** The takeoff as CSV (RFC 4180), one row a figure, for a spreadsheet. SI throughout. */
-import type { Plan, Takeoff } from '@cimiento/core';
+import { elementName, type Plan, type Takeoff } from '@cimiento/core';
 import { takeoffJson } from './takeoff-json.ts';
 
 type CsvValue = string | number | null;
@@ -33,7 +33,7 @@ export function takeoffCsv(plan: Plan, takeoff: Takeoff): string {
     for (const key of ['volume', 'stone', 'concrete'] as const)
       rows.push(['element', name, key, e[key], 'm3']);
   });
-  const nameOf = (id: string) => plan.elements.find((e) => e.id === id)?.name ?? id;
+  const nameOf = (id: string) => elementName(plan, id);
   for (const pour of json.pours) {
     const name = pour.name ?? pour.id;
     for (const key of ['neat', 'low', 'stays', 'wanted', 'ordered', 'band'] as const)

@@ -3,6 +3,7 @@ import type { Lifts } from '../base/index.ts';
 import { layerValues } from '../plan/beds.ts';
 import { newLayer } from '../plan/blank.ts';
 import { startOf } from '../plan/fields.ts';
+import { elementName } from '../plan/names.ts';
 import type { Bed, BedLayer, Plan } from '../plan/schema.ts';
 import { type Cast, POUR_KINDS, pourKindOf } from '../pour/index.ts';
 import {
@@ -241,7 +242,7 @@ const weighed = (of: Working, density: WorkingInput): [Working, Working] => [
 
 function stoneWorkings(job: Job): readonly Working[] {
   const { plan, stone } = job;
-  const nameOf = (id: string) => plan.elements.find((element) => element.id === id)?.name ?? id;
+  const nameOf = (id: string) => elementName(plan, id);
   const typical = (density: number) => input('density', density, 'density', 'typical');
   const layers = laidOf(job, false).map(({ layer, area, volume, lifts, label }) => {
     const { density, looseFactor } = layerValues(layer);

@@ -4,6 +4,7 @@
  */
 import { area } from '../geometry/index.ts';
 import { FEELS } from '../log/index.ts';
+import type { Plan } from '../plan/schema.ts';
 import type { Pour } from '../pour/index.ts';
 import type { ElementTakeoff } from '../takeoff/index.ts';
 import { surfaceRuns } from '../takeoff/index.ts';
@@ -45,7 +46,7 @@ export interface ReadyLine {
 }
 
 export interface PourReady {
-  readonly pour: string;
+  readonly pour: Pour;
   readonly lines: readonly ReadyLine[];
   /** Nothing says no and nothing waits to be looked to. */
   readonly free: boolean;
@@ -155,17 +156,27 @@ function workLines(
   ];
 }
 
-/** Of the site and the day. */
-function dayLines({ plan, elements }: HeldJob, line: Line): ReadyLine[] {
-  const { surface, storm } = plan.water;
-  const wash = surface.filter(({ kind }) => kind === 'washOut').map(({ id }) => id);
+/** Where wash-out runs to: how much of it is drawn, and the elements whose holes it reaches. */
+interface WashOut {
+  readonly drawn: number;
+  readonly into: readonly string[];
+}
+function washOutOf({ plan, elements }: HeldJob): WashOut {
+  const wash = plan.water.surface.filter(({ kind }) => kind === 'washOut').map(({ id }) => id);
+  if (wash.length === 0) return { drawn: 0, into: [] };
   const into = surfaceRuns(plan, elements).flatMap(({ id, element }) =>
     wash.includes(id) && element !== null ? [element] : [],
   );
-  const { heads } = plan.pour;
+  return { drawn: wash.length, into };
+}
+
+/** Of the site and the day. */
+function dayLines({ water, pour }: Plan, { drawn, into }: WashOut, line: Line): ReadyLine[] {
+  const { storm } = water;
+  const { heads } = pour;
   return [
     line('access', null),
-    line('washOut', into.length > 0 ? 'no' : wash.length > 0 ? 'yes' : null, { of: into }),
+    line('washOut', into.length > 0 ? 'no' : drawn > 0 ? 'yes' : null, { of: into }),
     line('weather', null, storm ? { values: { rain: storm.depth } } : {}),
     line('vibrators', heads === null ? null : heads >= 2 ? 'yes' : 'no', { values: { count: heads ?? 0 } }),
     line('light', null),
@@ -173,7 +184,7 @@ function dayLines({ plan, elements }: HeldJob, line: Line): ReadyLine[] {
 }
 
 /** Lines of one pour. @param holds what of the job is still to be seen before it */
-function linesOf(job: HeldJob, pour: Pour, holds: readonly Hold[]): ReadyLine[] {
+function linesOf(job: HeldJob, pour: Pour, holds: readonly Hold[], wash: WashOut): ReadyLine[] {
   const done = new Set(job.facts.readied.get(pour.id)?.done ?? []);
   const line: Line = (code, says, { key = code, of = [], values = {} } = {}) => ({
     code,
@@ -195,17 +206,20 @@ function linesOf(job: HeldJob, pour: Pour, holds: readonly Hold[]): ReadyLine[] 
     ...(onCast ? [line('joint', pour.waits.length > 0 ? 'no' : null, { of: pour.waits })] : []),
     ...rest,
     ...workLines(job, own, open, line),
-    ...dayLines(job, line),
+    ...dayLines(job.plan, wash, line),
   ];
 }
 
 /** Every pour with what is looked to before it. @param holds of the job */
-export const readyFor = (job: HeldJob, holds: readonly Hold[]): readonly PourReady[] =>
-  heldPours(job.pours, holds).map(({ pour, holds: own }) => {
-    const lines = linesOf(job, pour, own);
+export function readyFor(job: HeldJob, holds: readonly Hold[]): readonly PourReady[] {
+  // It runs to where it runs whatever is cast.
+  const wash = washOutOf(job);
+  return heldPours(job.pours, holds).map(({ pour, holds: own }) => {
+    const lines = linesOf(job, pour, own, wash);
     return {
-      pour: pour.id,
+      pour,
       lines,
       free: lines.every(({ state }) => state === 'yes' || state === 'ticked'),
     };
   });
+}

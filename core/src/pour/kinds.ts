@@ -52,8 +52,8 @@ interface Cast<E extends Element> {
   /** With what it is cast when nobody says otherwise, and with what the wall or column on it is. */
   readonly pours: PourKind;
   readonly rises: PourKind;
-  /** What is cast of it over its footprint, from the bottom up. */
-  readonly stages: (element: E) => readonly Staged[];
+  /** What is cast of it over its footprint, from the bottom up, where that is not all at once. */
+  readonly stages?: (element: E) => readonly Staged[];
   /** A footing is cast on it. Drains and ramps carry nothing. */
   readonly carries: (element: E) => boolean;
   /** From the underside of its slab to the top of what is cast: a box's whole height. */
@@ -81,7 +81,6 @@ const plain = <E extends Element>(pours: PourKind, built: BuiltAs = 'footing'): 
   built,
   pours,
   rises: pours === 'pads' ? 'columns' : 'walls',
-  stages: (e) => [{ stage: 'first', from: 0, to: e.thickness }],
   carries: () => true,
   height: (e) => e.thickness,
   slab: (e) => e.thickness,
@@ -99,7 +98,6 @@ const inStone: Cast<Strip> = { ...strip, built: 'stone', stone: (e) => e.thickne
 const slab: Cast<Raft> = {
   ...plain('slabs', 'slab'),
   rise: (e) => e.edge?.depth ?? 0,
-  stages: (e) => [{ stage: 'first', from: e.edge?.depth ?? 0, to: (e.edge?.depth ?? 0) + e.thickness }],
   more: ({ outline, edge }) =>
     edge ? framePieces(outline, 0, edge.width).map(({ plan }) => ({ plan, from: 0, to: edge.depth })) : [],
 };
@@ -113,7 +111,6 @@ const CASTS: { readonly [V in Variant]: Cast<VariantElements[V]> } = {
     height: (e) => e.beam?.height ?? 0,
     slab: (e) => e.beam?.height ?? 0,
     rise: (e) => e.thickness,
-    stages: (e) => [{ stage: 'first', from: e.thickness, to: e.thickness + (e.beam?.height ?? 0) }],
     across: (e) => e.beam?.width ?? NO_WIDTH,
   },
   underpin: plain('underpinning'),
@@ -155,6 +152,13 @@ export function pourKindOf(element: Element, stage: CastStage): PourKind {
     default:
       return pours;
   }
+}
+
+/** What is cast of an element over its footprint, from the bottom up. */
+export function stagesOf(element: Element): readonly Staged[] {
+  const { stages, rise, height } = castOf(element);
+  const from = rise(element);
+  return stages?.(element) ?? [{ stage: 'first', from, to: from + height(element) }];
 }
 
 /** The row of what an element is for. */

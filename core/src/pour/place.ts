@@ -41,7 +41,7 @@ import {
 import { castRanks } from './cast-order.ts';
 import { type Crossing, crossingsOf } from './crossings.ts';
 import { boardPieces } from './insulation-boards.ts';
-import { CAST_STAGES, type CastStage, castOf, NO_WIDTH, type Piece } from './kinds.ts';
+import { CAST_STAGES, type CastStage, castOf, NO_WIDTH, type Piece, stagesOf } from './kinds.ts';
 import { laidOf, type Rise, risesOf, risingTop } from './rising.ts';
 
 /** What is placed in what one element digs. */
@@ -433,14 +433,12 @@ function prismsOf(ground: Ground, wholeFootings: readonly Polygon[][], footings:
   const rank = castRanks(plan);
   const cast = [
     ...placed(footings, (element, underside) =>
-      castOf(element)
-        .stages(element)
-        .map(({ stage, from, to }) => ({
-          bottom: underside + from,
-          top: underside + to,
-          what: 'concrete',
-          stage,
-        })),
+      stagesOf(element).map(({ stage, from, to }) => ({
+        bottom: underside + from,
+        top: underside + to,
+        what: 'concrete',
+        stage,
+      })),
     ),
     ...more.filter(({ what }) => what !== 'void'),
     ...founded.flatMap(({ element, index: owner, steps, live }): Placing[] =>
@@ -578,6 +576,26 @@ const inTurn = (casts: readonly CastIn[]): CastIn[] =>
     (p, q) => CAST_STAGES.indexOf(p.stage) - CAST_STAGES.indexOf(q.stage) || p.number - q.number,
   );
 
+/** m³ of boxes and of slabs on their floors that stand over the ground: only what is below it fills the hole. */
+function overGround({ plan, surface, founded }: Ground, footings: Split, prisms: readonly Placing[]): number {
+  let out = 0;
+  const add = (piece: Polygon, top: number, bottom: number | null = null) => {
+    out += standingOut(surface, piece, top) - (bottom === null ? 0 : standingOut(surface, piece, bottom));
+  };
+  founded.forEach(({ element, live, undersides }, i) => {
+    if (!live) return;
+    const top = topOver(element, undersides[0]!);
+    if (castOf(element).hollows(element).length > 0) for (const { plan } of footings[i]!) add(plan, top);
+    if (!traitsOf(element).byFloor) return;
+    const base = top - heightOf(element) - belowSlab(plan, element);
+    for (const piece of footings[i]!) add(piece.plan, top, base);
+    for (const prism of prisms)
+      if (prism.owner === i && (prism.what === 'layer' || prism.what === 'board'))
+        add(prism.plan, prism.top, prism.bottom);
+  });
+  return out;
+}
+
 /** Volumes placed in what was dug. */
 export function place(
   plan: Plan,
@@ -622,24 +640,7 @@ export function place(
       addTo(sumOf(casts[i]!, 'pass', k + 1), { bottom, top }, own.each.concrete * pass.length);
     });
   });
-  // A box that stands out of the ground fills only what is below it.
-  founded.forEach(({ element, live, undersides }, i) => {
-    if (!live || castOf(element).hollows(element).length === 0) return;
-    const top = topOver(element, undersides[0]!);
-    for (const piece of footings[i]!) sums.void -= standingOut(surface, piece.plan, top);
-  });
-  // A slab on its floor mostly stands over the ground: only what is below it fills the hole.
-  founded.forEach(({ element, live, undersides }, i) => {
-    if (!live || !traitsOf(element).byFloor) return;
-    const top = topOver(element, undersides[0]!);
-    const base = top - heightOf(element) - belowSlab(plan, element);
-    for (const piece of footings[i]!)
-      sums.void -= standingOut(surface, piece.plan, top) - standingOut(surface, piece.plan, base);
-    for (const prism of prisms)
-      if (prism.owner === i && (prism.what === 'layer' || prism.what === 'board'))
-        sums.void -=
-          standingOut(surface, prism.plan, prism.top) - standingOut(surface, prism.plan, prism.bottom);
-  });
+  sums.void -= overGround(ground, footings, prisms);
   const layers = founded.map(({ element }, i) => laidLayers(plan, bedOf(plan, element), volumes[i]!));
   const every = layers.flat();
   const lean = every.filter(({ layer }) => layerValues(layer).cast);

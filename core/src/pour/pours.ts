@@ -99,6 +99,24 @@ function underOf(casts: readonly Cast[]): ReadonlyMap<string, string> {
   return out;
 }
 
+/** m³ that casts took by the log, what was cast with others with it; null where nobody measured. */
+function usedFor(own: readonly Cast[], poured: Poured): number | null {
+  const known = [...new Set(own.flatMap(({ key }) => poured.get(key) ?? []))].flatMap(
+    ({ volume }) => volume ?? [],
+  );
+  return known.length > 0 ? known.reduce((sum, volume) => sum + volume, 0) : null;
+}
+
+/** Elements of which what lies under a cast is neither cast with it nor yet. */
+function waitsOf(own: readonly Cast[], below: ReadonlyMap<string, string>, poured: Poured): string[] {
+  const keys = new Set(own.map(({ key }) => key));
+  const open = own.filter(({ key }) => {
+    const under = below.get(key);
+    return under !== undefined && !keys.has(under) && !poured.has(under);
+  });
+  return [...new Set(open.map(({ element }) => element))];
+}
+
 /** In which turn something is cast: not before what it stands on. */
 function turnOf(element: Element, { stage, number }: Cast, named: boolean): number {
   switch (stage) {
@@ -173,8 +191,6 @@ export function poursOf(
       .filter(({ stage }) => stage === 'first')
       .map(({ element }) => found[positions.get(element)!]);
     const known = bottoms.flatMap((one) => one?.half ?? []);
-    const keys = new Set(own.map(({ key }) => key));
-    const used = [...new Set(own.flatMap(({ key }) => poured.get(key) ?? []))];
     return [
       {
         id,
@@ -194,17 +210,8 @@ export function poursOf(
         unshot: bottoms.length - known.length,
         lastFill: delivered.loads > 0 ? (delivered.ordered - (delivered.loads - 1) * truck) / truck : 0,
         cast: own.every(({ key }) => poured.has(key)),
-        used: used.some(({ volume }) => volume !== null)
-          ? used.reduce((sum, { volume }) => sum + (volume ?? 0), 0)
-          : null,
-        waits: [
-          ...new Set(
-            own.flatMap(({ key, element }) => {
-              const under = below.get(key);
-              return under === undefined || keys.has(under) || poured.has(under) ? [] : [element];
-            }),
-          ),
-        ],
+        used: usedFor(own, poured),
+        waits: waitsOf(own, below, poured),
       },
     ];
   };

@@ -20,9 +20,9 @@ export function floodLevel({ ground }: Plan): number | null {
 }
 
 /** Level wall tops keep over that flood, m; null without one. */
-export const floodTop = (plan: Plan): number | null => {
+export const floodTop = (plan: Plan, over = plan.water.freeboard ?? FREEBOARD): number | null => {
   const flood = floodLevel(plan);
-  return flood === null ? null : flood + (plan.water.freeboard ?? FREEBOARD);
+  return flood === null ? null : flood + over;
 };
 
 /**
@@ -46,10 +46,8 @@ export function risingTop(plan: Plan, element: Element, from: number): number | 
       const level = floor ? floorLevels(plan.levels.floors).get(floor.id) : undefined;
       return level === undefined ? null : level + over;
     }
-    case 'flood': {
-      const flood = floodLevel(plan);
-      return flood === null ? null : flood + (rising.over ?? plan.water.freeboard ?? FREEBOARD);
-    }
+    case 'flood':
+      return floodTop(plan, rising.over ?? undefined);
   }
 }
 

@@ -27,6 +27,7 @@ import { Finger } from './Finger.tsx';
 import { Label, Pick, Press, Typed, Word } from './parts.tsx';
 import { RoleField, WhoField } from './people.tsx';
 import { ReadyList } from './ReadyList.tsx';
+import { useTicks } from './ticks.ts';
 import { useWhere } from './where.ts';
 
 /** Kinds in the order of the work, each with its holds. */
@@ -307,10 +308,7 @@ function Ticks({ hold, kind, view }: { hold: Hold; kind: HoldKind; view: HoleVie
   const store = useDeskStore();
   const list: readonly Tick[] = TICK_LISTS[kind];
   const logged = view.ticked.get(`${hold.hold}/${hold.element ?? ''}`) ?? [];
-  const [done, setDone] = useState<readonly string[]>(logged);
-  const toggle = (item: string) =>
-    setDone((now) => (now.includes(item) ? now.filter((one) => one !== item) : [...now, item]));
-  const changed = list.some((item) => done.includes(item) !== logged.includes(item));
+  const { done, changed, toggle } = useTicks(logged, list);
   const log = () =>
     store
       .getState()

@@ -1,14 +1,14 @@
 /** What is looked to before a pour: what the job says, and what whoever stands there ticks. */
 import { Box } from '@chakra-ui/react';
 import type { HoleView } from '@cimiento/core';
-import { useState } from 'react';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { recordOf } from '../state/records.ts';
 import { useDeskStore } from '../state/store.ts';
 import { useFormat } from '../ui/format.tsx';
 import { pourName } from '../ui/pourName.ts';
-import { READY_SIGNS, readyText } from '../ui/readyWords.ts';
+import { leftOf, READY_SIGNS, readyText } from '../ui/readyWords.ts';
 import { Press } from './parts.tsx';
+import { useTicks } from './ticks.ts';
 
 export function ReadyList({ view, pour }: { view: HoleView; pour: HoleView['pours'][number] }) {
   const { t } = useTranslation();
@@ -16,13 +16,9 @@ export function ReadyList({ view, pour }: { view: HoleView; pour: HoleView['pour
   const store = useDeskStore();
   const { id, lines, free } = pour;
   const logged = lines.filter(({ state }) => state === 'ticked').map(({ key }) => key);
-  const [done, setDone] = useState<readonly string[]>(logged);
   const nameOf = (element: string) => view.things.find((one) => one.id === element)?.name ?? element;
-  const asked = lines.filter(({ state }) => state === 'ask' || state === 'ticked');
-  const changed = asked.some(({ key }) => done.includes(key) !== logged.includes(key));
-  const left = lines.filter(({ state }) => state === 'ask' || state === 'no').length;
-  const toggle = (key: string) =>
-    setDone((now) => (now.includes(key) ? now.filter((one) => one !== key) : [...now, key]));
+  const asked = lines.flatMap(({ key, state }) => (state === 'ask' || state === 'ticked' ? [key] : []));
+  const { done, changed, toggle } = useTicks(logged, asked);
   const log = () =>
     store.getState().deliver(recordOf(store.getState(), 'readied', { pour: id, done: [...done] }));
   return (
@@ -30,7 +26,7 @@ export function ReadyList({ view, pour }: { view: HoleView; pour: HoleView['pour
       <summary style={{ minHeight: 48, fontSize: '1.125rem', fontWeight: 600, paddingTop: 10 }}>
         {READY_SIGNS[free ? 'yes' : 'no']} {pourName(t, pour)}
         <Box as="span" fontWeight={500} fontSize="md">
-          {free ? '' : ` · ${t('ready.left', { count: left })}`}
+          {free ? '' : ` · ${t('ready.left', { count: leftOf(lines) })}`}
         </Box>
       </summary>
       <Box display="grid" gap={1.5} pt={1}>

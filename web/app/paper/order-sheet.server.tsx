@@ -1,6 +1,6 @@
 /** What is ordered of concrete: pour by pour in the order they are cast, what, how much, when, where, with whom. */
 
-import { compute, proved, steelOf, type Takeoff } from '@cimiento/core';
+import { compute, elementName, proved, steelOf, type Takeoff } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import { makeFormat } from '../ui/format.tsx';
 import { castName, pourName } from '../ui/pourName.ts';
@@ -17,6 +17,18 @@ const SHARES = 30;
 /** So few pours leave room for so many lines of steel. */
 const FEW = 4;
 const BELOW = 8;
+
+const HEAD = { fontSize: 12, fontWeight: 600, borderBottom: '1 solid #162329' } as const;
+
+/** What, and what is said of it, a line each. */
+const Rows = ({ of }: { of: readonly (readonly [what: string, says: string])[] }) =>
+  of.map(([what, says], i) => (
+    // biome-ignore lint/suspicious/noArrayIndexKey: printed once
+    <View key={i} style={s.row}>
+      <Text style={{ ...s.cell, width: 130 }}>{what}</Text>
+      <Text style={{ ...s.cell, flex: 1 }}>{says}</Text>
+    </View>
+  ));
 
 function Sheet(input: SheetInput) {
   const { plan, records, lang, system, t } = input;
@@ -78,15 +90,10 @@ function Sheet(input: SheetInput) {
   };
   const rows = takeoff.pours.map((pour, i) => (
     <View key={pour.id} style={{ marginBottom: 9 }} wrap={false}>
-      <Text style={{ fontSize: 12, fontWeight: 600, borderBottom: '1 solid #162329' }}>
+      <Text style={HEAD}>
         {`${i + 1}. ${pourName(t, pour)}: ${ranges(plan.elements.flatMap((e) => (pour.elements.includes(e.id) ? [e.name] : [])))}`}
       </Text>
-      {pairs(pour).map(([what, value]) => (
-        <View key={what + value} style={s.row}>
-          <Text style={{ ...s.cell, width: 130 }}>{what}</Text>
-          <Text style={{ ...s.cell, flex: 1 }}>{value}</Text>
-        </View>
-      ))}
+      <Rows of={pairs(pour)} />
     </View>
   ));
   const sums = (
@@ -98,7 +105,7 @@ function Sheet(input: SheetInput) {
     </View>
   );
   const { steel, fittings } = steelOf(plan, takeoff);
-  const nameOf = (id: string) => plan.elements.find((e) => e.id === id)?.name ?? id;
+  const nameOf = (id: string) => elementName(plan, id);
   const set = [
     ...plan.pour.steel.map((mark) => {
       const counted = steel.find(({ id }) => id === mark.id);
@@ -117,16 +124,8 @@ function Sheet(input: SheetInput) {
   ];
   const setIn = (from: number, most: number) => (
     <View style={{ marginTop: 12 }}>
-      <Text style={{ fontSize: 12, fontWeight: 600, borderBottom: '1 solid #162329' }}>
-        {t('steel.sheet')}
-      </Text>
-      {set.slice(from, from + most).map(([what, says], k) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: printed once
-        <View key={k} style={s.row}>
-          <Text style={{ ...s.cell, width: 130 }}>{what}</Text>
-          <Text style={{ ...s.cell, flex: 1 }}>{says}</Text>
-        </View>
-      ))}
+      <Text style={HEAD}>{t('steel.sheet')}</Text>
+      <Rows of={set.slice(from, from + most)} />
       {from + most >= set.length && steel.length > 0 && (
         <Text style={s.line}>
           {`${t('steel.total')}: ${format.text(

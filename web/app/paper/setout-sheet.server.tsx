@@ -1,5 +1,5 @@
 /** The set-out sheet as PDF: boards and strings, corners, and a check sheet with boxes to fill in. */
-import { compute, type SetoutSheet, setoutSheet } from '@cimiento/core';
+import { compute, elementName, type SetoutSheet, setoutSheet } from '@cimiento/core';
 import { Circle, G, Line, Path, Svg, Text, View } from '@react-pdf/renderer';
 import { about } from '../drawing/names.ts';
 import { extent, polygonPath, viewOf } from '../drawing/view.ts';
@@ -140,7 +140,7 @@ function Strings({
         <View key={line.name} style={[s.row, { borderBottom: '0.5 solid #9fb0b2' }]} wrap={false}>
           <Text style={[s.cell, { width: STRINGS.string, fontWeight: 600 }]}>{line.name}</Text>
           <Text style={[s.cell, { width: STRINGS.for }]}>
-            {line.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id).join(', ')}
+            {line.elements.map((id) => elementName(plan, id)).join(', ')}
           </Text>
           <Text style={[s.cell, { width: STRINGS.length }]}>{taped(format, line.length)}</Text>
           <Text style={[s.cell, { width: STRINGS.level, fontWeight: 600 }]}>

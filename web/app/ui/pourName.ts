@@ -1,5 +1,5 @@
 /** What a pour is called: as somebody named it, else by what is cast in it. */
-import type { Plan, Takeoff } from '@cimiento/core';
+import { elementName, type Plan, type Takeoff } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
 
 type Named = Pick<Takeoff['pours'][number], 'name' | 'kind' | 'number'>;
@@ -16,12 +16,12 @@ type Cast = Takeoff['pours'][number]['casts'][number];
 /** What of an element is cast at once, as a crew calls it. */
 export function castName(
   t: Say,
-  { elements }: Plan,
+  plan: Plan,
   { element, stage, number }: Cast,
   /** Nothing else of its kind is told apart by a number. */
   alone: boolean,
 ): string {
-  const name = elements.find(({ id }) => id === element)?.name ?? element;
+  const name = elementName(plan, element);
   if (stage === 'first') return name;
   return `${name}, ${t(`pours.stages.${stage === 'rise' && alone ? 'wall' : stage}`, { number })}`;
 }

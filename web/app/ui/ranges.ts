@@ -1,6 +1,6 @@
 /** Names of many things in few words: "T1–T5, P1". */
 
-/** Fewer in a row are told one by one. */
+/** Fewer names in a row are told one by one. */
 const LEAST_RANGE = 3;
 
 /** Letters before the number a name ends in; null: it ends in none. */
@@ -9,8 +9,11 @@ function numbered(name: string): { readonly head: string; readonly n: number } |
   return found ? { head: found[1]!, n: Number(found[2]) } : null;
 }
 
-/** Names in the order given, those that count on from one another as a range. */
-export function ranges(names: readonly string[]): string {
+/**
+ * Names in the order given, those that count on from one another as a range.
+ * @param least so many in a row are one
+ */
+export function ranges(names: readonly string[], least = LEAST_RANGE): string {
   const said: string[] = [];
   for (let i = 0; i < names.length; ) {
     const first = numbered(names[i]!);
@@ -20,7 +23,7 @@ export function ranges(names: readonly string[]): string {
       if (next?.head !== first.head || next.n !== first.n + end - i) break;
       end++;
     }
-    if (end - i >= LEAST_RANGE) said.push(`${names[i]}–${names[end - 1]}`);
+    if (end - i >= least) said.push(`${names[i]}–${names[end - 1]}`);
     else said.push(...names.slice(i, end));
     i = end;
   }

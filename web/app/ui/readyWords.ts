@@ -59,5 +59,9 @@ export function readyText(
   return some.length > 0 ? t('ready.of', { line: text, names: ranges(some.map(nameOf)) }) : text;
 }
 
+/** Lines that are not so, or that nobody has looked to. */
+export const leftOf = (lines: readonly ReadyLine[]): number =>
+  lines.filter(({ state }) => state === 'ask' || state === 'no').length;
+
 /** A sign for each state. */
 export const READY_SIGNS = { yes: '✓', ticked: '✓', ask: '○', no: '✗' } as const;

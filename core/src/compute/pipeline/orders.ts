@@ -5,12 +5,14 @@ import { bottomPerimeter, type Excavation, mixedLoads } from '../../dig/index.ts
 import { layerValues } from '../../plan/beds.ts';
 import type { Bed, Plan } from '../../plan/schema.ts';
 import {
+  type Cast,
   castOf,
   castsOf,
   deliveryOf,
   floorTakeoffs,
   leftOutOf,
   type Placed,
+  type Pour,
   poursOf,
 } from '../../pour/index.ts';
 import { shapeOf } from '../../setout/index.ts';
@@ -35,6 +37,25 @@ function tripsOf(
   const loads = (of: readonly { readonly loads: number }[]) => sum(of.map((one) => one.loads));
   const [into, out] = [loads(mixedLoads(trucks, stone.loose, stone.mass)), loads(mixed)];
   return { stone: into, spoil: out, matched: Math.min(into, out) };
+}
+
+/** What is cast together. What is made up with concrete is cast with what stands on it. */
+function pourStep(
+  plan: Plan,
+  { poured }: Site['facts'],
+  elements: readonly ElementTakeoff[],
+  asDug: Founded['asDug'],
+): { readonly casts: readonly Cast[]; readonly pours: readonly Pour[] } {
+  const more = plan.pour.makeUp === 'concrete';
+  const casts = castsOf(
+    plan,
+    elements.map(({ casts: own, makeUp }) => ({ casts: own, more: more ? makeUp : 0 })),
+  );
+  // Where a low bottom is made up with stone or lean the pour stands on what was asked for.
+  const found = more
+    ? elements.map((e, i) => ({ low: e.makeUp, half: asDug.get(i)?.band?.half ?? null }))
+    : [];
+  return { casts, pours: poursOf(plan, casts, found, poured) };
 }
 
 /** What is ordered: beds with their lifts, stone, lean concrete, concrete. */
@@ -76,20 +97,7 @@ export function orderStep(
   const backIn = soft.filter(({ cast }) => !cast);
   const backCast = sum(soft.map(({ cast, volume }) => (cast ? volume : 0)));
   const lean = placed.blinding + placed.irregularity + made('lean') + backCast;
-  // What is made up with concrete is cast with what stands on it.
-  const cast = castsOf(
-    plan,
-    elements.map(({ casts, makeUp: low }) => ({ casts, more: makeUp === 'concrete' ? low : 0 })),
-  );
-  const pours = poursOf(
-    plan,
-    cast,
-    // Where a low bottom is made up with stone or lean the pour stands on what was asked for.
-    makeUp === 'concrete'
-      ? elements.map((e, i) => ({ low: e.makeUp, half: asDug.get(i)?.band?.half ?? null }))
-      : [],
-    facts.poured,
-  );
+  const { casts, pours } = pourStep(plan, facts, elements, asDug);
   const stone = {
     volume: sum(elements.map((e) => e.stone)) + made('stone') + sum(backIn.map(({ volume }) => volume)),
     mass:
@@ -114,7 +122,7 @@ export function orderStep(
     lean: { volume: lean, ...delivered(lean) },
     // Each pour is ordered by itself, on its own day: all of them are what is ordered.
     concrete: {
-      neat: sum(cast.map(({ volume }) => volume)),
+      neat: sum(casts.map(({ volume }) => volume)),
       ordered: sum(pours.map(({ ordered }) => ordered)),
       loads: sum(pours.map(({ loads }) => loads)),
     },

@@ -29,7 +29,6 @@ import {
   coveredUnseen,
   type Hold,
   heightOver,
-  heldPours,
   holdsOf,
   laddersAlong,
   type ReadyLine,
@@ -112,7 +111,6 @@ export interface HoleView {
   readonly makeUpWith: Plan['pour']['makeUp'];
   readonly holds: readonly Hold[];
   readonly pours: readonly (Pick<Pour, 'id' | 'name' | 'kind' | 'number'> & {
-    readonly holds: readonly Hold[];
     readonly lines: readonly ReadyLine[];
     readonly free: boolean;
   })[];
@@ -210,20 +208,18 @@ export function holeView(plan: Plan, takeoff: Takeoff): HoleView {
   const { setUps, shots } = levelling(takeoff.facts.levels, plan.levels.limits.check ?? CHECK_TOLERANCE);
   const job = { ...takeoff, plan };
   const holds = holdsOf(job);
-  const ready = readyFor(job, holds);
   return {
     things: dug.map((info) => thingOf(plan, takeoff, info, bottoms[info.index]!, shots)),
     strings: stringsOf(plan),
     makeUpWith: plan.pour.makeUp,
     holds,
-    pours: heldPours(takeoff.pours, holds).map(({ pour: { id, name, kind, number }, holds: open }, i) => ({
+    pours: readyFor(job, holds).map(({ pour: { id, name, kind, number }, lines, free }) => ({
       id,
       name,
       kind,
       number,
-      holds: open,
-      lines: ready[i]!.lines,
-      free: ready[i]!.free,
+      lines,
+      free,
     })),
     fittings: plan.pour.fittings.map(({ id, kind, size, place }) => ({ id, kind, size, place })),
     covered: coveredUnseen(job, holds),

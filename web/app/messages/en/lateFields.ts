@@ -143,6 +143,11 @@ export const lateFields = {
     note: 'The stone carries: no concrete under it. An engineer says whether this ground and this wall allow it.',
   },
   setout: {
+    example: {
+      metric: '8.4 E, 6 N, 8.4 W, close · or 6 L, 4 R',
+      imperial: '28 E, 20 N, 28 W, close · or 20 L, 12 R',
+    },
+    sizeWrong: 'Type one or two sizes, such as 1000 x 800.',
     run: {
       empty: 'Type at least one run.',
       length: 'The length in “{{run}}” is not clear.',

@@ -13,17 +13,12 @@ export const setout = {
     angle: 'Turned',
     addStrip: 'Add a trench',
     runs: 'Runs along the centre line',
-    example: {
-      metric: '8.4 E, 6 N, 8.4 W, close · or 6 L, 4 R',
-      imperial: '28 E, 20 N, 28 W, close · or 20 L, 12 R',
-    },
     runsHint: 'e.g. {{example}}',
     startEast: 'Start, east',
     startNorth: 'Start, north',
     add: 'Add',
     addPad: 'Add a pad',
     size: 'Size, length x width',
-    sizeWrong: 'Type one or two sizes, such as 1000 x 800.',
   },
   boards: {
     offset: 'Boards beyond the dug edge',

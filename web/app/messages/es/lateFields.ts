@@ -143,6 +143,11 @@ export const lateFields = {
     note: 'La piedra carga: sin hormigón debajo. Un ingeniero dice si este suelo y este muro lo permiten.',
   },
   setout: {
+    example: {
+      metric: '8,4 E, 6 N, 8,4 O, cerrar · o 6 I, 4 D',
+      imperial: '28 E, 20 N, 28 O, cerrar · o 20 I, 12 D',
+    },
+    sizeWrong: 'Escriba una o dos medidas, como 1000 x 800.',
     run: {
       empty: 'Escriba al menos un tramo.',
       length: 'El largo en «{{run}}» no está claro.',

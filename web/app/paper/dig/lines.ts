@@ -1,6 +1,7 @@
 /** What the dig sheet says in words: layers, loads, orders, the night, bays, drains, hand work, pours. */
 
 import {
+  elementName,
   type FigureId,
   fallOf,
   nightOf,
@@ -164,7 +165,7 @@ export function nightLines(plan: Plan, takeoff: Takeoff, t: Say, format: Format)
     ...wet.map((hole) =>
       t('sheet.nightWet', {
         time,
-        names: ranges(hole.elements.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id)),
+        names: ranges(hole.elements.map((id) => elementName(plan, id))),
         depth: format.text(hole.dryBy!.margin, 'size'),
       }),
     ),

@@ -1,6 +1,6 @@
 /** Whether people dig it, and how long that takes. */
 
-import type { Element, HandDug } from '@cimiento/core';
+import { type Element, elementName, type HandDug } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useLog } from '../../state/records.ts';
 import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
@@ -61,8 +61,8 @@ export function HandField(own: Own<Element>) {
 /** What waits while people dig there: machines keep off, and what is cast with it. */
 function Blocks({ work: { blocks, pours } }: { work: HandDug }) {
   const { t } = useTranslation();
-  const { elements } = useShownPlan();
-  const names = blocks.map((id) => elements.find((one) => one.id === id)?.name ?? id);
+  const plan = useShownPlan();
+  const names = blocks.map((id) => elementName(plan, id));
   const waits = pours.map((pour) => pourName(t, pour));
   if (names.length === 0 && waits.length === 0) return null;
   return (

@@ -12,6 +12,7 @@ import {
   RISING_MAKES,
   RISING_TOPS,
   risesOf,
+  startOf,
 } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
@@ -116,7 +117,7 @@ export function RisingFields({ element, index }: Own<Element>) {
   );
 }
 
-const newHeight = (plan: Plan) => (plan.system === 'metric' ? 0.6 : 0.6096);
+const newHeight = (plan: Plan) => startOf('/elements/*/rising/height', plan.system);
 
 /** What it takes as it is made, and what it would take made otherwise. */
 function Takes({ index }: { index: number }) {

@@ -7,20 +7,10 @@ import type { Scale } from '../../drawing/strata.ts';
 import type { View } from '../../drawing/view.ts';
 import { useDesk } from '../../state/store.ts';
 import { useShownPlan, useTakeoff } from '../../state/takeoff.ts';
+import { ranges } from '../../ui/ranges.ts';
 
 const LETTERS = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;
 const HIGH = 20;
-
-/** Numbers that follow on one another in as few words: "1–3", "1, 4". */
-function inFew(numbers: readonly number[]): string {
-  const runs: [number, number][] = [];
-  for (const n of numbers) {
-    const last = runs.at(-1);
-    if (last && last[1] === n - 1) last[1] = n;
-    else runs.push([n, n]);
-  }
-  return runs.map(([from, to]) => (from === to ? from : `${from}–${to}`)).join(', ');
-}
 
 function Tag({ x, y, text, id }: { x: number; y: number; text: string; id: string }) {
   const wide = Math.max(HIGH, 8 + 7 * text.length);
@@ -49,10 +39,10 @@ export function PourLayer({ view }: { view: View }) {
   const tags = useMemo(
     () =>
       elements.flatMap((element) => {
-        const own = pours.flatMap((pour, i) => (pour.elements.includes(element.id) ? [i + 1] : []));
+        const own = pours.flatMap((pour, i) => (pour.elements.includes(element.id) ? [String(i + 1)] : []));
         if (own.length === 0) return [];
         const [cx, cy] = labelPlace(element);
-        const text = inFew(own);
+        const text = ranges(own, 2);
         return [
           {
             id: element.id,

@@ -10,7 +10,7 @@ import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { BeforePanel } from './BeforePanel.tsx';
 import { PoursPanel } from './PoursPanel.tsx';
-import { FittingsPanel, SteelPanel } from './SteelPanel.tsx';
+import { SteelPanels } from './SteelPanel.tsx';
 
 export function PourPanel() {
   const { t } = useTranslation();
@@ -93,8 +93,7 @@ export function PourPanel() {
         <PlanField path="/pour/hopper" hint={t('pour.eachPour')} optional />
         <PlanField path="/pour/gaps" hint={t('pour.eachPour')} optional />
       </Panel>
-      <SteelPanel />
-      <FittingsPanel />
+      <SteelPanels />
       <BeforePanel />
     </>
   );

@@ -1,6 +1,7 @@
 /** Steel as it was drawn, counted; and what is set in before the pour. */
-import { Box, Flex } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import {
+  elementName,
   FITTINGS,
   type Fitting,
   type FittingKind,
@@ -14,7 +15,6 @@ import {
   type SteelView,
   startOf,
   steelOf,
-  type Takeoff,
 } from '@cimiento/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useMemo } from 'react';
@@ -24,6 +24,7 @@ import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { type Format, useFormat } from '../../ui/format.tsx';
+import { NameRow } from '../../ui/NameRow.tsx';
 import { fittingText, steelText } from '../../ui/steelWords.ts';
 import { Choice, TextField } from '../../ui/TextField.tsx';
 import { problemText } from '../../ui/words.ts';
@@ -70,19 +71,34 @@ const newFitting = (plan: Plan, element: string): Fitting => ({
 
 const elementOptions = ({ elements }: Plan) => elements.map(({ id, name }) => ({ value: id, label: name }));
 
-export function SteelPanel() {
-  const { t } = useTranslation();
-  const format = useFormat();
-  const store = useDeskStore();
+/** Steel and what is set in, counted once for both. */
+export function SteelPanels() {
   const plan = useDesk((desk) => desk.plan);
   const picked = useDesk((desk) => desk.picked);
   const takeoff = useTakeoff();
-  const { elements } = takeoff;
-  const { steel, problems } = useMemo(() => steelOf(plan, takeoff), [plan, takeoff]);
-  const marks = plan.pour.steel;
+  const view = useMemo(() => steelOf(plan, takeoff), [plan, takeoff]);
+  const cast = takeoff.elements.filter(({ casts }) => casts.length > 0);
+  // A new one starts in what is picked, else in the first thing that is cast.
+  const first = (cast.find(({ id }) => id === picked) ?? cast[0])?.id ?? null;
+  return (
+    <>
+      <SteelPanel view={view} first={first} />
+      <FittingsPanel view={view} first={first} />
+    </>
+  );
+}
+
+interface Counted {
+  readonly view: SteelView;
+  readonly first: string | null;
+}
+
+function SteelPanel({ view: { steel, problems }, first }: Counted) {
+  const { t } = useTranslation();
+  const format = useFormat();
+  const store = useDeskStore();
+  const marks = useDesk((desk) => desk.plan.pour.steel);
   const mass = steel.reduce((sum, one) => sum + one.bought, 0);
-  const first =
-    elements.find(({ id, casts }) => id === picked && casts.length > 0)?.id ?? firstCast(elements);
   return (
     <Panel
       fold="shut"
@@ -116,10 +132,6 @@ export function SteelPanel() {
   );
 }
 
-/** Where a new one starts: in the first thing that is cast. */
-const firstCast = (elements: Takeoff['elements']): string | null =>
-  elements.find(({ casts }) => casts.length > 0)?.id ?? null;
-
 interface MarkProps {
   readonly mark: Steel;
   readonly at: number;
@@ -138,27 +150,30 @@ function Mark({ mark, at, counted, problem }: MarkProps) {
       const own = d.pour.steel[at];
       if (own) change(own);
     }, key);
-  const name = plan.elements.find(({ id }) => id === mark.element)?.name ?? mark.element;
   return (
     <details data-steel={mark.id}>
       <summary>
-        {`${mark.name}, ${name}: ${counted ? steelText(t, format, mark, counted) : t('steel.notYet')}`}
+        {`${mark.name}, ${elementName(plan, mark.element)}: ${counted ? steelText(t, format, mark, counted) : t('steel.notYet')}`}
       </summary>
       {problem && (
         <Small color="held" role="alert" data-steel-problem={problem.code}>
           {problemText(t, format, problem)}
         </Small>
       )}
-      <TextField
+      <NameRow
         label={t('steel.mark')}
-        value={mark.name}
-        maxLength={80}
-        onChange={({ target: { value } }) => {
-          if (value)
-            put((own) => {
-              own.name = value;
-            }, `steel:${mark.id}`);
-        }}
+        name={mark.name}
+        rename={(value) =>
+          put((own) => {
+            own.name = value;
+          }, `steel:${mark.id}`)
+        }
+        removeLabel={t('steel.remove', { name: mark.name })}
+        remove={() =>
+          store.getState().edit((d) => {
+            d.pour.steel.splice(at, 1);
+          })
+        }
       />
       <Choice
         label={t('steel.element')}
@@ -216,14 +231,6 @@ function Mark({ mark, at, counted, problem }: MarkProps) {
       <PlanField path={`${path}/lap`} optional />
       <PlanField path={`${path}/stock`} />
       <PlanField path={`${path}/supports`} optional />
-      <Remove
-        name={mark.name}
-        onClick={() =>
-          store.getState().edit((d) => {
-            d.pour.steel.splice(at, 1);
-          })
-        }
-      />
       {counted && mark.kind !== 'mesh' && (
         <Small>{t('steel.mass', { mass: format.text(counted.mass, 'weighing', { decimals: 0 }) })}</Small>
       )}
@@ -231,25 +238,12 @@ function Mark({ mark, at, counted, problem }: MarkProps) {
   );
 }
 
-function Remove({ name, onClick }: { name: string; onClick: () => void }) {
-  const { t } = useTranslation();
-  return (
-    <Button size="sm" look="quiet" onClick={onClick}>
-      <Trash2 size={14} aria-hidden /> {t('steel.remove', { name })}
-    </Button>
-  );
-}
-
-export function FittingsPanel() {
+function FittingsPanel({ view: { fittings }, first }: Counted) {
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
   const plan = useDesk((desk) => desk.plan);
-  const takeoff = useTakeoff();
-  const { elements } = takeoff;
-  const { fittings } = useMemo(() => steelOf(plan, takeoff), [plan, takeoff]);
   const list = plan.pour.fittings;
-  const first = firstCast(elements);
   return (
     <Panel fold="shut" title={t('fitting.title')} aside={list.length > 0 ? String(list.length) : undefined}>
       {list.length === 0 && <Small>{t('fitting.none')}</Small>}
@@ -277,7 +271,7 @@ export function FittingsPanel() {
 
 const sayFitting = (t: Say, format: Format, plan: Plan, one: Fitting, counted: SteelView['fittings']) =>
   [
-    plan.elements.find(({ id }) => id === one.element)?.name ?? one.element,
+    elementName(plan, one.element),
     fittingText(t, format, one, counted.find(({ id }) => id === one.id) ?? null),
   ].join(': ');
 
@@ -334,16 +328,17 @@ function SetIn({ one, at, text }: { one: Fitting; at: number; text: string }) {
         </>
       )}
       <PlanField path={`${path}/level`} optional />
-      <Box>
-        <Remove
-          name={t(`fitting.kinds.${one.kind}`)}
-          onClick={() =>
-            store.getState().edit((d) => {
-              d.pour.fittings.splice(at, 1);
-            })
-          }
-        />
-      </Box>
+      <Button
+        size="sm"
+        look="quiet"
+        onClick={() =>
+          store.getState().edit((d) => {
+            d.pour.fittings.splice(at, 1);
+          })
+        }
+      >
+        <Trash2 size={14} aria-hidden /> {t('steel.remove', { name: t(`fitting.kinds.${one.kind}`) })}
+      </Button>
     </details>
   );
 }

@@ -1,6 +1,6 @@
 /** Boards, strings, their nails and levels, as a table; and what stands in the machine's way. */
 import { Box, Flex } from '@chakra-ui/react';
-import { boardsInTheWay, machineOf } from '@cimiento/core';
+import { boardsInTheWay, elementName, machineOf } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useShownPlan } from '../../state/takeoff.ts';
 import { Small, Th } from '../../ui/controls.tsx';
@@ -16,7 +16,7 @@ export function BoardsTable({ head }: { head: React.ReactNode }) {
   const { boards } = useSetout();
   const order = useOrder();
   const inTheWay = order?.ok ? boardsInTheWay(boards, order.steps, machineOf(plan).width) : [];
-  const nameOf = (id: string) => elements.find((e) => e.id === id)?.name ?? id;
+  const nameOf = (id: string) => elementName({ elements }, id);
   const size = (v: number) => format.text(v, 'size');
   const length = (v: number) => format.text(v, 'length');
   return (

@@ -1,5 +1,5 @@
 /** What is asked of the night from several panels. */
-import type { Night, NightHole, Plan } from '@cimiento/core';
+import { elementName, type Night, type NightHole, type Plan } from '@cimiento/core';
 import { useNight } from '../../../state/ask/whatif.ts';
 import { useDesk } from '../../../state/store.ts';
 import type { Format } from '../../../ui/format.tsx';
@@ -22,7 +22,7 @@ export function useHole(): { night: Night | null; hole: NightHole | null } {
 
 /** Names of some elements; of many the first few. */
 export function namesOf(plan: Plan, ids: readonly string[]): string {
-  const names = ids.map((id) => plan.elements.find((e) => e.id === id)?.name ?? id);
+  const names = ids.map((id) => elementName(plan, id));
   return names.length > 6 ? `${names.slice(0, 5).join(', ')} …` : names.join(', ');
 }
 
