@@ -154,21 +154,22 @@ const SUMS = 1e-6;
  * what leaves likewise; and, when its plan is given, whatever a proof of its own route says otherwise.
  */
 export function unbalanced(takeoff: Takeoff, plan?: Plan): string[] {
-  const total = takeoff.figures.dig.value;
+  const dug = takeoff.figures.dig.value;
   const { spoil } = takeoff;
   const add = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0);
   const broken = add(takeoff.broken.displaced);
+  const all = dug + takeoff.strips.bank;
   const sums = {
     // What is broken out stands in the place of soil.
-    strata: add(spoil.strata.map((stratum) => stratum.bank)) + broken,
-    elements: add(takeoff.elements.map((element) => element.volume)),
-    causes: add(Object.values(takeoff.overdig)),
-    soil: spoil.keptBank + spoil.keptTopsoil + spoil.hauledBank + broken,
-  };
+    strata: [add(spoil.strata.map((stratum) => stratum.bank)) + broken, all],
+    elements: [add(takeoff.elements.map((element) => element.volume)), dug],
+    causes: [add(Object.values(takeoff.overdig)), dug],
+    soil: [spoil.keptBank + spoil.keptTopsoil + spoil.hauledBank + broken, all],
+  } as const;
   return [
     ...Object.entries(sums)
-      .filter(([, sum]) => Math.abs(sum - total) > SUMS * Math.max(1e-3, total))
-      .map(([what, sum]) => `${what}: ${sum} of ${total}`),
+      .filter(([, [sum, total]]) => Math.abs(sum - total) > SUMS * Math.max(1e-3, total))
+      .map(([what, [sum, total]]) => `${what}: ${sum} of ${total}`),
     ...(plan ? proofsOf(plan, takeoff) : [])
       .filter((check) => !check.ok)
       .map(({ code, expected, found, within }) => `${code}: ${found} for ${expected} ± ${within}`),

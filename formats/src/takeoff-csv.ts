@@ -45,6 +45,16 @@ export function takeoffCsv(plan: Plan, takeoff: Takeoff): string {
       rows.push(['cast', cast.key, 'bottom', cast.bottom, 'm'], ['cast', cast.key, 'top', cast.top, 'm']);
     }
   }
+  for (const { element, side, stage, needed, available, bank, loose, broughtIn } of json.backfill.stages) {
+    const name = `${element === null ? '' : nameOf(element)} ${side} ${stage}`.trim();
+    for (const [key, value] of Object.entries({ needed, available, bank, loose, broughtIn }))
+      rows.push(['backfill', name, key, value, 'm3']);
+  }
+  for (const one of json.strips) {
+    const name = plan.site.strips.find(({ id }) => id === one.id)?.name ?? one.id;
+    rows.push(['strip', name, 'kind', one.kind, ''], ['strip', name, 'area', one.area, 'm2']);
+    rows.push(['strip', name, 'bank', one.bank, 'm3']);
+  }
   for (const one of json.steel) {
     const mark = plan.pour.steel.find(({ id }) => id === one.id)?.name ?? one.id;
     rows.push(['steel', mark, 'element', nameOf(one.element), ''], ['steel', mark, 'kind', one.kind, '']);

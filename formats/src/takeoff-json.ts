@@ -3,9 +3,11 @@ import {
   type ElementTakeoff,
   FIGURE_IDS,
   type FigureId,
+  fillStages,
   type Kind,
   type Plan,
   proofsOf,
+  stageRows,
   steelOf,
   stoppedBy,
   type Takeoff,
@@ -76,6 +78,33 @@ const bedJson = ({ bed, elements, layers, cloth }: Takeoff['beds'][number]) => (
   cloth,
 });
 
+/** What goes back, what comes for it, and what is stripped beside the holes. */
+const fillJson = (plan: Plan, takeoff: Takeoff) => ({
+  backfill: {
+    void: takeoff.spoil.backfill,
+    shortfall: takeoff.spoil.shortfall,
+    need: takeoff.spoil.need,
+    topsoilBack: takeoff.spoil.topsoilBack,
+    /** Every stage by side, m³: needed tamped, what own soil gives of it tamped, bank and loose, what is brought in. */
+    stages: stageRows(plan, takeoff, fillStages(plan, takeoff).parts),
+    broughtIn: { material: plan.backfill.bringIn.material, ...takeoff.spoil.broughtIn },
+    fits: takeoff.spoil.fits.map(({ soil, use, why, found, over, days }) => ({
+      soil: soil.layer.id,
+      use,
+      why,
+      found,
+      over,
+      days,
+    })),
+  },
+  strips: takeoff.strips.items.map(({ stripped, area, bank }) => ({
+    id: stripped.id,
+    kind: stripped.kind,
+    area,
+    bank,
+  })),
+});
+
 /**
  * @param plan the plan that was computed
  * @returns an object that survives JSON without loss; every number is finite
@@ -125,7 +154,7 @@ export function takeoffJson(plan: Plan, worked: Takeoff) {
       lastFill: l.lastFill,
     })),
     mixedLoads: takeoff.mixed,
-    backfill: { void: takeoff.spoil.backfill, shortfall: takeoff.spoil.shortfall },
+    ...fillJson(plan, takeoff),
     beds: takeoff.beds.map(bedJson),
     floors: takeoff.floors.map(({ floor, elements, area, edge, layers }) => ({
       id: floor.id,

@@ -342,6 +342,7 @@ describe('a job that was shot', () => {
         depth: 0.3,
         material: 'crushed',
         compactor: null,
+        cement: null,
       },
     ];
     const own = compute(soft, shots('E1', 0.3, [[1, 0]])).asDug.get('E1')!;

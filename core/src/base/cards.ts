@@ -62,7 +62,8 @@ export const labOf = (facts: Facts, bed: string, layer: string): ProctorResult |
 export const maximumBy = (lab: ProctorResult | null, { target }: BedLayer): number | null =>
   lab?.ok ? lab.maximum : (target?.maximum ?? null);
 
-function tested(
+/** What a field test of something placed says. @param laid it was placed before it was tested */
+export function tested(
   record: Logged<'density'>,
   maximum: number | null,
   share: number | null,

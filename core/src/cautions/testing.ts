@@ -120,6 +120,7 @@ const SPOT: Plan['ground']['softSpots'][number] = {
   depth: 0.3,
   material: 'crushed',
   compactor: 'rammer',
+  cement: null,
 };
 
 /** What raises each caution. */

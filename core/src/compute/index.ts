@@ -8,6 +8,8 @@ export * from './pipeline/with-records.ts';
 export * from './views/as-dug-line.ts';
 export * from './views/dig-sequence.ts';
 export * from './views/drawn.ts';
+export * from './views/fill-schools.ts';
+export * from './views/filling.ts';
 export * from './views/long-section.ts';
 export * from './views/overdig-shape.ts';
 export * from './views/section.ts';

@@ -151,6 +151,7 @@ export function mixedJob(seed: number): Plan {
         depth: 0.1 + 0.6 * next(),
         material: some('crushed', 'sand', 'lean'),
         compactor: some(null, 'rammer'),
+        cement: null,
       }));
     if (next() < 0.5)
       p.ground.obstructions = [

@@ -13,6 +13,7 @@ const spot = (points: SoftSpot['points'], more: Partial<SoftSpot> = {}): SoftSpo
   depth: 0.5,
   material: 'crushed',
   compactor: 'rammer',
+  cement: null,
   ...more,
 });
 const square = (x: number, y: number, side: number): SoftSpot['points'] => [

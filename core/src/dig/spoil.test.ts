@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { fitnesses, holeAlone, spoilOf } from '../backfill/index.ts';
 import { groundModel, soilsOf } from '../ground/index.ts';
 import type { Plan } from '../plan/schema.ts';
 import { plainPlan, soilsDown } from '../testing.ts';
 import { sideRule } from './sides.ts';
-import { cone, loadsOf, mixedLoads, spoilOf, windrow } from './spoil.ts';
+import { cone, loadsOf, mixedLoads, windrow } from './spoil.ts';
 import { digWidth } from './width.ts';
 
 const truck = (id: string, body: number, payload: number) => ({
@@ -101,7 +102,7 @@ describe('spoil', () => {
         fc.constantFrom('keep', 'haul'),
         (strata, wanted, keep, topsoil) => {
           const p = { ...plan, spoil: { ...plan.spoil, keepForBackfill: keep, topsoil } };
-          const spoil = spoilOf(p, soils, strata, wanted);
+          const spoil = spoilOf(p, fitnesses(p, soils), strata, holeAlone(wanted));
           const dug = strata.reduce((s, v) => s + v, 0);
           expect(spoil.keptBank + spoil.keptTopsoil + spoil.hauledBank).toBeCloseTo(dug, 6);
           expect(spoil.loose).toBeGreaterThanOrEqual(dug - 1e-9);
@@ -115,7 +116,7 @@ describe('spoil', () => {
     const plan = plainPlan((p) => {
       soilsDown(p, ['soft', 'softClay', 0, { shrink: 0.1 }], ['stiff', 'stiffClay', 1, { shrink: 0.1 }]);
     });
-    const spoil = spoilOf(plan, soilsOf(plan), [100, 50], 90);
+    const spoil = spoilOf(plan, fitnesses(plan, soilsOf(plan)), [100, 50], holeAlone(90));
     // 50 bank of stiff fills 45; the other 45 take 50 bank of soft.
     expect(spoil.strata.map((s) => s.keptBank)).toEqual([50, 50].map((v) => expect.closeTo(v, 9)));
     expect(spoil.shortfall).toBe(0);

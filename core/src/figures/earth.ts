@@ -3,6 +3,7 @@ import { PRACTICE } from '../catalogue/practice.ts';
 import { CAUSES, type Cause } from '../dig/index.ts';
 import { type Soil, soilOrigin } from '../ground/index.ts';
 import { isAssumed } from '../plan/assumed.ts';
+import { startOf } from '../plan/fields.ts';
 import { builtTerms } from '../pour/index.ts';
 import { type Origin, type Working, type WorkingInput, weakest } from '../results/index.ts';
 import { shapeOf } from '../setout/index.ts';
@@ -20,6 +21,7 @@ import {
   read,
   saidIn,
   spread,
+  startedOr,
   sum,
 } from './line.ts';
 
@@ -96,6 +98,56 @@ function unsettledCover({ plan, elements }: Job): WorkingInput[] {
 
 const nameOf = (job: Job, id: string) => job.plan.ground.soils.find((soil) => soil.id === id)?.name || id;
 
+/**
+ * The hole to fill again: dug, and taken out between openings, less all that stands in it. What of that stands
+ * outside the dig, over the ground or beside it, takes none of its room.
+ */
+function holeOf({ dig, strips, soft, placed, spoil }: Job): readonly Working[] {
+  const terms = builtTerms(placed, sum(soft.map(({ volume }) => volume))).filter(
+    ([, volume]) => volume !== 0,
+  );
+  const built = sum(terms.map(([, volume]) => volume));
+  const islands = sum(strips.items.map(({ stripped, bank }) => (stripped.kind === 'island' ? bank : 0)));
+  const outside = spoil.need.hole - (dig.total + islands - built);
+  const dug = input('digTotal', dig.total, 'volume');
+  const more = [
+    ...(islands > 0 ? [input('islandVolume', islands, 'volume')] : []),
+    ...(outside > NONE ? [input('outsideVolume', outside, 'volume')] : []),
+  ];
+  const opened = more.length > 0 ? [line('opened', 'sum', 'volume', [dug, ...more])] : [];
+  return [
+    ...opened,
+    line('void', 'rest', 'volume', [
+      opened[0] ? of(opened[0]) : dug,
+      ...terms.map(([name, volume]) => input(name, volume, 'volume')),
+      ...(outside < -NONE ? [input('sharedVolume', -outside, 'volume')] : []),
+    ]),
+  ];
+}
+
+/** What is short as it is dug elsewhere, as it comes, and in how many loads. */
+function broughtInLines({ plan, spoil }: Job, short: Working): readonly Working[] {
+  const { swell, shrink, body } = plan.backfill.bringIn;
+  const typed = (field: 'swell' | 'shrink' | 'body', kind: 'percent' | 'volume', value: number) =>
+    input(field, value, kind, startedOr(value, startOf(`/backfill/bringIn/${field}`, plan.system)));
+  const inPit = line('broughtBank', 'asBank', 'volume', [
+    input('tamped', short.value, 'volume'),
+    typed('shrink', 'percent', shrink),
+  ]);
+  const loose = line('broughtLoose', 'bulk', 'volume', [
+    input('bank', inPit.value, 'volume'),
+    typed('swell', 'percent', swell),
+  ]);
+  return [
+    inPit,
+    loose,
+    read('broughtLoads', 'N = ⌈Vl/Vt⌉', spoil.broughtIn.loads, 'count', [
+      of(loose),
+      typed('body', 'volume', body),
+    ]),
+  ];
+}
+
 export const EARTH_FIGURES = {
   dig: {
     kind: 'volume',
@@ -111,7 +163,7 @@ export const EARTH_FIGURES = {
       },
     ],
     make: (job) => {
-      const { dig, overdig, handTrim, spoil } = job;
+      const { dig, overdig, handTrim, spoil, strips } = job;
       const { neat, ...causes } = overdig;
       const base = read('neat', 'Vn = ∪ (A·D)', neat, 'volume', [
         ...deep(dig.neatArea, neat),
@@ -150,11 +202,10 @@ export const EARTH_FIGURES = {
                   gives: true as const,
                 },
                 ...spoil.strata
+                  .map((s, k) => ({ id: s.soil.layer.id, bank: s.bank - strips.soils[k]! }))
                   .filter(({ bank }) => bank > NONE)
-                  .map((s) =>
-                    read('stratum', 'Vk = A·t', s.bank, 'volume', spread(dig.openArea, s.bank), {
-                      label: s.soil.layer.id,
-                    }),
+                  .map(({ id, bank }) =>
+                    read('stratum', 'Vk = A·t', bank, 'volume', spread(dig.openArea, bank), { label: id }),
                   ),
                 line('handTrim', 'area', 'volume', [
                   input('bottomArea', handTrim.area, 'area'),
@@ -194,15 +245,20 @@ export const EARTH_FIGURES = {
                 // A heap is known to the decimetre, or to the inch.
                 values: { base: [pile.base, 'length', 'rough'], height: [pile.height, 'length', 'rough'] },
               },
-        parts: spoil.strata.flatMap((s) => {
-          const { id } = s.soil.layer;
-          const name = nameOf(job, id);
-          return [
-            part('stratum', id, 'bank', s.bank, 'volume', name),
-            part('stratum', id, 'loose', s.loose, 'volume', name),
-            part('stratum', id, 'hauled', s.hauledLoose, 'volume', name),
-          ];
-        }),
+        parts: [
+          ...spoil.strata.flatMap((s) => {
+            const { id } = s.soil.layer;
+            const name = nameOf(job, id);
+            return [
+              part('stratum', id, 'bank', s.bank, 'volume', name),
+              part('stratum', id, 'loose', s.loose, 'volume', name),
+              part('stratum', id, 'hauled', s.hauledLoose, 'volume', name),
+            ];
+          }),
+          ...job.strips.items.map(({ stripped: { id, name }, bank }) =>
+            part('stripped', id, 'bank', bank, 'volume', name),
+          ),
+        ],
         workings: [
           ...given('spoilTotal', bulked),
           ...(spoil.keptLoose > 0
@@ -230,45 +286,68 @@ export const EARTH_FIGURES = {
     kind: 'volume',
     tone: 'placed',
     make: (job) => {
-      const { spoil, dig, soft, placed } = job;
-      const hole = line('void', 'rest', 'volume', [
-        input('digTotal', dig.total, 'volume'),
-        ...builtTerms(placed, sum(soft.map(({ volume }) => volume)))
-          .filter(([, volume]) => volume !== 0)
-          .map(([name, volume]) => input(name, volume, 'volume')),
-      ]);
-      const kept = spoil.strata.filter((s) => s.keptBank > 0);
-      const isTop = ({ soil }: (typeof kept)[number]) => soil.typical.backfill === 'topsoil';
-      const tamped = (s: (typeof kept)[number]) => bankToCompacted(s.keptBank, s.soil.shrink);
-      const filling = kept
-        .filter((s) => !isTop(s))
+      const { spoil, dig, strips } = job;
+      const hole = holeOf(job);
+      const isTop = ({ soil }: (typeof spoil.strata)[number]) => soil.typical.backfill === 'topsoil';
+      const filling = spoil.strata
+        .filter((s) => s.keptBank > 0 && !isTop(s))
         .map((s) =>
           line(
             'keepSoil',
             'asBank',
             'volume',
-            [input('tamped', tamped(s), 'volume', logged(job)), ofSoil(s.soil, 'shrink', 'percent')],
+            [
+              input('tamped', bankToCompacted(s.keptBank, s.soil.shrink), 'volume', logged(job)),
+              ofSoil(s.soil, 'shrink', 'percent'),
+            ],
             { label: s.soil.layer.id },
           ),
         );
-      // Topsoil goes back on top: the rest of the hole is what other soil fills.
-      const onTop = kept
-        .filter(isTop)
+      // Topsoil of the holes goes back on top as it came; where somebody typed how thick, so much of it.
+      const asItCame = spoil.strata
+        .filter((s) => s.keptBank > 0 && isTop(s))
         .map((s) =>
           line(
             'topsoilBack',
             'tamped',
             'volume',
-            [input('bank', s.keptBank, 'volume', logged(job)), ofSoil(s.soil, 'shrink', 'percent')],
+            [
+              input('bank', s.keptBank - (strips.soils[s.soil.index] ?? 0), 'volume', logged(job)),
+              ofSoil(s.soil, 'shrink', 'percent'),
+            ],
             { label: s.soil.layer.id },
           ),
         );
-      const left = onTop.length > 0 ? [line('toFill', 'rest', 'volume', [hole, ...onTop].map(of))] : [];
+      const all = Math.abs(sum(asItCame.map(({ value }) => value)) - spoil.topsoilBack) < NONE;
+      const onTop = all
+        ? asItCame
+        : spoil.topsoilBack > 0
+          ? [read('topsoilBack', 'V = A·t', spoil.topsoilBack, 'volume', [])]
+          : [];
+      const { foot, floorRoom, elsewhere } = spoil.need;
+      const besides = [
+        ...(foot > 0 ? [input('footStone', foot, 'volume')] : []),
+        ...(floorRoom > 0 ? [input('floorRoom', floorRoom, 'volume')] : []),
+      ];
+      const left =
+        onTop.length + besides.length > 0
+          ? [line('toFill', 'rest', 'volume', [of(hole.at(-1)!), ...besides, ...onTop.map(of)])]
+          : [];
+      const wanted =
+        elsewhere > 0
+          ? [
+              line('wanted', 'sum', 'volume', [
+                of(left[0] ?? hole.at(-1)!),
+                input('elsewhere', elsewhere, 'volume'),
+              ]),
+            ]
+          : [];
       const short = line('shortfall', 'rest', 'volume', [
-        of(left[0] ?? hole),
-        ...kept
-          .filter((s) => !isTop(s))
-          .map((s) => ({ ...input('tamped', tamped(s), 'volume'), label: s.soil.layer.id })),
+        of(wanted[0] ?? left[0] ?? hole.at(-1)!),
+        ...filling.map((one) => ({
+          ...one.inputs[0]!,
+          ...(one.label !== undefined && { label: one.label }),
+        })),
       ]);
       return {
         value: spoil.keptBank,
@@ -277,9 +356,9 @@ export const EARTH_FIGURES = {
             ? { key: 'tally.keep.short', values: { volume: [spoil.shortfall, 'volume'] } }
             : { key: 'tally.keep.sub', values: { volume: [spoil.keptTopsoil, 'volume'] } },
         workings: [
-          ...(dig.total > 0 ? [hole, ...onTop, ...left] : []),
+          ...(dig.total > 0 ? [...hole, ...onTop, ...left, ...wanted] : []),
           ...given('keepTotal', filling),
-          ...(spoil.shortfall > 0 ? [short] : []),
+          ...(spoil.shortfall > 0 ? [short, ...broughtInLines(job, short)] : []),
         ],
       };
     },

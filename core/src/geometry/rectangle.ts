@@ -1,10 +1,28 @@
-/** The smallest rectangle round a set of points. */
+/** The convex hull and the smallest rectangle round a set of points. */
 import Delaunator from 'delaunator';
+import { tidy } from './outline.ts';
 
 /** Sides of a hull shorter than this (m) are rounding, not directions. */
 const LEAST_SIDE = 1e-6;
 /** Rectangles within this share of one area are as good; the squarer is taken. */
 const AS_GOOD = 1e-9;
+
+/** Corners of the hull, each from the first point: far from the origin a circle through three points is badly told. */
+function hullFrom(
+  points: readonly (readonly [number, number])[],
+  [x0, y0]: readonly [number, number],
+): (readonly [number, number])[] {
+  const flat = Float64Array.from(points.flatMap(([x, y]) => [x - x0, y - y0]));
+  const { hull } = new Delaunator(flat);
+  return Array.from(hull, (i) => [flat[2 * i]!, flat[2 * i + 1]!] as const);
+}
+
+/** The convex hull of points, counter-clockwise; fewer than three corners when they lie on a line. */
+export function convexHull(points: readonly (readonly [number, number])[]): (readonly [number, number])[] {
+  const first = points[0];
+  if (!first) return [];
+  return tidy(hullFrom(points, first)).map(([x, y]) => [x + first[0], y + first[1]] as const);
+}
 
 /**
  * Sides of the rectangle of least area that holds all points, longer first, m. One of its sides lies
@@ -14,10 +32,7 @@ const AS_GOOD = 1e-9;
 export function smallestRectangle(points: readonly (readonly [number, number])[]): readonly [number, number] {
   const first = points[0];
   if (!first) return [0, 0];
-  // From the first point: far from the origin a circle through three points is badly told.
-  const flat = Float64Array.from(points.flatMap(([x, y]) => [x - first[0], y - first[1]]));
-  const { hull } = new Delaunator(flat);
-  const corners = Array.from(hull, (i) => [flat[2 * i]!, flat[2 * i + 1]!] as const);
+  const corners = hullFrom(points, first);
   let best: readonly [number, number] | null = null;
   corners.forEach(([x, y], i) => {
     const [nx, ny] = corners[(i + 1) % corners.length]!;

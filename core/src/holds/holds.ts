@@ -38,8 +38,11 @@ function roleOf({ holds }: Plan, kind: HoldKind): Role | null {
 }
 
 /** A list of the kind, and how much of it is gone through. */
-function ticks(kind: HoldKind, info: ElementTakeoff | null, { facts }: HeldJob): Need[] {
-  const list: readonly string[] = TICK_LISTS[kind];
+function ticks(kind: HoldKind, info: ElementTakeoff | null, job: HeldJob): Need[] {
+  const { facts } = job;
+  const list = (TICK_LISTS[kind] as readonly string[]).filter(
+    (item) => info === null || (HOLDS[kind].asks?.(item, info, job) ?? true),
+  );
   if (list.length === 0) return [];
   const done = facts.ticked.get(holdKey(kind, info?.id ?? null))?.done ?? [];
   const have = list.filter((item) => done.includes(item)).length;

@@ -1,6 +1,6 @@
 export { type PourReady, type ReadyLine, type ReadyState, readyFor } from './before-pour.ts';
 export * from './holds.ts';
-export { HOLDS } from './kinds.ts';
+export { type HeldJob, HOLDS } from './kinds.ts';
 export * from './morning.ts';
 export { type PermitTrouble, permitTroubles, type WayTrouble, wayTroubles } from './papers.ts';
 export * from './shots.ts';

@@ -26,6 +26,8 @@ interface HoldRow {
   readonly ofJob?: boolean;
   readonly applies: (info: ElementTakeoff, job: HeldJob) => boolean;
   readonly needs: (info: ElementTakeoff | null, job: HeldJob) => readonly Need[];
+  /** Whether a line of its list is asked for at all; without: all of them are. */
+  readonly asks?: (item: string, info: ElementTakeoff, job: HeldJob) => boolean;
 }
 
 const need = (code: Need['code'], have: number, of: number): Need => ({ code, have, of, met: have >= of });
@@ -116,7 +118,8 @@ export const HOLDS: Readonly<Record<HoldKind, HoldRow>> = {
   proofing: {
     before: 'backfill',
     role: 'inspector',
-    applies: boxed,
+    applies: (info, { plan }) =>
+      boxed(info) || (built(info) && info.element.rising !== null && plan.backfill.damp !== 'none'),
     needs: none,
   },
   backfill: {
@@ -125,6 +128,9 @@ export const HOLDS: Readonly<Record<HoldKind, HoldRow>> = {
     strict: true,
     applies: (info) => built(info) && (boxElementOf(info.element) !== null || info.element.rising !== null),
     needs: none,
+    // A wall filled level on both sides leans on nothing.
+    asks: (item, info, { plan }) =>
+      item !== 'propped' || boxed(info) || plan.backfill.oneSided.some(({ element }) => element === info.id),
   },
   pump: {
     before: 'pumpOff',

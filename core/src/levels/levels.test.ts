@@ -525,6 +525,7 @@ describe('what each rule would cost', () => {
       stone: null,
       lean: null,
       concrete: null,
+      fill: null,
       shoring: null,
       machineHour: null,
     };

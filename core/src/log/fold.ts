@@ -7,6 +7,8 @@
 export interface Folding<V> {
   readonly element: string | null;
   readonly value: V;
+  /** When it was, by the clock of who logged it, ISO 8601. */
+  readonly at: string;
 }
 
 /** What is known and what came after give what is known now. Known null: nothing was. */

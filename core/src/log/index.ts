@@ -29,7 +29,15 @@ export { holdKey, TICK_LISTS, type Tick } from './kinds/ticked.ts';
 export { recordsBefore, upgradedRecord } from './legacy.ts';
 export { layerKey } from './measures.ts';
 export { type Ordered, withOrdered } from './ordered.ts';
-export { type BedLift, bedLift, bedLiftOf, placementKey } from './placement.ts';
+export {
+  type BedLift,
+  bedLift,
+  bedLiftOf,
+  type FillLift,
+  fillLift,
+  fillLiftOf,
+  placementKey,
+} from './placement.ts';
 export {
   type BookedRecord,
   MOST_RECORDS,

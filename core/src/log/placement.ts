@@ -21,6 +21,21 @@ export function bedLiftOf(placement: string): BedLift | null {
   return what === 'bed' && bed && layer && lift ? { bed, layer, lift: Number(lift) } : null;
 }
 
+/** One lift of what goes back round an element, 1 the lowest of its stage on its side. */
+export interface FillLift {
+  readonly stage: string;
+  readonly side: string;
+  readonly lift: number;
+}
+
+export const fillLift = ({ stage, side, lift }: FillLift): string => `fill/${stage}/${side}/${lift}`;
+
+/** The lift of fill a placement is; null when it is something else. */
+export function fillLiftOf(placement: string): FillLift | null {
+  const [what, stage, side, lift] = placement.split('/');
+  return what === 'fill' && stage && side && lift ? { stage, side, lift: Number(lift) } : null;
+}
+
 /** Names a placement within the job. @param element null: of no element alone */
 export const placementKey = (element: string | null, placement: string): string =>
   `${element ?? ''}/${placement}`;

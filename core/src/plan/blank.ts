@@ -138,6 +138,32 @@ const blankSpoil = (metric: boolean, start: Start): Plan['spoil'] => ({
   fleet: start('/spoil/fleet'),
 });
 
+/** Filled with its own soil under a plate, by the light one near walls; the specification asks nothing yet. */
+const blankFilling = (start: Start): Plan['backfill'] => ({
+  with: 'own',
+  bringIn: {
+    material: 'crushed',
+    swell: start('/backfill/bringIn/swell'),
+    shrink: start('/backfill/bringIn/shrink'),
+    body: start('/backfill/bringIn/body'),
+  },
+  maxLift: null,
+  compactor: 'plateReversible',
+  near: { compactor: 'rammer', width: start('/backfill/near/width') },
+  difference: start('/backfill/difference'),
+  cureDays: start('/backfill/cureDays'),
+  target: null,
+  surround: null,
+  damp: 'none',
+  topsoil: null,
+  floors: [],
+  oneSided: [],
+  soils: [],
+  covered: false,
+  after: null,
+  leastStanding: null,
+});
+
 /** Nobody has said more of the pours than what they start with. */
 const blankPour = (start: (id: FieldId) => number): Plan['pour'] => ({
   irregularity: null,
@@ -211,12 +237,13 @@ export function blankPlan(name: string, system: System): Plan {
       tolerance: start('/setout/tolerance'),
       temperature: null,
     },
-    site: { boundary: [], gates: [], areas: [], paths: [], ways: [] },
+    site: { boundary: [], gates: [], areas: [], paths: [], ways: [], strips: [] },
     dig: blankDig(metric, start),
     spoil: blankSpoil(metric, start),
     beds: [],
     compactors: [],
     pour: blankPour(start),
+    backfill: blankFilling(start),
     holds: { by: [], own: [] },
     permits: [],
     prices: {
@@ -226,6 +253,7 @@ export function blankPlan(name: string, system: System): Plan {
       stone: null,
       lean: null,
       concrete: null,
+      fill: null,
       shoring: null,
       machineHour: null,
     },

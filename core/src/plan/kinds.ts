@@ -85,3 +85,20 @@ export type HeldWork = (typeof HELD_WORK)[number];
 /** Papers others give or want before work begins. */
 export const PERMITS = ['permit', 'insurer', 'neighbour', 'stream', 'road', 'locate'] as const;
 export type PermitKind = (typeof PERMITS)[number];
+
+/** With what a hole is filled again: the job's own soil where it is fit, or all of it from outside. */
+export const FILLS = ['own', 'bringIn'] as const;
+/** What becomes of a soil: goes back, goes back once spread and dried or mixed with what is drier, leaves. */
+export const SOIL_USES = ['fit', 'dry', 'mix', 'away'] as const;
+export type SoilUse = (typeof SOIL_USES)[number];
+/** Never filled with, whatever else is said of it. */
+export const NEVER_FILL = ['frozen', 'boulders', 'roots', 'waste'] as const;
+/** A drain at the foot always, or only where water rises to it. */
+export const SURROUND_WHEN = ['always', 'water'] as const;
+/** What keeps damp off a wall that is filled against. */
+export const DAMP_PROOFS = ['none', 'barrier', 'sand'] as const;
+/** Which side of a run lies under a floor, seen along it as it was drawn. */
+export const FLOOR_SIDES = ['left', 'right', 'both'] as const;
+/** What is taken off beside the holes. */
+export const STRIP_KINDS = ['topsoil', 'reduce', 'island'] as const;
+export type StripKind = (typeof STRIP_KINDS)[number];

@@ -1,6 +1,6 @@
 /** Format, version, and how many of each a plan holds. */
 export const PLAN_FORMAT = 'cimiento-plan';
-export const PLAN_VERSION = 13;
+export const PLAN_VERSION = 14;
 
 /** How many of each a plan holds. */
 export const MOST_ELEMENTS = 400;

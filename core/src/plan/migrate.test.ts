@@ -202,8 +202,10 @@ describe('a plan of version 1', () => {
     const read = validatePlan(old);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     const { figures } = compute(read.plan);
+    // Its slab and apron stand out of the ground: since version 14 only what is in the hole takes the hole's room.
     for (const [id, value] of Object.entries(SEVENTH))
-      held(id, figures[id as keyof typeof SEVENTH].value, value);
+      if (id === 'keep') expect(figures.keep.value).toBeGreaterThan(value);
+      else held(id, figures[id as keyof typeof SEVENTH].value, value);
     for (const element of read.plan.elements) {
       if (element.kind === 'raft') expect(element).toMatchObject({ boards: null, crossfall: null });
       if (element.kind === 'strip') expect(element.outfall?.silt).toBe(0);

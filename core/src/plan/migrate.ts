@@ -500,6 +500,40 @@ const TO_THE_GROUND = {
   beam: null,
 };
 
+/** 13 → 14: how a hole is filled again, what is stripped beside it, what fill costs: nobody has said. */
+const toFourteenth = (plan: Json): Json => ({
+  ...plan,
+  backfill: NEW_FILLING,
+  ...(given(plan.prices) && { prices: { ...object(plan.prices), fill: null } }),
+  ...(given(plan.site) && { site: { ...object(plan.site), strips: [] } }),
+  ...(given(plan.ground) && {
+    ground: {
+      ...object(plan.ground),
+      softSpots: mapped(object(plan.ground).softSpots, (spot) => ({ ...spot, cement: null })),
+    },
+  }),
+});
+
+const NEW_FILLING = {
+  with: 'own',
+  bringIn: { material: 'crushed', swell: 0.12, shrink: 0.05, body: 8 },
+  maxLift: null,
+  compactor: 'plateReversible',
+  near: { compactor: 'rammer', width: 1 },
+  difference: 0.3,
+  cureDays: 7,
+  target: null,
+  surround: null,
+  damp: 'none',
+  topsoil: null,
+  floors: [],
+  oneSided: [],
+  soils: [],
+  covered: false,
+  after: null,
+  leastStanding: null,
+};
+
 const given = (value: unknown) => value !== null && value !== undefined;
 
 /** Steps by the version they start from. */
@@ -516,6 +550,7 @@ const STEPS: Readonly<Record<number, Step>> = {
   10: toEleventh,
   11: toTwelfth,
   12: toThirteenth,
+  13: toFourteenth,
 };
 
 export type Migrated =

@@ -13,6 +13,7 @@ import { PUMP_IDS } from '../catalogue/pumps.ts';
 import { COVER_KINDS, HAND, SLOPE_CLASSES, SOIL_KINDS } from '../catalogue/soils.ts';
 import { ELEMENT_SCHEMAS, type Element } from './elements.ts';
 import { FIELDS } from './fields.ts';
+import { Filling, type FillSoil, type OneSided, Stripped } from './filling.ts';
 import {
   AREA_USES,
   BREAKERS,
@@ -273,6 +274,8 @@ const SoftSpot = object({
   /** What goes back, in lifts under the compactor; null: laid, not compacted. */
   material: oneOf(BED_MATERIAL_IDS),
   compactor: orNull(oneOf(COMPACTOR_IDS)),
+  /** The soil itself goes back, mixed with so much cement by its dry mass; null: the material does. */
+  cement: orNull(num('/ground/softSpots/*/cement')),
 });
 
 /** A compactor of the crew's own, in the place of what is typical of its kind. */
@@ -601,6 +604,8 @@ export const PlanSchema = object({
       object({ id, name, use: oneOf(AREA_USES), points: Type.Array(Point, { minItems: 3, maxItems: 60 }) }),
       { maxItems: 40 },
     ),
+    /** Ground taken off beside the holes, before they are dug or with them. */
+    strips: Type.Array(Stripped, { maxItems: 40 }),
     /** Ways that must stay clear: tracks of machine and trucks, paths. */
     paths: Type.Array(
       object({
@@ -692,6 +697,7 @@ export const PlanSchema = object({
     trip: num('/spoil/trip'),
     fleet: Type.Integer({ minimum: FIELDS['/spoil/fleet'].min, maximum: FIELDS['/spoil/fleet'].max }),
   }),
+  backfill: Filling,
   /** What the crew compacts with, one of a kind at most. */
   compactors: Type.Array(OwnCompactor, { maxItems: COMPACTOR_IDS.length }),
   /** What elements stand on, by name: one that names none stands on trimmed ground. */
@@ -738,6 +744,8 @@ export const PlanSchema = object({
     stone: orNull(num('/prices/stone')),
     lean: orNull(num('/prices/lean')),
     concrete: orNull(num('/prices/concrete')),
+    /** Fill that comes by truck, by the loose m³. */
+    fill: orNull(num('/prices/fill')),
     /** Shoring, by m² of face. */
     shoring: orNull(num('/prices/shoring')),
     /** Of the machine with who drives it, by the hour. */
@@ -768,4 +776,4 @@ export type StringLine = Plan['levels']['strings'][number];
 export type Bed = Static<typeof Bed>;
 export type BedLayer = Static<typeof BedLayer>;
 export type Truck = Plan['spoil']['trucks'][number];
-export type { Fitting, Steel };
+export type { FillSoil, Fitting, OneSided, Steel, Stripped };

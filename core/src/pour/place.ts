@@ -110,6 +110,16 @@ export interface Placed {
   readonly crossings: readonly Crossing[];
   /** Hollows of boxes below ground, m³; less than nought for concrete that stands above it. */
   readonly voids: number;
+  /** Where it lies. */
+  readonly taken: Taken;
+}
+
+/** What takes room in a dig. */
+export interface Taken {
+  /** From face to face, by part of the solid. */
+  readonly bands: readonly (readonly Band[])[];
+  /** Pieces of plan with the heights taken there; they share nothing. */
+  readonly pieces: readonly PrismPiece[];
 }
 
 export interface FootingPiece {
@@ -256,34 +266,62 @@ interface Filled {
   readonly makeUps: readonly number[];
 }
 
+/** What lies in the dig from face to face, between two levels over the bottom it follows. */
+export interface Band {
+  readonly from: Linear;
+  readonly to: Linear;
+}
+
+interface OwnBand extends Band {
+  readonly what: 'makeUp' | 'stone' | 'layer';
+  /** Of a layer: which of the bed's. */
+  readonly layer: number;
+}
+
+/** What fills the dig from face to face over each part of its bottom, from the lowest up. */
+function bandsOf({ plan, solid, founded }: Ground): OwnBand[][] {
+  const beds = founded.map(({ element }) => bedOf(plan, element));
+  // Stone and make-up follow the bottom they lie on: benches read it off the part below them.
+  const floors = new Map<number, Linear>();
+  for (const part of solid.parts) if (!floors.has(part.of)) floors.set(part.of, part.floor);
+  return solid.parts.map((part): OwnBand[] => {
+    const { element, low } = founded[part.owner]!;
+    if (!part.fills && part.mitre === 0) return [];
+    const floor = floors.get(part.of)!;
+    const needed = lifted(floor, low);
+    const out: OwnBand[] = low > 0 ? [{ from: floor, to: needed, what: 'makeUp', layer: 0 }] : [];
+    let height = 0;
+    const put = (what: OwnBand['what'], thickness: number, layer: number, faces: boolean) => {
+      const band = { from: lifted(needed, height), to: lifted(needed, height + thickness), what, layer };
+      if (faces) out.push(band);
+      height += thickness;
+    };
+    // A drain's own stone takes the room of its bed; a stone footing stands on it.
+    if (castOf(element).carries(element))
+      beds[part.owner]?.layers.forEach((layer, j) => {
+        put('layer', layer.thickness, j, goesToFaces(element, layer));
+      });
+    const own = castOf(element).stone(element);
+    if (own !== null && own > 0) put('stone', own, 0, true);
+    return out;
+  });
+}
+
 /** What fills the dig from face to face. */
-function filled({ plan, solid, founded }: Ground): Filled {
+function filled({ plan, solid, founded }: Ground, bands: readonly OwnBand[][]): Filled {
   const beds = founded.map(({ element }) => bedOf(plan, element));
   const layers = beds.map((bed) => (bed?.layers ?? []).map(() => 0));
   const ownStone = founded.map(() => 0);
   const makeUps = founded.map(() => 0);
-  // Stone and make-up follow the bottom they lie on: benches read it off the part below them.
-  const floors = new Map<number, Linear>();
-  for (const part of solid.parts) if (!floors.has(part.of)) floors.set(part.of, part.floor);
   solid.cuts.forEach(({ cells }, i) => {
-    const part = solid.parts[i]!;
-    const { element, low } = founded[part.owner]!;
-    if (!part.fills && part.mitre === 0) return;
-    const needed = lifted(floors.get(part.of)!, low);
-    const own = castOf(element).stone(element);
+    const { owner } = solid.parts[i]!;
     const under = (level: Linear) => cells.reduce((sum, cell) => sum + volumeUnderLevel(cell, level), 0);
-    let below = low > 0 ? under(needed) : 0;
-    makeUps[part.owner]! += below;
-    let height = 0;
-    // A drain's own stone takes the room of its bed; a stone footing stands on it.
-    if (castOf(element).carries(element))
-      beds[part.owner]?.layers.forEach((layer, j) => {
-        height += layer.thickness;
-        const to = under(lifted(needed, height));
-        if (goesToFaces(element, layer)) layers[part.owner]![j]! += to - below;
-        below = to;
-      });
-    if (own !== null && own > 0) ownStone[part.owner]! += under(lifted(needed, height + own)) - below;
+    for (const { from, to, what, layer } of bands[i]!) {
+      const volume = under(to) - (what === 'makeUp' ? 0 : under(from));
+      if (what === 'layer') layers[owner]![layer]! += volume;
+      else if (what === 'stone') ownStone[owner]! += volume;
+      else makeUps[owner]! += volume;
+    }
   });
   // Under an old wall every layer is as wide as the footing that stands on it, and no wider than its bays.
   founded.forEach(({ element, live }, i) => {
@@ -609,11 +647,13 @@ export function place(
   const prisms = prismsOf(ground, wholeFootings, footings);
   const concrete = founded.map(() => 0);
   const covered = founded.map(() => 0);
-  const { layers: volumes, ownStone, pipes, makeUps } = filled(ground);
+  const bands = bandsOf(ground);
+  const { layers: volumes, ownStone, pipes, makeUps } = filled(ground, bands);
   const casts = founded.map(() => new Map<string, Sum>());
   const rising = founded.map((): Sum & { below: number } => ({ ...nothing('rise', 1), below: 0 }));
   const sums = { void: 0, floor: 0, board: 0 };
-  prismPieces(prisms).forEach((pieces, i) => {
+  const separate = prismPieces(prisms);
+  separate.forEach((pieces, i) => {
     const prism = prisms[i]!;
     const { owner, what, layer, bottom, top, stage, number = 1 } = prism;
     const volume = pieceVolume(pieces);
@@ -671,6 +711,7 @@ export function place(
     risings: rising.reduce((sum, { below }) => sum + below, 0),
     crossings: crossingsOf(plan.ground.hazards, [...prisms, ...inBays(founded, footings)]),
     voids: sums.void,
+    taken: { bands, pieces: separate.flat() },
   };
 }
 

@@ -3,13 +3,15 @@
  * the interface. SI throughout; no NaN, no Infinity.
  */
 import type { AsDug } from '../as-dug/index.ts';
+import type { Spoil } from '../backfill/spoil.ts';
+import type { Strips } from '../backfill/stripped.ts';
 import type { BedTakeoff, PutBack } from '../base/index.ts';
-import type { Cause, Excavation, Loads, SoftDig, Solid, Spoil } from '../dig/index.ts';
+import type { Cause, Excavation, Loads, SoftDig, Solid } from '../dig/index.ts';
 import type { Frost, FrozenNow, GroundModel, Soil } from '../ground/index.ts';
 import type { Clash, FloorStack, Shallow } from '../levels/index.ts';
 import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import type { Crossing, FloorTakeoff, Placed, Pour } from '../pour/index.ts';
+import type { Crossing, FloorTakeoff, Placed, Pour, Taken } from '../pour/index.ts';
 import type { Problem } from '../results/index.ts';
 import type { Hole } from '../water/index.ts';
 import type { ElementTakeoff } from './element.ts';
@@ -35,6 +37,10 @@ export interface Job {
   readonly water: { readonly from: GroundModel['waterFrom'] };
   readonly soils: readonly Soil[];
   readonly spoil: Spoil;
+  /** What is taken off beside the holes. */
+  readonly strips: Strips;
+  /** What takes room in the holes, and m³ under old walls that are filled again, by element. */
+  readonly hole: { readonly taken: Taken; readonly bays: readonly number[] };
   readonly work: SiteWork;
   readonly loads: readonly Loads[];
   /** What is broken out of the dig: soil it stands in the place of, by position; its own loads. */

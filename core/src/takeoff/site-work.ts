@@ -1,5 +1,6 @@
 /** The work round the dig: where spoil lies, how sure the loads are, how long the machine takes. */
 
+import type { Spoil } from '../backfill/spoil.ts';
 import { COMMON_SWELL } from '../catalogue/soils.ts';
 import {
   chanceOf,
@@ -15,7 +16,6 @@ import {
   outputIn,
   rulesOf,
   type Slow,
-  type Spoil,
 } from '../dig/index.ts';
 import type { Soil } from '../ground/index.ts';
 import type { Plan } from '../plan/schema.ts';

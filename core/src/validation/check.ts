@@ -194,7 +194,7 @@ function bedProblems({ beds, compactors }: Plan): Problem[] {
 type Near = (path: string, level: number | null | undefined) => void;
 
 /** Ids that stand twice, list by list. */
-function doubleIds({ ground, water, levels, pour, elements, spoil }: Plan): Problem[] {
+function doubleIds({ ground, water, levels, pour, elements, spoil, site, backfill }: Plan): Problem[] {
   const lists: Readonly<Record<string, readonly { readonly id: string }[]>> = {
     '/ground/soils': ground.soils,
     '/ground/logs': ground.logs,
@@ -209,16 +209,24 @@ function doubleIds({ ground, water, levels, pour, elements, spoil }: Plan): Prob
     '/pour/together': pour.together,
     '/pour/steel': pour.steel,
     '/pour/fittings': pour.fittings,
+    '/site/strips': site.strips,
     '/levels/instructions': levels.instructions,
     '/elements': elements,
     '/spoil/trucks': spoil.trucks,
   };
-  return Object.entries(lists).flatMap(([path, list]) =>
-    duplicates(
-      list.map((entry) => entry.id),
-      path,
+  return [
+    ...Object.entries(lists).flatMap(([path, list]) =>
+      duplicates(
+        list.map((entry) => entry.id),
+        path,
+      ),
     ),
-  );
+    ...duplicates(
+      backfill.soils.map(({ soil }) => soil),
+      '/backfill/soils',
+      'soil',
+    ),
+  ];
 }
 
 /** What a winter lacks, or has the wrong way round. */
@@ -294,9 +302,14 @@ function waterProblems({ water }: Plan, near: Near): Problem[] {
   return out;
 }
 
-/** Filters of soils that are not there or have two; sieves that do not rise. */
-function filterProblems({ ground: { soils }, water: { filters } }: Plan): Problem[] {
+/** Filters, and what was found of fill, of soils that are not there or have two; sieves that do not rise. */
+function filterProblems({ ground: { soils }, water: { filters }, backfill }: Plan): Problem[] {
   return [
+    ...backfill.soils.flatMap(({ soil }, i): Problem[] =>
+      soils.some(({ id }) => id === soil)
+        ? []
+        : [{ code: 'unknownSoil', path: `/backfill/soils/${i}/soil`, value: soil }],
+    ),
     ...duplicates(
       filters.map(({ soil }) => soil),
       '/water/filters',
@@ -322,7 +335,7 @@ function filterProblems({ ground: { soils }, water: { filters } }: Plan): Proble
 }
 
 /** Elements that are spoken of and are not there. */
-function unknownElements({ ground, water, pour, elements }: Plan): Problem[] {
+function unknownElements({ ground, water, pour, elements, backfill }: Plan): Problem[] {
   const named = [
     ...ground.obstructions.flatMap(({ element }, i) =>
       element === null ? [] : [{ path: `/ground/obstructions/${i}/element`, value: element }],
@@ -334,6 +347,9 @@ function unknownElements({ ground, water, pour, elements }: Plan): Problem[] {
     ),
     ...pour.steel.map(({ element }, i) => ({ path: `/pour/steel/${i}/element`, value: element })),
     ...pour.fittings.map(({ element }, i) => ({ path: `/pour/fittings/${i}/element`, value: element })),
+    ...(['floors', 'oneSided'] as const).flatMap((list) =>
+      backfill[list].map(({ element }, i) => ({ path: `/backfill/${list}/${i}/element`, value: element })),
+    ),
   ];
   return named
     .filter(({ value }) => !elements.some((element) => element.id === elementOfCast(value)))

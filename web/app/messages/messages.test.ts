@@ -163,6 +163,7 @@ describe('what the core says', () => {
           ],
           gates: [{ id: 'g', name: 'Gate', at: [3, 0], width: 1 }],
           ways: [],
+          strips: [],
           paths: [
             {
               id: 'p',

@@ -11,7 +11,7 @@ export function removeElement(draft: Draft, id: string): void {
     (element) => element.id !== id && !(element.kind === 'ramp' && element.serves === id),
   );
   const left = new Set(draft.elements.map((element) => element.id));
-  const { levels, ground, water, pour, dig } = draft;
+  const { levels, ground, water, pour, dig, backfill } = draft;
   levels.instructions = levels.instructions.filter(
     ({ elements }) => elements.length === 0 || elements.some((one) => left.has(one)),
   );
@@ -22,6 +22,8 @@ export function removeElement(draft: Draft, id: string): void {
   pour.together = pour.together.filter(({ elements }) => elements.length > 0);
   pour.steel = pour.steel.filter(({ element }) => left.has(element));
   pour.fittings = pour.fittings.filter(({ element }) => left.has(element));
+  backfill.floors = backfill.floors.filter(({ element }) => left.has(element));
+  backfill.oneSided = backfill.oneSided.filter(({ element }) => left.has(element));
   water.pumps = water.pumps.filter(({ element }) => left.has(element));
   water.drained = water.drained.filter(({ element }) => left.has(element));
   dig.order = dig.order.filter((one) => left.has(one));

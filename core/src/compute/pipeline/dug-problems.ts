@@ -8,6 +8,7 @@ import { risingTop } from '../../pour/index.ts';
 import type { Problem } from '../../results/index.ts';
 import { axisOf } from '../../setout/footprint.ts';
 import type { ElementTakeoff } from '../../takeoff/index.ts';
+import { fillProblems } from './fill-problems.ts';
 import type { Site } from './site.ts';
 
 /** A log farther than this from everything that is dug says little of the ground there, m. */
@@ -117,7 +118,11 @@ const risingProblems = (plan: Plan, elements: readonly ElementTakeoff[]): Proble
   });
 
 /** Problems that show only once the job is dug. */
-export function problemStep({ plan }: Site, elements: readonly ElementTakeoff[], dig: Excavation): Problem[] {
+export function problemStep(
+  { plan, model }: Site,
+  elements: readonly ElementTakeoff[],
+  dig: Excavation,
+): Problem[] {
   const problems: Problem[] = [];
   const { string, floors } = plan.levels;
   for (const { live, dug, element, string: own } of elements)
@@ -134,6 +139,7 @@ export function problemStep({ plan }: Site, elements: readonly ElementTakeoff[],
     ...mixProblems(plan, elements),
     ...spotProblems(plan, elements, dig),
     ...risingProblems(plan, elements),
+    ...fillProblems(plan, model, elements),
   );
   const places = elements.flatMap((one) => one.places);
   plan.ground.logs.forEach((log, i) => {

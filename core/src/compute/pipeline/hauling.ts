@@ -1,5 +1,20 @@
 /** What becomes of the soil, and the dig against what is round it. */
 
+import {
+  type FilledHole,
+  type FillNeed,
+  type FillStage,
+  fillParts,
+  fitnesses,
+  holeAlone,
+  raisedRound,
+  roomOf,
+  type Spoil,
+  type Strips,
+  spoilOf,
+  stripsOf,
+} from '../../backfill/index.ts';
+import { mixedWithCement } from '../../base/index.ts';
 import { PRACTICE } from '../../catalogue/index.ts';
 import {
   type Excavation,
@@ -8,14 +23,12 @@ import {
   loadsOf,
   mixedLoads,
   type Solid,
-  type Spoil,
-  spoilOf,
   volumeDeeperThan,
   windrow,
 } from '../../dig/index.ts';
-import { clashesOf } from '../../levels/index.ts';
+import { clashesOf, floorStacks } from '../../levels/index.ts';
 import type { Plan } from '../../plan/schema.ts';
-import { builtIn, type Placed } from '../../pour/index.ts';
+import type { Placed } from '../../pour/index.ts';
 import { shapeOf } from '../../setout/index.ts';
 import { type BrokenOut, brokenOut, type ElementTakeoff, type Job, siteWork } from '../../takeoff/index.ts';
 import type { Site } from './site.ts';
@@ -24,6 +37,8 @@ const sum = (values: readonly number[]) => values.reduce((total, value) => total
 
 export interface Hauling {
   readonly spoil: Spoil;
+  readonly strips: Strips;
+  readonly hole: Job['hole'];
   readonly loads: readonly Loads[];
   readonly mixed: Job['mixed'];
   readonly pile: Job['pile'];
@@ -50,6 +65,39 @@ function displacedBy(
   );
 }
 
+/** Bank m³ dug under old walls less what is cast, packed and laid there, by element. */
+const inBays = ({ bays }: Excavation, { elements }: Placed): number[] =>
+  bays.map((own, i) => {
+    if (!own) return 0;
+    const built = (own.each.concrete + own.each.pack) * own.count;
+    return Math.max(0, own.total - built - sum(elements[i]!.layers.map(({ volume }) => volume)));
+  });
+
+/** What the holes ask for. Stages are cut apart only where one of them is filled with something of its own. */
+function needOf(plan: Plan, hole: FilledHole, dig: Excavation): FillNeed {
+  const { surround, floors, topsoil } = plan.backfill;
+  // Nothing grows in the bays under a wall.
+  const bays = sum(hole.bays);
+  const elsewhere =
+    sum(dig.soft.map(({ spot, volume }) => (mixedWithCement(spot) ? volume : 0))) +
+    raisedRound(plan, hole.elements);
+  if (surround === null && floors.length === 0 && topsoil === null) {
+    const { total } = roomOf(hole);
+    return { ...holeAlone(total), topsoilMost: total - bays, elsewhere };
+  }
+  const parts = fillParts({ plan, hole, stacks: floorStacks(plan) }, topsoil ?? 0);
+  const of = (...stages: readonly FillStage[]) =>
+    sum(parts.map(({ stage, volume }) => (stages.includes(stage) ? volume : 0)));
+  return {
+    hole: sum(parts.map(({ volume }) => volume)),
+    foot: of('foot'),
+    floorRoom: of('floorRoom'),
+    topsoil: topsoil === null ? null : of('topsoil'),
+    topsoilMost: of('toTop', 'topsoil') - bays,
+    elsewhere,
+  };
+}
+
 /** What becomes of the soil. */
 export function spoilStep(
   { plan, model }: Site,
@@ -62,12 +110,10 @@ export function spoilStep(
   const items = brokenOut(plan.ground.obstructions);
   const displaced = displacedBy(plan, elements, dig, items);
   const earth = dig.byStratum.map((volume, i) => Math.max(0, volume - displaced[i]!));
-  const spoil = spoilOf(
-    plan,
-    soils,
-    earth,
-    dig.total - builtIn(placed, sum(dig.soft.map(({ volume }) => volume))),
-  );
+  const strips = stripsOf(plan, model, dig.solid);
+  const hole = { taken: placed.taken, bays: inBays(dig, placed) };
+  const need = needOf(plan, { solid: strips.filled, elements, ...hole }, dig);
+  const spoil = spoilOf(plan, fitnesses(plan, soils), earth, need, strips.soils);
   const live = elements.filter((e) => e.live);
   const bearing = live.filter((e) => shapeOf(e.element).founded);
   const trimmed = sum(bearing.map((e) => e.trim * e.bottomArea));
@@ -78,6 +124,8 @@ export function spoilStep(
   const repose = soils.length > 0 ? Math.min(...soils.map((soil) => soil.repose)) : PRACTICE.repose.value;
   return {
     spoil,
+    strips,
+    hole,
     loads: trucks.map((truck) => loadsOf(truck, spoil.hauledLoose, spoil.hauledMass)),
     mixed: mixedLoads(trucks, spoil.hauledLoose, spoil.hauledMass).map(({ truck, loads }) => ({
       truck: truck.id,

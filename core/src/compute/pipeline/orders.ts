@@ -94,7 +94,8 @@ export function orderStep(
     ...spot,
     ...putBackOf(spot.spot, spot.volume),
   }));
-  const backIn = soft.filter(({ cast }) => !cast);
+  // What goes back mixed with cement is the job's own soil.
+  const backIn = soft.filter(({ cast, cement }) => !cast && cement === null);
   const backCast = sum(soft.map(({ cast, volume }) => (cast ? volume : 0)));
   const lean = placed.blinding + placed.irregularity + made('lean') + backCast;
   const { casts, pours } = pourStep(plan, facts, elements, asDug);

@@ -137,6 +137,7 @@ function job(seed: number): Plan {
           depth: 0.2 + 0.4 * next(),
           material: 'crushed',
           compactor: 'rammer',
+          cement: null,
         },
       ];
     if (next() < 0.4) p.site.areas = [{ id: 'a', name: 'A', use: 'spoil', points: [at(), at(), at()] }];

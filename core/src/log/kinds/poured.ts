@@ -16,7 +16,9 @@ export const pouredValue = checked(
   }),
 );
 
-type Poured = { readonly casts: readonly string[]; readonly volume: number | null };
+type Value = { readonly casts: readonly string[]; readonly volume: number | null };
+/** With when it was, ISO 8601. */
+type Poured = Value & { readonly at: string };
 
 export const poured = recordKind<typeof pouredValue>()({
   measures,
@@ -24,10 +26,10 @@ export const poured = recordKind<typeof pouredValue>()({
   /** The pour each cast was last cast in, by its name. */
   fold: (
     known: ReadonlyMap<string, Poured> | null,
-    more: readonly Folding<Poured>[],
+    more: readonly Folding<Value>[],
   ): ReadonlyMap<string, Poured> => {
     const out = new Map(known);
-    for (const { value } of more) for (const key of value.casts) out.set(key, value);
+    for (const { value, at } of more) for (const key of value.casts) out.set(key, { ...value, at });
     return out;
   },
   said: ({ casts, volume, note }) => [

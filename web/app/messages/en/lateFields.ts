@@ -64,6 +64,7 @@ export const lateFields = {
     stone: 'Stone',
     lean: 'Lean concrete',
     concrete: 'Concrete',
+    fill: 'Fill, a loose m³',
     shoring: 'Shoring, of face',
     machineHour: 'Machine, an hour',
   },

@@ -20,6 +20,12 @@ export const lateProblems = {
     steelNoSheet: '{{name}}: say how wide a sheet is and what it weighs.',
     steelNoLength: '{{name}}: say how long a starter bar is.',
     steelCover: '{{name}}: cover on both sides ({{value}}) leaves nothing of what is {{max}} wide.',
+    stripThick:
+      '{{name}}: {{value}} is thicker than the topsoil there, {{max}}. Strip less, or reduce to a level.',
+    stripOpen: '{{name}}: say how far down it goes.',
+    fillNoDays: 'Say how many days it dries.',
+    fillHigh: '{{name}}: {{value}} is more than it is deep, {{max}}.',
+    fillHeld: 'It is not let yet. Say who has it filled all the same, and why.',
     openingSmall: '{{name}}: an opening of {{value}} does not let {{min}} through. Make it wider.',
   },
 };

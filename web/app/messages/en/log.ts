@@ -36,6 +36,7 @@ export const log = {
     lift: '{{layer}}, lift {{lift}}',
     laid: 'Lift laid',
     laidValue: '{{placement}}, on {{ground}}',
+    laidDespite: 'before it was let, by {{who}}: {{reason}}',
     density: 'Density test',
     densityValue: '{{placement}}: {{dry}} dry at {{moisture}}',
     rework: 'Lift reworked',

@@ -64,6 +64,7 @@ export const lateFields = {
     stone: 'Piedra',
     lean: 'Hormigón pobre',
     concrete: 'Hormigón',
+    fill: 'Relleno, m³ suelto',
     shoring: 'Entibación, de cara',
     machineHour: 'Máquina, la hora',
   },

@@ -21,6 +21,12 @@ export const lateProblems = {
     steelNoSheet: '{{name}}: diga el ancho de la malla y lo que pesa.',
     steelNoLength: '{{name}}: diga cuánto mide la espera.',
     steelCover: '{{name}}: el recubrimiento de los dos lados ({{value}}) no deja nada de {{max}} de ancho.',
+    stripThick:
+      '{{name}}: {{value}} es más que la tierra vegetal de allí, {{max}}. Quite menos, o rebaje a una cota.',
+    stripOpen: '{{name}}: diga hasta dónde baja.',
+    fillNoDays: 'Diga cuántos días se seca.',
+    fillHigh: '{{name}}: {{value}} es más de lo que tiene de hondo, {{max}}.',
+    fillHeld: 'Aún no está liberado. Diga quién lo manda rellenar y por qué.',
     openingSmall: '{{name}}: por un hueco de {{value}} no pasan {{min}}. Hágalo más ancho.',
   },
 };

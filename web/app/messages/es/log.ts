@@ -38,6 +38,7 @@ export const log: Words<typeof english> = {
     lift: '{{layer}}, capa {{lift}}',
     laid: 'Capa puesta',
     laidValue: '{{placement}}, sobre {{ground}}',
+    laidDespite: 'antes de liberarse, por {{who}}: {{reason}}',
     density: 'Ensayo de densidad',
     densityValue: '{{placement}}: {{dry}} seca con {{moisture}}',
     rework: 'Capa rehecha',

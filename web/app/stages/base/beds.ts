@@ -112,6 +112,7 @@ export function addSpot(draft: Draft, [x, y]: readonly [number, number]): string
     depth: startOf('/ground/softSpots/*/depth', draft.system),
     material: 'crushed',
     compactor: 'rammer',
+    cement: null,
   });
   return id;
 }
