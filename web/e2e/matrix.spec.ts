@@ -69,6 +69,7 @@ const ROUTES: Readonly<Record<string, Asked>> = {
   'jobs/:jobId/dig-sheet.pdf': { get: ownPage },
   'jobs/:jobId/set-out-sheet.pdf': { get: ownPage },
   'jobs/:jobId/base-sheet.pdf': { get: ownPage },
+  'jobs/:jobId/backfill-sheet.pdf': { get: ownPage },
   'jobs/:jobId/record.pdf': { get: ownPage },
   'jobs/:jobId/order-sheet.pdf': { get: ownPage },
   'jobs/:jobId/day-sheet.pdf': { get: ownPage },

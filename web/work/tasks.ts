@@ -2,7 +2,7 @@
  * What is worked out apart from the web server's own thread: takeoffs and paper. Runs in the pool's
  * workers; what goes in and out is plain data.
  */
-import { compute, type Lang, type Plan, type SiteRecord, type System } from '@cimiento/core';
+import { compute, heldFills, type Lang, type Plan, type SiteRecord, type System } from '@cimiento/core';
 import { takeoffCsv, takeoffJson } from '@cimiento/formats';
 import { loadMessages, makeI18n, wordsOf } from '../app/messages/i18n.ts';
 import { isFigure, missingFrom } from '../app/paper/read-back.server.ts';
@@ -33,6 +33,14 @@ interface Job {
 export const summary = ({ plan, records }: Job) => summaryOf(plan, records);
 export const json = ({ plan, records }: Job) =>
   `${JSON.stringify(takeoffJson(plan, compute(plan, records)), null, 2)}\n`;
+/** Ids of lifts of fill that were laid before they were let, and nobody said why. */
+export const held = ({
+  plan,
+  records,
+  sent,
+  today,
+}: Job & { readonly sent: readonly SiteRecord[]; readonly today: string }) =>
+  heldFills(plan, records, sent, today);
 export const csv = ({ plan, records }: Job) => takeoffCsv(plan, compute(plan, records));
 
 export async function paper({ sheet, ...rest }: PaperTask): Promise<Uint8Array> {

@@ -7,6 +7,7 @@ import type { Plan } from '../plan/schema.ts';
 import { boxElementOf, runOf } from '../plan/variants.ts';
 import { axisLength } from '../setout/index.ts';
 import type { ElementTakeoff } from '../takeoff/element.ts';
+import { surfaceRuns } from '../takeoff/ground-water.ts';
 import { floorOver } from './fill.ts';
 import { sidesOf, standsIn } from './sides.ts';
 
@@ -30,3 +31,29 @@ export function raisedRound(plan: Plan, elements: readonly Own[]): number {
   const each = (after.fall * after.length ** 2) / 2;
   return each * elements.reduce((sum, info) => sum + wallOutside(plan, info), 0);
 }
+
+/** Walls whose tops stand too low over the ground as it falls away from them, m over it. */
+export function plinthsLow(
+  plan: Plan,
+  elements: readonly (Own & Pick<ElementTakeoff, 'rising' | 'groundHigh'>)[],
+): { readonly id: string; readonly plinth: number }[] {
+  const { after } = plan.backfill;
+  if (after === null) return [];
+  return elements.flatMap((info) => {
+    if (!info.live || info.rising === null || info.rising.top === null) return [];
+    const plinth = info.rising.top - (info.groundHigh + after.fall * after.length);
+    return plinth < after.plinth - 1e-6 ? [{ id: info.id, plinth }] : [];
+  });
+}
+
+/** Roof water that comes to the ground and runs into a hole that is to be filled. */
+export const gutters = (
+  plan: Plan,
+  elements: readonly ElementTakeoff[],
+): { readonly id: string; readonly name: string; readonly element: string }[] =>
+  plan.water.surface.some(({ kind }) => kind === 'downpipe')
+    ? surfaceRuns(plan, elements).flatMap(({ id, element }) => {
+        const own = plan.water.surface.find((one) => one.id === id);
+        return own?.kind === 'downpipe' && element !== null ? [{ id, name: own.name, element }] : [];
+      })
+    : [];

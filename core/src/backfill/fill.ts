@@ -137,14 +137,14 @@ function boundsOf(
     : [...foot, { stage: 'toTop', under: top }, { stage: 'topsoil', under: [] }];
 }
 
-interface Asked {
+export interface Asked {
   readonly plan: Plan;
   readonly hole: FilledHole;
   readonly stacks: readonly FloorLevel[];
 }
 
 /** A room with what is asked of it: whose it is, which side, which stretch. */
-interface Sided {
+export interface Sided {
   readonly room: Room;
   readonly info: ElementTakeoff | null;
   readonly owner: number;
@@ -208,27 +208,4 @@ export function fillParts(
   return [...sums.values()].sort(
     (p, q) => p.owner - q.owner || rank(p) - rank(q) || p.side.localeCompare(q.side),
   );
-}
-
-/** How thick topsoil lies when so much of it goes back: found by trying, to a hair. */
-export function topsoilThickness(asked: Asked, wanted: number, rooms: readonly Sided[]): number {
-  if (wanted <= 0) return 0;
-  const laid = (thickness: number) =>
-    fillParts(asked, thickness, rooms).reduce(
-      (sum, { stage, volume }) => (stage === 'topsoil' ? sum + volume : sum),
-      0,
-    );
-  let [low, high] = [0, 0.25];
-  while (laid(high) < wanted && high < 64) [low, high] = [high, high * 2];
-  if (laid(high) <= wanted) return high;
-  let [less, more] = [laid(low) - wanted, laid(high) - wanted];
-  for (let i = 0; i < 60 && high - low > 1e-12; i++) {
-    // Where it goes between both by their heights, and halves what is left every third time.
-    const at = i % 3 === 2 ? (low + high) / 2 : low - (less * (high - low)) / (more - less);
-    const off = laid(at) - wanted;
-    if (Math.abs(off) < 1e-10) return at;
-    if (off < 0) [low, less] = [at, off];
-    else [high, more] = [at, off];
-  }
-  return (low + high) / 2;
 }

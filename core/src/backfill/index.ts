@@ -8,3 +8,4 @@ export * from './lifts.ts';
 export * from './sides.ts';
 export * from './spoil.ts';
 export * from './stripped.ts';
+export * from './topsoil.ts';

@@ -98,6 +98,27 @@ export function facingsOf(element: Element): (piece: Polygon) => readonly Facing
   };
 }
 
+/** The side of an element that looks a way, at a place: what a cut through it meets there. */
+export function sideFacing(
+  element: Element,
+  at: readonly [number, number],
+  [dx, dy]: readonly [number, number],
+): Side {
+  const looks = ({ toward }: Facing) => (toward ? toward[0] * dx + toward[1] * dy : 0);
+  return facingsOf(element)([...at]).reduce((best, one) => (looks(one) > looks(best) ? one : best)).side;
+}
+
+/** Which way a side of an element looks on the whole; null: all round, or round its bends. */
+export function towardOf(element: Element, side: Side): readonly [number, number] | null {
+  const runs = axisOf(element);
+  if (runs.length > 1 || side === 'all') return null;
+  const run = runs[0];
+  const at = run
+    ? ([(run.from[0] + run.to[0]) / 2, (run.from[1] + run.to[1]) / 2] as const)
+    : ([0, 0] as const);
+  return facingsOf(element)([...at]).find((one) => one.side === side)?.toward ?? null;
+}
+
 function mean(piece: Polygon, from: 0 | 1): number {
   let sum = 0;
   for (let i = from; i < piece.length; i += 2) sum += piece[i]!;

@@ -156,7 +156,7 @@ const putBackLines = (
   cast: boolean,
 ): { readonly line: Working; readonly density: number }[] =>
   soft
-    .filter((spot) => spot.cast === cast && spot.volume > 0)
+    .filter((spot) => spot.cast === cast && spot.cement === null && spot.volume > 0)
     .map(({ spot, area, volume, layer }) => ({
       // Within the outline, under whatever lies over it, where two overlap the deeper once.
       line: read(
@@ -280,7 +280,9 @@ function stoneWorkings(job: Job): readonly Working[] {
     return { mass, told: [...(inLifts ?? []), laid, mass, loose] };
   });
   const others = [
-    ...stone.besides.map(({ element, volume, density }) => {
+    ...stone.besides.map(({ of: what, element, volume, density }) => {
+      if (what === 'foot')
+        return weighed(read('footStone', 'V = ∬ F − E dA', volume, 'volume'), typical(density));
       if (element === null) return weighed(read('makeUp', '∬ F − E dA', volume, 'volume'), typical(density));
       const label = nameOf(element);
       const { bottomArea } = job.elements.find((one) => one.id === element)!;

@@ -14,6 +14,7 @@ export * from './path.ts';
 export type {
   Bed,
   BedLayer,
+  FillSoil,
   Fitting,
   FloorLayer,
   FloorSpec,
@@ -34,6 +35,7 @@ export type {
   SoilEntry,
   Steel,
   StringLine,
+  Stripped,
   SurfaceSpec,
   Truck,
 } from './schema.ts';

@@ -67,8 +67,10 @@ export interface Job {
     readonly volume: number;
     readonly mass: number;
     readonly loose: number;
-    /** What of it is no bed's: an element's own, and with null what makes up low bottoms, m³ and kg/m³. */
+    /** What of it is no bed's, m³ and kg/m³: an element's own; what makes up low bottoms; at the foot of what is filled. */
     readonly besides: readonly {
+      readonly of: 'element' | 'makeUp' | 'foot';
+      /** Null: of no element alone. */
       readonly element: string | null;
       readonly volume: number;
       readonly density: number;

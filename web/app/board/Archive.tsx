@@ -5,8 +5,8 @@ import { useFetcher } from 'react-router';
 import { useTranslation } from '../messages/useTranslation.ts';
 import type { action } from '../routes/archive.ts';
 import { Button, FieldError, Small } from '../ui/controls.tsx';
+import { fileProblemText } from '../ui/fileProblems.ts';
 import { useFormat } from '../ui/format.tsx';
-import { problemText } from '../ui/words.ts';
 
 const Fold = chakra('details');
 
@@ -40,7 +40,7 @@ export function Archive() {
       </Flex>
       {refused.map((problem) => (
         <FieldError key={problem.code} role="alert" fontSize="sm">
-          {problemText(t, format, problem)}
+          {fileProblemText(t, format, problem)}
         </FieldError>
       ))}
     </Fold>

@@ -20,9 +20,9 @@ import { coded } from '../messages/keys.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { placeText } from '../ui/changes.ts';
 import { Button, FieldError, Heading, Select, Small } from '../ui/controls.tsx';
+import { fileProblemText } from '../ui/fileProblems.ts';
 import { makeFormat, useFormat } from '../ui/format.tsx';
 import { TextField } from '../ui/TextField.tsx';
-import { problemText } from '../ui/words.ts';
 
 /** What was wrong with the last try, and which of the three it was. */
 export interface Refused {
@@ -40,7 +40,7 @@ export function NewJob({ actionData, demos }: { actionData: Refused | undefined;
         {problems.map((p) => (
           <FieldError key={p.path + p.code} fontSize="sm">
             {p.path && <strong>{placeText(t, p.path)}: </strong>}
-            {problemText(t, format, p)}
+            {fileProblemText(t, format, p)}
           </FieldError>
         ))}
       </Box>
@@ -110,7 +110,7 @@ function First({ problems }: { problems: readonly Problem[] }) {
   const metric = system === 'metric';
   const problem = (field: string) => {
     const found = problems.find(({ path }) => path === `/${field}`);
-    return found && problemText(t, format, found);
+    return found && fileProblemText(t, format, found);
   };
   /** What is typed, with an example beside it as its reader would write it. */
   const text = (field: Asked, eg: readonly [number, number]) => {

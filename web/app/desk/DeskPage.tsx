@@ -6,7 +6,6 @@ import { useNarrow } from '../drawing/useNarrow.ts';
 import { useTranslation } from '../messages/useTranslation.ts';
 import { useSender } from '../outbox/useSender.ts';
 import { OrderProvider, useOrderOf } from '../stages/dig/useOrder.ts';
-import { placeAt } from '../stages/ground/placing.ts';
 import { useAutosave } from '../state/autosave.ts';
 import { JobIdProvider } from '../state/jobId.ts';
 import { keepOnPhone } from '../state/keepOnPhone.ts';
@@ -40,6 +39,9 @@ const InHole = later(() => import('./InHole.tsx'), 'InHole');
 
 /** After the desk is up nothing else is fetched for so long, ms. */
 const QUIET_FIRST = 3000;
+
+/** What is placed on the plan is placed by the ground, which is fetched once the desk stands. */
+const placing = () => import('../stages/ground/index.ts');
 
 export function DeskPage({
   jobId,
@@ -243,7 +245,7 @@ const Drawings = memo(function Drawings({ plan, takeoff, narrow }: Answered & { 
       layers={PLAN_LAYERS}
       Tool={Tool}
       spoken={!beforeAll}
-      onPlace={(at) => placeAt(store, at, model.level)}
+      onPlace={(at) => void placing().then(({ placeAt }) => placeAt(store, at, model.level))}
     />
   );
   const cut = (

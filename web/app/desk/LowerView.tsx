@@ -14,6 +14,7 @@ const ground = () => import('../stages/ground/index.ts');
 const levels = () => import('../stages/levels/index.ts');
 const setout = () => import('../stages/setout/index.ts');
 const dig = () => import('../stages/dig/views.ts');
+const fill = () => import('../stages/backfill/index.ts');
 
 /** Every drawing there is; on a phone some have a list under them and need more room than the others, px. */
 const DRAWINGS: Readonly<
@@ -33,6 +34,7 @@ const DRAWINGS: Readonly<
   trucks: { View: later(dig, 'TrucksView'), room: 680 },
   piles: { View: later(dig, 'PilesView') },
   night: { View: later(() => import('../stages/water/night/index.ts'), 'NightView') },
+  flow: { View: later(fill, 'FlowView'), room: 460 },
 };
 const ROOM = 340;
 /** px a head with a player takes beside. */
@@ -49,7 +51,9 @@ function useShown(): { shown: Lower; drawings: readonly Lower[] } {
 /** Room the drawing wants on a phone; with something to play in its head, more. */
 export function useLowerHeight(): string {
   const { shown } = useShown();
-  const played = useDesk((desk) => desk.stage === 'water' && shown === 'section');
+  const played = useDesk(
+    (desk) => (desk.stage === 'water' || desk.stage === 'backfill') && shown === 'section',
+  );
   return `${(DRAWINGS[shown].room ?? ROOM) + (played ? PLAYED : 0)}px`;
 }
 

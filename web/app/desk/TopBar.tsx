@@ -12,12 +12,13 @@ import { useTakeoff } from '../state/takeoff.ts';
 import { Bare, Button, Heading } from '../ui/controls.tsx';
 import { later } from '../ui/later.tsx';
 import { Menu } from '../ui/Menu.tsx';
-import { Preferences } from '../ui/Preferences.tsx';
 import { SheetLink } from '../ui/SheetLink.tsx';
 import { SaveState } from './SaveState.tsx';
 
 const UnsaidList = later(() => import('./UnsaidList.tsx'), 'UnsaidList');
 const KeysDialog = later(() => import('./KeysDialog.tsx'), 'KeysDialog');
+
+const Preferences = later(() => import('../ui/Preferences.tsx'), 'Preferences');
 
 export const TopBar = memo(function TopBar() {
   const { t } = useTranslation();
@@ -143,7 +144,11 @@ export const TopBar = memo(function TopBar() {
         <a href={`/jobs/${jobId}/takeoff.csv`}>{t('bar.csv')}</a>
         <a href={`/jobs/${jobId}/takeoff.json`}>{t('bar.json')}</a>
         <KeysButton />
-        {root && <Preferences chosen={root.preferences} />}
+        {root && (
+          <Suspense fallback={null}>
+            <Preferences chosen={root.preferences} />
+          </Suspense>
+        )}
       </Menu>
     </Flex>
   );

@@ -14,6 +14,7 @@ import type { Said, StageRow } from './stageRow.ts';
 
 const digLayers = () => import('../stages/dig/layers.ts');
 const digPanels = () => import('../stages/dig/panels.ts');
+const fill = () => import('../stages/backfill/index.ts');
 const ground = () => import('../stages/ground/index.ts');
 const levels = () => import('../stages/levels/index.ts');
 const night = () => import('../stages/water/night/index.ts');
@@ -233,8 +234,16 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
     }),
   },
   backfill: {
-    Panel: later(() => import('../stages/backfill/BackfillPanel.tsx'), 'BackfillPanel'),
-    drawings: ['section'],
+    Panel: later(fill, 'BackfillPanel'),
+    drawings: ['section', 'flow'],
+    layers: [
+      {
+        id: 'strips',
+        on: 'over',
+        when: ({ stage, plan }) => stage === 'backfill' || plan.site.strips.length > 0,
+        Layer: later(fill, 'StripLayer'),
+      },
+    ],
     fill: 'url(#column-sandySilt)',
     answer: (job) => ({
       text: anyDug(job.takeoff)

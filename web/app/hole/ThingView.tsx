@@ -15,6 +15,7 @@ import type { Asker } from '../state/ask/asker.ts';
 import { recordOf } from '../state/records.ts';
 import type { DeskStore } from '../state/store.ts';
 import { useFormat } from '../ui/format.tsx';
+import { later } from '../ui/later.tsx';
 import { Answer } from './Answer.tsx';
 import { answerAloud, handOn } from './answers.ts';
 import { Depth } from './Depth.tsx';
@@ -28,6 +29,9 @@ import { useWhere } from './where.ts';
 
 // An instrument few carry: it comes when one is set up.
 const Receiver = lazy(() => import('./Receiver.tsx').then((m) => ({ default: m.Receiver })));
+
+// Once it is cast; words come with it.
+const FillNext = later(() => import('./FillNext.tsx'), 'FillNext');
 
 type From = RecordValue<'shot'>['from'];
 
@@ -231,6 +235,11 @@ export function ThingView({
           most={200}
           label={t('shot.map')}
         />
+        {thing.fill && (
+          <Suspense>
+            <FillNext thing={thing} card={thing.fill} />
+          </Suspense>
+        )}
         <Sums thing={thing} view={view} currency={currency} />
         <Flex gap={2}>
           <Pick

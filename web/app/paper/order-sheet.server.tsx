@@ -96,12 +96,27 @@ function Sheet(input: SheetInput) {
       <Rows of={pairs(pour)} />
     </View>
   ));
+  // What comes for the backfill, on its own day.
+  const { broughtIn, need } = takeoff.spoil;
+  const fill = [
+    ...(broughtIn.tamped > 0
+      ? [
+          `${t('backfill.bringIn')}: ${t(`bedMaterial.${plan.backfill.bringIn.material}`)}, ${t('backfill.shortNote', { loose: volume(broughtIn.loose), count: broughtIn.loads })}`,
+        ]
+      : []),
+    ...(need.foot > 0 ? [`${t('backfill.foot')}: ${volume(need.foot)}`] : []),
+  ];
   const sums = (
     <View style={{ borderTop: '1 solid #162329' }}>
       <Text style={{ fontSize: 11, fontWeight: 600 }}>
         {`${t('pour.sum')}: ${volume(takeoff.concrete.neat)} · ${t('pours.order', { order: volume(takeoff.concrete.ordered) })}, ${t('pour.loads', { count: takeoff.concrete.loads })}`}
       </Text>
       <Text style={s.line}>{t('pour.each', { step: format.text(step, 'volume') })}</Text>
+      {fill.map((line) => (
+        <Text key={line} style={s.line}>
+          {line}
+        </Text>
+      ))}
     </View>
   );
   const { steel, fittings } = steelOf(plan, takeoff);

@@ -26,6 +26,10 @@ export const SHEETS = {
     file: 'base-sheet',
     make: async (input) => (await import('./base-sheet.server.tsx')).basePdf(input),
   },
+  backfill: {
+    file: 'backfill-sheet',
+    make: async (input) => (await import('./backfill-sheet.server.tsx')).backfillPdf(input),
+  },
   record: {
     file: 'record',
     photos: true,

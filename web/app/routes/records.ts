@@ -1,10 +1,12 @@
 /** Records of a job: those that came in after one, and adding some. Answers in JSON. */
-import { type Problem, type SiteRecord, wholeText } from '@cimiento/core';
+import { dayOf, fillsUnasked, type Problem, type SiteRecord, wholeText } from '@cimiento/core';
 import { validateRecords } from '@cimiento/core/validate';
 import { data } from 'react-router';
-import { addRecords, listRecords } from '../../db/queries/records.ts';
+import { findJob } from '../../db/queries/jobs.ts';
+import { addRecords, listRecords, recordsOf } from '../../db/queries/records.ts';
 import { jobHere } from '../server/download.server.ts';
 import { requireMaker, requirePersonHere, textOf, withDatabase } from '../server/http.server.ts';
+import { heldOf } from '../server/pool.server.ts';
 import { catchUp } from '../server/summaries.server.ts';
 import type { Route } from './+types/records';
 
@@ -44,6 +46,22 @@ function sorted(sent: readonly unknown[]) {
   return { good, refused };
 }
 
+/** Fill laid before it was let wants a name and a reason: what has none is refused, and says so at its field. */
+async function unasked(crewId: string, jobId: string, sent: readonly unknown[], good: readonly SiteRecord[]) {
+  if (!good.some(fillsUnasked)) return [];
+  const job = await withDatabase(() => findJob(crewId, jobId));
+  if (!job) return [];
+  const records = await withDatabase(() => recordsOf(crewId, jobId));
+  const day = dayOf(Date.now(), job.plan.water.zone);
+  const held = await heldOf({ crewId, plan: job.plan, records }, good, day);
+  const at = (id: string) =>
+    sent.findIndex((one) => typeof one === 'object' && one !== null && 'id' in one && one.id === id);
+  return held.map((id) => ({
+    id,
+    problems: [{ code: 'fillHeld', path: `/${at(id)}/value/despite` }] satisfies Problem[],
+  }));
+}
+
 export async function action({ request, params, context }: Route.ActionArgs) {
   const person = await requireMaker(request);
   const refuse = (status: number, problems: readonly Problem[]) =>
@@ -58,7 +76,10 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   if (!Array.isArray(sent)) return refuse(422, [{ code: 'type', path: '' }]);
   if (sent.length > MOST_SENT)
     return refuse(422, [{ code: 'tooMany', path: '', value: sent.length, max: MOST_SENT, kind: 'count' }]);
-  const { good, refused } = sorted(sent);
+  const read = sorted(sent);
+  const held = await unasked(person.crewId, params.jobId, sent, read.good);
+  const good = read.good.filter(({ id }) => !held.some((one) => one.id === id));
+  const refused = [...read.refused, ...held];
   // Nothing of it can be kept: told as one answer, too.
   if (good.length === 0 && refused.length > 0)
     return Response.json(

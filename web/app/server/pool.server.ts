@@ -100,6 +100,9 @@ interface Worked {
 }
 export const summarise = (crewId: string, plan: Plan, records: readonly SiteRecord[] = []) =>
   within(crewId, 'takeoff', () => working<JobSummary>('takeoff', 'summary', { plan, records }));
+/** Ids of what was sent that fills before it was let. */
+export const heldOf = ({ crewId, plan, records }: Worked, sent: readonly SiteRecord[], today: string) =>
+  within(crewId, 'takeoff', () => working<string[]>('takeoff', 'held', { plan, records, sent, today }));
 export const takeoffText = ({ crewId, plan, records }: Worked, format: 'json' | 'csv') =>
   within(crewId, 'takeoff', () => working<string>('takeoff', format, { plan, records }));
 export const printed = (crewId: string, task: PaperTask) =>

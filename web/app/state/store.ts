@@ -58,7 +58,8 @@ export type Lower =
   | 'order'
   | 'trucks'
   | 'piles'
-  | 'night';
+  | 'night'
+  | 'flow';
 type Place = readonly [number, number];
 
 /** What the next press on the plan puts there. */
@@ -89,6 +90,8 @@ export interface ViewState {
   readonly played: number;
   /** How far a night is played: so many quarters of an hour of it; 0: not. */
   readonly hour: number;
+  /** How far the fill is played: so many lifts laid; 0: as it was logged. */
+  readonly filled: number;
   /** Levels water stands at while a night is played, by element; null: as the ground has it. */
   readonly flood: Readonly<Record<string, number>> | null;
   /** The drawing chosen, by stage. */
@@ -195,6 +198,7 @@ export function makeDesk(plan: Plan, revision: number, records: readonly SiteRec
       hatched: null,
       played: 0,
       hour: 0,
+      filled: 0,
       flood: null,
       lower: {},
       fence: null,

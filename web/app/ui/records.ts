@@ -1,11 +1,14 @@
 /** A record in words: what it is of, and what was seen or done; of one that takes another back, which. */
 import {
   bedLiftOf,
+  FILL_STAGES,
+  fillLiftOf,
   type Part,
   type Plan,
   type RecordWord,
   recordKindOf,
   type Said,
+  SIDES,
   type SiteRecord,
 } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
@@ -65,6 +68,15 @@ function layerOf({ t, plan }: Saying, bed: string, layer: string): string {
 }
 
 function placementText(saying: Saying, placement: string | null): string {
+  const filled = placement === null ? null : fillLiftOf(placement);
+  const stage = FILL_STAGES.find((one) => one === filled?.stage);
+  const side = SIDES.find((one) => one === filled?.side);
+  if (filled && stage && side)
+    return saying.t('backfill.lift', {
+      stage: saying.t(`backfill.stages.${stage}`),
+      side: saying.t(`backfill.sides.${side}`),
+      lift: filled.lift,
+    });
   const lift = placement === null ? null : bedLiftOf(placement);
   if (!lift) return placement ?? '–';
   return saying.t('record.lift', { layer: layerOf(saying, lift.bed, lift.layer), lift: lift.lift });

@@ -5,18 +5,27 @@ import {
   ELEMENT_KINDS,
   type Element,
   type ElementTakeoff,
+  FIELDS,
   FLAT,
   isAssumed,
+  isField,
   type Plan,
   type Problem,
+  patternOf,
   type SoilEntry,
 } from '@cimiento/core';
 import { coded, type Say } from '../messages/keys.ts';
-import { placeText } from './changes.ts';
 import type { Format } from './format.tsx';
 import { ranges } from './ranges.ts';
 
-export function problemText(t: Say, format: Format, problem: Problem): string {
+/** A field by its own name; without one by its key. */
+function placeText(t: Say, path: string): string {
+  const pattern = patternOf(path);
+  return isField(pattern) ? t(FIELDS[pattern].label) : (path.split('/').at(-1) ?? '');
+}
+
+/** @param place where it is, in words; a file's is told by all that holds it, see `fileProblems.ts` */
+export function problemText(t: Say, format: Format, problem: Problem, place = placeText): string {
   const show = (value: number | string | undefined) =>
     typeof value === 'number' && problem.kind ? format.text(value, problem.kind) : String(value ?? '');
   const values = {
@@ -24,7 +33,7 @@ export function problemText(t: Say, format: Format, problem: Problem): string {
     value: show(problem.value),
     min: show(problem.min),
     max: show(problem.max),
-    path: placeText(t, problem.path),
+    path: place(t, problem.path),
   };
   return t(`problem.${problem.code}`, values);
 }

@@ -84,11 +84,18 @@ export function orderStep(
   const compacted = beds.flatMap(({ layers }) => layers.filter(({ layer }) => !layerValues(layer).cast));
   const besides = [
     ...elements.map((e) => ({
+      of: 'element' as 'element' | 'makeUp' | 'foot',
       element: e.id as string | null,
       volume: e.ownStone,
       ...looseStone(e.bed, castOf(e.element).stoneOf(e.element)),
     })),
-    { element: null, volume: made('stone'), ...looseStone(plan.beds[0] ?? null, 'crushed') },
+    {
+      of: 'makeUp' as const,
+      element: null,
+      volume: made('stone'),
+      ...looseStone(plan.beds[0] ?? null, 'crushed'),
+    },
+    { of: 'foot' as const, element: null, volume: hauling.spoil.need.foot, ...BED_MATERIALS.clear },
   ];
   const soft = dig.soft.map(({ soils: _soils, byElement: _by, ...spot }) => ({
     ...spot,
@@ -100,7 +107,11 @@ export function orderStep(
   const lean = placed.blinding + placed.irregularity + made('lean') + backCast;
   const { casts, pours } = pourStep(plan, facts, elements, asDug);
   const stone = {
-    volume: sum(elements.map((e) => e.stone)) + made('stone') + sum(backIn.map(({ volume }) => volume)),
+    volume:
+      sum(elements.map((e) => e.stone)) +
+      made('stone') +
+      hauling.spoil.need.foot +
+      sum(backIn.map(({ volume }) => volume)),
     mass:
       sum([...compacted, ...backIn].map(({ mass }) => mass)) + sum(besides.map((s) => s.volume * s.density)),
     loose:
@@ -108,7 +119,7 @@ export function orderStep(
       sum(besides.map((s) => s.volume * s.looseFactor)),
     besides: besides
       .filter(({ volume }) => volume > 0)
-      .map(({ element, volume, density }) => ({ element, volume, density })),
+      .map(({ of, element, volume, density }) => ({ of, element, volume, density })),
   };
   const delivered = (neat: number) => deliveryOf(neat, waste, step, truck);
   const dug = new Set(elements.filter((e) => e.live).map((e) => e.id));

@@ -25,12 +25,13 @@ import { type LiftTest, tested, USUAL_GRAINS } from '../../base/index.ts';
 import { BED_MATERIALS } from '../../catalogue/index.ts';
 import { at, cornerMean } from '../../geometry/index.ts';
 import { type HeldJob, type Hold, holdsOf } from '../../holds/index.ts';
-import { fillLift } from '../../log/index.ts';
+import { fillLift, fillLiftOf, type SiteRecord } from '../../log/index.ts';
 import { historyOf, type Logged, type Placement, type Stand, standsOf } from '../../placement/index.ts';
 import type { Plan } from '../../plan/schema.ts';
 import { boxElementOf, runOf } from '../../plan/variants.ts';
 import { waterToAdd } from '../../soil-tests/index.ts';
 import type { ElementTakeoff } from '../../takeoff/index.ts';
+import { compute } from '../pipeline/compute.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
 
 /** A lift of fill as something placed. */
@@ -429,4 +430,35 @@ export function stageRows(
 /** The lifts of an element in the order they come: of what may come next always the lowest, its sides in turn. */
 export function inTurn({ sides }: ElementFill): readonly FillCard[] {
   return sides.flatMap(({ cards }) => cards).toSorted((p, q) => p.bottom - q.bottom || p.top - q.top);
+}
+
+/** Whether a record says that a lift of fill was laid, and nothing of why before it was let. */
+export const fillsUnasked = (record: SiteRecord): boolean =>
+  record.kind === 'laid' &&
+  record.value !== null &&
+  record.value.despite === undefined &&
+  record.placement !== null &&
+  fillLiftOf(record.placement) !== null;
+
+/**
+ * Ids of such records at which something still stopped the lift: it waits for a cure, a look, the lift below, the other
+ * side. Each is asked before itself and whatever came after it in the list.
+ * @param known what was logged already; @param sent what comes now, in order
+ */
+export function heldFills(
+  plan: Plan,
+  known: readonly SiteRecord[],
+  sent: readonly SiteRecord[],
+  today: string,
+): string[] {
+  return sent.flatMap((record, i) => {
+    if (!fillsUnasked(record)) return [];
+    const before = [...known, ...sent.slice(0, i)];
+    const { elements } = fillingOf(plan, compute(plan, before), today);
+    const card = elements
+      .find(({ info }) => info.id === record.element)
+      ?.sides.flatMap(({ cards }) => cards)
+      .find(({ name }) => name === record.placement);
+    return card && card.stops.length > 0 ? [record.id] : [];
+  });
 }

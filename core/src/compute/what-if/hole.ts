@@ -49,6 +49,7 @@ import { shapeOf } from '../../setout/index.ts';
 import type { ElementTakeoff } from '../../takeoff/index.ts';
 import { digInputs } from '../pipeline/compute.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
+import { type FillCard, type Filling, fillingOf } from '../views/filling.ts';
 import { type RegisteredChange, registerOf } from './ordered.ts';
 
 type Place = readonly [number, number];
@@ -103,6 +104,8 @@ export interface HoleThing {
   readonly makeUp: { readonly volume: number; readonly cost: number | null };
   /** Ladders, m along it; none where nobody needs one. */
   readonly ladders: readonly number[];
+  /** The lift that is filled next, once it is cast; null: none, or not asked. */
+  readonly fill: FillCard | null;
 }
 
 export interface HoleView {
@@ -148,6 +151,7 @@ function thingOf(
   info: ElementTakeoff,
   bottom: readonly WantedPiece[],
   shots: readonly Shot[],
+  filling: Filling | null,
 ): HoleThing {
   const { element, id, width, string, formation, low } = info;
   const { shots: own, pieces, ...found } = takeoff.asDug.get(id) ?? NO_SHOTS;
@@ -197,19 +201,30 @@ function thingOf(
     oddOne: found.oddOne,
     makeUp: { volume: info.makeUp, cost: price === null ? null : price * info.makeUp },
     ladders: info.depth >= rules.ladderDepth ? laddersAlong(info.length, rules.ladderTravel) : [],
+    fill: fillNext(filling, id),
   };
 }
 
-/** @param takeoff of the plan, with what was logged */
-export function holeView(plan: Plan, takeoff: Takeoff): HoleView {
+/** What is filled next there; nothing while nothing was cast. */
+function fillNext(filling: Filling | null, id: string): FillCard | null {
+  const fill = filling?.elements.find(({ info }) => info.id === id);
+  return fill?.gate.every(({ code }) => code !== 'notCast') ? fill.next : null;
+}
+
+/**
+ * @param takeoff of the plan, with what was logged
+ * @param today the day it is asked; null: what is filled next is not asked
+ */
+export function holeView(plan: Plan, takeoff: Takeoff, today: string | null = null): HoleView {
   const dug = takeoff.elements.filter(({ live, element }) => live && shapeOf(element).founded);
   const [site, , founded] = digInputs(plan);
   const bottoms = ownBottoms(site, founded, new Set(dug.map(({ index }) => index)));
   const { setUps, shots } = levelling(takeoff.facts.levels, plan.levels.limits.check ?? CHECK_TOLERANCE);
   const job = { ...takeoff, plan };
   const holds = holdsOf(job);
+  const filling = today === null ? null : fillingOf(plan, takeoff, today);
   return {
-    things: dug.map((info) => thingOf(plan, takeoff, info, bottoms[info.index]!, shots)),
+    things: dug.map((info) => thingOf(plan, takeoff, info, bottoms[info.index]!, shots, filling)),
     strings: stringsOf(plan),
     makeUpWith: plan.pour.makeUp,
     holds,

@@ -31,10 +31,13 @@ import { useFormat } from '../../ui/format.tsx';
 import { later } from '../../ui/later.tsx';
 import { depthText, soilName } from '../../ui/words.ts';
 
+const backfill = () => import('../../stages/backfill/index.ts');
 const OverdigOnSection = later(() => import('../../stages/dig/layers.ts'), 'OverdigOnSection');
 const ServicesOnSection = later(() => import('../../stages/dig/layers.ts'), 'ServicesOnSection');
 const StagesOnSection = later(() => import('../../stages/pour/PourLayer.tsx'), 'StagesOnSection');
 const BayOnSection = later(() => import('../../stages/dig/layers.ts'), 'BayOnSection');
+const FillOnSection = later(backfill, 'FillOnSection');
+const FillPlayer = later(backfill, 'FillPlayer');
 const NightPlayer = later(() => import('../../stages/water/night/index.ts'), 'NightPlayer');
 const figure = { fontFamily: 'Barlow Condensed', fontWeight: 600 } as const;
 
@@ -57,6 +60,7 @@ export function SectionView({
   const model = useGround();
   const [frame, { width, height }] = useSize(808, 290);
   const raining = useDesk((desk) => desk.stage === 'water' && desk.plan.water.storm !== null);
+  const filling = useDesk((desk) => desk.stage === 'backfill');
   const [stretch, setStretch] = useState<1 | 2>(1);
 
   const flags = flagsFor(plan, takeoff, model, element, near);
@@ -85,6 +89,11 @@ export function SectionView({
     <Flex direction="column" h="full" minH={0} as="section" aria-label={t('section.title')}>
       <DrawingHead>
         {head}
+        {filling && (
+          <Suspense fallback={null}>
+            <FillPlayer index={index} />
+          </Suspense>
+        )}
         {raining && (
           <Suspense fallback={null}>
             <NightPlayer />
@@ -213,6 +222,7 @@ function Cut({
   const takeoff = useTakeoff();
   const flood = useDesk((desk) => desk.view.flood);
   const hatched = useDesk((desk) => desk.view.hatched);
+  const filling = useDesk((desk) => desk.stage === 'backfill');
   const { half, posts } = section;
   const scale = { x, y };
   const ground = (s: number) => postAt(posts, s)?.ground ?? 0;
@@ -268,6 +278,11 @@ function Cut({
       <Soils posts={posts} scale={scale} bottom={height} prefix="section" />
       <path d={voids} fill={ink('paper')} stroke={ink('paper')} strokeWidth={0.8} />
       {pool && !flood && <path d={pool} fill={ink('water')} opacity={0.16} />}
+      {filling && (
+        <Suspense fallback={null}>
+          <FillOnSection section={section} scale={scale} index={index} />
+        </Suspense>
+      )}
       {section.soft.map(({ id, material, shape }) => (
         <path
           key={`${id}${shape[0]}`}

@@ -149,6 +149,7 @@ export const desk = {
     trucks: 'Trucks',
     piles: 'Heaps',
     night: 'The night',
+    flow: 'Soil flow',
   },
   pencil: {
     mark: 'pencil',

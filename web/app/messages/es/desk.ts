@@ -152,6 +152,7 @@ export const desk: Words<typeof english> = {
     order: 'Orden',
     trucks: 'Camiones',
     night: 'La noche',
+    flow: 'Adónde va la tierra',
     piles: 'Montones',
   },
   pencil: {

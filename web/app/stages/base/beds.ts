@@ -118,8 +118,7 @@ export function addSpot(draft: Draft, [x, y]: readonly [number, number]): string
 }
 
 /** Another corner in the middle of its longest side. */
-export function addSpotCorner(spot: Draft['ground']['softSpots'][number]): void {
-  const { points } = spot;
+export function addSpotCorner({ points }: { readonly points: (readonly [number, number])[] }): void {
   if (points.length >= 60) return;
   const side = (i: number) => {
     const [p, q] = [points[i]!, points[(i + 1) % points.length]!];

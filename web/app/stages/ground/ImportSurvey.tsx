@@ -7,11 +7,11 @@ import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDeskStore } from '../../state/store.ts';
 import { Button, FieldError, Small } from '../../ui/controls.tsx';
+import { fileProblemText } from '../../ui/fileProblems.ts';
 import { useFormat } from '../../ui/format.tsx';
 import { inTime } from '../../ui/limit.ts';
 import { Modal } from '../../ui/Modal.tsx';
 import { Choice } from '../../ui/TextField.tsx';
-import { problemText } from '../../ui/words.ts';
 import { Fact } from '../fields.tsx';
 import type { SurveyWorker } from './survey.worker.ts';
 
@@ -167,7 +167,7 @@ function Steps({ file, onClose }: { file: File; onClose: () => void }) {
           <Small>{t('survey.working')}</Small>
         </Box>
       )}
-      {problem && <FieldError role="alert">{problemText(t, format, problem)}</FieldError>}
+      {problem && <FieldError role="alert">{fileProblemText(t, format, problem)}</FieldError>}
       <Flex gap={2}>
         <Button look="main" disabled={!chosen || progress !== null} onClick={() => void read()}>
           {t('survey.go')}

@@ -3,3 +3,4 @@ export { FenceView } from './FenceView.tsx';
 export { FrostCharts } from './FrostCharts.tsx';
 export { GroundPanel } from './GroundPanel.tsx';
 export { PitFace } from './PitFace.tsx';
+export { placeAt } from './placing.ts';

@@ -7,12 +7,12 @@ import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDeskStore } from '../../state/store.ts';
 import { Button, FieldError, Small } from '../../ui/controls.tsx';
+import { fileProblemText } from '../../ui/fileProblems.ts';
 import { useFormat } from '../../ui/format.tsx';
 import { inTime } from '../../ui/limit.ts';
 import { Modal } from '../../ui/Modal.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Choice } from '../../ui/TextField.tsx';
-import { problemText } from '../../ui/words.ts';
 import { Toggle } from '../fields.tsx';
 import type { DrawingWorker } from './drawing.worker.ts';
 
@@ -184,7 +184,7 @@ function Steps({ file, onClose }: { file: File; onClose: () => void }) {
         </>
       )}
       {busy && <Small role="status">{t('drawing.reading')}</Small>}
-      {problem && <FieldError role="alert">{problemText(t, format, problem)}</FieldError>}
+      {problem && <FieldError role="alert">{fileProblemText(t, format, problem)}</FieldError>}
       <Flex gap={2}>
         <Button
           look="main"

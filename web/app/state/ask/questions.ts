@@ -28,6 +28,7 @@ import {
   type Takeoff,
   workingWays,
 } from '@cimiento/core';
+import { today } from '../../ui/today.ts';
 
 export interface Job {
   readonly plan: Plan;
@@ -49,7 +50,7 @@ const LONGEST_SEARCH = 4000;
 
 const QUESTIONS = {
   takeoff: (job: Asked) => job.takeoff(),
-  hole: ({ plan, takeoff }: Asked) => holeView(plan, takeoff()),
+  hole: ({ plan, takeoff }: Asked) => holeView(plan, takeoff(), today(plan.water.zone)),
   digOn: ({ plan, takeoff }: Asked, element: string, by: number) => digOn(plan, takeoff(), element, by),
   ordered: ({ plan, takeoff }: Asked, ordered: Ordered) => ({
     from: orderedFrom(plan, takeoff(), ordered),

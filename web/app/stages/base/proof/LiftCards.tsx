@@ -1,6 +1,6 @@
 /** The lifts under what is picked, the uppermost first, each with what was logged of it and what is next. */
 import { Box, Flex } from '@chakra-ui/react';
-import type { LiftCard, LiftTest, Takeoff } from '@cimiento/core';
+import { type LiftCard, labOf, maximumBy, type Takeoff } from '@cimiento/core';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from '../../../messages/useTranslation.ts';
@@ -15,6 +15,7 @@ import { WaitsToBeSeen } from '../../WaitsToBeSeen.tsx';
 import { LIFT_COLOURS } from '../liftColours.ts';
 import { LogLaid, LogRelease, LogRework } from './LiftLogs.tsx';
 import { LogTest } from './LogTest.tsx';
+import { Tested } from './Tested.tsx';
 
 type Live = Takeoff['elements'][number];
 
@@ -114,6 +115,8 @@ function Card({
 function Opened({ card }: { card: LiftCard }) {
   const { t } = useTranslation();
   const format = useFormat();
+  const { facts } = useTakeoff();
+  const lab = labOf(facts, card.bed, card.layer.id);
   const { state, tests, water, release, waits } = card;
   return (
     <Flex direction="column" gap={2} py={1.5}>
@@ -138,31 +141,15 @@ function Opened({ card }: { card: LiftCard }) {
         <LogLaid card={card} />
       ) : (
         <>
-          <LogTest card={card} />
+          <LogTest
+            card={card}
+            place={`${card.element}/${card.layer.id}/${card.lift}`}
+            maximum={maximumBy(lab, card.layer)}
+            optimum={lab?.ok ? lab.optimum : null}
+          />
           {(state === 'failed' || state === 'placed') && <LogRework card={card} />}
           {state !== 'released' && state !== 'overridden' && <LogRelease card={card} />}
         </>
-      )}
-    </Flex>
-  );
-}
-
-function Tested({ test: { dry, share, passes, fault } }: { test: LiftTest }) {
-  const { t } = useTranslation();
-  const format = useFormat();
-  const said =
-    fault !== null
-      ? t(`proof.fault.${fault}`)
-      : share === null
-        ? t('proof.resultUnknown', { dry: format.text(dry, 'density') })
-        : t('proof.result', { dry: format.text(dry, 'density'), share: format.text(share, 'percent') });
-  return (
-    <Flex justify="space-between" gap={2} fontSize="sm" data-test={passes}>
-      <span>{said}</span>
-      {passes !== null && (
-        <Box as="strong" color={passes ? 'placed' : 'held'}>
-          {t(passes ? 'proof.pass' : 'proof.fail')}
-        </Box>
       )}
     </Flex>
   );

@@ -8,11 +8,13 @@ import { Button } from '../../../ui/controls.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Choice, TextField } from '../../../ui/TextField.tsx';
 
+/** A lift of a bed or of fill. */
+export type Placed = Pick<LiftCard, 'element' | 'name' | 'state' | 'wanted'>;
 interface Own {
-  readonly card: LiftCard;
+  readonly card: Placed;
 }
 /** What a record of a lift hangs on. */
-export const onLift = ({ element, name }: LiftCard) => ({ element, placement: name });
+export const onLift = ({ element, name }: Placed) => ({ element, placement: name });
 
 export function LogLaid({ card }: Own) {
   const { t } = useTranslation();

@@ -1,15 +1,14 @@
 /** A density test of a lift: by gauge, or from the weighings of a sand cone. */
 import { Flex } from '@chakra-ui/react';
-import { dryOf, type LiftCard, labOf, maximumBy, sandCone } from '@cimiento/core';
+import { dryOf, type LiftCard, sandCone } from '@cimiento/core';
 import { useRef, useState } from 'react';
 import { useTranslation } from '../../../messages/useTranslation.ts';
 import { useLog } from '../../../state/records.ts';
-import { useTakeoff } from '../../../state/takeoff.ts';
 import { Button, FieldError, Small } from '../../../ui/controls.tsx';
 import { useFormat } from '../../../ui/format.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Choice } from '../../../ui/TextField.tsx';
-import { onLift } from './LiftLogs.tsx';
+import { onLift, type Placed } from './LiftLogs.tsx';
 
 const WEIGHINGS = ['before', 'after', 'cone', 'soil'] as const;
 type Weighing = (typeof WEIGHINGS)[number] | 'sand';
@@ -23,7 +22,18 @@ const USUAL_OPTIMUM = 0.07;
 const whole = (typed: Typed): typed is Record<Weighing, number> =>
   Object.values(typed).every((value) => value !== null);
 
-export function LogTest({ card }: { card: LiftCard }) {
+/** @param place how a gauge knows it; @param maximum, optimum what the laboratory says of it; null: nothing */
+export function LogTest({
+  card,
+  place,
+  maximum,
+  optimum,
+}: {
+  card: Placed & Pick<LiftCard, 'tests'>;
+  place: string;
+  maximum: number | null;
+  optimum: number | null;
+}) {
   const { t } = useTranslation();
   const format = useFormat();
   const log = useLog();
@@ -33,17 +43,15 @@ export function LogTest({ card }: { card: LiftCard }) {
   const [typed, setTyped] = useState<Typed>(EMPTY);
   const [silent, setSilent] = useState(false);
   const asked = useRef(0);
-  const { facts } = useTakeoff();
-  const lab = labOf(facts, card.bed, card.layer.id);
   const weighed = by === 'sandCone' && whole(typed) ? typed : null;
   const hole = weighed && moisture !== null ? sandCone({ ...weighed, moisture }) : null;
   const measured = by === 'gauge' ? wet : (hole?.wet ?? null);
   const read = async () => {
     asked.current++;
     const query = new URLSearchParams({
-      place: `${card.element}/${card.layer.id}/${card.lift}/${card.tests.length}/${asked.current}`,
-      maximum: String(maximumBy(lab, card.layer) ?? USUAL_MAXIMUM),
-      optimum: String(lab?.ok ? lab.optimum : USUAL_OPTIMUM),
+      place: `${place}/${card.tests.length}/${asked.current}`,
+      maximum: String(maximum ?? USUAL_MAXIMUM),
+      optimum: String(optimum ?? USUAL_OPTIMUM),
     });
     const response = await fetch(`/gauge?${query}`).catch(() => null);
     setSilent(!response?.ok);

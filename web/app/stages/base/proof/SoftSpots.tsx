@@ -125,6 +125,9 @@ function PutBack({ spot, index }: Omit<Own, 'dug'>) {
           })
         }
       />
+      {spot.material === 'soilCement' && (
+        <PlanField path={`/ground/softSpots/${index}/cement`} hint={t('softSpot.cementHint')} optional />
+      )}
       {spot.material !== 'lean' && (
         <Choice
           label={t('base.compactor')}
@@ -148,7 +151,7 @@ function Comes({ dug }: { dug: Takeoff['soft'][number] }) {
   const { t } = useTranslation();
   const format = useFormat();
   const elements = useTakeoff().elements;
-  const { area, volume, loose, mass, lifts, lowest, pieces } = dug;
+  const { area, volume, loose, mass, lifts, lowest, pieces, cement } = dug;
   const string = elements[pieces[0]?.owner ?? -1]?.string.level;
   return (
     <>
@@ -162,6 +165,9 @@ function Comes({ dug }: { dug: Takeoff['soft'][number] }) {
         })}
         value={format.text(volume, 'volume')}
       />
+      {cement !== null && (
+        <Fact label={t('softSpot.cementTakes')} value={format.text(cement, 'weighing', { decimals: 0 })} />
+      )}
       {lowest !== null && string !== undefined && (
         <Fact label={t('softSpot.fromString')} value={format.text(string - lowest, 'length')} />
       )}
