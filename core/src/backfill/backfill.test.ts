@@ -260,6 +260,8 @@ function unclosed(plan: Plan): string[] {
 describe('soil closes', () => {
   it.each(DEMOS)('on %s', (name) => {
     expect(unclosed(demo(name))).toEqual([]);
+    // The hole, and what is stripped, by columns read straight from ground and faces.
+    expect(unbalanced(compute(demo(name)), demo(name))).toEqual([]);
   });
   it('on made-up jobs of every kind, filled every way', () => {
     const wrong: string[] = [];

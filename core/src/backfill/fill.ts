@@ -8,15 +8,12 @@
  */
 import type { Solid } from '../dig/solid.ts';
 import { constant, type Linear } from '../geometry/index.ts';
+import { FILL_STAGES, type FillStage, type Side } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { Taken } from '../pour/index.ts';
 import type { ElementTakeoff } from '../takeoff/element.ts';
 import { boxed, type Room, roomIn } from './room.ts';
-import { facingsOf, type Side, sidesOf } from './sides.ts';
-
-/** In the order they are placed. */
-export const FILL_STAGES = ['foot', 'toFloor', 'toTop', 'topsoil', 'floorRoom'] as const;
-export type FillStage = (typeof FILL_STAGES)[number];
+import { facingsOf, sidesOf } from './sides.ts';
 
 export interface FillPart {
   /** Position of the element; less than nought: what was taken out between openings, −1 − its place in the plan. */
@@ -55,7 +52,7 @@ export function roomOf({ solid, taken, elements, bays }: FilledHole): {
 }
 
 /** Whether water rises to an element's foot; nobody knows: it may. */
-export const mayBeWet = (
+const mayBeWet = (
   { ground }: Plan,
   { water, underside }: Pick<ElementTakeoff, 'water' | 'underside'>,
 ): boolean => {
@@ -76,7 +73,7 @@ export const floorOver = (
 };
 
 /** Whether stone and a pipe lie at the foot of a side. */
-export function drainedAt(plan: Plan, info: ElementTakeoff, side: Side): boolean {
+function drainedAt(plan: Plan, info: ElementTakeoff, side: Side): boolean {
   const { surround } = plan.backfill;
   if (surround === null || floorOver(plan, info, side)) return false;
   return surround.when === 'always' || mayBeWet(plan, info);

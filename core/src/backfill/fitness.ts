@@ -9,8 +9,8 @@ import type { FillSoil, Plan } from '../plan/schema.ts';
 import type { Origin } from '../results/index.ts';
 
 /** Of the dry mass, either side of the optimum: fit as it is; over it to there it can be dried. */
-export const FIT_WITHIN = 0.02;
-export const DRIES_WITHIN = 0.06;
+const FIT_WITHIN = 0.02;
+const DRIES_WITHIN = 0.06;
 
 export interface Fitness {
   readonly soil: Soil;
@@ -35,7 +35,7 @@ const usual = ({ typical }: Soil): Fitness['use'] =>
   (({ yes: 'fit', afterDrying: 'dry', no: 'away', topsoil: 'topsoil' }) as const)[typical.backfill];
 
 /** What was said of a soil as fill. */
-export const saidOf = ({ backfill }: Plan, soil: Soil): FillSoil | null =>
+const saidOf = ({ backfill }: Plan, soil: Soil): FillSoil | null =>
   backfill.soils.find((own) => own.soil === soil.layer.id) ?? null;
 
 /**

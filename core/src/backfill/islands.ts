@@ -15,6 +15,7 @@ import {
   edges,
   isEmpty,
   type Polygon,
+  smallestRectangle,
   subtract,
   unionOutlines,
 } from '../geometry/index.ts';
@@ -54,14 +55,15 @@ interface Rim {
 
 /** How nearly they have to face each other: the cosine between their directions. */
 const FACING = -0.8;
-/** Shorter rims, and smaller islands in plan, are none. */
+/** Shorter rims are none; nor are islands thinner than this on the whole, m, or smaller, m². */
 const SHORT = 0.05;
+const THIN = 0.03;
 const SMALL = 0.01;
 /** Steps over a rim to find whose it is, m. */
 const INSIDE = 1e-3;
 
 /** Typed, else its height and at least a metre. */
-export const leastOf = ({ backfill }: Pick<Plan, 'backfill'>, height: number): number =>
+const leastOf = ({ backfill }: Pick<Plan, 'backfill'>, height: number): number =>
   backfill.leastStanding ?? Math.max(1, height);
 
 const holds = (piece: Polygon, x: number, y: number) => edges(piece).every((side) => at(side, x, y) <= 1e-6);
@@ -96,6 +98,12 @@ function between(e: Rim, f: Rim, most: number): { plan: Polygon; width: number }
   const place = (s: number, d: number): Point => [e.p[0] + s * e.ux + d * e.uy, e.p[1] + s * e.uy - d * e.ux];
   const corners = [place(s0, 0), place(s0, d0), place(s1, d1), place(s1, 0)];
   return { plan: corners.flat(), width: (d0 + d1) / 2 };
+}
+
+/** What is left of one that was taken out, or of a rim that runs along another. */
+function isSliver(piece: Polygon): boolean {
+  const size = Math.abs(area(piece));
+  return size < SMALL || size < THIN * Math.max(...smallestRectangle(cornersOf(piece)));
 }
 
 const part = (plan: Polygon, level: number, of: number): Part => ({
@@ -171,7 +179,7 @@ export function islandsOf(plan: Plan, model: GroundModel, job: Pick<Job, 'elemen
       let left: Polygon[] = [found.plan];
       for (const piece of taken) left = left.flatMap((one) => subtract(one, edges(piece)));
       for (const piece of left) {
-        if (isEmpty(piece) || Math.abs(area(piece)) < SMALL) continue;
+        if (isEmpty(piece) || isSliver(piece)) continue;
         const [x, y] = cornerMean(piece);
         if (model.level(x, y) <= level + 1e-6) continue;
         taken.push(piece);

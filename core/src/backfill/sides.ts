@@ -4,12 +4,9 @@
  */
 import { type Linear, type Polygon, tidy } from '../geometry/index.ts';
 import type { Element } from '../plan/elements.ts';
+import type { Side } from '../plan/kinds.ts';
 import { boxElementOf, runOf } from '../plan/variants.ts';
 import { axisOf } from '../setout/index.ts';
-
-/** Left and right along a run as it was drawn; of a box one a face, counter-clockwise from its longest; all round. */
-export const SIDES = ['left', 'right', 'a', 'b', 'c', 'd', 'all'] as const;
-export type Side = (typeof SIDES)[number];
 
 /** A side with the half-planes it lies in. */
 export interface Facing {

@@ -120,7 +120,7 @@ export function stripsOf(plan: Plan, model: GroundModel, dig: Solid): Strips {
 }
 
 /** The thinnest topsoil under an outline, m, at its corners; null where no topsoil lies. */
-export function topsoilUnder(model: GroundModel, { points }: Stripped): number | null {
+export function topsoilUnder(model: GroundModel, { points }: Pick<Stripped, 'points'>): number | null {
   const found = points.flatMap(([x, y]) => {
     const own = model.column(x, y).find(({ soil }) => soil.typical.backfill === 'topsoil');
     return own ? [own.bottom - own.top] : [0];

@@ -102,3 +102,13 @@ export const FLOOR_SIDES = ['left', 'right', 'both'] as const;
 /** What is taken off beside the holes. */
 export const STRIP_KINDS = ['topsoil', 'reduce', 'island'] as const;
 export type StripKind = (typeof STRIP_KINDS)[number];
+
+/** Stages a hole is filled in, in the order they are placed; the room of a floor is not filled. */
+export const FILL_STAGES = ['foot', 'toFloor', 'toTop', 'topsoil', 'floorRoom'] as const;
+export type FillStage = (typeof FILL_STAGES)[number];
+/**
+ * Sides of what stands in the fill: left and right along a run as it was drawn; of a box one a face, counter-clockwise
+ * from its longest; all round.
+ */
+export const SIDES = ['left', 'right', 'a', 'b', 'c', 'd', 'all'] as const;
+export type Side = (typeof SIDES)[number];

@@ -20,7 +20,3 @@ export const builtTerms = (
   ['packVolume', placed.packs],
   ['pipeVolume', add(placed.elements.map(({ pipe }) => pipe))],
 ];
-
-/** All of it, m³. */
-export const builtIn = (placed: Placed, soft: number): number =>
-  add(builtTerms(placed, soft).map(([, volume]) => volume));

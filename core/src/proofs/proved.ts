@@ -14,6 +14,8 @@ const HANG: Record<ProofCode, readonly FigureId[]> = {
   volume: ['dig', 'spoil', 'keep', 'haul'],
   stratum: ['spoil', 'keep', 'haul'],
   stone: ['stone', 'keep', 'haul'],
+  room: ['keep', 'haul'],
+  stripped: ['spoil', 'keep', 'haul'],
   causes: ['dig'],
   loads: ['haul'],
 };

@@ -13,11 +13,9 @@ export function FillNext({ thing, card }: { thing: HoleThing; card: FillCard }) 
   const { t } = useTranslation();
   const format = useFormat();
   const store = useDeskStore();
-  const element = store.getState().plan.elements.find(({ id }) => id === thing.id);
   const [who, setWho] = useState('');
   const [why, setWhy] = useState('');
   const [despite, setDespite] = useState(false);
-  if (!element) return null;
   const stopped = card.stops.length > 0;
   const told = who.trim() !== '' && why.trim() !== '';
   const log = () =>
@@ -38,7 +36,7 @@ export function FillNext({ thing, card }: { thing: HoleThing; card: FillCard }) 
     <Box display="grid" gap={1.5} data-fill-next={card.name}>
       <Box fontSize="xl" fontWeight={600}>
         {t('backfill.next', {
-          side: sideText(t, element, card.side),
+          side: sideText(t, card),
           lift: card.lift,
           count: card.count,
         })}

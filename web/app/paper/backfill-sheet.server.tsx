@@ -16,12 +16,13 @@ import { Text, View } from '@react-pdf/renderer';
 import type { Say } from '../messages/keys.ts';
 import { sideText, stopText, tampingText } from '../ui/fillWords.ts';
 import { type Format, makeFormat } from '../ui/format.tsx';
+import { ranges } from '../ui/ranges.ts';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { type Printed, print } from './print.server.ts';
 import { dateText, s } from './style.server.ts';
 
 /** Widths of the columns, pt. */
-const COLUMNS = { stage: 150, volume: 56, lifts: 66, thick: 92, fromString: 68, passes: 110 } as const;
+const COLUMNS = { stage: 122, volume: 50, lifts: 42, thick: 84, fromString: 62, passes: 182 } as const;
 type Column = keyof typeof COLUMNS;
 const KEYS = Object.keys(COLUMNS) as Column[];
 
@@ -37,9 +38,9 @@ interface Group {
 }
 
 /** Rows a page takes, heads and stops among them; each row two lines at the most. */
-const A_PAGE = 24;
+const A_PAGE = 27;
 /** Fewer under the lines the sheet begins with. */
-const FIRST = 17;
+const FIRST = 20;
 
 /** A stage on a side, with how much of it is laid and released. */
 function rowsOf(fill: ElementFill, side: SideFill, t: Say, format: Format): Row[] {
@@ -50,7 +51,7 @@ function rowsOf(fill: ElementFill, side: SideFill, t: Say, format: Format): Row[
     return {
       key: `${side.side}/${stage}`,
       cells: {
-        stage: `${sideText(t, fill.info.element, side.side)}: ${t(`backfill.stages.${stage}`)}`,
+        stage: `${sideText(t, side)}: ${t(`backfill.stages.${stage}`)}`,
         volume: format.text(volume, 'volume'),
         lifts: first ? t('backfillSheet.laid', { laid, count: cards.length }) : '–',
         thick: first ? `${format.text(first.thickness, 'size')} / ${format.text(first.loose, 'size')}` : '–',
@@ -116,6 +117,7 @@ function soilLines(
 ): string[] {
   const volume = (of: number) => format.text(of, 'volume');
   const { broughtIn, need, fits } = spoil;
+  const islands = strips.items.filter(({ stripped }) => stripped.kind === 'island');
   return [
     [
       `${t('backfill.void')}: ${volume(spoil.backfill)}`,
@@ -132,10 +134,18 @@ function soilLines(
         ({ soil, use }) => `${soil.layer.name || t(`soil.${soil.layer.kind}`)}: ${t(`backfill.uses.${use}`)}`,
       )
       .join(' · '),
-    ...strips.items.map(
-      ({ stripped, bank, area }) =>
-        `${t(`strips.kind.${stripped.kind}`)} ${stripped.name}: ${volume(bank)}, ${format.text(area, 'area')}`,
+    ...strips.items.flatMap(({ stripped, bank, area }) =>
+      stripped.kind === 'island'
+        ? []
+        : [
+            `${t(`strips.kind.${stripped.kind}`)} ${stripped.name}: ${volume(bank)}, ${format.text(area, 'area')}`,
+          ],
     ),
+    ...(islands.length > 0
+      ? [
+          `${t('strips.kind.island')}: ${ranges(islands.map(({ stripped }) => stripped.name))}, ${volume(islands.reduce((sum, { bank }) => sum + bank, 0))}`,
+        ]
+      : []),
   ];
 }
 

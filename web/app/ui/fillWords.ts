@@ -1,5 +1,5 @@
 /** Fill in words: sides, stops, machines. */
-import { type Element, type FillCard, type FillStop, type Side, towardOf } from '@cimiento/core';
+import type { FillCard, FillStop } from '@cimiento/core';
 import type { Say } from '../messages/keys.ts';
 import type { Format } from './format.tsx';
 import { compactorText } from './plant.ts';
@@ -7,8 +7,7 @@ import { compactorText } from './plant.ts';
 const LOOKS = ['e', 'ne', 'n', 'nw', 'w', 'sw', 's', 'se'] as const;
 
 /** A side in words, with the way it looks where it has one. */
-export function sideText(t: Say, element: Element, side: Side): string {
-  const toward = towardOf(element, side);
+export function sideText(t: Say, { side, toward }: Pick<FillCard, 'side' | 'toward'>): string {
   const name = t(`backfill.sides.${side}`);
   if (!toward) return name;
   const turn = Math.round((Math.atan2(toward[1], toward[0]) * 4) / Math.PI);

@@ -123,6 +123,8 @@ describe('the check ring', () => {
       'stratum',
       'stratum',
       'stone',
+      'room',
+      'stripped',
       'causes',
       'loads',
     ]);

@@ -3,7 +3,6 @@
 import {
   type FilledHole,
   type FillNeed,
-  type FillStage,
   fillParts,
   fitnesses,
   holeAlone,
@@ -27,6 +26,7 @@ import {
   windrow,
 } from '../../dig/index.ts';
 import { clashesOf, floorStacks } from '../../levels/index.ts';
+import type { FillStage } from '../../plan/kinds.ts';
 import type { Plan } from '../../plan/schema.ts';
 import type { Placed } from '../../pour/index.ts';
 import { shapeOf } from '../../setout/index.ts';

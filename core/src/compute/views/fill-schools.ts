@@ -54,7 +54,7 @@ export interface WayTaken {
 }
 
 /** A sand break is so thick, m: practice. */
-export const SAND_BREAK = 0.15;
+const SAND_BREAK = 0.15;
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
 const times = (amount: number, price: number | null) =>

@@ -5,7 +5,6 @@
 import {
   type FillLifts,
   type FillPart,
-  type FillStage,
   type FillStop,
   fillLifts,
   fillParts,
@@ -15,11 +14,11 @@ import {
   gateOf,
   oneSidedOf,
   propped,
-  type Side,
   sidedRooms,
   standsIn,
   stop,
   topsoilThickness,
+  towardOf,
 } from '../../backfill/index.ts';
 import { type LiftTest, tested, USUAL_GRAINS } from '../../base/index.ts';
 import { BED_MATERIALS } from '../../catalogue/index.ts';
@@ -27,6 +26,7 @@ import { at, cornerMean } from '../../geometry/index.ts';
 import { type HeldJob, type Hold, holdsOf } from '../../holds/index.ts';
 import { fillLift, fillLiftOf, type SiteRecord } from '../../log/index.ts';
 import { historyOf, type Logged, type Placement, type Stand, standsOf } from '../../placement/index.ts';
+import type { FillStage, Side } from '../../plan/kinds.ts';
 import type { Plan } from '../../plan/schema.ts';
 import { boxElementOf, runOf } from '../../plan/variants.ts';
 import { waterToAdd } from '../../soil-tests/index.ts';
@@ -38,6 +38,8 @@ import type { Takeoff } from '../pipeline/takeoff.ts';
 export interface FillCard extends Placement, Stand {
   readonly element: string;
   readonly side: Side;
+  /** Which way the side looks, a unit vector; null: all round, or round its bends. */
+  readonly toward: readonly [number, number] | null;
   readonly part: FillStage;
   /** 1 the lowest of its stage on its side, of so many. */
   readonly lift: number;
@@ -65,6 +67,7 @@ export interface StageFill {
 
 export interface SideFill {
   readonly side: Side;
+  readonly toward: FillCard['toward'];
   /** It lies under a floor. */
   readonly floor: boolean;
   readonly stages: readonly StageFill[];
@@ -220,6 +223,7 @@ function liftsOn(asked: Asked, info: ElementTakeoff, side: Side, stages: readonl
         name,
         stage: 'backfill',
         side,
+        toward: towardOf(info.element, side),
         part: stage,
         lift,
         count,
@@ -301,6 +305,7 @@ function elementFill(asked: Asked, info: ElementTakeoff, parts: readonly FillPar
   const done = lying.map(
     ({ side, stages, cards, reached }): SideFill => ({
       side,
+      toward: towardOf(info.element, side),
       floor: floorOver(plan, info, side),
       stages,
       reached,

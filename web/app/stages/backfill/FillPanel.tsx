@@ -69,7 +69,7 @@ function Next({ fill, card }: { fill: ElementFill; card: FillCard }) {
     <Stack gap={1} data-fill-next={card.name}>
       <Box fontWeight={600}>
         {t('backfill.next', {
-          side: sideText(t, fill.info.element, card.side),
+          side: sideText(t, card),
           lift: card.lift,
           count: card.count,
         })}
@@ -95,7 +95,7 @@ function Next({ fill, card }: { fill: ElementFill; card: FillCard }) {
 }
 
 /** Says that a lift was laid; before it was let, only with a name and a reason. */
-export function LogFilled({ card }: { card: FillCard }) {
+function LogFilled({ card }: { card: FillCard }) {
   const { t } = useTranslation();
   const log = useLog();
   const [on, setOn] = useState<(typeof GROUNDS)[number]>('sound');
@@ -183,7 +183,7 @@ function SideOf({ fill, side }: { fill: ElementFill; side: SideFill }) {
   return (
     <details data-fill-side={side.side}>
       <Box as="summary" cursor="pointer" fontSize="sm">
-        <strong>{sideText(t, fill.info.element, side.side)}</strong>{' '}
+        <strong>{sideText(t, side)}</strong>{' '}
         {t('backfill.sideNow', { laid, count: cards.length, level: format.text(reached, 'level') })}
       </Box>
       <Stack gap={1} py={1}>
@@ -237,7 +237,7 @@ function Card({ card, fill, open, toggle }: CardProps) {
         >
           {t('backfill.lift', {
             stage: t(`backfill.stages.${card.part}`),
-            side: sideText(t, fill.info.element, card.side),
+            side: sideText(t, card),
             lift: card.lift,
           })}
         </Button>

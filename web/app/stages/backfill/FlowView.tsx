@@ -235,7 +235,9 @@ function Picture({ flow, measure }: { flow: SoilFlow; measure: Measure }) {
             {...middle.get(`heap:${use}`)!}
             anchor="start"
             at={columns.middle + BAR + 6}
-            name={t('backfill.heap', { use: t(`backfill.uses.${use}`) })}
+            name={t('backfill.heap', {
+              use: use === 'topsoil' ? t('backfill.topsoil') : t(`backfill.uses.${use}`),
+            })}
             value={volume(to.get(`heap:${use}`)!)}
             fill={ink('earth')}
           />

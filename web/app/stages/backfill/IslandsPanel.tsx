@@ -6,7 +6,7 @@ import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
-import { Fact, Panel, PlanField } from '../fields.tsx';
+import { Panel, PlanField } from '../fields.tsx';
 import { addIslands, addPit } from './strips.ts';
 import { useIslands } from './useIslands.ts';
 
@@ -50,7 +50,9 @@ export function IslandsPanel() {
       </details>
       {pit && (
         <>
-          <Fact label={t('backfill.pit')} value={takes(pit.bank, pit.loose)} />
+          <Small>
+            {t('backfill.pit')}: {takes(pit.bank, pit.loose)}
+          </Small>
           <Button size="sm" look="quiet" onClick={() => edit((d) => void addPit(d, pit.outline, pit.level))}>
             {t('backfill.pitTake')}
           </Button>

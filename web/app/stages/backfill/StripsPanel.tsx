@@ -1,6 +1,6 @@
 /** Topsoil stripped over the site, ground reduced to a level, and what was taken out between openings. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { mixedLoads, pointsOf, type StrippedTakeoff } from '@cimiento/core';
+import { mixedLoads, pointsOf, type StrippedTakeoff, topsoilUnder } from '@cimiento/core';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useGround, useProblem, useTakeoff } from '../../state/takeoff.ts';
@@ -11,7 +11,7 @@ import { Choice } from '../../ui/TextField.tsx';
 import { problemText } from '../../ui/words.ts';
 import { addSpotCorner } from '../base/beds.ts';
 import { Fact, Panel, PlanField } from '../fields.tsx';
-import { addReduced, addTopsoil } from './strips.ts';
+import { addReduced, addTopsoil, stripOutline } from './strips.ts';
 
 const MOST = 40;
 
@@ -30,11 +30,6 @@ export function StripsPanel() {
     store.getState().look({ area: id });
   };
   const places = () => store.getState().plan.elements.flatMap(pointsOf);
-  const thick = () => {
-    const [x, y] = places()[0] ?? store.getState().plan.ground.logs[0]?.at ?? [0, 0];
-    const top = model.column(x, y).find(({ soil }) => soil.typical.backfill === 'topsoil');
-    return top ? Math.round((top.bottom - top.top) * 100) / 100 : null;
-  };
   const ground = () => {
     const [x, y] = places()[0] ?? [0, 0];
     return model.level(x, y) - 0.3;
@@ -51,7 +46,13 @@ export function StripsPanel() {
       ))}
       {strips.length < MOST && (
         <Flex gap={1} wrap="wrap">
-          <Button size="sm" onClick={() => put((d) => addTopsoil(d, places(), thick()))}>
+          <Button
+            size="sm"
+            onClick={() => {
+              const points = stripOutline(store.getState().plan.site.boundary, places());
+              put((d) => addTopsoil(d, points, topsoilUnder(model, { points: [...points] })));
+            }}
+          >
             {t('strips.add.topsoil')}
           </Button>
           <Button size="sm" onClick={() => put((d) => addReduced(d, places(), ground()))}>
@@ -74,6 +75,8 @@ function Strip({ own: { stripped, bank, area, soils }, at }: { own: StrippedTake
   const problem = useProblem(`/site/strips/${at}/points`);
   const known = useTakeoff().soils;
   if (!there) return null;
+  // It goes as far and as deep as the openings it stands between.
+  const island = stripped.kind === 'island';
   const loose = soils.reduce((sum, own, k) => sum + own * (1 + known[k]!.swell), 0);
   const mass = soils.reduce((sum, own, k) => sum + own * known[k]!.density, 0);
   const loads = mixedLoads(trucks, loose, mass).reduce((sum, one) => sum + one.loads, 0);
@@ -102,10 +105,12 @@ function Strip({ own: { stripped, bank, area, soils }, at }: { own: StrippedTake
           })
         }
       />
-      <PlanField
-        path={`/site/strips/${at}/${stripped.kind === 'topsoil' ? 'thickness' : 'level'}`}
-        optional
-      />
+      {!island && (
+        <PlanField
+          path={`/site/strips/${at}/${stripped.kind === 'topsoil' ? 'thickness' : 'level'}`}
+          optional
+        />
+      )}
       {problem && <FieldError>{problemText(t, format, problem)}</FieldError>}
       <Fact
         label={t('strips.out')}
@@ -116,7 +121,7 @@ function Strip({ own: { stripped, bank, area, soils }, at }: { own: StrippedTake
         })}
         value={format.text(bank, 'volume')}
       />
-      {areas.length > 0 && (
+      {areas.length > 0 && !island && (
         <Choice
           label={t('strips.lies')}
           value={stripped.area ?? ''}
@@ -131,19 +136,21 @@ function Strip({ own: { stripped, bank, area, soils }, at }: { own: StrippedTake
           }
         />
       )}
-      <Box>
-        <Button
-          size="sm"
-          look="quiet"
-          onClick={() =>
-            edit((d) => {
-              addSpotCorner(d.site.strips[at]!);
-            })
-          }
-        >
-          {t('strips.corner')}
-        </Button>
-      </Box>
+      {!island && (
+        <Box>
+          <Button
+            size="sm"
+            look="quiet"
+            onClick={() =>
+              edit((d) => {
+                addSpotCorner(d.site.strips[at]!);
+              })
+            }
+          >
+            {t('strips.corner')}
+          </Button>
+        </Box>
+      )}
     </Stack>
   );
 }

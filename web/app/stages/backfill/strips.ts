@@ -3,7 +3,8 @@ import { type Island, nextName, type StripKind, startOf } from '@cimiento/core';
 import type { Draft } from '../../state/store.ts';
 
 type Place = readonly [number, number];
-const round = (value: number) => Math.round(value * 1000) / 1000;
+/** To a tenth of a millimetre: coarser, slivers would be left standing beside what is taken out. */
+const round = (value: number) => Math.round(value * 10_000) / 10_000;
 
 /** First letter a kind is called by. */
 const LETTER: Readonly<Record<StripKind, string>> = { topsoil: 'S', reduce: 'L', island: 'I' };
@@ -34,12 +35,15 @@ function add(
   return id;
 }
 
-/** Topsoil over a rectangle about what is drawn, or the plot where there is one. */
-export function addTopsoil(draft: Draft, about: readonly Place[], thick: number | null): string {
-  const plot = draft.site.boundary;
-  const thickness = thick ?? startOf('/site/strips/*/thickness', draft.system);
-  return add(draft, 'topsoil', plot.length > 2 && plot.length <= 60 ? plot : rectangleAbout(about, 3), {
-    thickness,
+/** Where topsoil is stripped first: over the plot where there is one, else about what is drawn. */
+export const stripOutline = (plot: readonly Place[], about: readonly Place[]): readonly Place[] =>
+  plot.length > 2 && plot.length <= 60 ? plot : rectangleAbout(about, 3);
+
+/** @param thick as it lies there at the thinnest, m; null: no topsoil is known there */
+export function addTopsoil(draft: Draft, outline: readonly Place[], thick: number | null): string {
+  const start = startOf('/site/strips/*/thickness', draft.system);
+  return add(draft, 'topsoil', outline, {
+    thickness: thick === null ? start : Math.max(0.02, Math.floor(thick * 100) / 100),
   });
 }
 
