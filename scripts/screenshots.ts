@@ -89,20 +89,6 @@ const SHOTS: readonly Shot[] = [
       settled,
     ),
   },
-  // In feet: sides too steep, and the press that would mend them.
-  {
-    name: 'feet-mended',
-    job: 'Honey house',
-    prefs: { lang: 'en-US', system: 'imperial' },
-    act: then(
-      stage('dig'),
-      async (page) => {
-        await page.locator('[data-side] [data-caution=unsupported] summary').first().click();
-        await page.locator('[data-mend=unsupported]').waitFor({ timeout: 60_000 });
-      },
-      settled,
-    ),
-  },
   { name: 'desk-es-andes', job: 'Pórtico de la capilla', prefs: { lang: 'es-PE', theme: 'night' } },
   { name: 'desk', job: 'Honey house' },
   { name: 'ground', job: 'Honey house', act: then(stage('ground'), drawing('pit'), settled) },
@@ -137,6 +123,18 @@ const SHOTS: readonly Shot[] = [
     act: then(
       stage('pour'),
       async (page) => page.locator('[data-stages-cut]').waitFor({ timeout: 60_000 }),
+      settled,
+    ),
+  },
+  {
+    name: 'backfill',
+    job: 'Honey house',
+    act: then(
+      stage('backfill'),
+      async (page) => {
+        await page.getByRole('slider', { name: 'How far it is filled' }).fill('7');
+        await page.locator('[data-fill="7"]').waitFor({ timeout: 60_000 });
+      },
       settled,
     ),
   },

@@ -138,7 +138,12 @@ function soilLines(
       stripped.kind === 'island'
         ? []
         : [
-            `${t(`strips.kind.${stripped.kind}`)} ${stripped.name}: ${volume(bank)}, ${format.text(area, 'area')}`,
+            [
+              `${t(`strips.kind.${stripped.kind}`)} ${stripped.name}: ${volume(bank)}, ${format.text(area, 'area')}`,
+              ...plan.site.areas.flatMap(({ id, name }) =>
+                id === stripped.area ? [`${t('strips.lies')}: ${name}`] : [],
+              ),
+            ].join(' · '),
           ],
     ),
     ...(islands.length > 0

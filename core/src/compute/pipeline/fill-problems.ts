@@ -1,5 +1,5 @@
 /** What of filling again, and of what is stripped, cannot be as it is typed. */
-import { topsoilUnder } from '../../backfill/index.ts';
+import { fitnessOf, topsoilUnder } from '../../backfill/index.ts';
 import { crossing, tidy } from '../../geometry/index.ts';
 import type { GroundModel } from '../../ground/index.ts';
 import type { Plan } from '../../plan/schema.ts';
@@ -64,12 +64,13 @@ function highProblems({ backfill }: Plan, live: readonly ElementTakeoff[]): Prob
 }
 
 /** Soil that is to dry, and nobody said for how long. */
-const dryProblems = ({ backfill }: Plan): Problem[] =>
-  backfill.soils.flatMap(({ use, days }, i): Problem[] =>
-    use === 'dry' && (days === null || days <= 0)
+const dryProblems = (plan: Plan, { soils }: GroundModel): Problem[] =>
+  plan.backfill.soils.flatMap(({ soil, days }, i): Problem[] => {
+    const own = soils.find(({ layer }) => layer.id === soil);
+    return own && fitnessOf(plan, own).use === 'dry' && (days === null || days <= 0)
       ? [{ code: 'fillNoDays', path: `/backfill/soils/${i}/days`, ...(days !== null && { value: days }) }]
-      : [],
-  );
+      : [];
+  });
 
 export const fillProblems = (
   plan: Plan,
@@ -81,5 +82,5 @@ export const fillProblems = (
     plan,
     elements.filter(({ live }) => live),
   ),
-  ...dryProblems(plan),
+  ...dryProblems(plan, model),
 ];

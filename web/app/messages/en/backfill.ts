@@ -218,6 +218,7 @@ export const backfill = {
     thickness: 'Thickness',
     level: 'Down to',
     lies: 'Lies on',
+    tooMuch: '{{loose}} loose: {{holds}} find room there.',
     notSaid: 'not said',
     out: 'Comes out, beside the holes',
     outNote_one: '{{area}} · {{loose}} loose, {{count}} load',

@@ -212,6 +212,7 @@ export const backfill: Words<typeof english> = {
     thickness: 'Espesor',
     level: 'Hasta la cota',
     lies: 'Se deja en',
+    tooMuch: '{{loose}} sueltos: allí caben {{holds}}.',
     notSaid: 'sin decir',
     out: 'Sale, aparte de los huecos',
     outNote_one: '{{area}} · {{loose}} sueltos, {{count}} viaje',

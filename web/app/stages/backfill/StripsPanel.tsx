@@ -73,7 +73,8 @@ function Strip({ own: { stripped, bank, area, soils }, at }: { own: StrippedTake
   const areas = useDesk((desk) => desk.plan.site.areas);
   const there = useDesk((desk) => desk.plan.site.strips[at]?.id === stripped.id);
   const problem = useProblem(`/site/strips/${at}/points`);
-  const known = useTakeoff().soils;
+  const { soils: known, work } = useTakeoff();
+  const lies = work.layDown.areas.find(({ id }) => id === stripped.area);
   if (!there) return null;
   // It goes as far and as deep as the openings it stands between.
   const island = stripped.kind === 'island';
@@ -135,6 +136,14 @@ function Strip({ own: { stripped, bank, area, soils }, at }: { own: StrippedTake
             })
           }
         />
+      )}
+      {lies && loose > lies.capacity && (
+        <Small color="held">
+          {t('strips.tooMuch', {
+            loose: format.text(loose, 'volume'),
+            holds: format.text(lies.capacity, 'volume'),
+          })}
+        </Small>
       )}
       {!island && (
         <Box>
