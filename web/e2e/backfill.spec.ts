@@ -206,6 +206,7 @@ test('islands are taken out with the rest; what is stripped and reduced counts o
   await expect(islands).not.toHaveAttribute('data-islands', '0');
   const loose = await figure(page, 'spoil');
   const dig = await figure(page, 'dig');
+  await unfold(page, 'What cannot stand');
   await side(page).getByRole('button', { name: 'Take them all out' }).click();
   await expect(islands).toHaveAttribute('data-islands', '0');
   await expect.poll(() => figure(page, 'spoil')).toBeGreaterThan(loose);

@@ -1,12 +1,14 @@
 /** Filling back: what is picked first, then where the soil goes; the rest opens from its line. */
 import { Box } from '@chakra-ui/react';
 import type { Takeoff } from '@cimiento/core';
+import { Printer } from 'lucide-react';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useJobId } from '../../state/jobId.ts';
 import { useDesk, useDeskStore } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
-import { Small, Th } from '../../ui/controls.tsx';
+import { Button, Small, Th } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
+import { SheetLink } from '../../ui/SheetLink.tsx';
 import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel, Toggle } from '../fields.tsx';
 import { AfterPanel } from './AfterPanel.tsx';
@@ -31,9 +33,11 @@ export function BackfillPanel() {
       <IslandsPanel />
       <AfterPanel />
       <SchoolsPanel />
-      <a href={`/jobs/${jobId}/backfill-sheet.pdf`} target="_blank" rel="noreferrer">
-        {t('backfill.sheet')}
-      </a>
+      <Button asChild mb={4}>
+        <SheetLink href={`/jobs/${jobId}/backfill-sheet.pdf`} icon={<Printer size={15} aria-hidden />}>
+          {t('backfill.sheet')}
+        </SheetLink>
+      </Button>
     </>
   );
 }
@@ -65,7 +69,7 @@ function SoilPanel() {
         />
       )}
       <details>
-        <Box as="summary" cursor="pointer" fontSize="sm">
+        <Box as="summary" cursor="pointer" fontSize="sm" py={1}>
           {t('backfill.with')}: {t(`backfill.withs.${filled}`)}
         </Box>
         <Choice

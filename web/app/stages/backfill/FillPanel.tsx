@@ -182,7 +182,7 @@ function SideOf({ fill, side }: { fill: ElementFill; side: SideFill }) {
   const laid = cards.filter((card) => card.laid !== null).length;
   return (
     <details data-fill-side={side.side}>
-      <Box as="summary" cursor="pointer" fontSize="sm">
+      <Box as="summary" cursor="pointer" fontSize="sm" py={1}>
         <strong>{sideText(t, side)}</strong>{' '}
         {t('backfill.sideNow', { laid, count: cards.length, level: format.text(reached, 'level') })}
       </Box>

@@ -55,7 +55,7 @@ function SoilFit({ fit }: { fit: Fitness }) {
     edit((d) => change(saidOf(d, id)));
   return (
     <details data-fit-soil={id}>
-      <Box as="summary" cursor="pointer" fontSize="sm">
+      <Box as="summary" cursor="pointer" fontSize="sm" py={1}>
         <strong>{soilName(t, plan, fit.soil.layer)}</strong>: {t(`backfill.uses.${fit.use}`)} ·{' '}
         {t(`backfill.why.${fit.why}`)}
       </Box>

@@ -262,7 +262,7 @@ function BringIn() {
   const money = useDesk((desk) => desk.plan.prices.currency);
   return (
     <details>
-      <Box as="summary" cursor="pointer" fontSize="sm">
+      <Box as="summary" cursor="pointer" fontSize="sm" py={1}>
         {t('backfill.bringIn')}
       </Box>
       <Stack gap={2} pt={1}>

@@ -25,7 +25,7 @@ export function IslandsPanel() {
   const takes = useTakes();
   return (
     <Panel
-      fold={islands.length > 0 ? 'open' : 'shut'}
+      fold="shut"
       title={t('backfill.islands')}
       aside={islands.length > 0 ? String(islands.length) : undefined}
     >
@@ -36,7 +36,7 @@ export function IslandsPanel() {
         </Button>
       )}
       <details open={islands.length < 3}>
-        <Box as="summary" cursor="pointer" fontSize="sm">
+        <Box as="summary" cursor="pointer" fontSize="sm" py={1}>
           {islands
             .map(({ elements }) => names(plan, elements))
             .filter((one, i, all) => all.indexOf(one) === i)
