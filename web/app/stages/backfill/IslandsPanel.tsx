@@ -84,7 +84,7 @@ function useTakes() {
       t('backfill.takesOut', {
         bank: format.text(bank, 'volume'),
         count: loads,
-        hours: hours === null ? '–' : format.text(hours, 'hours'),
+        hours: hours === null ? '–' : format.text(Math.max(0.1, hours), 'hours'),
       }),
       ...(cost === null ? [] : [`${format.text(cost, 'price', { decimals: 0 })} ${prices.currency}`.trim()]),
     ].join(' · ');
