@@ -39,6 +39,27 @@ describe('cimiento takeoff', () => {
   });
 });
 
+describe('cimiento days', () => {
+  it('prints tasks and days from the plan’s own start, or from a day; the same input, the same answer', async () => {
+    const { status, out, err } = await cimiento('days', demo('honey-house'));
+    expect([status, err]).toEqual([0, '']);
+    const json = JSON.parse(out);
+    expect(json.first).toBe('2026-11-23');
+    expect(json.tasks.find(({ id }: { id: string }) => id === 'pour/footings')).toMatchObject({
+      kind: 'pour',
+    });
+    expect(out).not.toMatch(/NaN|Infinity/);
+    expect((await cimiento('days', demo('honey-house'))).out).toBe(out);
+    const later = JSON.parse((await cimiento('days', demo('honey-house'), '--today', '2026-12-01')).out);
+    expect(later.first).toBe('2026-12-01');
+    expect(later.last > json.last).toBe(true);
+  });
+  it('exits 2 at a day that is none', async () => {
+    for (const flags of [['--today'], ['--today', '2026-02-30'], ['--today', 'tomorrow'], ['--csv']])
+      expect((await cimiento('days', demo('honey-house'), ...flags)).status).toBe(2);
+  });
+});
+
 describe('cimiento validate', () => {
   it('exits 0 for a good plan, 1 with paths for a bad one', async () => {
     expect((await cimiento('validate', demo('bell-frame'))).status).toBe(0);

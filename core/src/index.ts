@@ -116,6 +116,8 @@ export {
   chanceDry,
   compute,
   concreteInstead,
+  type Days,
+  type DayTask,
   type DewateredHole,
   type Difference,
   type DigSequence,
@@ -169,6 +171,7 @@ export {
   orderedComesTo,
   orderedFrom,
   overdigShape,
+  programmeOf,
   REMEDIED,
   type RegisteredChange,
   type Remedied,
@@ -191,6 +194,7 @@ export {
   stageRows,
   steelOf,
   type Takeoff,
+  type ToCall,
   type TruckTimes,
   truckTimes,
   type WayTaken,
@@ -574,7 +578,7 @@ export {
   surfaceRuns,
   usualFill,
 } from './takeoff/index.ts';
-export { clockAfter, dayOf, localAfter, localOf, minutesOf, momentOf } from './time/index.ts';
+export { clockAfter, dayOf, isDay, localAfter, localOf, minutesOf, momentOf } from './time/index.ts';
 export {
   decimalSign,
   FOOT,

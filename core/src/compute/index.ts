@@ -12,6 +12,7 @@ export * from './views/fill-schools.ts';
 export * from './views/filling.ts';
 export * from './views/long-section.ts';
 export * from './views/overdig-shape.ts';
+export * from './views/programme.ts';
 export * from './views/section.ts';
 export * from './views/services.ts';
 export * from './views/setout-sheet.ts';

@@ -244,6 +244,16 @@ export function blankPlan(name: string, system: System): Plan {
     compactors: [],
     pour: blankPour(start),
     backfill: blankFilling(start),
+    days: {
+      start: null,
+      week: [true, true, true, true, true, false, false],
+      off: [],
+      people: start('/days/people'),
+      notice: start('/days/notice'),
+      formsStay: start('/days/formsStay'),
+      bayCure: start('/days/bayCure'),
+      own: [],
+    },
     holds: { by: [], own: [] },
     permits: [],
     prices: {

@@ -10,6 +10,11 @@ export const MOST_LOGS = 60;
 /** Levels this far under the ground are a slip of datum or of a digit, m (assumed). */
 export const DEEPEST_DIG = 20;
 /** A time of day as it is written. */
+/** A day of the calendar, 2026-10-14. */
+export const CALENDAR_DAY = '^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])$';
+/** A task of a job, see programme/tasks.ts: what is done, and to what. */
+export const TASK_ID = '^[a-z]{1,12}(/[A-Za-z0-9_.-]{1,60})?$';
+export const MOST_TASKS = 400;
 export const CLOCK = '^([01][0-9]|2[0-3]):[0-5][0-9]$';
 /** Spot levels a plan keeps; an import of more is thinned to those that matter. */
 export const MOST_SPOTS = 20_000;

@@ -500,10 +500,11 @@ const TO_THE_GROUND = {
   beam: null,
 };
 
-/** 13 → 14: how a hole is filled again, what is stripped beside it, what fill costs: nobody has said. */
+/** 13 → 14: how a hole is filled again, what is stripped beside it, what fill costs, when it is worked: nobody has said. */
 const toFourteenth = (plan: Json): Json => ({
   ...plan,
   backfill: NEW_FILLING,
+  days: NEW_DAYS,
   ...(given(plan.prices) && { prices: { ...object(plan.prices), fill: null } }),
   ...(given(plan.site) && { site: { ...object(plan.site), strips: [] } }),
   ...(given(plan.ground) && {
@@ -513,6 +514,17 @@ const toFourteenth = (plan: Json): Json => ({
     },
   }),
 });
+
+const NEW_DAYS = {
+  start: null,
+  week: [true, true, true, true, true, false, false],
+  off: [],
+  people: 3,
+  notice: 8,
+  formsStay: 2,
+  bayCure: 3,
+  own: [],
+};
 
 const NEW_FILLING = {
   with: 'own',

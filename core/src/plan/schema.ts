@@ -11,6 +11,7 @@ import { MATERIAL_IDS } from '../catalogue/materials.ts';
 import { OBSTRUCTION_KINDS } from '../catalogue/obstructions.ts';
 import { PUMP_IDS } from '../catalogue/pumps.ts';
 import { COVER_KINDS, HAND, SLOPE_CLASSES, SOIL_KINDS } from '../catalogue/soils.ts';
+import { Days } from './days.ts';
 import { ELEMENT_SCHEMAS, type Element } from './elements.ts';
 import { FIELDS } from './fields.ts';
 import { Filling, type FillSoil, type OneSided, Stripped } from './filling.ts';
@@ -698,6 +699,7 @@ export const PlanSchema = object({
     fleet: Type.Integer({ minimum: FIELDS['/spoil/fleet'].min, maximum: FIELDS['/spoil/fleet'].max }),
   }),
   backfill: Filling,
+  days: Days,
   /** What the crew compacts with, one of a kind at most. */
   compactors: Type.Array(OwnCompactor, { maxItems: COMPACTOR_IDS.length }),
   /** What elements stand on, by name: one that names none stands on trimmed ground. */

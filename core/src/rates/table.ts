@@ -61,6 +61,21 @@ export const RATES = {
   'slow.crest': typical('times the cycle', [1.5, 2, 2.5], PRACTICE, 'dug'),
   'slow.obstacle': typical('times the cycle', [1.1, 1.2, 1.4], PRACTICE, 'dug'),
   'slow.deep': typical('times the cycle', [1.1, 1.3, 1.5], PRACTICE, 'dug'),
+  /** Corners and boards set and checked. */
+  setOut: typical('points an hour', [4, 6, 10]),
+  /** Topsoil pushed or bucketed off, and ground taken down beside the holes. */
+  stripped: typical('m³ bank an hour', [15, 30, 60]),
+  /** Stone brought in, spread and levelled; tamping is the compactor's. */
+  stoneLaid: typical('m³ an hour', [3, 6, 10], PRACTICE, 'delivered'),
+  leanLaid: typical('m³ a person and hour', [0.5, 1, 1.5]),
+  /** Forms made up, set and braced; and taken off. */
+  formed: typical('m² a person and hour', [0.5, 0.8, 1.2]),
+  formsOff: typical('m² a person and hour', [3, 5, 8]),
+  steelFixed: typical('kg a person and hour', [10, 18, 30]),
+  poured: typical('m³ an hour', [6, 10, 20], PRACTICE, 'poured'),
+  proofed: typical('m² a person and hour', [2, 4, 8]),
+  /** Brought back, spread and tamped in lifts. */
+  filledBack: typical('m³ tamped an hour', [2, 4, 7], PRACTICE, 'laid'),
   /** Output in ground frozen to plates, over the same unfrozen: the ratio of bucket fills. */
   frozenGround: typical(
     'of the output',

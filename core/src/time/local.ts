@@ -34,3 +34,7 @@ export function localAfter(local: string, hours: number, zone: string): string {
   const start = momentOf(local, zone);
   return start === null ? local : localOf(Math.round(start + hours * HOUR_MS), zone);
 }
+
+/** The day after a day, 2026-10-14. */
+export const nextDayOf = (day: string): string =>
+  new Date(Date.parse(`${day}T00:00:00Z`) + 24 * HOUR_MS).toISOString().slice(0, 10);

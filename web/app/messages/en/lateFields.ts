@@ -173,4 +173,18 @@ export const lateFields = {
       bed: 'thicker first bed',
     },
   },
+  days: {
+    start: 'First day',
+    week: 'Days worked',
+    off: 'Days off',
+    people: 'People',
+    notice: 'Notice before somebody looks',
+    formsStay: 'Forms stay on',
+    bayCure: 'A pass cures',
+    rate: 'Rate',
+    hours: 'Hours',
+    task: 'Task',
+    pin: 'Not before',
+    after: 'Comes after',
+  },
 };

@@ -26,6 +26,9 @@ export const lateProblems = {
     fillNoDays: 'Say how many days it dries.',
     fillHigh: '{{name}}: {{value}} is more than it is deep, {{max}}.',
     fillHeld: 'It is not let yet. Say who has it filled all the same, and why.',
+    noWorkday: 'No day of the week is worked: tick one.',
+    pinPast: '{{name}} is not before {{value}}, and today is {{today}}. Take a later day.',
+    taskCircle: 'These wait for one another: {{names}}. Take one of them out.',
     openingSmall: '{{name}}: an opening of {{value}} does not let {{min}} through. Make it wider.',
   },
 };

@@ -173,4 +173,18 @@ export const lateFields = {
       bed: 'primera junta más gruesa',
     },
   },
+  days: {
+    start: 'Primer día',
+    week: 'Días que se trabaja',
+    off: 'Días libres',
+    people: 'Personas',
+    notice: 'Aviso antes de una visita',
+    formsStay: 'El encofrado queda',
+    bayCure: 'Cura de un batache',
+    rate: 'Rendimiento',
+    hours: 'Horas',
+    task: 'Tarea',
+    pin: 'No antes del',
+    after: 'Va después de',
+  },
 };

@@ -27,6 +27,9 @@ export const lateProblems = {
     fillNoDays: 'Diga cuántos días se seca.',
     fillHigh: '{{name}}: {{value}} es más de lo que tiene de hondo, {{max}}.',
     fillHeld: 'Aún no está liberado. Diga quién lo manda rellenar y por qué.',
+    noWorkday: 'No se trabaja ningún día: marque uno.',
+    pinPast: '{{name}} no es antes del {{value}}, y hoy es {{today}}. Tome un día posterior.',
+    taskCircle: 'Se esperan unas a otras: {{names}}. Quite una.',
     openingSmall: '{{name}}: por un hueco de {{value}} no pasan {{min}}. Hágalo más ancho.',
   },
 };

@@ -1,0 +1,66 @@
+/** The days of a job as plain JSON: tasks, days, and what is called by when. Local times of the job's own clock; SI. */
+import type { Days, Plan } from '@cimiento/core';
+
+export const DAYS_FORMAT = 'cimiento-days';
+
+/** @returns an object that survives JSON without loss; every number is finite */
+export const daysJson = (plan: Plan, { tasks, first, last, bound, days, calls, problems }: Days) => ({
+  format: DAYS_FORMAT,
+  version: 1,
+  job: { name: plan.name, place: plan.place },
+  zone: plan.water.zone,
+  first,
+  last,
+  /** The earliest day it could end, whatever the order. */
+  bound,
+  tasks: tasks.map(
+    ({
+      id,
+      kind,
+      element,
+      pass,
+      pour,
+      quantity,
+      unit,
+      rate,
+      from,
+      people,
+      work,
+      passes,
+      resource,
+      after,
+      pin,
+      done,
+      begins,
+      ends,
+      planned,
+      late,
+      waitsFor,
+    }) => ({
+      id,
+      kind,
+      element,
+      pass,
+      pour,
+      quantity,
+      unit,
+      rate,
+      from,
+      people,
+      hours: work,
+      clock: passes,
+      resource,
+      after,
+      pin,
+      done,
+      begins,
+      ends,
+      planned,
+      late,
+      waitsFor,
+    }),
+  ),
+  days,
+  calls,
+  problems,
+});
