@@ -16,7 +16,7 @@ export const backfill = {
     topsoil_haul: 'haul away',
     keep: 'Keep fit soil for backfill',
     with: 'Filled with',
-    withs: { own: 'own soil, where fit', bringIn: 'gravel or soil brought in' },
+    withs: { own: 'own soil', bringIn: 'gravel or soil brought in' },
     // The thing picked.
     fill: 'Fill {{name}}',
     pick: 'Pick what is filled.',
@@ -48,7 +48,7 @@ export const backfill = {
       topsoil: 'topsoil',
       floorRoom: 'room of the floor',
     },
-    sideNow: '{{laid}} of {{count}} lifts · at {{level}}',
+    sideNow: '{{laid}}/{{count}} · {{level}}',
     next: 'Next: {{side}}, lift {{lift}} of {{count}}',
     nextNote: '{{thickness}} tamped, {{loose}} spread · top {{fromString}} under the string',
     done: 'Filled to the top.',

@@ -82,7 +82,8 @@ function Next({ fill, card }: { fill: ElementFill; card: FillCard }) {
           fromString: format.text(fill.info.string.level - card.top, 'length'),
         })}
       </Small>
-      {card.part !== 'topsoil' && <Small>{tampingText(t, format, card)}</Small>}
+      {/* With what is asked once it may be laid. */}
+      {card.part !== 'topsoil' && fill.gate.length === 0 && <Small>{tampingText(t, format, card)}</Small>}
       {card.lifts.tampings.some(({ unsuited }) => unsuited) &&
         card.part !== 'topsoil' &&
         card.part !== 'foot' && <Small color="held">{t('backfill.unsuited')}</Small>}
