@@ -1,4 +1,5 @@
 export * from './climate-csv.ts';
+export * from './days-csv.ts';
 export * from './days-json.ts';
 export * from './dxf.ts';
 export * from './grading-csv.ts';

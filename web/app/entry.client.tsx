@@ -12,7 +12,9 @@ import { preferencesNow } from './state/preferencesNow.ts';
 import { makeCache } from './theme/emotion.ts';
 import { wordsLater, wordsNow } from './ui/later.tsx';
 
-const desk = /^\/jobs\/./.test(location.pathname);
+const desk = /^\/jobs\/[^/]+\/?$/.test(location.pathname);
+// The board of days speaks of everything a job has.
+const days = /^\/jobs\/[^/]+\/days$/.test(location.pathname);
 const hole = location.pathname === '/hole';
 // The hole is kept by the browser, perhaps since before another language was chosen.
 const asked = hole ? preferencesNow().lang : document.documentElement.lang;
@@ -25,7 +27,12 @@ async function spoken(): Promise<Say> {
   if (hole) {
     await loadHole(lang, add);
     rest.push(() => loadFirst(lang).then(add));
-  } else await Promise.all([loadFirst(lang).then(add), desk ? null : loadBoard(lang, add)]);
+  } else
+    await Promise.all([
+      loadFirst(lang).then(add),
+      desk ? null : loadBoard(lang, add),
+      days ? loadLater(lang, add) : null,
+    ]);
   wordsLater(async () => {
     await Promise.all(rest.map((load) => load()));
   });

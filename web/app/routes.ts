@@ -22,6 +22,8 @@ export default [
   route('crew/jobs', 'routes/crew-jobs.ts'),
   route('jobs', 'routes/jobs.tsx'),
   route('jobs/:jobId', 'routes/job.tsx'),
+  route('jobs/:jobId/days', 'routes/days.tsx'),
+  route('jobs/:jobId/days.csv', 'routes/days-csv.ts'),
   route('jobs/:jobId/revisions', 'routes/revisions.ts'),
   route('jobs/:jobId/records', 'routes/records.ts'),
   route('jobs/:jobId/photos/:record', 'routes/photo.ts'),

@@ -53,6 +53,8 @@ const ROUTES: Readonly<Record<string, Asked>> = {
   'crew/jobs': { get: call() },
   jobs: { get: people(), post: { as: [400, 403, 400, 302], form: { intent: 'blank', name: '' } } },
   'jobs/:jobId': { get: ownPage },
+  'jobs/:jobId/days': { get: ownPage },
+  'jobs/:jobId/days.csv': { get: ownPage },
   'jobs/:jobId/revisions': {
     get: ownCall,
     // A revision that is long past: whoever may save is told what is newer.

@@ -1,2 +1,2 @@
 /** A worker of the takeoff pool. */
-export { csv, held, json, ready, summary } from './tasks.ts';
+export { csv, days, held, json, ready, summary } from './tasks.ts';

@@ -2,7 +2,17 @@
  * What is worked out apart from the web server's own thread: takeoffs and paper. Runs in the pool's
  * workers; what goes in and out is plain data.
  */
-import { compute, heldFills, type Lang, type Plan, type SiteRecord, type System } from '@cimiento/core';
+import {
+  compute,
+  type Days,
+  digSequence,
+  heldFills,
+  type Lang,
+  type Plan,
+  programmeOf,
+  type SiteRecord,
+  type System,
+} from '@cimiento/core';
 import { takeoffCsv, takeoffJson } from '@cimiento/formats';
 import { loadMessages, makeI18n, wordsOf } from '../app/messages/i18n.ts';
 import { isFigure, missingFrom } from '../app/paper/read-back.server.ts';
@@ -41,6 +51,15 @@ export const held = ({
   today,
 }: Job & { readonly sent: readonly SiteRecord[]; readonly today: string }) =>
   heldFills(plan, records, sent, today);
+/** How long an order of digging is looked for before the days are put by the best found, ms. */
+const LOOKS = 2000;
+/** The days of a job, in the order it is best dug. */
+export const days = ({ plan, records, today }: Job & { readonly today: string }): Days => {
+  const takeoff = compute(plan, records);
+  const until = performance.now() + LOOKS;
+  const found = digSequence(plan, takeoff, () => performance.now() < until);
+  return programmeOf(plan, takeoff, found.ok ? found.steps.map(({ id }) => id) : [], today);
+};
 export const csv = ({ plan, records }: Job) => takeoffCsv(plan, compute(plan, records));
 
 export async function paper({ sheet, ...rest }: PaperTask): Promise<Uint8Array> {

@@ -5,7 +5,7 @@
  */
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
-import type { Plan, SiteRecord } from '@cimiento/core';
+import type { Days, Plan, SiteRecord } from '@cimiento/core';
 import { Piscina } from 'piscina';
 import { data } from 'react-router';
 import type { JobSummary } from '../../db/schema.ts';
@@ -100,6 +100,9 @@ interface Worked {
 }
 export const summarise = (crewId: string, plan: Plan, records: readonly SiteRecord[] = []) =>
   within(crewId, 'takeoff', () => working<JobSummary>('takeoff', 'summary', { plan, records }));
+/** The days of a job, from a day on. */
+export const daysIn = ({ crewId, plan, records }: Worked, today: string) =>
+  within(crewId, 'takeoff', () => working<Days>('takeoff', 'days', { plan, records, today }));
 /** Ids of what was sent that fills before it was let. */
 export const heldOf = ({ crewId, plan, records }: Worked, sent: readonly SiteRecord[], today: string) =>
   within(crewId, 'takeoff', () => working<string[]>('takeoff', 'held', { plan, records, sent, today }));

@@ -29,8 +29,11 @@ interface Revision {
 const MOST_SHOWN = 4;
 
 export function LogPanel() {
+  const { t } = useTranslation();
+  const jobId = useJobId();
   return (
     <>
+      <a href={`/jobs/${jobId}/days`}>{t('daysPage.days')}</a>
       <RecordPanel />
       <TeachesPanel />
       <Revisions />

@@ -1,0 +1,51 @@
+/** The board of days: what when, what is late, what is called by when. */
+import type { daysPage as english } from '../en/daysPage.ts';
+import type { Words } from '../words.ts';
+
+export const daysPage: Words<typeof english> = {
+  daysPage: {
+    days: 'Días',
+    daysOf: 'Días de {{name}}',
+    back: 'Volver a la obra',
+    none: 'Aún no hay nada dibujado.',
+    ends: 'Termina el {{last}}; no antes del {{bound}} en ningún orden',
+    late_one: '{{count}} día tarde',
+    late_other: '{{count}} días tarde',
+    done: 'hecho',
+    partly: '{{share}} hecho',
+    place: 'Qué',
+    job: 'La obra',
+    legend: 'Dibujado según lo que es; con borde rojo va tarde, a trazos espera al reloj o a quien viene',
+    kind: {
+      setout: 'replanteo',
+      strip: 'desbroce',
+      dig: 'excavar',
+      trim: 'repasar',
+      seen: 'fondo visto',
+      bed: 'cama',
+      lean: 'limpieza',
+      forms: 'encofrar',
+      looked: 'visto',
+      pour: 'verter',
+      cure: 'curar',
+      formsoff: 'desencofrar',
+      proof: 'impermeabilizar',
+      fill: 'rellenar',
+    },
+    taskLine: '{{from}} – {{to}} · {{hours}}',
+    taskWait: '{{from}} – {{to}}',
+    calls: 'Pedir y llamar antes de',
+    call: {
+      stone: 'grava',
+      lean: 'hormigón de limpieza',
+      concrete: 'hormigón',
+      fill: 'relleno',
+      inspector: 'quien mira',
+      pump: 'bomba',
+    },
+    callLine: '{{by}}: {{what}} para {{task}}, hace falta el {{day}}',
+    callAmount: '{{what}}, {{quantity}}',
+    csv: 'En CSV',
+    typical: 'Los rendimientos que nadie dijo son los usuales; lo anotado descuenta lo hecho.',
+  },
+};
