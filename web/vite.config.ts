@@ -11,4 +11,23 @@ export default defineConfig({
     noExternal: [/^@cimiento\//, 'lru-cache', /^@chakra-ui\//, /^@emotion\//, 'lucide-react'],
   },
   build: { target: 'es2022' },
+  environments: {
+    client: {
+      build: {
+        rolldownOptions: {
+          output: {
+            // What every page loads lies in one file: a small one by itself packs badly.
+            codeSplitting: {
+              groups: [
+                {
+                  name: 'page',
+                  test: /node_modules[\\/](react|react-dom|scheduler|react-router|@emotion)[\\/]/,
+                },
+              ],
+            },
+          },
+        },
+      },
+    },
+  },
 });

@@ -44,7 +44,7 @@ describe('cimiento days', () => {
     const { status, out, err } = await cimiento('days', demo('honey-house'));
     expect([status, err]).toEqual([0, '']);
     const json = JSON.parse(out);
-    expect(json.first).toBe('2026-11-23');
+    expect(json.first).toBe('2026-10-08');
     expect(json.tasks.find(({ id }: { id: string }) => id === 'pour/footings')).toMatchObject({
       kind: 'pour',
     });

@@ -62,12 +62,11 @@ export async function run(args: readonly string[], io: Out): Promise<number> {
   }
   if (command === 'days') {
     const found = digSequence(read.plan, takeoff);
-    const days = programmeOf(
-      read.plan,
-      takeoff,
-      found.ok ? found.steps.map(({ id }) => id) : [],
-      asked.today,
-    );
+    const days = programmeOf(read.plan, takeoff, {
+      order: found.ok ? found.steps.map(({ id }) => id) : [],
+      today: asked.today,
+      records: read.records,
+    });
     json(daysJson(read.plan, days));
     return days.problems.length > 0 ? 1 : 0;
   }

@@ -116,6 +116,7 @@ export {
   chanceDry,
   compute,
   concreteInstead,
+  type DayPlan,
   type Days,
   type DayTask,
   type DewateredHole,
@@ -124,6 +125,7 @@ export {
   DRAIN_PIPE,
   DRAWN_LAYERS,
   type Drawn,
+  dayPlanOf,
   dewateringMethods,
   digInputs,
   digOn,
@@ -197,7 +199,9 @@ export {
   type ToCall,
   type TruckTimes,
   truckTimes,
+  type Watch,
   type WayTaken,
+  type Why,
   WORKING_WAYS,
   type WorkingCost,
   type WorkingWay,
@@ -488,6 +492,7 @@ export {
   traitsOf,
   type Underpin,
   WALLED,
+  WAYS_OUT,
   WORDINGS,
   type Wording,
   wholeText,
@@ -507,6 +512,7 @@ export {
   risesOf,
   staysOf,
 } from './pour/index.ts';
+export { type BayState, baysNow, outOf } from './programme/index.ts';
 export { proofsOf, proved, type Stopped, stoppedBy, withStopped } from './proofs/index.ts';
 export { between, oneOf, seeded } from './random/index.ts';
 export { BREAKING, ENOUGH, RATES, type Taught } from './rates/index.ts';
@@ -578,7 +584,16 @@ export {
   surfaceRuns,
   usualFill,
 } from './takeoff/index.ts';
-export { clockAfter, dayOf, isDay, localAfter, localOf, minutesOf, momentOf } from './time/index.ts';
+export {
+  clockAfter,
+  dayOf,
+  isDay,
+  localAfter,
+  localOf,
+  minutesOf,
+  momentOf,
+  nextDayOf,
+} from './time/index.ts';
 export {
   decimalSign,
   FOOT,

@@ -4,7 +4,10 @@ import type { Days, Plan } from '@cimiento/core';
 export const DAYS_FORMAT = 'cimiento-days';
 
 /** @returns an object that survives JSON without loss; every number is finite */
-export const daysJson = (plan: Plan, { tasks, first, last, bound, days, calls, problems }: Days) => ({
+export const daysJson = (
+  plan: Plan,
+  { tasks, first, last, bound, days, calls, watch, floods, unlooked, frost, bays, problems }: Days,
+) => ({
   format: DAYS_FORMAT,
   version: 1,
   job: { name: plan.name, place: plan.place },
@@ -35,6 +38,8 @@ export const daysJson = (plan: Plan, { tasks, first, last, bound, days, calls, p
       ends,
       planned,
       late,
+      why,
+      frozen,
       waitsFor,
     }) => ({
       id,
@@ -57,10 +62,19 @@ export const daysJson = (plan: Plan, { tasks, first, last, bound, days, calls, p
       ends,
       planned,
       late,
+      why,
+      /** Hours of it that frozen ground adds. */
+      frozen,
       waitsFor,
     }),
   ),
   days,
   calls,
+  watch,
+  floods,
+  /** Holes whose nights were not looked at any more: there are too many. */
+  unlooked,
+  frost,
+  bays,
   problems,
 });

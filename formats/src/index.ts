@@ -13,3 +13,4 @@ export * from './survey.ts';
 export * from './survey-csv.ts';
 export * from './takeoff-csv.ts';
 export * from './takeoff-json.ts';
+export * from './weather-csv.ts';

@@ -11,6 +11,9 @@ export interface WeatherDay {
   readonly mean: number;
   /** mm. */
   readonly rain: number;
+  /** °C, of its night and its noon. */
+  readonly low: number;
+  readonly high: number;
 }
 
 const DAY = 86_400_000;
@@ -31,10 +34,15 @@ function dayOf(at: number, seed: number): WeatherDay {
   const own = random(seed * 104_729 + at);
   const mean = CLIMATE.mean - CLIMATE.swing * season + 4 * spell(9) + 2.5 * spell(31) + (own() - 0.5) * 3;
   const rain = own() < 0.28 ? own() * own() * 24 : 0;
+  // The sun makes the day's swing: little under rain.
+  const swing = rain > 0 ? 2.5 : 3 + 4 * own();
+  const tenth = (value: number) => Math.round(value * 10) / 10;
   return {
     date: date.toISOString().slice(0, 10),
-    mean: Math.round(mean * 10) / 10,
-    rain: Math.round(rain * 10) / 10,
+    mean: tenth(mean),
+    rain: tenth(rain),
+    low: tenth(mean - swing),
+    high: tenth(mean + swing),
   };
 }
 

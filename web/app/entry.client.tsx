@@ -14,7 +14,7 @@ import { wordsLater, wordsNow } from './ui/later.tsx';
 
 const desk = /^\/jobs\/[^/]+\/?$/.test(location.pathname);
 // The board of days speaks of everything a job has.
-const days = /^\/jobs\/[^/]+\/days$/.test(location.pathname);
+const days = /^\/(jobs\/[^/]+\/(days|tomorrow)|today)$/.test(location.pathname);
 const hole = location.pathname === '/hole';
 // The hole is kept by the browser, perhaps since before another language was chosen.
 const asked = hole ? preferencesNow().lang : document.documentElement.lang;

@@ -42,6 +42,7 @@ const ROUTES: Readonly<Record<string, Asked>> = {
   mail: { get: everybody(200) },
   crew: { get: people(), post: { as: [200, 403, 200, 302], form: { intent: 'edits', on: '0' } } },
   preferences: { get: everybody(302), post: { as: everybody(302) } },
+  today: { get: people() },
   healthz: { get: everybody(200) },
   'plan.schema.json': { get: everybody(200) },
   weather: { get: call(), query: '?to=2026-01-31&days=2' },
@@ -76,6 +77,8 @@ const ROUTES: Readonly<Record<string, Asked>> = {
   'jobs/:jobId/order-sheet.pdf': { get: ownPage },
   'jobs/:jobId/day-sheet.pdf': { get: ownPage },
   'jobs/:jobId/inspection.pdf': { get: ownPage },
+  'jobs/:jobId/tomorrow': { get: ownPage },
+  'jobs/:jobId/tomorrow-sheet.pdf': { get: ownPage },
 };
 
 const listed = routes.map(({ path = '' }) => path);

@@ -4,7 +4,7 @@
  */
 import {
   compute,
-  type Days,
+  dayPlanOf,
   digSequence,
   heldFills,
   type Lang,
@@ -53,12 +53,19 @@ export const held = ({
   heldFills(plan, records, sent, today);
 /** How long an order of digging is looked for before the days are put by the best found, ms. */
 const LOOKS = 2000;
-/** The days of a job, in the order it is best dug. */
-export const days = ({ plan, records, today }: Job & { readonly today: string }): Days => {
+/** The days of a job, in the order it is best dug; with what is on one of them. */
+export const days = ({
+  plan,
+  records,
+  today,
+  day,
+}: Job & { readonly today: string; readonly day: string }) => {
   const takeoff = compute(plan, records);
   const until = performance.now() + LOOKS;
   const found = digSequence(plan, takeoff, () => performance.now() < until);
-  return programmeOf(plan, takeoff, found.ok ? found.steps.map(({ id }) => id) : [], today);
+  const order = found.ok ? found.steps.map(({ id }) => id) : [];
+  const made = programmeOf(plan, takeoff, { order, today, records });
+  return { days: made, order, on: dayPlanOf(plan, takeoff, made, day) };
 };
 export const csv = ({ plan, records }: Job) => takeoffCsv(plan, compute(plan, records));
 

@@ -6,7 +6,6 @@
 import { type CoverKind, type FrostGroup, SOILS } from '../catalogue/soils.ts';
 import type { Facts } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import { RATES } from '../rates/index.ts';
 import { type DesignWinter, designWinter } from './climate.ts';
 import { type Climate, dryLayer, type FrostLayer, frostDepth, frostLayer, mergedLayers } from './frost.ts';
 import { conductedWinter } from './frost-conduction.ts';
@@ -139,13 +138,11 @@ export function frostCurve(plan: Plan, model: Pick<GroundModel, 'logColumns'>, f
 
 export interface FrozenNow {
   readonly depth: number;
-  /** Output against the same soil unfrozen. */
-  readonly rate: number;
 }
 
 /** Ground frozen on the day of the dig; null when it is not. */
 export function frozenNow({ frozen }: Facts): FrozenNow | null {
-  return frozen && frozen.depth > 0 ? { depth: frozen.depth, rate: RATES.frozenGround.likely } : null;
+  return frozen && frozen.depth > 0 ? { depth: frozen.depth } : null;
 }
 
 export interface FrozenToday {

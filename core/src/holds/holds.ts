@@ -103,6 +103,7 @@ const AFTER: Readonly<Record<HeldWork, readonly HoldKind[]>> = {
   pour: ['bottom', 'lift'],
   backfill: ['forms'],
   pumpOff: ['forms'],
+  postsOut: ['bay'],
 };
 
 /** Elements on whose bottom something lies. */

@@ -2,12 +2,12 @@
  * Which work needs whose eyes before it is covered: one row a kind. What a look needs first is worked out of the
  * plan and the records; who lifts it is the row's, or the job's specification where that says otherwise.
  */
-import { FEELS } from '../log/index.ts';
+import { bayKey, FEELS } from '../log/index.ts';
 import { mayCover } from '../placement/index.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { HeldWork, HoldKind, Role } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
-import { boxElementOf, traitsOf } from '../plan/variants.ts';
+import { boxElementOf, traitsOf, underpinOf } from '../plan/variants.ts';
 import { castKeyOf } from '../pour/index.ts';
 import { shapeOf } from '../setout/index.ts';
 import { type ElementTakeoff, floatsOf, type Job } from '../takeoff/index.ts';
@@ -139,6 +139,17 @@ export const HOLDS: Readonly<Record<HoldKind, HoldRow>> = {
     applies: (info, { plan }) => built(info) && (floatsOf(plan, info)?.states.some(lifts) ?? false),
     needs: (info, { plan, facts }) =>
       info ? [need('heldDown', heldDown(plan, info, facts) ? 1 : 0, 1)] : [],
+  },
+  posts: {
+    before: 'postsOut',
+    role: 'engineer',
+    strict: true,
+    applies: ({ live, element }) => live && (underpinOf(element)?.posts.length ?? 0) > 0,
+    needs: (info, { facts }) => {
+      const all = info?.bays?.count ?? 0;
+      const out = Array.from({ length: all }, (_, i) => facts.bay.get(bayKey(info!.id, i + 1)));
+      return [need('baysReleased', out.filter((one) => one?.state === 'released').length, all)];
+    },
   },
   bay: {
     before: 'pour',

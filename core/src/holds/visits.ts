@@ -12,6 +12,7 @@ export interface Need {
     | 'bottomFound'
     | 'tests'
     | 'liftsReleased'
+    | 'baysReleased'
     | 'heldDown'
     | 'ticked';
   readonly met: boolean;

@@ -86,6 +86,7 @@ describe('records folded', () => {
     const value = (kind: RecordKindId, n: number) =>
       ({
         dug: day(1 + n),
+        bay: { bay: 1 + n, state: 'dug' as const, who: '', role: 'lead' as const, what: '' },
         handDug: { volume: 1 + n, hours: 2 },
         lab: { bed: 'b', layer: `l${n % 2}`, grains: 2.6 + n / 100, points: [] },
         trial: { bed: 'b', layer: 'l', thickness: 0.1 + n / 100, by: 'density' as const, readings: [] },

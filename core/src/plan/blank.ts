@@ -116,6 +116,7 @@ const blankDig = (metric: boolean, start: Start): Plan['dig'] => ({
   buckets: metric ? [0.45, 0.6, 0.9] : [18 * INCH, 24 * INCH, 36 * INCH],
   cramped: false,
   day: { start: '07:30', hours: start('/dig/day/hours') },
+  frozenRate: null,
   handTrim: null,
   handRate: null,
   learned: { byHand: null, outputs: [] },
@@ -252,6 +253,8 @@ export function blankPlan(name: string, system: System): Plan {
       notice: start('/days/notice'),
       formsStay: start('/days/formsStay'),
       bayCure: start('/days/bayCure'),
+      rainStops: null,
+      weather: [],
       own: [],
     },
     holds: { by: [], own: [] },
@@ -389,6 +392,8 @@ export function newUnderpin(plan: Plan, points: Underpin['points']): Underpin {
     key: null,
     bay: starts(plan, '/elements/*/bay'),
     old: null,
+    out: null,
+    posts: [],
   };
 }
 

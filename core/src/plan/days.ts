@@ -2,7 +2,7 @@
 import Type, { type Static } from 'typebox';
 import { FIELDS } from './fields.ts';
 import { CALENDAR_DAY, MOST_TASKS, TASK_ID } from './limits.ts';
-import { num, object, orNull } from './parts.ts';
+import { num, object, oneOf, orNull } from './parts.ts';
 
 const Day = Type.String({ pattern: CALENDAR_DAY });
 const Task = Type.String({ pattern: TASK_ID });
@@ -23,6 +23,20 @@ export const Days = object({
   formsStay: num('/days/formsStay'),
   /** Days a pass under an old wall cures before it is packed: the engineer's. */
   bayCure: num('/days/bayCure'),
+  /** Rain of a day, m, from which nobody works outside. Null: as is typical. */
+  rainStops: orNull(num('/days/rainStops')),
+  /** The weather that is expected, day after day without a gap: as typed, as a file had it, as the feed says. */
+  weather: Type.Array(
+    object({
+      day: Day,
+      /** m, and °C; null: not known. */
+      rain: orNull(num('/days/weather/*/rain')),
+      low: orNull(num('/days/weather/*/low')),
+      high: orNull(num('/days/weather/*/high')),
+      from: oneOf(['typed', 'file', 'feed'] as const),
+    }),
+    { maxItems: 120 },
+  ),
   /** What somebody typed of a task, by its name. Null: by the table of rates, the job's people, as soon as it can. */
   own: Type.Array(
     object({

@@ -11,6 +11,7 @@ import {
   RISING_TOPS,
   STRIP_USES,
   SUPPORTS,
+  WAYS_OUT,
 } from './kinds.ts';
 import { id, name, num, object, oneOf, orNull, Point, text } from './parts.ts';
 
@@ -127,6 +128,16 @@ const Underpin = object({
       gap: num('/elements/*/old/gap'),
     }),
   ),
+  /** How what is dug gets out, and how far; null: nobody has said. A bin holds so much, loose. */
+  out: orNull(
+    object({
+      by: oneOf(WAYS_OUT),
+      distance: num('/elements/*/out/distance'),
+      bin: num('/elements/*/out/bin'),
+    }),
+  ),
+  /** Posts and props that hold the wall meanwhile, each by the word of whoever designed it. */
+  posts: Type.Array(object({ id, name, by: text(120) }), { maxItems: 60 }),
 });
 const Pad = object({
   kind: Type.Literal('pad'),

@@ -52,6 +52,8 @@ export const SUMP_FILLS = ['stone', 'screen', 'open'] as const;
 /** How water is held out of the holes, once that is settled. */
 export const HOLDINGS = ['sump', 'ring', 'gravity', 'wellpoints'] as const;
 export type Holding = (typeof HOLDINGS)[number];
+/** How soil gets out from under a house. */
+export const WAYS_OUT = ['barrow', 'conveyor', 'bins'] as const;
 /** Where pumped water goes. */
 export const DISCHARGES = ['ground', 'storm', 'foul', 'stream', 'tank'] as const;
 export type Discharge = (typeof DISCHARGES)[number];
@@ -77,10 +79,11 @@ export const HOLD_KINDS = [
   'backfill',
   'bay',
   'pump',
+  'posts',
 ] as const;
 export type HoldKind = (typeof HOLD_KINDS)[number];
-/** What waits while a look is wanting: digging, covering a bottom, pouring, filling again, letting the water come back. */
-export const HELD_WORK = ['dig', 'cover', 'pour', 'backfill', 'pumpOff'] as const;
+/** What waits while a look is wanting: digging, covering a bottom, pouring, filling again, letting the water come back, taking posts away. */
+export const HELD_WORK = ['dig', 'cover', 'pour', 'backfill', 'pumpOff', 'postsOut'] as const;
 export type HeldWork = (typeof HELD_WORK)[number];
 /** Papers others give or want before work begins. */
 export const PERMITS = ['permit', 'insurer', 'neighbour', 'stream', 'road', 'locate'] as const;

@@ -505,6 +505,10 @@ const toFourteenth = (plan: Json): Json => ({
   ...plan,
   backfill: NEW_FILLING,
   days: NEW_DAYS,
+  dig: { ...object(plan.dig), frozenRate: null },
+  elements: mapped(plan.elements, (element) =>
+    element.kind === 'underpin' ? { ...element, out: null, posts: [] } : element,
+  ),
   ...(given(plan.prices) && { prices: { ...object(plan.prices), fill: null } }),
   ...(given(plan.site) && { site: { ...object(plan.site), strips: [] } }),
   ...(given(plan.ground) && {
@@ -523,6 +527,8 @@ const NEW_DAYS = {
   notice: 8,
   formsStay: 2,
   bayCure: 3,
+  rainStops: null,
+  weather: [],
   own: [],
 };
 

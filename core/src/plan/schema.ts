@@ -655,6 +655,8 @@ export const PlanSchema = object({
     cramped: Type.Boolean(),
     /** When the machine starts in the morning, 24-hour clock, and hours it digs a day. */
     day: object({ start: Type.String({ pattern: CLOCK }), hours: num('/dig/day/hours') }),
+    /** The machine's output in frozen ground over that in the same ground unfrozen. Null: by how full its bucket comes out. */
+    frozenRate: orNull(num('/dig/frozenRate')),
     /** Null: by soil, 150 mm where water softens it and 50 mm elsewhere. */
     handTrim: orNull(num('/dig/handTrim')),
     /** Loose m³ a person digs in an hour. Null: as taken from the log, else typical. */

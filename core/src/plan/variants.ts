@@ -132,6 +132,10 @@ export const underWallOf = (element: Element): VariantElements['underWall'] | nu
 const of = <V extends Variant>(variant: V, element: Element): VariantElements[V] | null =>
   variantOf(element) === variant ? (element as VariantElements[V]) : null;
 
+/** A run under an old wall, whether that wall is known yet or not. */
+export const underpinOf = (element: Element): Underpin | null =>
+  element.kind === 'underpin' ? element : null;
+
 /** How far boards against frost lie out past a slab's edge, m; 0 where none do. */
 export function apronOf(element: Element): number {
   const boards = boardsOf(element);

@@ -4,7 +4,7 @@
  */
 
 import { DAY_MS, HOUR_MS } from '../time/durations.ts';
-import { localOf, momentOf } from '../time/index.ts';
+import { momentOf } from '../time/index.ts';
 
 export interface WorkWeek {
   /** IANA. */
@@ -61,11 +61,10 @@ export function calendarOf({ zone, week, off, start, hours }: WorkWeek): Calenda
   const begins = (name: string): number | null =>
     momentOf(`${name}T${start}`, zone) ??
     momentOf(`${name}T${String(Number(start.slice(0, 2)) + 1).padStart(2, '0')}${start.slice(2)}`, zone);
-  const dayOf = (moment: number): number => dayNumber(localOf(moment, zone).slice(0, 10));
   /** The first working span that ends after a moment, and its day. */
   const spanFrom = (moment: number): { readonly day: number; readonly span: Span } | null => {
-    // What begins late may run past midnight.
-    const first = dayOf(moment) - 1;
+    // What begins late may run past midnight, and no clock is a day from any other: no time zone is asked for that.
+    const first = Math.floor(moment / DAY_MS) - 2;
     for (let day = first; day < first + FARTHEST; day++) {
       const span = spanOf(day);
       if (span && span[1] - moment >= NOTHING) return { day, span };

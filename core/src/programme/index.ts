@@ -1,3 +1,19 @@
-export { type Calendar, calendarOf, type WorkWeek } from './calendar.ts';
+export { BAY_STATES, type BayNow, type BayState, baysNow } from './bays.ts';
+export { type Calendar, calendarOf, type Span, type WorkWeek } from './calendar.ts';
+export { type GoesOut, outOf } from './out.ts';
 export { circleOf, type Placed, type Schedule, schedule, type Timed } from './schedule.ts';
-export { type Task, type TaskKind, type ToFill, tasksOf } from './tasks.ts';
+export { type Task, type Tasked, type TaskKind, type ToFill, tasksOf } from './tasks.ts';
+export {
+  type Crust,
+  crusts,
+  type DayWeather,
+  frozenHours,
+  frozenRateOf,
+  gapIn,
+  HOT,
+  KEPT_WARM,
+  lostDays,
+  meanOf,
+  rainStop,
+} from './weather.ts';
+export { without } from './without.ts';

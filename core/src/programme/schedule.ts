@@ -203,13 +203,13 @@ function serial(net: Net, start: number, calendarOf: CalendarOf, rank: readonly 
 }
 
 /** The earliest any schedule could end: the longest way, and each resource's work from when it can first be at any of it. */
-function boundOf(net: Net, start: number, calendarOf: CalendarOf): number {
+function boundOf(net: Net, start: number, calendarOf: CalendarOf, shared: CalendarOf): number {
   const ends = unbound(net, start, calendarOf);
   let bound = Math.max(start, ...ends);
   const of = new Map<string, { work: number; first: number; calendar: Calendar }>();
   net.tasks.forEach((task, i) => {
     if (task.resource === null || task.work <= 0) return;
-    const calendar = calendarOf(task);
+    const calendar = shared(task);
     const begins = net.before[i]!.reduce(
       (late, j) => Math.max(late, ends[j]!),
       Math.max(start, task.from ?? start),
@@ -227,12 +227,19 @@ function boundOf(net: Net, start: number, calendarOf: CalendarOf): number {
 /**
  * @param tasks in no circle; one that names what is not there waits for nothing of it
  * @param start nothing begins before, ms since 1970
- * @param calendarOf the working hours of each; those of one resource are one calendar's
+ * @param calendarOf the working hours of each
  * @param aDay hours worked a day, about: to weigh work against what passes by the clock
+ * @param shared the working hours of a task's resource, where some task of it has fewer of its own
  */
-export function schedule(tasks: readonly Timed[], start: number, calendarOf: CalendarOf, aDay = 8): Schedule {
+export function schedule(
+  tasks: readonly Timed[],
+  start: number,
+  calendarOf: CalendarOf,
+  aDay = 8,
+  shared = calendarOf,
+): Schedule {
   const net = netOf(tasks);
-  const bound = boundOf(net, start, calendarOf);
+  const bound = boundOf(net, start, calendarOf, shared);
   const left = waysLeft(net, aDay);
   const ends = unbound(net, start, calendarOf);
   const listed = tasks.map((_, i) => -i);

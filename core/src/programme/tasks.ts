@@ -8,23 +8,27 @@
  */
 import { standsIn } from '../backfill/index.ts';
 import { compactorChoices } from '../base/index.ts';
-import { perimeter } from '../geometry/index.ts';
+import { gapBetween, perimeter } from '../geometry/index.ts';
 import { type HeldJob, type Hold, isOpen } from '../holds/index.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { HoldKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
-import { boxElementOf, outlinedOf, traitsOf } from '../plan/variants.ts';
-import type { Pour } from '../pour/index.ts';
+import { boxElementOf, outlinedOf, traitsOf, underpinOf } from '../plan/variants.ts';
+import type { Cast, Pour } from '../pour/index.ts';
 import { type RateId, rateOf } from '../rates/index.ts';
 import type { Origin } from '../results/index.ts';
 import { setoutPoints, sizesOf } from '../setout/index.ts';
-import type { ElementTakeoff, Job } from '../takeoff/index.ts';
+import { digsWith, type ElementTakeoff, type Job } from '../takeoff/index.ts';
+import { HOUR_MS } from '../time/durations.ts';
 import type { Kind } from '../units/index.ts';
+import { type BayNow, isPast } from './bays.ts';
+import { outOf } from './out.ts';
 
 const TASK_KINDS = [
   'setout',
   'strip',
   'dig',
+  'haul',
   'trim',
   'seen',
   'bed',
@@ -33,6 +37,8 @@ const TASK_KINDS = [
   'looked',
   'pour',
   'cure',
+  'pack',
+  'released',
   'formsoff',
   'proof',
   'fill',
@@ -40,7 +46,7 @@ const TASK_KINDS = [
 export type TaskKind = (typeof TASK_KINDS)[number];
 
 /** Who or what is at a task; a look and a cure take nobody. */
-export type Resource = 'machine' | 'crew' | null;
+export type Resource = 'machine' | 'crew' | 'trucks' | null;
 
 export interface Task {
   /** Its kind, and what it is of: `dig/T1`, `pour/footings`, `dig/U1.2`. */
@@ -66,10 +72,12 @@ export interface Task {
   readonly pin: string | null;
   /** Share of it that is done by the log, 0…1. */
   readonly done: number;
+  /** Of what the machine does: the share of it that lies in a crust so deep, and its output there over that unfrozen. */
+  readonly crust: ((depth: number) => number) | null;
 }
 
 /** A job as tasks are made of it. */
-export type Tasked = HeldJob & Pick<Job, 'work' | 'strips'>;
+export type Tasked = HeldJob & Pick<Job, 'work' | 'strips' | 'loads'>;
 
 /** What is filled again at an element, m³, and the share of it that is laid. */
 export interface ToFill {
@@ -78,7 +86,8 @@ export interface ToFill {
 }
 
 /** A task before what was typed of it is looked at. */
-interface Plain extends Omit<Task, 'rate' | 'from' | 'people' | 'work' | 'pin' | 'after'> {
+interface Plain extends Omit<Task, 'rate' | 'from' | 'people' | 'work' | 'pin' | 'after' | 'crust'> {
+  readonly crust?: Task['crust'];
   readonly after: readonly (string | null)[];
   /** Of a rate of the table; or its hours as they were worked out elsewhere. */
   readonly by:
@@ -89,20 +98,44 @@ interface Plain extends Omit<Task, 'rate' | 'from' | 'people' | 'work' | 'pin' |
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
 const NONE = 1e-6;
 
-/** m² of formed faces of a footing, a wall or a box. */
-function formedArea({ element, rising }: ElementTakeoff): number {
-  if (element.method !== 'formed') return 0;
+/** m round what is cast of an element. */
+function roundOf({ element }: ElementTakeoff): number {
   const outlined = outlinedOf(element);
   const { along, across } = sizesOf(element);
-  const round = outlined ? perimeter(outlined.outline) : 2 * (along + across);
-  const box = boxElementOf(element);
-  const foot = round * (box ? box.height * 2 : element.thickness);
-  const wall =
-    rising && rising.top !== null && element.rising?.made === 'cast'
-      ? 2 * along * (rising.top - rising.bottom)
-      : 0;
-  return foot + wall;
+  return outlined ? perimeter(outlined.outline) : 2 * (along + across);
 }
+
+/** m² of formed faces of what is cast first of an element: its footing, its base, its slab. */
+const footArea = (info: ElementTakeoff): number =>
+  info.element.method === 'formed' ? roundOf(info) * info.element.thickness : 0;
+
+/** m² of formed faces of what is cast later of an element: both faces of walls, the edge and underside of a roof. */
+function castArea(info: ElementTakeoff, { stage, bottom, top }: Cast): number {
+  const { along } = sizesOf(info.element);
+  switch (stage) {
+    case 'walls':
+      return 2 * roundOf(info) * (top - bottom);
+    case 'roof':
+      return roundOf(info) * (top - bottom) + info.bottomArea;
+    case 'rise':
+    case 'beam':
+      return 2 * along * (top - bottom);
+    default:
+      return 0;
+  }
+}
+
+/** m² of formed faces of a pour. @param own what of the job is cast in it */
+const pourArea = (own: readonly ElementTakeoff[], { casts }: Pour): number =>
+  sum(
+    own.map((info) =>
+      sum(
+        casts.map((cast) =>
+          cast.element !== info.id ? 0 : cast.stage === 'first' ? footArea(info) : castArea(info, cast),
+        ),
+      ),
+    ),
+  );
 
 /** Hours of one person at the compacted layers of a bed. */
 const tampHours = ({ layers, length, width }: ElementTakeoff, { compactors }: Plan): number =>
@@ -138,6 +171,13 @@ interface Asked {
   /** Those dug by the machine, in their order. */
   readonly dug: readonly ElementTakeoff[];
   readonly shares: ReadonlyMap<string, number>;
+  /** Truckloads that leave with each element, whole; they add up to the job's. */
+  readonly loads: ReadonlyMap<string, number>;
+  readonly bays: readonly BayNow[];
+  /** When it is asked, ms since 1970. */
+  readonly now: number;
+  /** Share of what the machine digs that lies in a crust so deep. */
+  readonly crust: (depth: number) => number;
 }
 
 const holdAt = (holds: readonly Hold[], kind: HoldKind, id: string) =>
@@ -172,31 +212,64 @@ function look(
   ];
 }
 
-/** What is done at one element before it is cast; a run under an old wall pass by pass. */
-function elementTasks(asked: Asked, info: ElementTakeoff, before: string | null): Plain[] {
-  const { plan, job, shares, dug } = asked;
-  const { id, element, bottomArea, trim, makeUp, stone, concrete, layers } = info;
-  const machine = job.work.machines.find((one) => one.machine === plan.dig.machine) ?? job.work.machines[0];
+/** Something of it was laid, shot or cast: it is dug. */
+function isDug({ job }: Asked, { id, cards }: ElementTakeoff): boolean {
+  return (
+    job.asDug.has(id) ||
+    job.facts.bottom.has(id) ||
+    cards.some((card) => card.laid !== null) ||
+    job.pours.some((pour) => pour.cast && pour.elements.includes(id))
+  );
+}
+
+/** A hole dug, by machine or hand, and what of it leaves. */
+function digTasks(asked: Asked, info: ElementTakeoff, before: string | null): Plain[] {
+  const { plan, job, shares, dug, loads, crust } = asked;
+  const { id, volume } = info;
+  const machine = digsWith(plan, job.work);
   const byHand = job.work.hand.elements.find((one) => one.id === id);
-  const total = sum(dug.map(({ volume }) => volume));
-  const begun =
-    job.asDug.has(id) || job.facts.bottom.has(id) || info.cards.some((card) => card.laid !== null);
-  const cast = job.pours.some((pour) => pour.cast && pour.elements.includes(id));
-  const base = { kind: 'dig' as TaskKind, element: id, pass: null, pour: null, passes: 0 };
+  const total = sum(dug.map((one) => one.volume));
+  const done = isDug(asked, info) ? 1 : (shares.get(id) ?? 0);
+  const base = { element: id, pass: null, pour: null, passes: 0, done };
+  const away = loads.get(id) ?? 0;
   const out: Plain[] = [
     {
       ...base,
       id: `dig/${id}`,
-      quantity: info.volume,
+      kind: 'dig',
+      quantity: volume,
       unit: 'volume',
       resource: byHand ? 'crew' : 'machine',
       after: ['setout', 'strip', before],
-      done: begun || cast ? 1 : (shares.get(id) ?? 0),
       by: byHand
         ? { hours: byHand.hours / plan.days.people, from: job.work.hand.from }
-        : { hours: machine && total > 0 ? (machine.hours * info.volume) / total : 0, from: 'typical' },
+        : { hours: machine && total > 0 ? (machine.thawed * volume) / total : 0, from: 'typical' },
+      ...(!byHand && { crust }),
     },
   ];
+  if (away > 0)
+    out.push({
+      ...base,
+      id: `haul/${id}`,
+      kind: 'haul',
+      quantity: away,
+      unit: 'count',
+      resource: 'trucks',
+      after: [`dig/${id}`],
+      by: { hours: (away * plan.spoil.trip) / 60 / Math.max(1, plan.spoil.fleet), from: 'typed' },
+    });
+  return out;
+}
+
+/** What is done at one element before it is cast; a run under an old wall pass by pass. */
+function elementTasks(asked: Asked, info: ElementTakeoff, before: string | null): Plain[] {
+  const { plan, job } = asked;
+  const { id, element, bottomArea, trim, makeUp, stone, concrete, layers } = info;
+  if (traitsOf(element).inBays) return passTasks(asked, info, before);
+  const begun = isDug(asked, info);
+  const cast = job.pours.some((pour) => pour.cast && pour.elements.includes(id));
+  const base = { kind: 'dig' as TaskKind, element: id, pass: null, pour: null, passes: 0 };
+  const out = digTasks(asked, info, before);
   const trimmed = trim * bottomArea;
   if (trimmed > NONE)
     out.push({
@@ -207,7 +280,7 @@ function elementTasks(asked: Asked, info: ElementTakeoff, before: string | null)
       unit: 'volume',
       resource: 'crew',
       after: [`dig/${id}`],
-      done: begun || cast ? 1 : 0,
+      done: begun ? 1 : 0,
       by: { rate: 'digByHand', each: 'person' },
     });
   out.push(...look(asked, 'seen', 'bottom', info, [`trim/${id}`, `dig/${id}`]));
@@ -241,7 +314,7 @@ function elementTasks(asked: Asked, info: ElementTakeoff, before: string | null)
       done: cast ? 1 : 0,
       by: { rate: 'leanLaid', each: 'person' },
     });
-  const formed = concrete > 0 ? formedArea(info) : 0;
+  const formed = concrete > 0 ? footArea(info) : 0;
   if (formed > NONE)
     out.push({
       ...base,
@@ -256,45 +329,84 @@ function elementTasks(asked: Asked, info: ElementTakeoff, before: string | null)
     });
   if (concrete > 0)
     out.push(...look(asked, 'looked', 'forms', info, [`forms/${id}`, `lean/${id}`, `bed/${id}`, ...laid]));
-  if (!traitsOf(element).inBays) return out;
-  return passTasks(asked, info, before);
+  return out;
 }
 
-/** A run under an old wall: dig, seen, pour, cure, pass after pass; the next waits until the last is packed. */
+/**
+ * A run under an old wall, pass after pass: dig, seen, formed, then cast, cured, packed, let go; the next waits until the
+ * last is. Whoever lets it go is called while it cures, so he comes when it is packed.
+ */
 function passTasks(asked: Asked, info: ElementTakeoff, before: string | null): Plain[] {
-  const { plan, job } = asked;
-  const { bays, id } = info;
+  const { plan, job, bays: all } = asked;
+  const { bays, id, element } = info;
   if (!bays) return [];
   const hours = job.work.hand.elements.find((one) => one.id === id)?.hours;
+  const way = underpinOf(element)?.out ?? null;
+  const wide = sizesOf(element).across;
   return bays.passes.flatMap((own, i): Plain[] => {
     const pass = i + 1;
     const dug = (bays.each.soil + bays.each.access) * own.length;
-    const last = pass === 1 ? ['setout', before] : [`cure/${id}.${pass - 1}`];
-    const poured = job.pours.some(
-      (pour) =>
-        pour.cast &&
-        pour.casts.some((cast) => cast.element === id && cast.stage === 'pass' && cast.number === pass),
-    );
-    const base = { element: id, pass, pour: null, passes: 0 };
-    return [
+    const share = (state: BayNow['state']) =>
+      own.filter((bay) =>
+        all.some((one) => one.element === id && one.bay === bay && isPast(one.state, state)),
+      ).length / Math.max(1, own.length);
+    const carried = way === null ? 0 : outOf(way, dug).hours;
+    const byHand = hours
+      ? (hours * own.length) / bays.count / plan.days.people
+      : dug / rateOf('digByHand', null, null).rate / plan.days.people;
+    const faces = element.method === 'formed' && wide > 0 ? (bays.each.concrete / wide) * own.length : 0;
+    const base = { element: id, pass, pour: null, passes: 0, resource: 'crew' as Resource };
+    const cast = `cure/${id}.${pass}`;
+    const out: Plain[] = [
       {
         ...base,
         id: `dig/${id}.${pass}`,
         kind: 'dig',
         quantity: dug,
         unit: 'volume',
-        resource: 'crew',
-        after: last,
-        done: poured ? 1 : 0,
-        by: hours
-          ? { hours: (hours * own.length) / bays.count / plan.days.people, from: job.work.hand.from }
-          : { rate: 'digByHand', each: 'person' },
+        after: pass === 1 ? ['setout', before] : [`released/${id}.${pass - 1}`],
+        done: share('open'),
+        by: { hours: Math.max(byHand, carried), from: hours ? job.work.hand.from : 'typical' },
       },
       ...look(asked, 'seen', 'bay', info, [`dig/${id}.${pass}`], pass).map((one) => ({
         ...one,
-        done: poured ? 1 : 0,
+        done: share('seen'),
       })),
     ];
+    if (faces > NONE)
+      out.push({
+        ...base,
+        id: `forms/${id}.${pass}`,
+        kind: 'forms',
+        quantity: faces,
+        unit: 'area',
+        after: [`seen/${id}.${pass}`, `dig/${id}.${pass}`],
+        done: share('poured'),
+        by: { rate: 'formed', each: 'person' },
+      });
+    out.push({
+      ...base,
+      id: `pack/${id}.${pass}`,
+      kind: 'pack',
+      quantity: bays.each.pack * own.length,
+      unit: 'volume',
+      after: [cast],
+      done: share('packed'),
+      by: { rate: 'dryPacked', each: 'person' },
+    });
+    // By no clock: he was called for the day.
+    out.push({
+      ...base,
+      id: `released/${id}.${pass}`,
+      kind: 'released',
+      quantity: null,
+      unit: null,
+      resource: null,
+      after: [`pack/${id}.${pass}`, cast],
+      done: share('released'),
+      by: { hours: 0, from: 'typed' },
+    });
+    return out;
   });
 }
 
@@ -304,14 +416,22 @@ function cureOf({ id, casts }: Pour): string {
   return pass ? `cure/${pass.element}.${pass.number}` : `cure/${id}`;
 }
 
+/** When a pour was cast by the log, the last of it, ms since 1970; null: it is not. */
+function pouredAt({ facts }: Tasked, { casts }: Pour): number | null {
+  const at = casts.flatMap(({ key }) => facts.poured.get(key)?.at ?? []).map((when) => Date.parse(when));
+  return at.length < casts.length || at.length === 0 ? null : Math.max(...at);
+}
+
 /** Each pour, what it cures, and forms taken off. */
-function pourTasks({ plan, job }: Asked, pour: Pour, known: ReadonlySet<string>): Plain[] {
+function pourTasks({ plan, job, now }: Asked, pour: Pour, known: ReadonlySet<string>): Plain[] {
   const own = job.elements.filter(({ id }) => pour.elements.includes(id));
   const passes = pour.casts.filter(({ stage }) => stage === 'pass');
   const ready = own.flatMap(({ id, element }) =>
     traitsOf(element).inBays
       ? passes.flatMap((cast) =>
-          cast.element === id ? [`seen/${id}.${cast.number}`, `dig/${id}.${cast.number}`] : [],
+          cast.element === id
+            ? [`forms/${id}.${cast.number}`, `seen/${id}.${cast.number}`, `dig/${id}.${cast.number}`]
+            : [],
         )
       : [`looked/${id}`, `forms/${id}`, `lean/${id}`, `bed/${id}`, `seen/${id}`, `trim/${id}`, `dig/${id}`],
   );
@@ -322,8 +442,9 @@ function pourTasks({ plan, job }: Asked, pour: Pour, known: ReadonlySet<string>)
   const base = { element: null, pass: null, pour: pour.id, done: pour.cast ? 1 : 0 };
   const bay = passes.length > 0;
   const cure = bay ? plan.days.bayCure : plan.backfill.cureDays;
-  const formed = sum(own.map(formedArea));
-  const out: Plain[] = [
+  const when = pouredAt(job, pour);
+  const waited = when === null ? 0 : Math.max(0, (now - when) / HOUR_MS);
+  return [
     {
       ...base,
       id: `pour/${pour.id}`,
@@ -332,7 +453,7 @@ function pourTasks({ plan, job }: Asked, pour: Pour, known: ReadonlySet<string>)
       unit: 'volume',
       passes: 0,
       resource: 'crew',
-      after: [...ready.filter((id) => known.has(id)), ...under],
+      after: [`forms/${pour.id}`, ...ready.filter((id) => known.has(id)), ...under],
       by: { rate: 'poured', each: 'all' },
     },
     {
@@ -341,39 +462,70 @@ function pourTasks({ plan, job }: Asked, pour: Pour, known: ReadonlySet<string>)
       kind: 'cure',
       quantity: null,
       unit: null,
-      passes: cure * 24,
+      passes: Math.max(0, cure * 24 - waited),
       resource: null,
       after: [`pour/${pour.id}`],
-      done: 0,
+      done: when !== null && waited >= cure * 24 ? 1 : 0,
       by: { hours: 0, from: 'typed' },
     },
+    ...formTasks(plan, pour, own, waited, [...under, ...ready.filter((id) => known.has(id))]),
   ];
-  if (formed > NONE && !bay) {
+}
+
+/** Forms of what is cast on something of its own element, and forms taken off again. @param waited hours since it was cast */
+function formTasks(
+  { days }: Plan,
+  pour: Pour,
+  own: readonly ElementTakeoff[],
+  waited: number,
+  before: readonly string[],
+): Plain[] {
+  const base = { element: null, pass: null, pour: pour.id, passes: 0 };
+  const walls = sum(
+    own.map((info) => sum(pour.casts.map((cast) => (cast.element === info.id ? castArea(info, cast) : 0)))),
+  );
+  const formed = pourArea(own, pour);
+  const out: Plain[] = [];
+  if (walls > NONE)
     out.push({
+      ...base,
+      id: `forms/${pour.id}`,
+      kind: 'forms',
+      quantity: walls,
+      unit: 'area',
+      resource: 'crew',
+      after: before,
+      done: pour.cast ? 1 : 0,
+      by: { rate: 'formed', each: 'person' },
+    });
+  // What is cast against the earth under an old wall has none to take off.
+  if (formed <= NONE || pour.casts.some(({ stage }) => stage === 'pass')) return out;
+  const stays = days.formsStay * 24;
+  out.push(
+    {
       ...base,
       id: `formsoff/${pour.id}`,
       kind: 'formsoff',
       quantity: formed,
       unit: 'area',
-      passes: 0,
       resource: 'crew',
       after: [`stay/${pour.id}`],
       done: 0,
       by: { rate: 'formsOff', each: 'person' },
-    });
-    out.push({
+    },
+    {
       ...base,
       id: `stay/${pour.id}`,
       kind: 'cure',
       quantity: null,
       unit: null,
-      passes: plan.days.formsStay * 24,
+      passes: Math.max(0, stays - waited),
       resource: null,
       after: [`pour/${pour.id}`],
-      done: 0,
+      done: pour.cast && waited >= stays ? 1 : 0,
       by: { hours: 0, from: 'typed' },
-    });
-  }
+    },
+  );
   return out;
 }
 
@@ -391,7 +543,12 @@ function fillTasks({ plan, job, holds }: Asked, info: ElementTakeoff, { volume, 
       ...base,
       id: `proof/${id}`,
       kind: 'proof',
-      quantity: formedArea(info) / 2,
+      quantity:
+        sum(
+          pours.map((pour) =>
+            sum(pour.casts.map((cast) => (cast.element === id ? castArea(info, cast) : 0))),
+          ),
+        ) / 2,
       unit: 'area',
       resource: 'crew',
       after: pours.map((pour) => `formsoff/${pour.id}`),
@@ -425,17 +582,25 @@ function fillTasks({ plan, job, holds }: Asked, info: ElementTakeoff, { volume, 
   return out;
 }
 
-/**
- * Tasks of a job.
- * @param order ids in the order they are dug; those left out follow as they were drawn
- * @param fills what is filled again, by id of element
- */
+/** What tasks are made of beside the job. */
+interface TasksAsked {
+  /** Ids in the order they are dug; those left out follow as they were drawn. */
+  readonly order: readonly string[];
+  /** What is filled again, by id of element. */
+  readonly fills: ReadonlyMap<string, ToFill>;
+  readonly bays: readonly BayNow[];
+  /** When it is asked, ms since 1970: what cures since it was cast is so much farther. */
+  readonly now: number;
+  /** Share of what the machine digs that lies in a crust so deep. */
+  readonly crust: (depth: number) => number;
+}
+
+/** Tasks of a job. */
 export function tasksOf(
   plan: Plan,
   job: Tasked,
   holds: readonly Hold[],
-  order: readonly string[],
-  fills: ReadonlyMap<string, ToFill>,
+  { order, fills, bays, now, crust }: TasksAsked,
 ): Task[] {
   const live = job.elements.filter((info) => info.live);
   const rank = new Map(order.map((id, i) => [id, i]));
@@ -443,7 +608,17 @@ export function tasksOf(
     .filter(({ element }) => !element.hand && !traitsOf(element).inBays)
     .toSorted((p, q) => (rank.get(p.id) ?? 1e6 + p.index) - (rank.get(q.id) ?? 1e6 + q.index));
   const logged = sum([...job.facts.dug.values()].flat().map(({ volume }) => volume));
-  const asked: Asked = { plan, job, holds, dug, shares: dugShares(dug, logged) };
+  const asked: Asked = {
+    plan,
+    job,
+    holds,
+    dug,
+    shares: dugShares(dug, logged),
+    loads: loadsBy(live, sum(job.loads.slice(0, 1).map(({ loads }) => loads))),
+    bays,
+    now,
+    crust,
+  };
   const plain: Plain[] = [];
   const base = { element: null, pass: null, pour: null, passes: 0 };
   if (live.length > 0)
@@ -469,6 +644,7 @@ export function tasksOf(
       after: ['setout'],
       done: logged > 0 ? 1 : 0,
       by: { rate: 'stripped', each: 'all' },
+      crust: stripCrust(job),
     });
   const machineOrder = new Map(dug.map(({ id }, i) => [id, i > 0 ? `dig/${dug[i - 1]!.id}` : null]));
   for (const info of live) plain.push(...elementTasks(asked, info, machineOrder.get(info.id) ?? null));
@@ -476,7 +652,56 @@ export function tasksOf(
   for (const pour of job.pours) plain.push(...pourTasks(asked, pour, known));
   for (const info of live)
     plain.push(...fillTasks(asked, info, fills.get(info.id) ?? { volume: 0, done: 0 }));
-  return typed(plan, begun(plain));
+  const inner = innerDigs(live);
+  const waiting = plain.map((task) =>
+    task.kind === 'dig' && task.pass === null && task.element !== null
+      ? { ...task, after: [...task.after, ...(inner.get(task.element) ?? [])] }
+      : task,
+  );
+  return typed(plan, begun(waiting));
+}
+
+/** Truckloads shared out by what is dug of each, so that they add up: one that is begun is of whoever begins it. */
+function loadsBy(live: readonly ElementTakeoff[], loads: number): Map<string, number> {
+  const total = sum(live.map(({ volume }) => volume));
+  let [dug, sent] = [0, 0];
+  return new Map(
+    live.map(({ id, volume }) => {
+      dug += volume;
+      const until = total > NONE ? Math.ceil((dug / total) * loads - 1e-9) : 0;
+      const own = until - sent;
+      sent = until;
+      return [id, own] as const;
+    }),
+  );
+}
+
+/** Share of what is stripped that lies in a crust so deep: of each its own thickness, m³ over m². */
+const stripCrust =
+  ({ strips }: Tasked) =>
+  (depth: number): number =>
+    strips.bank <= NONE
+      ? 0
+      : sum(strips.items.map(({ bank, area }) => Math.min(bank, area * depth))) / strips.bank;
+
+/**
+ * Digs that would take the ground from beside a wall that is being underpinned wait until its last pass is let go: those
+ * deeper than the old wall's underside and no farther from it than they are deeper (1:1, assumed).
+ */
+function innerDigs(live: readonly ElementTakeoff[]): Map<string, string[]> {
+  const out = new Map<string, string[]>();
+  for (const run of live) {
+    const old = underpinOf(run.element)?.old;
+    if (!old || !run.bays) continue;
+    const last = `released/${run.id}.${run.bays.passes.length}`;
+    for (const own of live) {
+      const deeper = old.underside - own.dug;
+      if (own.id === run.id || own.bays || deeper <= NONE) continue;
+      const near = run.bottoms.some((p) => own.bottoms.some((q) => gapBetween(p, q) < deeper));
+      if (near) out.set(own.id, [...(out.get(own.id) ?? []), last]);
+    }
+  }
+  return out;
 }
 
 /** What comes before something that was begun is done, whether anybody logged it or not. */
@@ -488,6 +713,8 @@ function begun(plain: readonly Plain[]): Plain[] {
       const before = id === null ? undefined : byId.get(id);
       // What the machine was at before is no need of it: it may have been passed over.
       if (!before || done.has(before.id) || (task.kind === 'dig' && before.kind === 'dig')) continue;
+      // How far a pass is, its bays say one by one.
+      if (before.pass !== null) continue;
       done.add(before.id);
       back(before);
     }
@@ -525,6 +752,7 @@ function typed({ days }: Plan, plain: readonly Plain[]): Task[] {
       people,
       work: worked,
       pin: own?.pin ?? null,
+      crust: task.crust ?? null,
       after: [...new Set([...after, ...(own?.after ?? [])])].filter(
         (id): id is string => id !== null && id !== task.id && ids.has(id),
       ),

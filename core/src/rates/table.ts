@@ -74,15 +74,16 @@ export const RATES = {
   steelFixed: typical('kg a person and hour', [10, 18, 30]),
   poured: typical('m³ an hour', [6, 10, 20], PRACTICE, 'poured'),
   proofed: typical('m² a person and hour', [2, 4, 8]),
+  /** Rammed between new concrete and an old wall. */
+  dryPacked: typical('m³ a person and hour', [0.03, 0.05, 0.08]),
+  /** Carried out on a belt. */
+  conveyed: typical('m³ loose an hour', [3, 5, 10]),
+  /** A barrow out of a basement, struck off. */
+  barrowHolds: typical('m³ loose', [0.05, 0.06, 0.08]),
+  /** Rain of a day from which a dig is not worked. */
+  rainStops: typical('m a day', [0.005, 0.01, 0.02]),
   /** Brought back, spread and tamped in lifts. */
   filledBack: typical('m³ tamped an hour', [2, 4, 7], PRACTICE, 'laid'),
-  /** Output in ground frozen to plates, over the same unfrozen: the ratio of bucket fills. */
-  frozenGround: typical(
-    'of the output',
-    [0.35, 0.45, 0.6],
-    'Peurifoy & Schexnayder, Construction Planning, Equipment, and Methods',
-    'dug',
-  ),
 } as const satisfies Record<string, Rate>;
 export type RateId = keyof typeof RATES;
 

@@ -29,7 +29,8 @@ export interface Job {
   readonly elements: readonly ElementTakeoff[];
   readonly overdig: { readonly neat: number } & Readonly<Record<Cause, number>>;
   readonly frost: Frost;
-  readonly frozen: (FrozenNow & { readonly volume: number }) | null;
+  /** The crust: how deep, bank m³ dug within it, and the machine's output there over that in the same soil unfrozen. */
+  readonly frozen: (FrozenNow & { readonly volume: number; readonly rate: number }) | null;
   /** Every floor's layers with their levels. */
   readonly stacks: readonly FloorStack[];
   readonly clashes: readonly Clash[];

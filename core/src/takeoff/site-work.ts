@@ -44,6 +44,9 @@ export interface MachineWork {
   readonly machine: string;
   readonly strata: readonly StratumWork[];
   readonly hours: number;
+  /** Hours if none of it were frozen, and the output in frozen ground over that in the same ground unfrozen. */
+  readonly thawed: number;
+  readonly frozenRate: number;
   readonly slowed: readonly Slow[];
   /** Elements deeper than it reaches, and by how much the worst is. */
   readonly tooDeep: readonly string[];
@@ -51,6 +54,10 @@ export interface MachineWork {
   /** Narrower than it: gates by name. */
   readonly gates: readonly string[];
 }
+
+/** What the machine does that the job is dug with; null where there is none. */
+export const digsWith = ({ dig }: Plan, { machines }: Pick<SiteWork, 'machines'>): MachineWork | null =>
+  machines.find(({ machine }) => machine === dig.machine) ?? machines[0] ?? null;
 
 export interface SiteWork {
   readonly layDown: LayDown;
@@ -108,20 +115,28 @@ function machineWork({ plan, soils, byStratum, elements, shares }: Digging): Mac
     if (live.some((e) => e.depth > deepest * DEEP && e.depth <= deepest + 1e-6)) slowed.push('deep');
     if (plan.ground.hazards.some((hazard) => hazard.kind === 'rock')) slowed.push('obstacle');
     if (plan.ground.hazards.some((hazard) => hazard.kind === 'crest')) slowed.push('crest');
+    let [thawed, all] = [0, 0];
     const strata = soils.flatMap((soil, i): StratumWork[] => {
       const volume = byStratum[i]! - byHand[i]!;
       if (volume < 1e-6) return [];
       const learned = outputLearned(plan, machine.id, soil.layer.kind);
       const output = outputIn(machine, soil.layer.kind, soil.swell, learned, false, slowed);
-      const hard = outputIn(machine, soil.layer.kind, soil.swell, learned, true, slowed);
+      const hard =
+        plan.dig.frozenRate === null
+          ? outputIn(machine, soil.layer.kind, soil.swell, learned, true, slowed).rate
+          : output.rate * plan.dig.frozenRate;
       const byMachine = volume * (1 - shares.hand);
       const frozen = shares.frozen * byMachine;
-      return [{ soil, volume, output, hours: (byMachine - frozen) / output.rate + frozen / hard.rate }];
+      thawed += byMachine / output.rate;
+      all += byMachine / hard;
+      return [{ soil, volume, output, hours: (byMachine - frozen) / output.rate + frozen / hard }];
     });
     return {
       machine: machine.id,
       strata,
       hours: strata.reduce((sum, s) => sum + s.hours, 0),
+      thawed,
+      frozenRate: all > 0 ? thawed / all : (plan.dig.frozenRate ?? 1),
       slowed,
       tooDeep: tooDeep.map((e) => e.id),
       short: Math.max(0, ...tooDeep.map((e) => e.depth - deepest)),

@@ -44,6 +44,10 @@ export const SHEETS = {
     file: 'order-sheet',
     make: async (input) => (await import('./order-sheet.server.tsx')).orderPdf(input),
   },
+  tomorrow: {
+    file: 'tomorrow-sheet',
+    make: async (input) => (await import('./tomorrow-sheet.server.tsx')).tomorrowPdf(input),
+  },
   inspection: {
     file: 'inspection',
     make: async (input) => (await import('./inspection-sheet.server.tsx')).inspectionPdf(input),

@@ -6,6 +6,6 @@ import type { Route } from './+types/days-csv';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const job = await jobWithRecords(request, params.jobId);
-  const days = await daysIn(job, today(job.plan.water.zone));
+  const { days } = await daysIn(job, today(job.plan.water.zone));
   return fileOf(`\uFEFF${daysCsv(days)}`, 'text/csv; charset=utf-8', `${job.plan.name} days`, 'csv');
 }

@@ -181,9 +181,10 @@ export default function Jobs({ loaderData, actionData }: Route.ComponentProps) {
         align="start"
       >
         <Box flex="1" w="full" data-jobs>
-          <Heading fontSize="xl" mb={3}>
-            {t('jobs.board')}
-          </Heading>
+          <Flex justify="space-between" align="baseline" gap={3} mb={3}>
+            <Heading fontSize="xl">{t('jobs.board')}</Heading>
+            <a href="/today">{t('daysPage.crew.link')}</a>
+          </Flex>
           <Waiting person={person.id} jobs={jobs} />
           {jobs.length === 0 ? (
             <Box borderWidth="1px" borderStyle="dashed" borderColor="edge" p={6}>

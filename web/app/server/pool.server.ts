@@ -5,7 +5,8 @@
  */
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
-import type { Days, Plan, SiteRecord } from '@cimiento/core';
+import type { DayPlan, Days, Plan, SiteRecord } from '@cimiento/core';
+import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import { data } from 'react-router';
 import type { JobSummary } from '../../db/schema.ts';
@@ -100,9 +101,30 @@ interface Worked {
 }
 export const summarise = (crewId: string, plan: Plan, records: readonly SiteRecord[] = []) =>
   within(crewId, 'takeoff', () => working<JobSummary>('takeoff', 'summary', { plan, records }));
-/** The days of a job, from a day on. */
-export const daysIn = ({ crewId, plan, records }: Worked, today: string) =>
-  within(crewId, 'takeoff', () => working<Days>('takeoff', 'days', { plan, records, today }));
+/** The days of a job, from a day on, the order it is dug in, and what is on one of them. */
+export interface DaysOf {
+  readonly days: Days;
+  readonly order: readonly string[];
+  readonly on: DayPlan;
+}
+/** The last ones asked for, by what they are of: an order is looked for for seconds. */
+const daysKnown = new LRUCache<string, DaysOf>({ max: 60 });
+export async function daysIn(
+  { id, revision, crewId, plan, records }: Worked & { readonly id: string; readonly revision: number },
+  today: string,
+  day = today,
+): Promise<DaysOf> {
+  // What was logged up to then: a board of a day that is over is as it stood.
+  const known = records.filter((record) => record.at.slice(0, 10) <= today);
+  const key = [id, revision, known.length, known.at(-1)?.id, today, day].join(' ');
+  const before = daysKnown.get(key);
+  if (before) return before;
+  const made = await within(crewId, 'takeoff', () =>
+    working<DaysOf>('takeoff', 'days', { plan, records: known, today, day }),
+  );
+  daysKnown.set(key, made);
+  return made;
+}
 /** Ids of what was sent that fills before it was let. */
 export const heldOf = ({ crewId, plan, records }: Worked, sent: readonly SiteRecord[], today: string) =>
   within(crewId, 'takeoff', () => working<string[]>('takeoff', 'held', { plan, records, sent, today }));

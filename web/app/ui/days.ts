@@ -24,6 +24,20 @@ export function dayText(lang: Lang, typed: string): string {
   return time === undefined ? said : `${said}, ${time}`;
 }
 
+/** A typed day by its weekday, without its year: where it is one of these weeks. */
+export function weekdayText(lang: Lang, typed: string): string {
+  const [, day, time] = TYPED.exec(typed) ?? [];
+  const noon = day === undefined ? Number.NaN : Date.parse(`${day}T12:00Z`);
+  if (Number.isNaN(noon)) return typed;
+  const said = new Intl.DateTimeFormat(written(lang), {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+  }).format(noon);
+  return time === undefined ? said : `${said}, ${time}`;
+}
+
 /** A moment where the person is: of today its time, of another day its date too. */
 export function momentText(lang: Lang, at: string | number): string {
   const moment = new Date(at);

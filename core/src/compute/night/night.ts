@@ -113,6 +113,21 @@ export function nightAt(plan: Plan, ground: Ground, element: string): NightHole 
   return typeof times === 'string' || at < 0 ? null : nightIn({ ...ground, plan }, at, times);
 }
 
+/** How wet a hole is under a storm and after it, so many hours in all; null where there is none. @param ground but for the plan's water */
+export function wetUnder(
+  ground: Ground,
+  element: string,
+  storm: NonNullable<Plan['water']['storm']>,
+  hours: number,
+): (HoleSaid & { readonly wet: Wet; readonly dry: boolean }) | null {
+  const at = holeAt(ground, element);
+  if (at < 0) return null;
+  const plan = { ...ground.plan, water: { ...ground.plan.water, storm } };
+  const { basin, hole } = readied({ ...ground, plan }, at);
+  const course = courseOf(basin, { ...showerOf(storm), hours });
+  return { ...hole, wet: wetOver(course, hole.surface), dry: dryAt(course, hole.surface, hours).dry };
+}
+
 /** The night a plan expects. */
 export function nightOf(plan: Plan, takeoff: Takeoff): NightAnswer {
   const times = watched(plan);

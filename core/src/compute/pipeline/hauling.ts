@@ -30,7 +30,14 @@ import type { FillStage } from '../../plan/kinds.ts';
 import type { Plan } from '../../plan/schema.ts';
 import type { Placed } from '../../pour/index.ts';
 import { shapeOf } from '../../setout/index.ts';
-import { type BrokenOut, brokenOut, type ElementTakeoff, type Job, siteWork } from '../../takeoff/index.ts';
+import {
+  type BrokenOut,
+  brokenOut,
+  digsWith,
+  type ElementTakeoff,
+  type Job,
+  siteWork,
+} from '../../takeoff/index.ts';
 import type { Site } from './site.ts';
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
@@ -159,6 +166,13 @@ const deeperIn =
       ),
     );
 
+/** Share of a dig that lies in a crust so deep. Frost does not reach under a house. */
+export function crustShare({ solid, elements }: Pick<Job, 'solid' | 'elements'>, depth: number): number {
+  const total = sum(elements.map(({ volume }) => volume));
+  const open = total - sum(elements.map(({ bays }) => bays?.total ?? 0));
+  return total > 0 && depth > 0 ? Math.max(0, frozenVolume(solid, depth, open)) / total : 0;
+}
+
 /** Bank m³ dug within the frozen crust. */
 const frozenVolume = (solid: Solid, depth: number, total: number) =>
   total - sum(solid.cuts.flatMap(({ cells }) => cells.map((cell) => volumeDeeperThan(cell, depth))));
@@ -174,8 +188,20 @@ export function siteStep(
   const open = dig.total - sum(dig.bays.map((bays) => bays?.total ?? 0));
   const frozenBank = frozen ? frozenVolume(dig.solid, frozen.depth, open) : 0;
   const share = (volume: number) => (dig.total > 0 ? volume / dig.total : 0);
+  const work = siteWork({
+    plan,
+    soils: model.soils,
+    byStratum: dig.byStratum,
+    elements,
+    spoil: hauling.spoil,
+    loads: hauling.loads,
+    shares: { frozen: share(frozenBank), hand: share(handDug(dig.solid, plan.ground.hazards)) },
+    trimmed: hauling.handTrim.volume,
+    deeper: deeperIn(dig.solid),
+    repose: hauling.pile.repose,
+  });
   return {
-    frozen: frozen && { ...frozen, volume: frozenBank },
+    frozen: frozen && { ...frozen, volume: frozenBank, rate: digsWith(plan, work)?.frozenRate ?? 1 },
     clashes: clashesOf(
       plan,
       elements.flatMap((e) =>
@@ -193,17 +219,6 @@ export function siteStep(
           : [],
       ),
     ),
-    work: siteWork({
-      plan,
-      soils: model.soils,
-      byStratum: dig.byStratum,
-      elements,
-      spoil: hauling.spoil,
-      loads: hauling.loads,
-      shares: { frozen: share(frozenBank), hand: share(handDug(dig.solid, plan.ground.hazards)) },
-      trimmed: hauling.handTrim.volume,
-      deeper: deeperIn(dig.solid),
-      repose: hauling.pile.repose,
-    }),
+    work,
   };
 }

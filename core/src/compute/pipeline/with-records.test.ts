@@ -41,6 +41,7 @@ const ONE: { readonly [K in RecordKindId]: () => SiteRecord } = {
   density: () => logged('density', { wet: 1700, moisture: 0.05, cone: null }, lift),
   rework: () => logged('rework', { what: 'rolled' }, lift),
   release: () => logged('release', { who: 'x', reason: 'rain' }, lift),
+  bay: () => logged('bay', { bay: 1, state: 'dug', who: '', role: 'lead', what: '' }, on),
   taped: () => logged('taped', { from: 'A', to: 'B', distance: 3 }),
   frozen: () => logged('frozen', { depth: 0.4, from: 'typed', when: '' }),
   exposed: () => logged('exposed', { hazard: plan.ground.hazards[0]!.id, bare: true }),

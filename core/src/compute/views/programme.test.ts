@@ -24,7 +24,7 @@ const two = (change: (p: Plan) => void = () => {}) =>
     change(p);
   });
 const of = (plan: Plan, records: Parameters<typeof compute>[1] = [], today: string | null = null) =>
-  programmeOf(plan, compute(plan, records), [], today);
+  programmeOf(plan, compute(plan, records), { today, records });
 const task = (days: ReturnType<typeof of>, id: string) => days.tasks.find((one) => one.id === id)!;
 
 describe('the days of a job', () => {

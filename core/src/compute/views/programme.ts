@@ -1,45 +1,78 @@
 /**
- * The days of a job: its tasks in time, what each waits for, what is late against the plan as it stood, and what has to be
- * ordered or called by when. The same input gives the same days: today is an argument.
+ * The days of a job: its tasks in time, what each waits for, what is late against the plan as it stood and why, what the
+ * weather takes, and what has to be ordered or called by when. The same input gives the same days: today is an argument.
  */
+import { groundModel } from '../../ground/index.ts';
 import { holdsOf } from '../../holds/index.ts';
+import { type SiteRecord, standing } from '../../log/index.ts';
+import type { Role } from '../../plan/kinds.ts';
 import type { Plan } from '../../plan/schema.ts';
 import {
+  type BayNow,
+  baysNow,
+  type Calendar,
+  type Crust,
   calendarOf,
   circleOf,
+  crusts,
+  frozenHours,
+  frozenRateOf,
+  gapIn,
+  lostDays,
   type Placed,
+  type Span,
   schedule,
   type Task,
   type ToFill,
   tasksOf,
+  without,
 } from '../../programme/index.ts';
+import { rateOf } from '../../rates/index.ts';
 import type { Problem } from '../../results/index.ts';
-import { DAY_MS } from '../../time/durations.ts';
-import { localOf, momentOf, nextDayOf } from '../../time/index.ts';
+import { digsWith } from '../../takeoff/index.ts';
+import { HOUR_MS } from '../../time/durations.ts';
+import { localOf, minutesOf, momentOf, nextDayOf } from '../../time/index.ts';
+import { crustShare } from '../pipeline/hauling.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
 import { fillingOf } from './filling.ts';
+import { type Watch, watchOf } from './programme-watch.ts';
+import { type Flood, type OpenHole, Rain } from './programme-wet.ts';
+import { type Held, type Late, type Why, whyOf } from './programme-why.ts';
 
 /** A task in time, as the job's own clock shows it. */
-export interface DayTask extends Task {
+export interface DayTask extends Omit<Task, 'crust'> {
   /** Local, 2026-11-26T07:30. */
   readonly begins: string;
   readonly ends: string;
+  /** Hours of its work that frozen ground adds. */
+  readonly frozen: number;
   /** When it would have ended had all gone as planned; null: it is done, or there is no plan to hold it against. */
   readonly planned: string | null;
-  /** Working days it is later than that. */
+  /** Working days it is later than that, and why; null: it is not. */
   readonly late: number;
+  readonly why: Why | null;
   readonly waitsFor: Placed['waitsFor'];
 }
 
 /** Something to be ordered, or somebody to be called, and by when. */
 export interface ToCall {
-  readonly what: 'stone' | 'lean' | 'concrete' | 'fill' | 'inspector' | 'pump';
+  readonly what: 'stone' | 'lean' | 'concrete' | 'fill' | 'trucks' | 'pump' | 'look';
   readonly task: string;
   /** The day it is wanted, and the working day before it. */
   readonly day: string;
   readonly by: string;
-  /** m³ or none. */
+  /** m³, truckloads or none. */
   readonly quantity: number | null;
+  /** Whose eyes. */
+  readonly role: Role | null;
+}
+
+export interface BoardDay {
+  readonly day: string;
+  readonly worked: boolean;
+  /** Nobody works outside: it rains too much. */
+  readonly lost: boolean;
+  readonly tasks: readonly string[];
 }
 
 export interface Days {
@@ -50,36 +83,61 @@ export interface Days {
   /** The earliest day it could end, whatever the order. */
   readonly bound: string;
   /** What is on, day by day that anything is: ids of tasks. */
-  readonly days: readonly {
-    readonly day: string;
-    readonly worked: boolean;
-    readonly tasks: readonly string[];
-  }[];
+  readonly days: readonly BoardDay[];
   readonly calls: readonly ToCall[];
+  /** What to look to, day by day. */
+  readonly watch: readonly Watch[];
+  readonly floods: readonly (Omit<Flood, 'span'> & { readonly from: string; readonly until: string })[];
+  /** Holes whose nights were not looked at: there are too many. */
+  readonly unlooked: number;
+  /** What frozen ground costs: hours of the machine, and at its own price; null: nobody said what an hour costs. */
+  readonly frost: { readonly hours: number; readonly money: number | null };
+  readonly bays: readonly (Omit<BayNow, 'cures'> & { readonly cures: string | null })[];
   readonly problems: readonly Problem[];
 }
 
 /** Days a job is planned over at most; a limit that cuts says so. */
 const MOST_DAYS = 1500;
+/** Where nobody gave a first day: a Monday, so that days can be counted. */
+const FIRST_DAY = '2026-01-05';
 
-const NOTHING: Omit<Days, 'problems'> = { tasks: [], first: '', last: '', bound: '', days: [], calls: [] };
+const NOTHING: Omit<Days, 'problems'> = {
+  tasks: [],
+  first: '',
+  last: '',
+  bound: '',
+  days: [],
+  calls: [],
+  watch: [],
+  floods: [],
+  unlooked: 0,
+  frost: { hours: 0, money: null },
+  bays: [],
+};
 
-/** What is wrong with the days as they are typed: no working day, a day that is none, a pin before today, tasks in a circle. */
+/** What is wrong with the days as they are typed: no working day, a day that is none, a pin before today, tasks in a circle, weather with a gap. */
 function problemsOf({ days, water }: Plan, tasks: readonly Task[], today: string): Problem[] {
   const out: Problem[] = [];
   if (!days.week.some(Boolean)) out.push({ code: 'noWorkday', path: '/days/week' });
   const isNoDay = (day: string) => momentOf(`${day}T12:00`, water.zone) === null;
-  if (days.start !== null && isNoDay(days.start))
-    out.push({ code: 'noSuchDay', path: '/days/start', value: days.start });
+  const noDay = (path: string, value: string) => out.push({ code: 'noSuchDay', path, value });
+  if (days.start !== null && isNoDay(days.start)) noDay('/days/start', days.start);
   days.off.forEach((day, i) => {
-    if (isNoDay(day)) out.push({ code: 'noSuchDay', path: `/days/off/${i}`, value: day });
+    if (isNoDay(day)) noDay(`/days/off/${i}`, day);
   });
   days.own.forEach(({ pin, task }, i) => {
     const done = tasks.find(({ id }) => id === task)?.done ?? 0;
-    if (pin !== null && isNoDay(pin)) out.push({ code: 'noSuchDay', path: `/days/own/${i}/pin`, value: pin });
+    if (pin !== null && isNoDay(pin)) noDay(`/days/own/${i}/pin`, pin);
     else if (pin !== null && pin < today && done < 1)
       out.push({ code: 'pinPast', path: `/days/own/${i}/pin`, value: pin, params: { name: task, today } });
   });
+  days.weather.forEach(({ day, low, high }, i) => {
+    if (isNoDay(day)) noDay(`/days/weather/${i}/day`, day);
+    if (low !== null && high !== null && low > high)
+      out.push({ code: 'coldOverWarmDay', path: `/days/weather/${i}/low`, value: low, params: { day } });
+  });
+  const gap = gapIn(days.weather, nextDayOf);
+  if (gap !== null) out.push({ code: 'weatherGap', path: '/days/weather', value: gap });
   const circle = circleOf(tasks);
   if (circle) {
     const at = days.own.findIndex(({ task }) => circle.includes(task));
@@ -104,102 +162,385 @@ function fillsOf(plan: Plan, takeoff: Takeoff, today: string): Map<string, ToFil
   );
 }
 
+export interface Asked {
+  /** Ids in the order they are dug, as it was found; empty: as they were drawn. */
+  readonly order?: readonly string[];
+  /** The day it is asked, 2026-10-14; null: from the plan's own start. */
+  readonly today?: string | null;
+  /** What was logged: what stopped today, and which trucks came late. */
+  readonly records?: readonly SiteRecord[];
+}
+
+/** Hours nobody could work today, and until when concrete that is late today keeps its pour; ms since 1970. */
+function heldToday(records: readonly SiteRecord[], today: string, zone: string) {
+  let stopped = 0;
+  let until = 0;
+  for (const record of standing(records)) {
+    if (record.kind === 'stopped' && record.value?.day === today) stopped += record.value.hours;
+    if (record.kind !== 'delivered' || record.value?.day !== today || record.value.of !== 'concrete')
+      continue;
+    const { due, arrived, came } = record.value;
+    if (due === null || arrived === null || minutesOf(arrived) <= minutesOf(due)) continue;
+    const at = momentOf(`${today}T${arrived}`, zone);
+    if (at !== null) until = Math.max(until, at + (came / rateOf('poured', null, null).rate) * HOUR_MS);
+  }
+  return { stopped, until };
+}
+
+/** Tasks that cannot be worked at while their hole stands in water. */
+const IN_THE_HOLE: readonly Task['kind'][] = ['trim', 'bed', 'lean', 'forms', 'pour', 'seen', 'looked'];
+
+/** What the weather adds to a plan of days. */
+interface Weathered {
+  /** Hours more of each task, by its place in the list. */
+  readonly frozen: readonly number[];
+  /** Times each cannot be worked at. */
+  readonly wet: readonly (readonly Span[])[];
+  readonly floods: readonly Flood[];
+  readonly unlooked: number;
+}
+
+/** A job's clocks: hours of work on paper, and those that rain and what stopped today leave. */
+interface Clocks {
+  readonly plain: Calendar;
+  readonly outside: Calendar;
+  readonly lost: readonly string[];
+  readonly held: ReturnType<typeof heldToday>;
+  /** The moment a day begins. */
+  readonly moment: (day: string) => number;
+}
+
+function clocksOf(plan: Plan, from: string, records: readonly SiteRecord[]): Clocks {
+  const { days, dig, water } = plan;
+  const { zone } = water;
+  const hours = { zone, week: days.week, start: dig.day.start, hours: dig.day.hours };
+  const moment = (day: string) => momentOf(`${day}T${dig.day.start}`, zone) ?? Date.parse(`${day}T08:00:00Z`);
+  const plain = calendarOf({ ...hours, off: days.off });
+  const lost = lostDays(plan);
+  const held = heldToday(records, from, zone);
+  const start = moment(from);
+  const outside = without(
+    calendarOf({ ...hours, off: [...days.off, ...lost] }),
+    held.stopped > 0 ? [[start, plain.after(start, held.stopped)]] : [],
+  );
+  return { plain, outside, lost, held, moment };
+}
+
+const NO_WEATHER: Weathered = { frozen: [], wet: [], floods: [], unlooked: 0 };
+
+/** Tasks in time: as they were planned, and from today with what the weather adds. */
+function putInTime(
+  plan: Plan,
+  takeoff: Takeoff,
+  tasks: readonly Task[],
+  { plain, outside, held, moment }: Clocks,
+  from: string,
+) {
+  const start = moment(from);
+  const aDay = plan.dig.day.hours;
+  const at = new Map(tasks.map(({ id }, i) => [id, i]));
+  const put = (added: Weathered) => {
+    const own = tasks.map(
+      ({ resource }, i): Calendar => without(resource === null ? plain : outside, added.wet[i] ?? []),
+    );
+    return schedule(
+      tasks.map(({ id, kind, work, passes, resource, after, pin, done }, i) => {
+        const pinned = pin === null ? null : moment(pin);
+        const truck = kind === 'pour' && held.until > start ? held.until : null;
+        return {
+          id,
+          work: (work + (added.frozen[i] ?? 0)) * (1 - done),
+          passes: done >= 1 ? 0 : passes,
+          resource,
+          after,
+          from: truck === null ? pinned : Math.max(truck, pinned ?? truck),
+        };
+      }),
+      start,
+      ({ id }) => own[at.get(id)!]!,
+      aDay,
+      () => outside,
+    );
+  };
+  const crust = crusts(plan, groundModel(plan), takeoff.facts.frozen);
+  const rain = rainOn(plan, takeoff);
+  let added = NO_WEATHER;
+  let now = put(added);
+  // What is frozen or flooded depends on the day a task falls on, and that on what is: looked at twice.
+  for (let look = 0; look < 2; look++) {
+    const next = weathered(plan, takeoff, tasks, now.tasks, crust, rain);
+    const same = JSON.stringify(next) === JSON.stringify(added);
+    added = next;
+    if (same) break;
+    now = put(added);
+  }
+  const was = schedule(
+    tasks.map(({ pin, ...task }) => ({ ...task, from: pin === null ? null : moment(pin) })),
+    moment(plan.days.start ?? from),
+    () => plain,
+    aDay,
+  );
+  return { now, was, added, crust };
+}
+
+/** Tasks whose concrete came late today. */
+const lateTrucks = (tasks: readonly Task[], now: readonly Placed[], { held }: Clocks): Set<string> =>
+  new Set(
+    tasks.flatMap(({ id, kind }, i) =>
+      kind === 'pour' && held.until > 0 && now[i]!.begins <= held.until + HOUR_MS ? [id] : [],
+    ),
+  );
+
+export function programmeOf(
+  plan: Plan,
+  takeoff: Takeoff,
+  { order = [], today = null, records = [] }: Asked = {},
+): Days {
+  const { days, dig, water, prices } = plan;
+  const from = today ?? days.start ?? FIRST_DAY;
+  const job = { ...takeoff, plan };
+  const clocks = clocksOf(plan, from, records);
+  const { plain, moment } = clocks;
+  const start = moment(from);
+  const bays = baysNow(job, start);
+  const holds = holdsOf(job);
+  const tasks = tasksOf(plan, job, holds, {
+    order: dig.order.length > 0 ? dig.order : order,
+    fills: fillsOf(plan, takeoff, from),
+    bays,
+    now: start,
+    crust: (depth) => crustShare(takeoff, depth),
+  });
+  const problems = problemsOf(plan, tasks, from);
+  if (problems.length > 0) return { ...NOTHING, problems };
+  const { now, was, added, crust } = putInTime(plan, takeoff, tasks, clocks, from);
+  const local = (ms: number) => localOf(ms, water.zone);
+  const lost = new Set(clocks.lost);
+  const why = whysOf(tasks, now.tasks, was.tasks, added, {
+    lost: clocks.lost.flatMap((day) =>
+      plain.spans(moment(day), moment(day) + 12 * HOUR_MS).map((span) => ({ day, span })),
+    ),
+    today: { day: from, moment: start },
+    held: { stopped: clocks.held.stopped, truck: lateTrucks(tasks, now.tasks, clocks) },
+  });
+  const shown = tasks.map(({ crust: _crust, ...task }, i): DayTask => {
+    const { begins, ends, waitsFor } = now.tasks[i]!;
+    const then = was.tasks[i]!.ends;
+    const open = task.done < 1;
+    const late = open ? Math.max(0, Math.ceil(plain.between(then, ends) / dig.day.hours - 1e-6)) : 0;
+    return {
+      ...task,
+      begins: local(begins),
+      ends: local(ends),
+      frozen: added.frozen[i] ?? 0,
+      planned: open ? local(then) : null,
+      late,
+      why: late > 0 ? why(task.id) : null,
+      waitsFor,
+    };
+  });
+  const list = boardDays(shown, from, local(now.ends).slice(0, 10), plain, moment, lost);
+  const open = shown.filter(({ done }) => done < 1);
+  const more = open.reduce((sum, { frozen, done }) => sum + frozen * (1 - done), 0);
+  const floods = added.floods.map(({ span, ...flood }) => ({
+    ...flood,
+    from: local(span[0]),
+    until: local(span[1]),
+  }));
+  return {
+    tasks: shown,
+    first: list[0]?.day ?? from,
+    last: local(now.ends).slice(0, 10),
+    bound: local(now.bound).slice(0, 10),
+    days: list,
+    calls: callsOf(takeoff, open, list, floods, holds),
+    watch: watchOf(plan, takeoff, open, crust, floods, list),
+    floods,
+    unlooked: added.unlooked,
+    frost: { hours: more, money: prices.machineHour === null ? null : more * prices.machineHour },
+    bays: bays.map((bay) => ({ ...bay, cures: bay.cures === null ? null : local(bay.cures) })),
+    problems,
+  };
+}
+
+/** What was found of the rain on a takeoff last: an edit of days that leaves weather and water alone looks at no night again. */
+const looked = new WeakMap<Takeoff, { readonly of: string; readonly rain: Rain }>();
+function rainOn(plan: Plan, takeoff: Takeoff): Rain {
+  const of = JSON.stringify([plan.days.weather, plan.water]);
+  const known = looked.get(takeoff);
+  if (known?.of === of) return known.rain;
+  const rain = new Rain(plan, takeoff);
+  looked.set(takeoff, { of, rain });
+  return rain;
+}
+
+/** What the weather adds, with every task where it was put. */
+function weathered(
+  plan: Plan,
+  takeoff: Takeoff,
+  tasks: readonly Task[],
+  placed: readonly Placed[],
+  crust: readonly Crust[],
+  rain: Rain,
+): Weathered {
+  const { zone } = plan.water;
+  const found = takeoff.facts.frozen?.depth ?? 0;
+  const deepOn = (day: string): number => {
+    const known = crust.findLast((one) => one.day <= day);
+    return known ? known.depth : found;
+  };
+  const { rate } = frozenRateOf(plan, digsWith(plan, takeoff.work)?.frozenRate ?? null);
+  const frozen = tasks.map(({ crust: share, work }, i) => {
+    if (!share || work <= 0) return 0;
+    const depth = deepOn(localOf(placed[i]!.begins, zone).slice(0, 10));
+    return depth > 0 ? frozenHours(work, share(depth), rate) - work : 0;
+  });
+  const { floods, unlooked } = rain.in(holesOpen(takeoff, tasks, placed));
+  const wetAt = (element: string) =>
+    floods.flatMap((flood) => (flood.element === element ? [flood.span] : []));
+  const pours = new Map(takeoff.pours.map((pour) => [pour.id, pour.elements]));
+  const wet = tasks.map(({ kind, element, pour }) =>
+    IN_THE_HOLE.includes(kind)
+      ? (element !== null ? [element] : pour !== null ? (pours.get(pour) ?? []) : []).flatMap(wetAt)
+      : [],
+  );
+  return { frozen, wet, floods, unlooked };
+}
+
+/** Holes that stand open, each from when it is dug until what is cast first in it is. */
+function holesOpen(takeoff: Takeoff, tasks: readonly Task[], placed: readonly Placed[]): OpenHole[] {
+  const at = new Map(tasks.map(({ id }, i) => [id, i]));
+  return takeoff.elements.flatMap(({ id, live, bays }): OpenHole[] => {
+    const dig = at.get(`dig/${id}`);
+    if (!live || bays || dig === undefined) return [];
+    const own = takeoff.pours
+      .filter(({ elements }) => elements.includes(id))
+      .toSorted((p, q) => p.turn - q.turn)[0];
+    if (own?.cast) return [];
+    const pour = own ? at.get(`pour/${own.id}`) : undefined;
+    const fill = at.get(`fill/${id}`);
+    const last = pour ?? fill;
+    const begins = tasks[dig]!.done >= 1 ? -Infinity : placed[dig]!.begins;
+    return [{ element: id, span: [begins, last === undefined ? Infinity : placed[last]!.ends] }];
+  });
+}
+
+function whysOf(
+  tasks: readonly Task[],
+  now: readonly Placed[],
+  was: readonly Placed[],
+  { frozen, wet }: Weathered,
+  {
+    lost,
+    today,
+    held,
+  }: {
+    readonly lost: Parameters<typeof whyOf>[1];
+    readonly today: Parameters<typeof whyOf>[2];
+    readonly held: Held;
+  },
+) {
+  const all = new Map(
+    tasks.map((task, i): readonly [string, Late] => [
+      task.id,
+      { task, now: now[i]!, was: was[i]!, frozen: frozen[i] ?? 0, wet: wet[i] ?? [] },
+    ]),
+  );
+  return whyOf(all, lost, today, held);
+}
+
+/** Every day from the first anything is done to the last, with what is on. */
+function boardDays(
+  tasks: readonly DayTask[],
+  from: string,
+  last: string,
+  calendar: Calendar,
+  moment: (day: string) => number,
+  lost: ReadonlySet<string>,
+): BoardDay[] {
+  const open = tasks.filter(({ done }) => done < 1);
+  const first =
+    open.length === 0
+      ? from
+      : open.reduce((day, { begins }) => (begins < day ? begins : day), `${from}T99`).slice(0, 10);
+  const on = new Map<string, string[]>();
+  const out: BoardDay[] = [];
+  for (let day = first; day <= last && out.length < MOST_DAYS; day = nextDayOf(day)) {
+    const own: string[] = [];
+    on.set(day, own);
+    out.push({
+      day,
+      worked: calendar.spans(moment(day), moment(day) + 12 * HOUR_MS).length > 0,
+      lost: lost.has(day),
+      tasks: own,
+    });
+  }
+  for (const { id, begins, ends } of open)
+    for (let day = begins.slice(0, 10); day <= ends.slice(0, 10); day = nextDayOf(day)) {
+      const own = on.get(day);
+      if (!own) break;
+      own.push(id);
+    }
+  return out;
+}
+
 /** What a task has to have there on its day. */
 const WANTS: Partial<Record<Task['kind'], ToCall['what']>> = {
   bed: 'stone',
   lean: 'lean',
   pour: 'concrete',
-  seen: 'inspector',
-  looked: 'inspector',
+  haul: 'trucks',
 };
 
-/**
- * @param order ids in the order they are dug, as it was found; empty: as they were drawn
- * @param today the day it is asked, 2026-10-14; null: nothing is logged yet, from the plan's own start
- */
-export function programmeOf(
-  plan: Plan,
+function callsOf(
   takeoff: Takeoff,
-  order: readonly string[] = [],
-  today: string | null = null,
-): Days {
-  const { days, dig, water } = plan;
-  const zone = water.zone;
-  const from = today ?? days.start ?? FIRST_DAY;
-  const job = { ...takeoff, plan };
-  const tasks = tasksOf(
-    plan,
-    job,
-    holdsOf(job),
-    plan.dig.order.length > 0 ? plan.dig.order : order,
-    fillsOf(plan, takeoff, from),
-  );
-  const problems = problemsOf(plan, tasks, from);
-  if (problems.length > 0) return { ...NOTHING, problems };
-  const calendar = calendarOf({
-    zone,
-    week: days.week,
-    off: days.off,
-    start: dig.day.start,
-    hours: dig.day.hours,
+  open: readonly DayTask[],
+  list: readonly BoardDay[],
+  floods: Days['floods'],
+  holds: ReturnType<typeof holdsOf>,
+): ToCall[] {
+  // The working day before a day; the first of the list before any.
+  const worked = list.filter((one) => one.worked);
+  const dayBefore = (day: string) => worked.findLast((one) => one.day < day)?.day ?? list[0]?.day ?? day;
+  const out = open.flatMap((task): ToCall[] => {
+    const { id, kind, element, pour, quantity } = task;
+    const day = task.begins.slice(0, 10);
+    if (kind === 'seen' || kind === 'looked' || kind === 'released') {
+      const of =
+        kind === 'seen'
+          ? ['bottom', 'bay']
+          : kind === 'released'
+            ? ['bay']
+            : ['forms', 'proofing', 'backfill'];
+      const role = holds.find(
+        (hold) => hold.element === element && hold.kind !== null && of.includes(hold.kind),
+      )?.role;
+      // He comes by the end of it; who lets a bay go is called while it cures.
+      const comes = task.ends.slice(0, 10);
+      const by = kind === 'released' ? dayBefore(comes) : day;
+      return [{ what: 'look', task: id, day: comes, by, quantity: null, role: role ?? null }];
+    }
+    const what = WANTS[kind];
+    if (!what) return [];
+    // Mixed on site it comes in no truck.
+    if (kind === 'pour' && takeoff.pours.find((one) => one.id === pour)?.mixed) return [];
+    const wanted =
+      kind === 'pour' ? (takeoff.pours.find((one) => one.id === pour)?.ordered ?? quantity) : quantity;
+    return [{ what, task: id, day, by: dayBefore(day), quantity: wanted, role: null }];
   });
-  const moment = (day: string) => momentOf(`${day}T${dig.day.start}`, zone) ?? Date.parse(`${day}T08:00:00Z`);
-  const timed = (all: boolean) =>
-    tasks.map(({ id, work, passes, resource, after, pin, done }) => ({
-      id,
-      work: work * (all ? 1 : 1 - done),
-      passes: !all && done >= 1 ? 0 : passes,
-      resource,
-      after,
-      from: pin === null ? null : moment(pin),
-    }));
-  const put = (all: boolean, day: string) => schedule(timed(all), moment(day), () => calendar, dig.day.hours);
-  const now = put(false, from);
-  const was = put(true, days.start ?? from);
-  const local = (at: number) => localOf(at, zone);
-  const shown = tasks.map((task, i): DayTask => {
-    const { begins, ends, waitsFor } = now.tasks[i]!;
-    const then = was.tasks[i]!.ends;
-    return {
-      ...task,
-      begins: local(begins),
-      ends: local(ends),
-      planned: task.done >= 1 ? null : local(then),
-      late: task.done >= 1 ? 0 : Math.max(0, Math.ceil(calendar.between(then, ends) / dig.day.hours - 1e-6)),
-      waitsFor,
-    };
-  });
-  const open = shown.filter(({ done }) => done < 1);
-  const first = open.reduce((day, { begins }) => (begins < day ? begins : day), `${from}T99`).slice(0, 10);
-  const last = local(now.ends).slice(0, 10);
-  const list: Days['days'][number][] = [];
-  for (let day = open.length > 0 ? first : from; day <= last && list.length < MOST_DAYS; day = nextDayOf(day))
-    list.push({
-      day,
-      worked: calendar.spans(moment(day), moment(day) + DAY_MS / 2).length > 0,
-      tasks: open
-        .filter((task) => task.begins.slice(0, 10) <= day && task.ends.slice(0, 10) >= day)
-        .map(({ id }) => id),
-    });
-  return {
-    tasks: shown,
-    first: open.length > 0 ? first : from,
-    last,
-    bound: local(now.bound).slice(0, 10),
-    days: list,
-    calls: open.flatMap((task): ToCall[] => {
-      const what = WANTS[task.kind];
-      if (!what) return [];
-      const day = task.begins.slice(0, 10);
-      return [{ what, task: task.id, day, by: dayBefore(list, day), quantity: task.quantity }];
-    }),
-    problems,
-  };
+  const short = takeoff.spoil.broughtIn.loose;
+  const fill = open.find(({ kind }) => kind === 'fill');
+  if (fill && short > 1e-6) {
+    const day = fill.begins.slice(0, 10);
+    out.push({ what: 'fill', task: fill.id, day, by: dayBefore(day), quantity: short, role: null });
+  }
+  // A hole that still stands in water when it was given up wants a pump.
+  const pumped = new Set<string>();
+  for (const { element, still, day } of floods) {
+    const task = open.find((one) => one.element === element);
+    if (!still || !task || pumped.has(element)) continue;
+    pumped.add(element);
+    out.push({ what: 'pump', task: task.id, day, by: dayBefore(day), quantity: null, role: null });
+  }
+  return out.toSorted((p, q) => (p.by < q.by ? -1 : p.by > q.by ? 1 : 0));
 }
-
-/** Where nobody gave a first day: a Monday, so that days can be counted. */
-const FIRST_DAY = '2026-01-05';
-
-/** The working day before a day, of those listed; the first of them before any. */
-const dayBefore = (list: readonly Days['days'][number][], day: string): string =>
-  list.filter((one) => one.worked && one.day < day).at(-1)?.day ?? list[0]?.day ?? day;

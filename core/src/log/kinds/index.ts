@@ -7,6 +7,7 @@ import type { Range } from '../../plan/fields.ts';
 import type { Book, Checked, Fault, RecordKind, Said } from '../kind.ts';
 import { arrived, arrivedValue } from './arrived.ts';
 import { asked, askedValue } from './asked.ts';
+import { bay, bayValue } from './bay.ts';
 import { bottom, bottomValue } from './bottom.ts';
 import { change, changeValue } from './change.ts';
 import { checkShot, checkShotValue } from './check-shot.ts';
@@ -72,6 +73,7 @@ const RECORD_KINDS = {
   ticked,
   readied,
   poured,
+  bay,
   worked,
   hauled,
   delivered,
@@ -115,6 +117,7 @@ export const RECORD_VALUES = {
   ticked: tickedValue,
   readied: readiedValue,
   poured: pouredValue,
+  bay: bayValue,
   worked: workedValue,
   hauled: hauledValue,
   delivered: deliveredValue,

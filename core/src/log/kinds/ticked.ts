@@ -17,6 +17,7 @@ export const TICK_LISTS = {
   backfill: ['cured', 'propped', 'proofed', 'drain'],
   bay: ['cured', 'packed', 'clean'],
   pump: ['waterOutside', 'filledOver'],
+  posts: ['packed', 'carries'],
 } as const satisfies Readonly<Record<HoldKind, readonly string[]>>;
 export type Tick = (typeof TICK_LISTS)[HoldKind][number];
 

@@ -3,6 +3,8 @@ import { fallOf, type Strip, segmentsOf, type Takeoff } from '@cimiento/core';
 import { memo } from 'react';
 import { ink } from '../../drawing/hatches.tsx';
 import type { View } from '../../drawing/view.ts';
+import { useTranslation } from '../../messages/useTranslation.ts';
+import { BAY_INKS, useBays } from '../../stages/dig/bayStates.ts';
 import { label } from './Marks.tsx';
 
 type Info = Takeoff['elements'][number];
@@ -10,9 +12,11 @@ type Info = Takeoff['elements'][number];
 /** Bays narrower than this on screen carry no number, px. */
 const LEAST_BAY = 14;
 
-/** Bays of a run under an old wall, numbered along it; those of the first pass are filled. */
+/** Bays of a run under an old wall, numbered along it, each by how far it is; those of the first pass have a bold edge. */
 export const Bays = memo(function Bays({ view, info }: { view: View; info: Info }) {
   const { bays, element } = info;
+  const { t } = useTranslation();
+  const states = useBays(element.id);
   if (!bays || element.kind !== 'underpin') return null;
   const first = new Set(bays.passes[0]);
   const half = (element.old?.thickness ?? element.width) / 2;
@@ -40,16 +44,19 @@ export const Bays = memo(function Bays({ view, info }: { view: View; info: Info 
         <g key={cell.n}>
           <path
             d={`M${cell.corners.map(([x, y]) => `${view.x(x)} ${view.y(y)}`).join('L')}Z`}
-            fill={ink(first.has(cell.n) ? 'placed-wash' : 'paper')}
-            stroke={ink('placed')}
-            strokeWidth={1.2}
-          />
+            fill={ink(BAY_INKS[states.get(cell.n) ?? 'toCome'])}
+            stroke={ink(states.get(cell.n) === 'refused' ? 'held' : 'placed')}
+            strokeWidth={first.has(cell.n) ? 2.4 : 1.2}
+            data-bay-state={states.get(cell.n)}
+          >
+            <title>{t(`underpin.state.${states.get(cell.n) ?? 'toCome'}`)}</title>
+          </path>
           {bays.length * view.scale > LEAST_BAY && (
             <text
               x={view.x(cell.at[0])}
               y={view.y(cell.at[1]) + 5}
               textAnchor="middle"
-              fill={ink('ink')}
+              fill={ink(states.get(cell.n) === 'released' ? 'paper' : 'ink')}
               style={label}
             >
               {cell.n}

@@ -296,7 +296,7 @@ function Cut({
       ))}
       {section.bay && (
         <Suspense fallback={null}>
-          <BayOnSection bay={section.bay} scale={scale} end={x(half)} />
+          <BayOnSection bay={section.bay} scale={scale} end={x(half)} at={[section.x, section.y]} />
         </Suspense>
       )}
       {layers.map(({ key, material, points }) => (

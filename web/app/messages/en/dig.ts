@@ -30,6 +30,7 @@ export const dig = {
     more: 'Name, wall, level',
     ruleSet: 'Rules for sides',
     handTrim: 'Hand trim',
+    frozenRate: 'Output in frozen ground, of unfrozen',
     handTrimHint: 'left until just before it is covered',
     machine: 'Machine',
     support: 'Sides kept up by',

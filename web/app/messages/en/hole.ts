@@ -144,6 +144,7 @@ export const hole = {
       backfill: 'Before backfill',
       bay: 'Between bays',
       pump: 'Pump off',
+      posts: 'Posts and props',
       own: 'Own',
     },
     before: {
@@ -152,6 +153,7 @@ export const hole = {
       pour: 'the pour',
       backfill: 'backfill',
       pumpOff: 'the pump goes off',
+      postsOut: 'posts come out',
     },
     role: {
       lead: 'crew lead',
@@ -179,10 +181,12 @@ export const hole = {
       bottomFound: 'bottom felt firm, dry and not frozen',
       tests: 'tests passed {{have}} of {{of}}',
       liftsReleased: 'lifts released {{have}} of {{of}}',
+      baysReleased: 'bays let go {{have}} of {{of}}',
       heldDown: 'cast so far it weighs 1.1 times the highest water',
       ticked: 'list gone through {{have}} of {{of}}',
     },
     tick: {
+      carries: 'the new footing carries',
       clean: 'clean, nothing loose',
       thickness: 'thick enough everywhere',
       level: 'tops at their level',

@@ -33,6 +33,7 @@ export const dig: Words<typeof english> = {
     more: 'Nombre, muro, nivel',
     ruleSet: 'Reglas de taludes',
     handTrim: 'Perfilado a mano',
+    frozenRate: 'Rendimiento en suelo helado, del normal',
     handTrimHint: 'se deja hasta justo antes de tapar',
     machine: 'Máquina',
     support: 'Lados sostenidos con',

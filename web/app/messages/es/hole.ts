@@ -147,6 +147,7 @@ export const hole: Words<typeof english> = {
       backfill: 'Antes del relleno',
       bay: 'Entre bataches',
       pump: 'Parar la bomba',
+      posts: 'Puntales',
       own: 'Propio',
     },
     before: {
@@ -155,6 +156,7 @@ export const hole: Words<typeof english> = {
       pour: 'el hormigonado',
       backfill: 'el relleno',
       pumpOff: 'parar la bomba',
+      postsOut: 'quitar los puntales',
     },
     role: {
       lead: 'jefe de cuadrilla',
@@ -182,10 +184,12 @@ export const hole: Words<typeof english> = {
       bottomFound: 'fondo firme, seco y sin helar',
       tests: 'ensayos aprobados {{have}} de {{of}}',
       liftsReleased: 'tongadas liberadas {{have}} de {{of}}',
+      baysReleased: 'bataches liberados {{have}} de {{of}}',
       heldDown: 'lo hormigonado pesa 1,1 veces el agua más alta',
       ticked: 'lista repasada {{have}} de {{of}}',
     },
     tick: {
+      carries: 'la zapata nueva carga',
       clean: 'limpio, nada suelto',
       thickness: 'espesor en todas partes',
       level: 'caras a su nivel',

@@ -1,12 +1,14 @@
 /** A run under an old wall: the wall, its bays and the passes they are dug in. */
 import { chakra } from '@chakra-ui/react';
-import { axisLength, baysOf, type Takeoff, type Underpin } from '@cimiento/core';
+import { axisLength, baysOf, nextName, startOf, type Takeoff, type Underpin, WAYS_OUT } from '@cimiento/core';
 import type { FC } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
 import { useDesk } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
-import { Small } from '../../ui/controls.tsx';
+import { Button, Select, Small } from '../../ui/controls.tsx';
 import { useFormat } from '../../ui/format.tsx';
+import { NameRow } from '../../ui/NameRow.tsx';
+import { TextField } from '../../ui/TextField.tsx';
 import { bayList } from '../../ui/words.ts';
 import { Fact, PlanField, Toggle } from '../fields.tsx';
 import { newWall } from './oldWall.ts';
@@ -39,9 +41,106 @@ export const UnderpinFields: FC<Own<Underpin>> = (own) => {
       <PlanField hint={t('dig.bayHint')} path={`${path}/bay`} />
       <BayPasses run={axisLength(element)} longest={element.bay} />
       {info?.bays && <BayWork bays={info.bays} />}
+      <WayOutFields {...own} />
+      <PostFields {...own} />
     </>
   );
 };
+
+/** How soil gets out from under the house. */
+function WayOutFields(own: Own<Underpin>) {
+  const { t } = useTranslation();
+  const put = usePut(own);
+  const { out } = own.element;
+  const path = pathOf(own);
+  const system = useDesk((desk) => desk.plan.system);
+  return (
+    <>
+      <label>
+        <Small as="span">{t('underpin.out')}</Small>
+        <Select
+          value={out?.by ?? ''}
+          onChange={({ target }) =>
+            put((e) => {
+              const by = WAYS_OUT.find((way) => way === target.value);
+              e.out = by
+                ? {
+                    by,
+                    distance: out?.distance ?? startOf('/elements/*/out/distance', system),
+                    bin: out?.bin ?? startOf('/elements/*/out/bin', system),
+                  }
+                : null;
+            })
+          }
+        >
+          <option value="">–</option>
+          {WAYS_OUT.map((way) => (
+            <option key={way} value={way}>
+              {t(`underpin.ways.${way}`)}
+            </option>
+          ))}
+        </Select>
+      </label>
+      {out && <PlanField path={`${path}/out/distance`} />}
+      {out?.by === 'bins' && <PlanField path={`${path}/out/bin`} />}
+    </>
+  );
+}
+
+/** Posts and props that stand meanwhile, by whose word. */
+function PostFields(own: Own<Underpin>) {
+  const { t } = useTranslation();
+  const put = usePut(own);
+  const { posts } = own.element;
+  return (
+    <>
+      {posts.map((post, i) => (
+        <div key={post.id} data-post={post.id}>
+          <NameRow
+            label={t('underpin.posts')}
+            name={post.name}
+            rename={(name) =>
+              put((e) => {
+                e.posts[i]!.name = name;
+              }, `post:${post.id}`)
+            }
+            removeLabel={t('underpin.removePost', { name: post.name })}
+            remove={() =>
+              put((e) => {
+                e.posts.splice(i, 1);
+              })
+            }
+          />
+          <TextField
+            label={t('underpin.postBy')}
+            value={post.by}
+            maxLength={120}
+            onChange={({ target }) =>
+              put((e) => {
+                e.posts[i]!.by = target.value;
+              }, `postBy:${post.id}`)
+            }
+          />
+        </div>
+      ))}
+      <Button
+        size="sm"
+        disabled={posts.length >= 60}
+        onClick={() =>
+          put((e) => {
+            const id = nextName(
+              'post-',
+              e.posts.map((post) => post.id),
+            );
+            e.posts.push({ id, name: id, by: '' });
+          })
+        }
+      >
+        {t('underpin.addPost')}
+      </Button>
+    </>
+  );
+}
 
 type Info = Takeoff['elements'][number];
 

@@ -19,6 +19,7 @@ import {
   orderedFrom,
   overdigShape,
   type Plan,
+  programmeOf,
   proofsOf,
   type Remedied,
   remedyCost,
@@ -51,6 +52,12 @@ const LONGEST_SEARCH = 4000;
 const QUESTIONS = {
   takeoff: (job: Asked) => job.takeoff(),
   hole: ({ plan, takeoff }: Asked) => holeView(plan, takeoff(), today(plan.water.zone)),
+  days: ({ plan, records, takeoff }: Asked, order: readonly string[], day: string) => {
+    const made = takeoff();
+    const days = programmeOf(plan, made, { order, today: day, records });
+    const bays = new Map(made.elements.flatMap(({ id, bays: own }) => (own ? [[id, own] as const] : [])));
+    return { days, plan, bays };
+  },
   digOn: ({ plan, takeoff }: Asked, element: string, by: number) => digOn(plan, takeoff(), element, by),
   ordered: ({ plan, takeoff }: Asked, ordered: Ordered) => ({
     from: orderedFrom(plan, takeoff(), ordered),
@@ -87,15 +94,18 @@ type Rest<T> = T extends (job: Asked, ...rest: infer R) => unknown ? R : never;
 export type ArgsOf<Q extends Question> = Rest<(typeof QUESTIONS)[Q]>;
 export type AnswerOf<Q extends Question> = ReturnType<(typeof QUESTIONS)[Q]>;
 
+const butDays = ({ plan, records }: Job): string => JSON.stringify([{ ...plan, days: null }, records]);
+const sameButDays = (before: Job, after: Job): boolean => butDays(before) === butDays(after);
+
 /** A job and what was worked out of it: kept while questions about it come. */
 export class Desk {
   #job: Job | null = null;
   #takeoff: Takeoff | null = null;
 
-  /** Another job, or another state of it. */
+  /** Another job, or another state of it. When it is worked moves nothing that is worked out of it. */
   job(job: Job): void {
+    if (this.#job === null || !sameButDays(this.#job, job)) this.#takeoff = null;
     this.#job = job;
-    this.#takeoff = null;
   }
 
   ask<Q extends Question>(
