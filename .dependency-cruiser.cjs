@@ -29,6 +29,7 @@ const folders = [
   'compute/views',
   'compute/what-if',
   'compute/night',
+  'compute/days',
   'proofs',
 ];
 const notLater = folders.slice(0, -1).map((folder, i) => ({

@@ -7,6 +7,7 @@ import { simulatedJob } from '@cimiento/simulators';
 import { type CDPSession, chromium, type Page } from '@playwright/test';
 import { newJob, ready, signIn, stage } from '../web/e2e/helpers.ts';
 import serve from '../web/e2e/serve.ts';
+import { daysBench } from './bench-days.ts';
 import { holeBench } from './bench-hole.ts';
 import { logBench } from './bench-log.ts';
 import { CHROMIUM } from './chromium.ts';
@@ -86,11 +87,18 @@ async function timed(page: Page, name: string, runs: number, goal: string): Prom
   );
 }
 
-export async function deskBench(): Promise<void> {
+/** @param only the board of days alone */
+export async function deskBench(only?: 'days'): Promise<void> {
   const stop = await serve();
   const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await signIn(page);
+  await daysBench(page, process.env.BASE_URL ?? '');
+  if (only) {
+    await browser.close();
+    await stop();
+    return;
+  }
   console.log('\ndesk, in the browser: from the input event to the frame that shows the new tally');
   await newJob(page, 'honey-house');
   await stage(page, 'ground');

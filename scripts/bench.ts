@@ -21,6 +21,7 @@ import {
 } from '@cimiento/core';
 import { readLandXml, readPlan, readSurveyCsv, writeSurveyCsv } from '@cimiento/formats';
 import { random, simulatedJob, simulatedSurvey } from '@cimiento/simulators';
+import { daysInTime } from './bench-days.ts';
 import { deskBench } from './bench-desk.ts';
 import { ROOT } from './postgres.ts';
 import { repeat, row } from './rows.ts';
@@ -40,6 +41,11 @@ const demo = (name: string): Plan => {
   return read.plan;
 };
 
+if (process.argv.includes('--days')) {
+  daysInTime();
+  await deskBench('days');
+  process.exit(0);
+}
 if (process.argv.includes('--desk')) {
   await deskBench();
   process.exit(0);
@@ -50,6 +56,8 @@ row('Bell frame', time(demo('bell-frame'), 60));
 for (const count of [15, 30, 60, 120, 240])
   row(`simulated job, ${count} elements`, time(simulatedJob(count), count > 100 ? 10 : 40));
 row('Drying barn, stepped', time(demo('drying-barn'), 40));
+
+daysInTime();
 
 /** Each step of a takeoff by itself, in the order they run. */
 function steps(plan: Plan, runs: number): Map<string, number[]> {

@@ -362,7 +362,7 @@ test('the day of the crew across jobs, and a day of one on one page: on a phone,
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${base()}/jobs/${job}/tomorrow?day=2026-10-19`);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('19 Oct 2026, Honey house');
-  await expect(page.locator('[data-part=comes]')).toContainText(/stone/);
+  await expect(page.locator('[data-part=comes]')).toContainText(/trucks/);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   const printed = await page.request.get(`${base()}/jobs/${job}/tomorrow-sheet.pdf?day=2026-10-19`);
   expect(printed.headers()['content-type']).toContain('application/pdf');

@@ -133,28 +133,62 @@ function waysLeft({ tasks, next, order }: Net, aDay: number): number[] {
   return left;
 }
 
-/** What a resource is at, in order. */
-type Busy = { readonly from: number; readonly to: number; readonly id: string }[];
+/** What a resource is at, in order: stretches between which there is time left, each with what is done last in it. */
+type Busy = { from: number; to: number; id: string }[];
 
-/** The earliest place for some work in what a resource is at already. */
+/** The first stretch that ends after a moment. */
+function stretchAfter(busy: Busy, moment: number): number {
+  let [low, high] = [0, busy.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (busy[middle]!.to <= moment) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** The earliest place for some work between what a resource is at already. */
 function gapIn(
   busy: Busy,
   task: Timed,
   calendar: Calendar,
   from: number,
-): { begins: number; behind: string | null } {
+): { begins: number; worked: number; ends: number; behind: string | null } {
   let begins = calendar.next(from);
   let behind: string | null = null;
-  for (const one of busy) {
-    if (one.to <= begins) continue;
-    if (doneFrom(task, calendar, begins).worked <= one.from) break;
+  for (let k = stretchAfter(busy, begins); k < busy.length; k++) {
+    const one = busy[k]!;
+    // Work takes no less time than it has hours.
+    if (one.from - begins >= task.work * HOUR_MS - 1) {
+      const done = doneFrom(task, calendar, begins);
+      if (done.worked <= one.from) return { begins, ...done, behind };
+    }
     begins = calendar.next(one.to);
     behind = one.id;
   }
-  return { begins, behind };
+  return { begins, ...doneFrom(task, calendar, begins), behind };
 }
 
-function serial(net: Net, start: number, calendarOf: CalendarOf, rank: readonly number[]): Placed[] {
+/** Puts work into what a resource is at; stretches with no working time between them become one. */
+function occupy(busy: Busy, calendar: Calendar, from: number, to: number, id: string): void {
+  const at = stretchAfter(busy, from);
+  busy.splice(at, 0, { from, to, id });
+  const join = (k: number): void => {
+    const [one, next] = [busy[k], busy[k + 1]];
+    if (!one || !next || calendar.next(one.to) < next.from) return;
+    busy.splice(k, 2, { from: one.from, to: Math.max(one.to, next.to), id: next.id });
+  };
+  join(at);
+  if (at > 0) join(at - 1);
+}
+
+function serial(
+  net: Net,
+  start: number,
+  calendarOf: CalendarOf,
+  shared: CalendarOf,
+  rank: readonly number[],
+): Placed[] {
   const { tasks, before, next } = net;
   const left = before.map((list) => list.length);
   const busy = new Map<string, Busy>();
@@ -189,14 +223,13 @@ function serial(net: Net, start: number, calendarOf: CalendarOf, rank: readonly 
     }
     const own = busy.get(task.resource) ?? [];
     busy.set(task.resource, own);
-    const { begins, behind } = gapIn(own, task, calendar, from);
-    const done = doneFrom(task, calendar, begins);
-    own.push({ from: begins, to: done.worked, id: task.id });
-    own.sort((p, q) => p.from - q.from);
+    const { begins, worked, ends, behind } = gapIn(own, task, calendar, from);
+    occupy(own, shared(task), begins, worked, task.id);
     return {
       id: task.id,
       begins,
-      ...done,
+      worked,
+      ends,
       waitsFor: behind === null ? waits : { what: 'resource', id: behind },
     };
   }
@@ -247,12 +280,14 @@ export function schedule(
   const early = ends.map((end) => -end);
   let best: Schedule | null = null;
   const tried = (rank: readonly number[]) => {
-    const placed = serial(net, start, calendarOf, rank);
+    const placed = serial(net, start, calendarOf, shared, rank);
     const last = placed.reduce((late, one) => Math.max(late, one.ends), start);
     if (!best || last < best.ends) best = { tasks: placed, ends: last, bound };
     return best.ends <= bound;
   };
-  if ([left, most, listed, early].some(tried)) return best!;
+  // Of a large job there is time for fewer; for the longest way there always is.
+  const ways = Math.max(1, Math.floor(TRIES / Math.max(1, tasks.length)));
+  if ([left, most, listed, early].slice(0, ways).some(tried)) return best!;
   // As many more as there is time for, each a little off the longest way: the same ones every time.
   const next = seeded(tasks.length + 1);
   const far = Math.max(...left, 1);

@@ -10,6 +10,7 @@ import { standsIn } from '../backfill/index.ts';
 import { compactorChoices } from '../base/index.ts';
 import { gapBetween, perimeter } from '../geometry/index.ts';
 import { type HeldJob, type Hold, isOpen } from '../holds/index.ts';
+import { gathered } from '../log/fold.ts';
 import { layerValues } from '../plan/beds.ts';
 import type { HoldKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
@@ -167,7 +168,10 @@ function dugShares(order: readonly ElementTakeoff[], logged: number): Map<string
 interface Asked {
   readonly plan: Plan;
   readonly job: Tasked;
-  readonly holds: readonly Hold[];
+  /** By `holdKeyOf`; and those before backfill, by element. */
+  readonly holds: ReadonlyMap<string, Hold>;
+  readonly backfill: ReadonlyMap<string, readonly Hold[]>;
+  readonly poursOf: ReadonlyMap<string, readonly Pour[]>;
   /** Those dug by the machine, in their order. */
   readonly dug: readonly ElementTakeoff[];
   readonly shares: ReadonlyMap<string, number>;
@@ -180,8 +184,7 @@ interface Asked {
   readonly crust: (depth: number) => number;
 }
 
-const holdAt = (holds: readonly Hold[], kind: HoldKind, id: string) =>
-  holds.find((hold) => hold.kind === kind && hold.element === id);
+const holdKeyOf = (kind: HoldKind, id: string): string => `${kind} ${id}`;
 
 /** A look somebody is asked for: it takes nobody, and so many working hours of notice. */
 function look(
@@ -192,7 +195,7 @@ function look(
   after: readonly (string | null)[],
   pass: number | null = null,
 ): Plain[] {
-  const asked = holdAt(holds, hold, id);
+  const asked = holds.get(holdKeyOf(hold, id));
   if (!asked) return [];
   return [
     {
@@ -213,12 +216,12 @@ function look(
 }
 
 /** Something of it was laid, shot or cast: it is dug. */
-function isDug({ job }: Asked, { id, cards }: ElementTakeoff): boolean {
+function isDug({ job, poursOf }: Asked, { id, cards }: ElementTakeoff): boolean {
   return (
     job.asDug.has(id) ||
     job.facts.bottom.has(id) ||
     cards.some((card) => card.laid !== null) ||
-    job.pours.some((pour) => pour.cast && pour.elements.includes(id))
+    (poursOf.get(id) ?? []).some((pour) => pour.cast)
   );
 }
 
@@ -263,11 +266,11 @@ function digTasks(asked: Asked, info: ElementTakeoff, before: string | null): Pl
 
 /** What is done at one element before it is cast; a run under an old wall pass by pass. */
 function elementTasks(asked: Asked, info: ElementTakeoff, before: string | null): Plain[] {
-  const { plan, job } = asked;
+  const { plan } = asked;
   const { id, element, bottomArea, trim, makeUp, stone, concrete, layers } = info;
   if (traitsOf(element).inBays) return passTasks(asked, info, before);
   const begun = isDug(asked, info);
-  const cast = job.pours.some((pour) => pour.cast && pour.elements.includes(id));
+  const cast = (asked.poursOf.get(id) ?? []).some((pour) => pour.cast);
   const base = { kind: 'dig' as TaskKind, element: id, pass: null, pour: null, passes: 0 };
   const out = digTasks(asked, info, before);
   const trimmed = trim * bottomArea;
@@ -530,12 +533,16 @@ function formTasks(
 }
 
 /** Proofing, and filling again once it is cured, seen and let. */
-function fillTasks({ plan, job, holds }: Asked, info: ElementTakeoff, { volume, done }: ToFill): Plain[] {
+function fillTasks(
+  { plan, poursOf, backfill }: Asked,
+  info: ElementTakeoff,
+  { volume, done }: ToFill,
+): Plain[] {
   const { id, element } = info;
-  const pours = job.pours.filter(({ elements }) => elements.includes(id));
+  const pours = poursOf.get(id) ?? [];
   const base = { element: id, pass: null, pour: null, passes: 0, done: 0 };
   const cured = pours.flatMap((pour) => [cureOf(pour), `formsoff/${pour.id}`]);
-  const asked = holds.filter((hold) => hold.before === 'backfill' && hold.element === id);
+  const asked = backfill.get(id) ?? [];
   const out: Plain[] = [];
   if (volume <= NONE) return out;
   if (standsIn(element) && (plan.backfill.damp !== 'none' || boxElementOf(element) !== null))
@@ -608,10 +615,30 @@ export function tasksOf(
     .filter(({ element }) => !element.hand && !traitsOf(element).inBays)
     .toSorted((p, q) => (rank.get(p.id) ?? 1e6 + p.index) - (rank.get(q.id) ?? 1e6 + q.index));
   const logged = sum([...job.facts.dug.values()].flat().map(({ volume }) => volume));
+  const poursOf = new Map<string, Pour[]>();
+  for (const pour of job.pours)
+    for (const id of pour.elements) {
+      const own = poursOf.get(id);
+      if (own) own.push(pour);
+      else poursOf.set(id, [pour]);
+    }
   const asked: Asked = {
     plan,
     job,
-    holds,
+    holds: new Map(
+      holds.flatMap((hold) =>
+        hold.element === null || hold.kind === 'own'
+          ? []
+          : [[holdKeyOf(hold.kind, hold.element), hold] as const],
+      ),
+    ),
+    backfill: gathered(
+      null,
+      holds,
+      ({ before, element }) => (before === 'backfill' ? element : null),
+      (hold) => hold,
+    ),
+    poursOf,
     dug,
     shares: dugShares(dug, logged),
     loads: loadsBy(live, sum(job.loads.slice(0, 1).map(({ loads }) => loads))),

@@ -1,6 +1,6 @@
 /** Days and hours as they are on the job, in its own time zone. Nothing here asks the clock: now is an argument. */
 import { TZDate } from '@date-fns/tz';
-import { HOUR_MS } from './durations.ts';
+import { DAY_MS, HOUR_MS } from './durations.ts';
 
 /** A local time, 2026-11-26T07:00, taken apart. */
 const LOCAL = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
@@ -21,6 +21,26 @@ export function momentOf(local: string, zone: string): number | null {
 
 /** The local time, and the day, of a moment. @param moment ms since 1970 */
 export const localOf = (moment: number, zone: string): string => shown(new TZDate(moment, zone));
+
+/** `localOf` of one zone for many moments: the zone is asked once for each day of them. @returns local time of a moment, ms since 1970 */
+export function localsOf(zone: string): (moment: number) => string {
+  const offsets = new Map<number, number | null>();
+  const offset = (day: number): number | null => {
+    const known = offsets.get(day);
+    if (known !== undefined) return known;
+    const [from, to] = [day, day + 1].map((one) => new TZDate(one * DAY_MS, zone).getTimezoneOffset());
+    const one = from === to ? -from! * 60_000 : null;
+    offsets.set(day, one);
+    return one;
+  };
+  return (moment) => {
+    const east = Number.isFinite(moment) ? offset(Math.floor(moment / DAY_MS)) : null;
+    return east === null
+      ? localOf(moment, zone)
+      : new Date(Math.floor(moment + east)).toISOString().slice(0, 'yyyy-mm-ddThh:mm'.length);
+  };
+}
+
 export const dayOf = (moment: number, zone: string): string => localOf(moment, zone).slice(0, 10);
 
 /** Hours from one local time to another, as they pass; null when either is none. */

@@ -9,6 +9,7 @@ import {
   isZone,
   localAfter,
   localOf,
+  localsOf,
   minutesOf,
   momentOf,
   nextDay,
@@ -66,6 +67,7 @@ describe('a moment', () => {
         const at = minutes * 60_000;
         const shown = localOf(at, zone);
         expect(shown).toBe(plainly(at, zone));
+        expect(localsOf(zone)(at)).toBe(shown);
         expect(dayOf(at, zone)).toBe(shown.slice(0, 10));
         const again = momentOf(shown, zone)!;
         // An hour that comes twice in autumn is one of the two.
@@ -74,6 +76,16 @@ describe('a moment', () => {
         expect(plainly(again, zone)).toBe(shown);
       }),
     );
+  });
+  it('is shown the same one of many, through the nights the clocks change too', () => {
+    for (const zone of ['Europe/Madrid', 'America/New_York', 'Australia/Lord_Howe']) {
+      const local = localsOf(zone);
+      for (const [from, to] of [
+        [Date.UTC(2026, 2, 7), Date.UTC(2026, 3, 6)],
+        [Date.UTC(2026, 9, 3), Date.UTC(2026, 10, 2)],
+      ] as const)
+        for (let at = from; at < to; at += 1_799_000) expect(local(at)).toBe(localOf(at, zone));
+    }
   });
   it('is so many hours after another as they pass, whatever the clock does meanwhile', () => {
     fc.assert(

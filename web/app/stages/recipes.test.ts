@@ -5,13 +5,13 @@ import {
   blankPlan,
   checkPlan,
   compute,
-  currentPlan,
   liftsOf,
   MATERIALS,
   newBed,
   newPad,
   type Plan,
 } from '@cimiento/core';
+import { readJob } from '@cimiento/formats';
 import fc from 'fast-check';
 import { original, produce } from 'immer';
 import { describe, expect, it } from 'vitest';
@@ -168,11 +168,9 @@ describe('placing on the plan', () => {
 
 describe('edits of beds, pours and elements', () => {
   const demo = (name: string): Plan => {
-    const read = currentPlan(
-      JSON.parse(readFileSync(join(import.meta.dirname, `../../../demo/${name}.json`), 'utf8')),
-    );
-    if (!read) throw new Error(`No demo ${name}.`);
-    return read;
+    const read = readJob(readFileSync(join(import.meta.dirname, `../../../demo/${name}.json`), 'utf8'));
+    if (!read.ok) throw new Error(`No demo ${name}.`);
+    return read.plan;
   };
   const pick = <T>(list: readonly T[], n: number): T | undefined => list[n % Math.max(1, list.length)];
   /** Every edit a panel makes, at some place of a plan. */

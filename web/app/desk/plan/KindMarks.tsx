@@ -1,10 +1,11 @@
 /** What some kinds of element have of their own on the plan: numbered bays, outlets, hands. */
 import { fallOf, type Strip, segmentsOf, type Takeoff } from '@cimiento/core';
 import { memo } from 'react';
+import { BAY_INKS } from '../../drawing/bayInks.ts';
 import { ink } from '../../drawing/hatches.tsx';
 import type { View } from '../../drawing/view.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { BAY_INKS, useBays } from '../../stages/dig/bayStates.ts';
+import { useBays } from '../../state/bays.ts';
 import { label } from './Marks.tsx';
 
 type Info = Takeoff['elements'][number];

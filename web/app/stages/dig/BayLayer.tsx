@@ -3,10 +3,10 @@ import { type BayCut, segmentsOf } from '@cimiento/core';
 import { ink } from '../../drawing/hatches.tsx';
 import { closedPath, type Scale } from '../../drawing/strata.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
+import { useBays } from '../../state/bays.ts';
 import { useDesk } from '../../state/store.ts';
 import { useTakeoff } from '../../state/takeoff.ts';
 import { useFormat } from '../../ui/format.tsx';
-import { useBays } from './bayStates.ts';
 
 const LETTERS = { fontFamily: 'Barlow Condensed', fontWeight: 600, fontSize: 13 } as const;
 

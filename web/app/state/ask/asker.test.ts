@@ -149,7 +149,7 @@ describe('asking a worker', () => {
 });
 
 describe('a job that is asked about', () => {
-  it('is worked out once for all its questions, anew for another', () => {
+  it('is worked out once for all its questions and however its days are typed, anew for another', () => {
     const desk = new Desk();
     expect(() =>
       desk.ask(
@@ -174,14 +174,17 @@ describe('a job that is asked about', () => {
         () => 0,
       ),
     ).toBe(first);
-    desk.job(job());
-    expect(
+    const takeoff = () =>
       desk.ask(
         'takeoff',
         [],
         () => {},
         () => 0,
-      ),
-    ).not.toBe(first);
+      );
+    const { plan, records } = job();
+    desk.job({ plan: { ...plan, days: { ...plan.days, start: '2026-10-05' } }, records });
+    expect(takeoff()).toBe(first);
+    desk.job({ plan: { ...plan, name: 'y' }, records });
+    expect(takeoff()).not.toBe(first);
   });
 });

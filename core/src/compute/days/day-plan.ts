@@ -5,8 +5,7 @@ import type { Plan } from '../../plan/schema.ts';
 import type { TaskKind } from '../../programme/index.ts';
 import { nextDayOf } from '../../time/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
-import type { Days, DayTask, ToCall } from './programme.ts';
-import type { Watch } from './programme-watch.ts';
+import type { Days, DayTask, ToCall, Watch } from './days.ts';
 
 export interface OnDay {
   readonly task: DayTask;

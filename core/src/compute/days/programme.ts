@@ -5,10 +5,8 @@
 import { groundModel } from '../../ground/index.ts';
 import { holdsOf } from '../../holds/index.ts';
 import { type SiteRecord, standing } from '../../log/index.ts';
-import type { Role } from '../../plan/kinds.ts';
 import type { Plan } from '../../plan/schema.ts';
 import {
-  type BayNow,
   baysNow,
   type Calendar,
   type Crust,
@@ -31,73 +29,17 @@ import { rateOf } from '../../rates/index.ts';
 import type { Problem } from '../../results/index.ts';
 import { digsWith } from '../../takeoff/index.ts';
 import { HOUR_MS } from '../../time/durations.ts';
-import { localOf, minutesOf, momentOf, nextDayOf } from '../../time/index.ts';
+import { localsOf, minutesOf, momentOf, nextDayOf } from '../../time/index.ts';
 import { crustShare } from '../pipeline/hauling.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
-import { fillingOf } from './filling.ts';
-import { type Watch, watchOf } from './programme-watch.ts';
-import { type Flood, type OpenHole, Rain } from './programme-wet.ts';
-import { type Held, type Late, type Why, whyOf } from './programme-why.ts';
+import { fillingOf } from '../views/filling.ts';
+import { boardDays } from './board.ts';
+import { callsOf } from './calls.ts';
+import type { Days, DayTask } from './days.ts';
+import { watchOf } from './watch.ts';
+import { type Flood, type OpenHole, Rain } from './wet.ts';
+import { type Held, type Late, whyOf } from './why.ts';
 
-/** A task in time, as the job's own clock shows it. */
-export interface DayTask extends Omit<Task, 'crust'> {
-  /** Local, 2026-11-26T07:30. */
-  readonly begins: string;
-  readonly ends: string;
-  /** Hours of its work that frozen ground adds. */
-  readonly frozen: number;
-  /** When it would have ended had all gone as planned; null: it is done, or there is no plan to hold it against. */
-  readonly planned: string | null;
-  /** Working days it is later than that, and why; null: it is not. */
-  readonly late: number;
-  readonly why: Why | null;
-  readonly waitsFor: Placed['waitsFor'];
-}
-
-/** Something to be ordered, or somebody to be called, and by when. */
-export interface ToCall {
-  readonly what: 'stone' | 'lean' | 'concrete' | 'fill' | 'trucks' | 'pump' | 'look';
-  readonly task: string;
-  /** The day it is wanted, and the working day before it. */
-  readonly day: string;
-  readonly by: string;
-  /** m³, truckloads or none. */
-  readonly quantity: number | null;
-  /** Whose eyes. */
-  readonly role: Role | null;
-}
-
-export interface BoardDay {
-  readonly day: string;
-  readonly worked: boolean;
-  /** Nobody works outside: it rains too much. */
-  readonly lost: boolean;
-  readonly tasks: readonly string[];
-}
-
-export interface Days {
-  readonly tasks: readonly DayTask[];
-  /** The first and the last day anything is done. */
-  readonly first: string;
-  readonly last: string;
-  /** The earliest day it could end, whatever the order. */
-  readonly bound: string;
-  /** What is on, day by day that anything is: ids of tasks. */
-  readonly days: readonly BoardDay[];
-  readonly calls: readonly ToCall[];
-  /** What to look to, day by day. */
-  readonly watch: readonly Watch[];
-  readonly floods: readonly (Omit<Flood, 'span'> & { readonly from: string; readonly until: string })[];
-  /** Holes whose nights were not looked at: there are too many. */
-  readonly unlooked: number;
-  /** What frozen ground costs: hours of the machine, and at its own price; null: nobody said what an hour costs. */
-  readonly frost: { readonly hours: number; readonly money: number | null };
-  readonly bays: readonly (Omit<BayNow, 'cures'> & { readonly cures: string | null })[];
-  readonly problems: readonly Problem[];
-}
-
-/** Days a job is planned over at most; a limit that cuts says so. */
-const MOST_DAYS = 1500;
 /** Where nobody gave a first day: a Monday, so that days can be counted. */
 const FIRST_DAY = '2026-01-05';
 
@@ -150,9 +92,18 @@ function problemsOf({ days, water }: Plan, tasks: readonly Task[], today: string
   return out;
 }
 
-/** m³ to fill again by element, and the share that is laid. */
-function fillsOf(plan: Plan, takeoff: Takeoff, today: string): Map<string, ToFill> {
-  return new Map(
+/** What was found of the filling of a takeoff last. */
+const fillsFound = new WeakMap<
+  Takeoff,
+  { readonly of: string; readonly fills: ReadonlyMap<string, ToFill> }
+>();
+
+/** m³ to fill again by element, and the share that is laid. What may be filled when moves neither. */
+function fillsOf(plan: Plan, takeoff: Takeoff, today: string): ReadonlyMap<string, ToFill> {
+  const of = JSON.stringify(plan.backfill);
+  const known = fillsFound.get(takeoff);
+  if (known?.of === of) return known.fills;
+  const fills = new Map(
     fillingOf(plan, takeoff, today).elements.map(({ info, sides }) => {
       const cards = sides.flatMap((side) => side.cards);
       const volume = cards.reduce((all, card) => all + card.volume, 0);
@@ -160,6 +111,8 @@ function fillsOf(plan: Plan, takeoff: Takeoff, today: string): Map<string, ToFil
       return [info.id, { volume, done: volume > 0 ? laid / volume : 0 }] as const;
     }),
   );
+  fillsFound.set(takeoff, { of, fills });
+  return fills;
 }
 
 export interface Asked {
@@ -208,13 +161,21 @@ interface Clocks {
   readonly held: ReturnType<typeof heldToday>;
   /** The moment a day begins. */
   readonly moment: (day: string) => number;
+  /** A moment as the clock on the job shows it. */
+  readonly local: (moment: number) => string;
 }
 
 function clocksOf(plan: Plan, from: string, records: readonly SiteRecord[]): Clocks {
   const { days, dig, water } = plan;
   const { zone } = water;
   const hours = { zone, week: days.week, start: dig.day.start, hours: dig.day.hours };
-  const moment = (day: string) => momentOf(`${day}T${dig.day.start}`, zone) ?? Date.parse(`${day}T08:00:00Z`);
+  const begun = new Map<string, number>();
+  const moment = (day: string) => {
+    const known =
+      begun.get(day) ?? momentOf(`${day}T${dig.day.start}`, zone) ?? Date.parse(`${day}T08:00:00Z`);
+    begun.set(day, known);
+    return known;
+  };
   const plain = calendarOf({ ...hours, off: days.off });
   const lost = lostDays(plan);
   const held = heldToday(records, from, zone);
@@ -223,17 +184,22 @@ function clocksOf(plan: Plan, from: string, records: readonly SiteRecord[]): Clo
     calendarOf({ ...hours, off: [...days.off, ...lost] }),
     held.stopped > 0 ? [[start, plain.after(start, held.stopped)]] : [],
   );
-  return { plain, outside, lost, held, moment };
+  return { plain, outside, lost, held, moment, local: localsOf(zone) };
 }
 
-const NO_WEATHER: Weathered = { frozen: [], wet: [], floods: [], unlooked: 0 };
+const noWeather = (tasks: readonly Task[]): Weathered => ({
+  frozen: tasks.map(() => 0),
+  wet: tasks.map(() => []),
+  floods: [],
+  unlooked: 0,
+});
 
 /** Tasks in time: as they were planned, and from today with what the weather adds. */
 function putInTime(
   plan: Plan,
   takeoff: Takeoff,
   tasks: readonly Task[],
-  { plain, outside, held, moment }: Clocks,
+  { plain, outside, held, moment, local }: Clocks,
   from: string,
 ) {
   const start = moment(from);
@@ -264,11 +230,11 @@ function putInTime(
   };
   const crust = crusts(plan, groundModel(plan), takeoff.facts.frozen);
   const rain = rainOn(plan, takeoff);
-  let added = NO_WEATHER;
+  let added = noWeather(tasks);
   let now = put(added);
   // What is frozen or flooded depends on the day a task falls on, and that on what is: looked at twice.
   for (let look = 0; look < 2; look++) {
-    const next = weathered(plan, takeoff, tasks, now.tasks, crust, rain);
+    const next = weathered(plan, takeoff, tasks, now.tasks, { crust, rain, local });
     const same = JSON.stringify(next) === JSON.stringify(added);
     added = next;
     if (same) break;
@@ -283,11 +249,20 @@ function putInTime(
   return { now, was, added, crust };
 }
 
-/** Tasks whose concrete came late today. */
-const lateTrucks = (tasks: readonly Task[], now: readonly Placed[], { held }: Clocks): Set<string> =>
+/** Pours that would have begun, had their concrete not come late today. */
+const lateTrucks = (
+  tasks: readonly Task[],
+  now: readonly Placed[],
+  { held, moment }: Clocks,
+): ReadonlySet<string> =>
   new Set(
-    tasks.flatMap(({ id, kind }, i) =>
-      kind === 'pour' && held.until > 0 && now[i]!.begins <= held.until + HOUR_MS ? [id] : [],
+    tasks.flatMap(({ id, kind, pin }, i) =>
+      kind === 'pour' &&
+      held.until > 0 &&
+      now[i]!.waitsFor?.what === 'day' &&
+      (pin === null || moment(pin) < held.until)
+        ? [id]
+        : [],
     ),
   );
 
@@ -296,11 +271,11 @@ export function programmeOf(
   takeoff: Takeoff,
   { order = [], today = null, records = [] }: Asked = {},
 ): Days {
-  const { days, dig, water, prices } = plan;
+  const { days, dig, prices } = plan;
   const from = today ?? days.start ?? FIRST_DAY;
   const job = { ...takeoff, plan };
   const clocks = clocksOf(plan, from, records);
-  const { plain, moment } = clocks;
+  const { plain, moment, local } = clocks;
   const start = moment(from);
   const bays = baysNow(job, start);
   const holds = holdsOf(job);
@@ -314,7 +289,6 @@ export function programmeOf(
   const problems = problemsOf(plan, tasks, from);
   if (problems.length > 0) return { ...NOTHING, problems };
   const { now, was, added, crust } = putInTime(plan, takeoff, tasks, clocks, from);
-  const local = (ms: number) => localOf(ms, water.zone);
   const lost = new Set(clocks.lost);
   const why = whysOf(tasks, now.tasks, was.tasks, added, {
     lost: clocks.lost.flatMap((day) =>
@@ -380,10 +354,8 @@ function weathered(
   takeoff: Takeoff,
   tasks: readonly Task[],
   placed: readonly Placed[],
-  crust: readonly Crust[],
-  rain: Rain,
+  { crust, rain, local }: { readonly crust: readonly Crust[]; readonly rain: Rain } & Pick<Clocks, 'local'>,
 ): Weathered {
-  const { zone } = plan.water;
   const found = takeoff.facts.frozen?.depth ?? 0;
   const deepOn = (day: string): number => {
     const known = crust.findLast((one) => one.day <= day);
@@ -392,7 +364,7 @@ function weathered(
   const { rate } = frozenRateOf(plan, digsWith(plan, takeoff.work)?.frozenRate ?? null);
   const frozen = tasks.map(({ crust: share, work }, i) => {
     if (!share || work <= 0) return 0;
-    const depth = deepOn(localOf(placed[i]!.begins, zone).slice(0, 10));
+    const depth = deepOn(local(placed[i]!.begins).slice(0, 10));
     return depth > 0 ? frozenHours(work, share(depth), rate) - work : 0;
   });
   const { floods, unlooked } = rain.in(holesOpen(takeoff, tasks, placed));
@@ -447,100 +419,4 @@ function whysOf(
     ]),
   );
   return whyOf(all, lost, today, held);
-}
-
-/** Every day from the first anything is done to the last, with what is on. */
-function boardDays(
-  tasks: readonly DayTask[],
-  from: string,
-  last: string,
-  calendar: Calendar,
-  moment: (day: string) => number,
-  lost: ReadonlySet<string>,
-): BoardDay[] {
-  const open = tasks.filter(({ done }) => done < 1);
-  const first =
-    open.length === 0
-      ? from
-      : open.reduce((day, { begins }) => (begins < day ? begins : day), `${from}T99`).slice(0, 10);
-  const on = new Map<string, string[]>();
-  const out: BoardDay[] = [];
-  for (let day = first; day <= last && out.length < MOST_DAYS; day = nextDayOf(day)) {
-    const own: string[] = [];
-    on.set(day, own);
-    out.push({
-      day,
-      worked: calendar.spans(moment(day), moment(day) + 12 * HOUR_MS).length > 0,
-      lost: lost.has(day),
-      tasks: own,
-    });
-  }
-  for (const { id, begins, ends } of open)
-    for (let day = begins.slice(0, 10); day <= ends.slice(0, 10); day = nextDayOf(day)) {
-      const own = on.get(day);
-      if (!own) break;
-      own.push(id);
-    }
-  return out;
-}
-
-/** What a task has to have there on its day. */
-const WANTS: Partial<Record<Task['kind'], ToCall['what']>> = {
-  bed: 'stone',
-  lean: 'lean',
-  pour: 'concrete',
-  haul: 'trucks',
-};
-
-function callsOf(
-  takeoff: Takeoff,
-  open: readonly DayTask[],
-  list: readonly BoardDay[],
-  floods: Days['floods'],
-  holds: ReturnType<typeof holdsOf>,
-): ToCall[] {
-  // The working day before a day; the first of the list before any.
-  const worked = list.filter((one) => one.worked);
-  const dayBefore = (day: string) => worked.findLast((one) => one.day < day)?.day ?? list[0]?.day ?? day;
-  const out = open.flatMap((task): ToCall[] => {
-    const { id, kind, element, pour, quantity } = task;
-    const day = task.begins.slice(0, 10);
-    if (kind === 'seen' || kind === 'looked' || kind === 'released') {
-      const of =
-        kind === 'seen'
-          ? ['bottom', 'bay']
-          : kind === 'released'
-            ? ['bay']
-            : ['forms', 'proofing', 'backfill'];
-      const role = holds.find(
-        (hold) => hold.element === element && hold.kind !== null && of.includes(hold.kind),
-      )?.role;
-      // He comes by the end of it; who lets a bay go is called while it cures.
-      const comes = task.ends.slice(0, 10);
-      const by = kind === 'released' ? dayBefore(comes) : day;
-      return [{ what: 'look', task: id, day: comes, by, quantity: null, role: role ?? null }];
-    }
-    const what = WANTS[kind];
-    if (!what) return [];
-    // Mixed on site it comes in no truck.
-    if (kind === 'pour' && takeoff.pours.find((one) => one.id === pour)?.mixed) return [];
-    const wanted =
-      kind === 'pour' ? (takeoff.pours.find((one) => one.id === pour)?.ordered ?? quantity) : quantity;
-    return [{ what, task: id, day, by: dayBefore(day), quantity: wanted, role: null }];
-  });
-  const short = takeoff.spoil.broughtIn.loose;
-  const fill = open.find(({ kind }) => kind === 'fill');
-  if (fill && short > 1e-6) {
-    const day = fill.begins.slice(0, 10);
-    out.push({ what: 'fill', task: fill.id, day, by: dayBefore(day), quantity: short, role: null });
-  }
-  // A hole that still stands in water when it was given up wants a pump.
-  const pumped = new Set<string>();
-  for (const { element, still, day } of floods) {
-    const task = open.find((one) => one.element === element);
-    if (!still || !task || pumped.has(element)) continue;
-    pumped.add(element);
-    out.push({ what: 'pump', task: task.id, day, by: dayBefore(day), quantity: null, role: null });
-  }
-  return out.toSorted((p, q) => (p.by < q.by ? -1 : p.by > q.by ? 1 : 0));
 }

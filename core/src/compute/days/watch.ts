@@ -4,20 +4,7 @@ import type { Plan } from '../../plan/schema.ts';
 import { type Crust, HOT, KEPT_WARM, meanOf } from '../../programme/index.ts';
 import { nextDayOf } from '../../time/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
-import type { Days, DayTask } from './programme.ts';
-
-export const WATCHES = ['rain', 'flood', 'still', 'trimLater', 'protect', 'heat', 'thaw', 'frost'] as const;
-export interface Watch {
-  readonly code: (typeof WATCHES)[number];
-  readonly day: string;
-  /** Things or pours it is about; empty: the job. */
-  readonly elements: readonly string[];
-  readonly pour: string | null;
-  /** m of rain, m of water or of frost, °C, or hours, as the code says; null: none. */
-  readonly amount: number | null;
-  /** Until when, or not before when; null: not said. */
-  readonly until: string | null;
-}
+import type { Days, DayTask, Watch } from './days.ts';
 
 /** Rain that softens a bottom that lies bare, m a day: assumed. */
 const WETS = 0.002;
@@ -105,8 +92,12 @@ function trimmed(
   workedAfter: (day: string) => string,
 ): Watch[] {
   const byDay = new Map<string, Watch>();
+  if (days.weather.length === 0) return [];
+  const trims = new Map(
+    open.flatMap((task) => (task.kind === 'trim' ? [[task.element, task] as const] : [])),
+  );
   for (const { id, bottomSoil } of elements) {
-    const trim = open.find((task) => task.kind === 'trim' && task.element === id);
+    const trim = trims.get(id);
     const kind = bottomSoil === null ? null : keepsAs(bottomSoil);
     if (!trim || kind === null || kind === 'sand') continue;
     const cover = open

@@ -1,20 +1,8 @@
 /** How far the bays under old walls are, on the desk's drawings. */
 import { type BayState, baysNow } from '@cimiento/core';
 import { useMemo } from 'react';
-import { useDesk } from '../../state/store.ts';
-import { useTakeoff } from '../../state/takeoff.ts';
-
-/** What a bay is filled with on plan, by how far it is. */
-export const BAY_INKS: Readonly<Record<BayState, string>> = {
-  toCome: 'paper',
-  open: 'earth-wash',
-  refused: 'held-wash',
-  seen: 'chalk-wash',
-  poured: 'water-wash',
-  cured: 'water-wash',
-  packed: 'placed-wash',
-  released: 'placed',
-};
+import { useDesk } from './store.ts';
+import { useTakeoff } from './takeoff.ts';
 
 /** By number of the bay, of one run. */
 export function useBays(element: string): ReadonlyMap<number, BayState> {
