@@ -23,6 +23,8 @@ export default defineConfig({
                   name: 'page',
                   test: /node_modules[\\/](react|react-dom|scheduler|react-router|@emotion)[\\/]/,
                 },
+                // And what nearly every part of it reads.
+                { name: 'shared', test: /[\\/]web[\\/]app[\\/]/, minShareCount: 34 },
               ],
             },
           },

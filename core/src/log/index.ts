@@ -5,7 +5,7 @@ export {
   NO_RECORDS,
 } from './facts.ts';
 export type { Part, Said } from './kind.ts';
-export { BAY_STEPS, type BayStep, bayKey } from './kinds/bay.ts';
+export { type BayStep, bayKey } from './kinds/bay.ts';
 export { FEELS, WETNESSES } from './kinds/bottom.ts';
 export { CHANGE_WHATS, type ChangeWhat } from './kinds/change.ts';
 export { DELIVERED_IN, DELIVERIES, type Delivery } from './kinds/delivered.ts';

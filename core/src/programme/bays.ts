@@ -8,16 +8,7 @@ import { type BayStep, bayKey } from '../log/index.ts';
 import { traitsOf } from '../plan/variants.ts';
 import { DAY_MS } from '../time/durations.ts';
 
-export const BAY_STATES = [
-  'toCome',
-  'open',
-  'refused',
-  'seen',
-  'poured',
-  'cured',
-  'packed',
-  'released',
-] as const;
+const BAY_STATES = ['toCome', 'open', 'refused', 'seen', 'poured', 'cured', 'packed', 'released'] as const;
 export type BayState = (typeof BAY_STATES)[number];
 
 /** A bay is so far, or farther; one that was refused is open. */

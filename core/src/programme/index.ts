@@ -1,4 +1,4 @@
-export { BAY_STATES, type BayNow, type BayState, baysNow } from './bays.ts';
+export { type BayNow, type BayState, baysNow } from './bays.ts';
 export { type Calendar, calendarOf, type Span, type WorkWeek } from './calendar.ts';
 export { type GoesOut, outOf } from './out.ts';
 export { circleOf, type Placed, type Schedule, schedule, type Timed } from './schedule.ts';
@@ -14,6 +14,5 @@ export {
   KEPT_WARM,
   lostDays,
   meanOf,
-  rainStop,
 } from './weather.ts';
 export { without } from './without.ts';

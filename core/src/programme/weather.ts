@@ -15,7 +15,7 @@ export const KEPT_WARM = 48;
 export const HOT = 30;
 
 /** Rain of a day from which it is lost, m, and where that comes from. */
-export const rainStop = ({ days }: Plan): { readonly value: number; readonly from: Origin } =>
+const rainStop = ({ days }: Plan): { readonly value: number; readonly from: Origin } =>
   days.rainStops === null
     ? { value: RATES.rainStops.likely, from: 'typical' }
     : { value: days.rainStops, from: 'typed' };

@@ -154,7 +154,7 @@ function Fold({ first, items }: { first: number; items: readonly { key: string; 
   );
 }
 
-export function Lines({
+function Lines({
   lines,
 }: {
   lines: readonly { readonly key: string; readonly text: string; readonly held?: boolean }[];

@@ -19,7 +19,7 @@ export interface Saying {
 }
 
 /** A pour by its kind, and the pass or rise it is; as somebody named it. */
-export function pourText({ t, plan }: Pick<Saying, 't' | 'plan'>, id: string): string {
+function pourText({ t, plan }: Pick<Saying, 't' | 'plan'>, id: string): string {
   const own = plan.pour.together.find((one) => one.id === id);
   if (own) return own.name;
   const [kind = id, number] = id.split('.');
@@ -36,10 +36,7 @@ export const placeText = (saying: Saying, { element, pour }: Pick<DayTask, 'elem
       ? pourText(saying, pour)
       : saying.t('daysPage.job');
 
-export const kindText = (
-  { t }: Pick<Saying, 't'>,
-  { kind, pass }: Pick<DayTask, 'kind' | 'pass'>,
-): string => {
+const kindText = ({ t }: Pick<Saying, 't'>, { kind, pass }: Pick<DayTask, 'kind' | 'pass'>): string => {
   const what = t(`daysPage.kind.${kind}`);
   return pass === null ? what : t('daysPage.taskPass', { what, n: pass });
 };
@@ -63,7 +60,7 @@ export function whyText(saying: Saying, days: Pick<Days, 'tasks'>, { code, day, 
 }
 
 /** Things by name, the first of many. */
-export function someNames({ t, plan }: Pick<Saying, 't' | 'plan'>, ids: readonly string[]): string {
+function someNames({ t, plan }: Pick<Saying, 't' | 'plan'>, ids: readonly string[]): string {
   const names = [...new Set(ids)].map((id) => elementName(plan, id));
   return names.length <= 4
     ? names.join(', ')

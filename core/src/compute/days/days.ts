@@ -33,9 +33,8 @@ export interface ToCall {
   readonly role: Role | null;
 }
 
-export const WATCHES = ['rain', 'flood', 'still', 'trimLater', 'protect', 'heat', 'thaw', 'frost'] as const;
 export interface Watch {
-  readonly code: (typeof WATCHES)[number];
+  readonly code: 'rain' | 'flood' | 'still' | 'trimLater' | 'protect' | 'heat' | 'thaw' | 'frost';
   readonly day: string;
   /** Things or pours it is about; empty: the job. */
   readonly elements: readonly string[];

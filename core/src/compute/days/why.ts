@@ -1,9 +1,8 @@
 /** Why a task ends later than it was planned: what it waits for is followed back to what is late of itself. */
 import type { Placed, Span, Task } from '../../programme/index.ts';
 
-export const WHYS = ['rain', 'flood', 'frost', 'pin', 'stopped', 'truck', 'behind', 'longer'] as const;
 export interface Why {
-  readonly code: (typeof WHYS)[number];
+  readonly code: 'rain' | 'flood' | 'frost' | 'pin' | 'stopped' | 'truck' | 'behind' | 'longer';
   /** The day it was so, where it was one. */
   readonly day: string | null;
   /** What it comes from, where that is another task. */

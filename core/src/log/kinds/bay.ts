@@ -4,7 +4,7 @@ import { object, oneOf, text, within } from '../../plan/parts.ts';
 import { lastBy } from '../fold.ts';
 import { checked, recordKind } from '../kind.ts';
 
-export const BAY_STEPS = ['dug', 'seen', 'refused', 'packed', 'released'] as const;
+const BAY_STEPS = ['dug', 'seen', 'refused', 'packed', 'released'] as const;
 export type BayStep = (typeof BAY_STEPS)[number];
 /** Somebody looked: he is named. */
 const LOOKED: readonly BayStep[] = ['seen', 'refused', 'released'];
