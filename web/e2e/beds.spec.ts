@@ -50,14 +50,14 @@ test('a pad is given a bed of its own: its formation, the tonnes and the sheet f
   await expect(side.getByText('270 mm')).toBeVisible();
   await dragBy(page, '[data-layer-edge=layer-1]', 0, 24);
   await expect(side.getByText('270 mm')).toHaveCount(0);
-  // The last of the drag is drawn a frame later.
+  await saved(page);
+  // The last of the drag is worked out and drawn after it is kept.
   await expect(async () => {
     const once = await formation(page);
-    await page.waitForTimeout(300);
+    await page.waitForTimeout(1000);
     expect(await formation(page)).toBe(once);
   }).toPass();
   const dragged = await formation(page);
-  await saved(page);
 
   // A layer thinner than its stone is refused at its field, and what was typed stays.
   await side.locator('[data-bed-layer=layer-1] summary').click();

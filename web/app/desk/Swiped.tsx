@@ -9,24 +9,31 @@ interface Pane {
   readonly content: React.ReactNode;
 }
 
-/** A push that was under way has come to rest after so long, ms. */
-const RUNS_ON = [250, 800];
+/** A push that was under way has come to rest after so long, ms: looked at twice before, and held to until the last. */
+const RUNS_ON = [250, 800, 2500];
 
 export function Swiped({ label, panes }: { label: string; panes: readonly Pane[] }) {
   const row = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState(0);
   // A push that has not come to rest yet would take a press back: what was asked for is held to until it has.
-  const wanted = useRef<number | null>(null);
+  const wanted = useRef<{ readonly to: number } | null>(null);
   const stand = (to: number) => {
     const { current } = row;
     current?.scrollTo({ left: to * current.clientWidth, behavior: 'instant' });
   };
   const turn = (to: number) => {
-    wanted.current = to;
+    const asked = { to };
+    wanted.current = asked;
     setAt(to);
     stand(to);
-    // A push may run on past the last word the browser gives of it.
-    for (const after of RUNS_ON) setTimeout(() => wanted.current === to && stand(to), after);
+    // A push may run on past the last word the browser gives of it, and past one that it came to rest.
+    RUNS_ON.forEach((after, i) => {
+      setTimeout(() => {
+        if (wanted.current !== asked) return;
+        stand(to);
+        if (i === RUNS_ON.length - 1) wanted.current = null;
+      }, after);
+    });
   };
   return (
     <Box as="section" aria-label={label}>
@@ -47,10 +54,8 @@ export function Swiped({ label, panes }: { label: string; panes: readonly Pane[]
           if (wanted.current === null) setAt(Math.round(scrollLeft / Math.max(1, clientWidth)));
         }}
         onScrollEnd={({ currentTarget: { scrollLeft, clientWidth } }) => {
-          const { current: to } = wanted;
-          if (to === null) return;
-          if (Math.abs(scrollLeft - to * clientWidth) > 1) stand(to);
-          else wanted.current = null;
+          const { current: asked } = wanted;
+          if (asked && Math.abs(scrollLeft - asked.to * clientWidth) > 1) stand(asked.to);
         }}
       >
         {panes.map(({ name, height, content }) => (
