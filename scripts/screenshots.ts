@@ -79,16 +79,6 @@ const SHOTS: readonly Shot[] = [
       await settled(page);
     },
   },
-  {
-    name: 'bag-dam',
-    job: 'Footbridge',
-    act: then(
-      stage('water'),
-      async (page) => page.locator('[data-bags]').waitFor({ timeout: 60_000 }),
-      panel('Beside a stream'),
-      settled,
-    ),
-  },
   { name: 'desk-es-andes', job: 'Pórtico de la capilla', prefs: { lang: 'es-PE', theme: 'night' } },
   { name: 'desk', job: 'Honey house' },
   { name: 'ground', job: 'Honey house', act: then(stage('ground'), drawing('pit'), settled) },
@@ -204,6 +194,14 @@ const SHOTS: readonly Shot[] = [
         await page.locator(`[data-check="${name}"]`).getByRole('textbox').fill(read!);
       await page.locator('[data-verdict]').waitFor();
     }),
+  },
+  {
+    name: 'days',
+    job: 'Honey house',
+    act: async (page) => {
+      await page.goto(`${page.url().replace(/[?#].*$/, '')}/days?day=2026-10-15`);
+      await page.locator('[data-live=true] [data-task="fill/T1"]').waitFor();
+    },
   },
   {
     name: 'log',

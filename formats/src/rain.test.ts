@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readGradingCsv } from './grading-csv.ts';
 import { readRainCsv } from './rain-csv.ts';
+import { readWeatherCsv } from './weather-csv.ts';
 
 const ZONE = 'Europe/Madrid';
 
@@ -52,6 +53,54 @@ describe('rain from a file', () => {
         `2026-10-${String(1 + Math.floor(i / 24)).padStart(2, '0')}T${String(i % 24).padStart(2, '0')}:00,1`,
     );
     expect(readRainCsv(rows.join('\n'), ZONE)).toMatchObject({ problem: { code: 'rainLong', max: 96 } });
+  });
+});
+
+describe('weather by the day from a file', () => {
+  const WEEK = [
+    { day: '2026-10-15', rain: 0.0125, low: 4, high: 11.5, from: 'file' },
+    { day: '2026-10-16', rain: null, low: -2, high: null, from: 'file' },
+  ];
+  it('is read in either way of writing; what is not there is not known, not none', () => {
+    for (const text of [
+      'date,rain_mm,low_c,high_c\n2026-10-15,12.5,4,11.5\n2026-10-16,,-2,',
+      'fecha;lluvia mm;min;max\n2026/10/15;12,5;4;11,5\n2026/10/16;;-2;',
+      '2026-10-15,12.5,4,11.5\n2026-10-16,,-2,',
+      'max,day,min,rain\n11.5,2026.10.15,4,12.5\n,2026.10.16,-2,',
+    ])
+      expect(readWeatherCsv(text, '2026-10-01')).toEqual({ ok: true, weather: WEEK, left: 0 });
+    expect(readWeatherCsv('date,rain_mm\n2026-10-15,0', '2026-10-01')).toEqual({
+      ok: true,
+      weather: [{ day: '2026-10-15', rain: 0, low: null, high: null, from: 'file' }],
+      left: 0,
+    });
+  });
+  it('leaves out the days before, over the change of clocks and of months too; what is not kept is counted', () => {
+    const days = Array.from({ length: 160 }, (_, i) =>
+      new Date(Date.UTC(2026, 9, 1 + i)).toISOString().slice(0, 10),
+    );
+    const read = readWeatherCsv(`date,rain_mm\n${days.map((day) => `${day},1`).join('\n')}`, '2026-10-11');
+    if (!read.ok) throw new Error(read.problem.code);
+    expect([read.weather[0]!.day, read.weather.length, read.left]).toEqual(['2026-10-11', 120, 30]);
+    expect(read.weather.map(({ day }) => day)).toEqual(days.slice(10, 130));
+  });
+  it.each([
+    ['2026-10-15,1\n2026-10-17,1', 'weatherGap', '2026-10-16'],
+    ['2026-10-15,1\n2026-10-14,1', 'timeBack', '2026-10-14'],
+    ['2026-10-15,1\n2026-10-15,1', 'timeBack', '2026-10-15'],
+    ['2026-02-30,1', 'notADate', undefined],
+    ['2026-10-15,wet', 'notANumber', 'wet'],
+    ['2026-10-15,-1', 'rainWild', -0.001],
+    ['2026-10-15,4000', 'rainWild', 4],
+    ['2026-10-15,1,-80,3', 'temperatureWild', -80],
+    ['2026-10-15,1,9,3', 'coldOverWarmDay', 9],
+    ['day,wind\n2026-10-15,3', 'columnMissing', undefined],
+    ['2026-09-15,1', 'fileEmpty', undefined],
+    ['', 'fileEmpty', undefined],
+  ])('%j is refused: %s', (text, code, value) => {
+    const read = readWeatherCsv(text, '2026-10-01');
+    expect(read).toMatchObject({ ok: false, problem: { code } });
+    expect(read.ok ? null : read.problem.value).toEqual(value);
   });
 });
 
