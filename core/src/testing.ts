@@ -143,6 +143,26 @@ export function tilt(plan: Plan, gradeEast: number, gradeNorth = 0): void {
 }
 
 /** An engineer's word on the level, for everything. */
+/** Two straight trenches side by side in one soil, begun on Monday 2 November 2026. */
+export const twoTrenches = (soil: SoilKind, change: (plan: Plan) => void = () => {}): Plan =>
+  plainPlan((plan) => {
+    plan.dig.slope = 0;
+    soilsDown(plan, ['s', soil, 0]);
+    plan.elements = named(
+      strip([
+        [0, 0],
+        [10, 0],
+      ]),
+      strip([
+        [0, 8],
+        [10, 8],
+      ]),
+    );
+    instruct(plan, 98.8);
+    plan.days.start = '2026-11-02';
+    change(plan);
+  });
+
 export function instruct(plan: Plan, level: number, who = 'x'): void {
   plan.levels.instructions = [{ id: 'w', level, width: null, who, when: '', why: '', elements: [] }];
 }

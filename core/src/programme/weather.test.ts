@@ -5,28 +5,11 @@ import { compute, programmeOf } from '../compute/index.ts';
 import { overrun } from '../day/index.ts';
 import type { RecordValue } from '../log/index.ts';
 import type { Plan } from '../plan/schema.ts';
-import { demo, instruct, logged, named, plainPlan, soilsDown, strip } from '../testing.ts';
+import { demo, logged, twoTrenches } from '../testing.ts';
 import { momentOf, nextDayOf } from '../time/index.ts';
 import { calendarOf, frozenHours, gapIn, outOf, without } from './index.ts';
 
-const two = (change: (p: Plan) => void = () => {}) =>
-  plainPlan((p) => {
-    p.dig.slope = 0;
-    soilsDown(p, ['s', 'stiffClay', 0]);
-    p.elements = named(
-      strip([
-        [0, 0],
-        [10, 0],
-      ]),
-      strip([
-        [0, 8],
-        [10, 8],
-      ]),
-    );
-    instruct(p, 98.8);
-    p.days.start = '2026-11-02';
-    change(p);
-  });
+const two = (change: (p: Plan) => void = () => {}) => twoTrenches('stiffClay', change);
 type Records = Parameters<typeof compute>[1];
 const of = (plan: Plan, records: Records = [], today: string | null = null) =>
   programmeOf(plan, compute(plan, records), { today, records: records ?? [] });

@@ -1,28 +1,11 @@
 /** The days of whole jobs: what the plan makes of itself, what was logged, what cannot be. */
 import { describe, expect, it } from 'vitest';
 import type { Plan } from '../../plan/schema.ts';
-import { DEMOS, demo, instruct, logged, named, plainPlan, soilsDown, strip } from '../../testing.ts';
+import { DEMOS, demo, logged, twoTrenches } from '../../testing.ts';
 import { compute } from '../pipeline/compute.ts';
 import { programmeOf } from './programme.ts';
 
-const two = (change: (p: Plan) => void = () => {}) =>
-  plainPlan((p) => {
-    p.dig.slope = 0;
-    soilsDown(p, ['s', 'sand', 0]);
-    p.elements = named(
-      strip([
-        [0, 0],
-        [10, 0],
-      ]),
-      strip([
-        [0, 8],
-        [10, 8],
-      ]),
-    );
-    instruct(p, 98.8);
-    p.days.start = '2026-11-02';
-    change(p);
-  });
+const two = (change: (p: Plan) => void = () => {}) => twoTrenches('sand', change);
 const of = (plan: Plan, records: Parameters<typeof compute>[1] = [], today: string | null = null) =>
   programmeOf(plan, compute(plan, records), { today, records });
 const task = (days: ReturnType<typeof of>, id: string) => days.tasks.find((one) => one.id === id)!;

@@ -1,17 +1,15 @@
 /** Filling what is picked: what stops it, which lift comes next, its sides, and every lift with what was logged of it. */
 import { Box, Flex, Stack } from '@chakra-ui/react';
-import { type ElementFill, type FillCard, GROUNDS, type SideFill } from '@cimiento/core';
+import type { ElementFill, FillCard, SideFill } from '@cimiento/core';
 import { useState } from 'react';
 import { useTranslation } from '../../messages/useTranslation.ts';
-import { useLog } from '../../state/records.ts';
 import { useDesk } from '../../state/store.ts';
 import { Button, Small } from '../../ui/controls.tsx';
 import { sideText, stopText, tampingText } from '../../ui/fillWords.ts';
 import { useFormat } from '../../ui/format.tsx';
-import { QuantityField } from '../../ui/QuantityField.tsx';
-import { Choice, TextField } from '../../ui/TextField.tsx';
+import { TextField } from '../../ui/TextField.tsx';
 import { LIFT_COLOURS } from '../base/liftColours.ts';
-import { LogRelease, LogRework } from '../base/proof/LiftLogs.tsx';
+import { LogLaid, LogRelease, LogRework } from '../base/proof/LiftLogs.tsx';
 import { LogTest } from '../base/proof/LogTest.tsx';
 import { Tested } from '../base/proof/Tested.tsx';
 import { Fact, Panel } from '../fields.tsx';
@@ -98,17 +96,12 @@ function Next({ fill, card }: { fill: ElementFill; card: FillCard }) {
 /** Says that a lift was laid; before it was let, only with a name and a reason. */
 function LogFilled({ card }: { card: FillCard }) {
   const { t } = useTranslation();
-  const log = useLog();
-  const [on, setOn] = useState<(typeof GROUNDS)[number]>('sound');
-  const [reason, setReason] = useState('');
-  const [moisture, setMoisture] = useState<number | null>(null);
   const [despite, setDespite] = useState(false);
   const [who, setWho] = useState('');
   const [why, setWhy] = useState('');
   const stopped = card.stops.length > 0;
-  const sound = on === 'sound';
-  const told = who.trim() !== '' && why.trim() !== '';
-  if (stopped && !despite)
+  if (!stopped) return <LogLaid card={card} />;
+  if (!despite)
     return (
       <Button look="held" size="sm" onClick={() => setDespite(true)}>
         {t('backfill.despite')}
@@ -116,61 +109,19 @@ function LogFilled({ card }: { card: FillCard }) {
     );
   return (
     <Stack gap={1.5}>
-      {stopped && (
-        <>
-          <TextField
-            label={t('backfill.despiteWho')}
-            value={who}
-            maxLength={80}
-            onChange={({ target }) => setWho(target.value)}
-          />
-          <TextField
-            label={t('backfill.despiteWhy')}
-            value={why}
-            maxLength={400}
-            onChange={({ target }) => setWhy(target.value)}
-          />
-        </>
-      )}
-      <Choice
-        label={t('proof.on')}
-        value={on}
-        options={GROUNDS.map((value) => ({ value, label: t(`proof.ground.${value}`) }))}
-        onChange={setOn}
+      <TextField
+        label={t('backfill.despiteWho')}
+        value={who}
+        maxLength={80}
+        onChange={({ target }) => setWho(target.value)}
       />
-      {!sound && (
-        <TextField
-          label={t('proof.reason')}
-          value={reason}
-          maxLength={400}
-          onChange={({ target }) => setReason(target.value)}
-        />
-      )}
-      <QuantityField
-        optional
-        label={t('proof.moisture')}
-        range="moisture"
-        value={moisture}
-        onCommit={setMoisture}
+      <TextField
+        label={t('backfill.despiteWhy')}
+        value={why}
+        maxLength={400}
+        onChange={({ target }) => setWhy(target.value)}
       />
-      <Button
-        look={stopped ? 'held' : 'main'}
-        disabled={(!sound && reason.trim() === '') || (stopped && !told)}
-        onClick={() =>
-          log(
-            'laid',
-            {
-              on,
-              reason: sound ? '' : reason.trim(),
-              moisture,
-              ...(stopped && { despite: { who: who.trim(), reason: why.trim() } }),
-            },
-            { element: card.element, placement: card.name },
-          )
-        }
-      >
-        {t('proof.logLaid')}
-      </Button>
+      <LogLaid card={card} despite={{ who: who.trim(), reason: why.trim() }} />
     </Stack>
   );
 }

@@ -16,7 +16,13 @@ interface Own {
 /** What a record of a lift hangs on. */
 export const onLift = ({ element, name }: Placed) => ({ element, placement: name });
 
-export function LogLaid({ card }: Own) {
+interface Laid extends Own {
+  /** Laid before it was let: by whose name and reason; null: it is let. */
+  readonly despite?: { readonly who: string; readonly reason: string } | null;
+}
+
+/** Says that a lift was laid, on what, and how moist it was. */
+export function LogLaid({ card, despite = null }: Laid) {
   const { t } = useTranslation();
   const log = useLog();
   const [on, setOn] = useState<(typeof GROUNDS)[number]>('sound');
@@ -47,8 +53,15 @@ export function LogLaid({ card }: Own) {
         onCommit={setMoisture}
       />
       <Button
-        disabled={!sound && reason.trim() === ''}
-        onClick={() => log('laid', { on, reason: sound ? '' : reason.trim(), moisture }, onLift(card))}
+        look={despite ? 'held' : 'main'}
+        disabled={(!sound && reason.trim() === '') || despite?.who === '' || despite?.reason === ''}
+        onClick={() =>
+          log(
+            'laid',
+            { on, reason: sound ? '' : reason.trim(), moisture, ...(despite && { despite }) },
+            onLift(card),
+          )
+        }
       >
         {t('proof.logLaid')}
       </Button>
