@@ -338,8 +338,9 @@ test('a fence section between any two points is drawn to scale', async ({ page }
     await page.waitForTimeout(200);
     await page.mouse.click(plan.x + 250, plan.y + 260);
     await expect(region.getByLabel('From')).toHaveValue('', { timeout: 3000 });
+    await expect(region.getByLabel('To')).toHaveValue('', { timeout: 1000 });
+    await expect(region.locator('[data-soil]')).not.toHaveCount(0, { timeout: 3000 });
   }).toPass({ timeout: 40_000 });
-  await expect(region.locator('[data-soil]')).not.toHaveCount(0);
 });
 
 test('a wrong survey number is said at its field and kept', async ({ page }) => {
