@@ -20,6 +20,7 @@ const folders = [
   'water',
   'base',
   'pour',
+  'placing',
   'takeoff',
   'holds',
   'cautions',

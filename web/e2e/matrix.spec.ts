@@ -75,6 +75,8 @@ const ROUTES: Readonly<Record<string, Asked>> = {
   'jobs/:jobId/backfill-sheet.pdf': { get: ownPage },
   'jobs/:jobId/record.pdf': { get: ownPage },
   'jobs/:jobId/order-sheet.pdf': { get: ownPage },
+  'jobs/:jobId/pour-sheet.pdf': { get: ownPage },
+  'jobs/:jobId/cut-list.pdf': { get: ownPage },
   'jobs/:jobId/day-sheet.pdf': { get: ownPage },
   'jobs/:jobId/inspection.pdf': { get: ownPage },
   'jobs/:jobId/tomorrow': { get: ownPage },

@@ -6,8 +6,9 @@ import { type HeldJob, type Hold, isOpen } from '../holds/index.ts';
 import { holdKey } from '../log/index.ts';
 import type { Role } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
-import { castKeyOf } from '../pour/index.ts';
+import { castKeyOf, coldDays, curedAt } from '../pour/index.ts';
 import type { ElementTakeoff } from '../takeoff/element.ts';
+import { dayOf } from '../time/index.ts';
 import { standsIn } from './sides.ts';
 
 /** What stands in the way of a lift. */
@@ -37,11 +38,6 @@ export const stop = (code: FillStop['code'], more: Partial<FillStop> = {}): Fill
   most: null,
   ...more,
 });
-
-const DAY_MS = 86_400_000;
-/** The day so many days after a moment. */
-const dayAfter = (at: string, days: number): string =>
-  new Date(Date.parse(at) + days * DAY_MS).toISOString().slice(0, 10);
 
 /** When the last of an element was cast; null while some of it was not, by the log. */
 function lastCast({ facts }: HeldJob, { id, casts }: ElementTakeoff): string | null {
@@ -77,7 +73,9 @@ export function gateOf(
     const cast = lastCast(job, info);
     if (cast === null) out.push(stop('notCast', { role: 'lead' }));
     else if (standsIn(info.element)) {
-      const until = dayAfter(cast, job.plan.backfill.cureDays);
+      const { backfill, water } = job.plan;
+      const cold = coldDays(job.plan, job.facts.weather);
+      const until = dayOf(curedAt(Date.parse(cast), backfill.cureDays, cold, water.zone), water.zone);
       if (until > today) out.push(stop('cure', { until }));
     }
   }

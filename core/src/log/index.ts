@@ -27,6 +27,7 @@ export { REWORKS } from './kinds/rework.ts';
 export { SHOT_SURFACES, type ShotSurface } from './kinds/shot.ts';
 export { STOP_CAUSES, type StopCause } from './kinds/stopped.ts';
 export { holdKey, TICK_LISTS, type Tick } from './kinds/ticked.ts';
+export { wettedKey } from './kinds/wetted.ts';
 export { recordsBefore, upgradedRecord } from './legacy.ts';
 export { layerKey } from './measures.ts';
 export { type Ordered, withOrdered } from './ordered.ts';

@@ -86,6 +86,8 @@ describe('records folded', () => {
     const value = (kind: RecordKindId, n: number) =>
       ({
         dug: day(1 + n),
+        wetted: { pour: 'footings', day: '2026-10-14' as const, done: n % 2 === 0, note: '' },
+        leak: { day: '2026-10-14' as const, depth: 2 + n / 100 },
         bay: { bay: 1 + n, state: 'dug' as const, who: '', role: 'lead' as const, what: '' },
         handDug: { volume: 1 + n, hours: 2 },
         lab: { bed: 'b', layer: `l${n % 2}`, grains: 2.6 + n / 100, points: [] },

@@ -5,7 +5,7 @@
  * log and of a conflict all read it. Limits are wide: they stop slips of a unit or a sign, not
  * unusual jobs.
  */
-import { FOOT, INCH, type Kind, type System } from '../units/index.ts';
+import { CUBIC_FOOT, FOOT, INCH, type Kind, POUND, type System } from '../units/index.ts';
 
 export interface Range {
   readonly kind: Kind;
@@ -297,6 +297,42 @@ export const FIELDS = {
   '/pour/topSize': size(0.004, 0.15, 'pour.topSize'),
   '/pour/dampen': size(0.0001, 0.02, 'pour.dampen'),
   '/pour/heads': field('count', 0, 20, 'pour.heads'),
+  '/pour/placing/rate': field('volume', 0.1, 120, 'pouring.rate'),
+  '/pour/placing/distance': length(1, 200, 'pouring.distance', 20),
+  '/pour/placing/barrows': field('count', 1, 40, 'pouring.barrows', 3),
+  '/pour/placing/travel': field('hours', 0, 6, 'pouring.travel'),
+  '/pour/placing/limit': field('hours', 0.25, 12, 'pouring.limit'),
+  '/pour/placing/open': field('hours', 0.1, 24, 'pouring.open', 2),
+  '/pour/placing/temperature': field('temperature', -5, 45, 'pouring.temperature'),
+  '/pour/placing/layer': size(0.1, 1.5, 'pouring.layer', [0.5, 18 * INCH]),
+  '/pour/placing/reach': size(0.1, 1, 'pouring.reach', [0.4, 16 * INCH]),
+  '/pour/placing/from/0': east,
+  '/pour/placing/from/1': north,
+  '/pour/placing/delays/*/truck': field('count', 1, 500, 'pouring.truck'),
+  '/pour/placing/delays/*/hours': field('hours', -6, 24, 'pouring.late'),
+  '/pour/forms/board': size(0.009, 0.1, 'forms.board', [0.025, INCH]),
+  '/pour/forms/stock/*': length(0.5, 14, 'forms.stock', [4.2, 16 * FOOT]),
+  '/pour/forms/stakes': size(0.2, 2, 'forms.stakes', [0.6, 24 * INCH]),
+  '/pour/forms/kickers': size(0.3, 3, 'forms.kickers', [1.2, 48 * INCH]),
+  '/pour/forms/straps': size(0.3, 4, 'forms.straps', [1.2, 48 * INCH]),
+  '/pour/forms/permitted': field('pressure', 2000, 200_000, 'forms.permitted'),
+  '/pour/forms/chemistry': field('number', 1, 1.4, 'forms.chemistry', 1.2),
+  '/pour/forms/slump': size(0, 0.3, 'forms.slump'),
+  '/pour/hand/cement': field('number', 0.5, 10, 'handMix.cement', 1),
+  '/pour/hand/sand': field('number', 0, 20, 'handMix.sand', 3),
+  '/pour/hand/stone': field('number', 0, 20, 'handMix.stone', 6),
+  '/pour/hand/bag': field('weighing', 5, 100, 'handMix.bag', [42.5, 94 * POUND]),
+  '/pour/hand/water': field('number', 0.3, 1.2, 'handMix.water', 0.6),
+  '/pour/hand/batch': field('capacity', 0.01, 1, 'handMix.batch', [0.1, 4 * CUBIC_FOOT]),
+  '/pour/hand/hours': field('hours', 0.5, 40, 'handMix.hours', 7),
+  '/pour/cure/wet': field('days', 0, 90, 'cure.wet', 7),
+  '/pour/cure/cold': field('temperature', -5, 20, 'cure.cold', 5),
+  '/pour/cure/warm': field('hours', 0, 240, 'cure.warm', 48),
+  '/pour/cure/load': field('days', 0, 180, 'cure.load'),
+  '/pour/leak/share': field('percent', 0.0001, 0.05, 'leak.share', 0.002),
+  '/pour/leak/most': size(0.001, 0.1, 'leak.most', [0.01, 0.01]),
+  '/pour/leak/days': field('days', 1, 60, 'leak.days', 7),
+  '/pour/leak/soak': field('days', 0, 60, 'leak.soak', 3),
   '/pour/steel/*/diameter': size(0.003, 0.06, 'steel.diameter', [0.012, inches(0.5)]),
   '/pour/steel/*/spacing': size(0.03, 3, 'steel.spacing', [0.2, inches(8)]),
   '/pour/steel/*/count': field('count', 1, 5000, 'steel.count'),

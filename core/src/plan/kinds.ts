@@ -82,6 +82,13 @@ export const HOLD_KINDS = [
   'posts',
 ] as const;
 export type HoldKind = (typeof HOLD_KINDS)[number];
+/** How concrete is brought to where it is placed. */
+export const PLACED_BY = ['chute', 'barrow', 'pump', 'skip'] as const;
+export type PlacedBy = (typeof PLACED_BY)[number];
+/** How boards of a form meet at a bend. */
+export const BOARD_CORNERS = ['mitred', 'lapped'] as const;
+export type BoardCorner = (typeof BOARD_CORNERS)[number];
+
 /** What waits while a look is wanting: digging, covering a bottom, pouring, filling again, letting the water come back, taking posts away. */
 export const HELD_WORK = ['dig', 'cover', 'pour', 'backfill', 'pumpOff', 'postsOut'] as const;
 export type HeldWork = (typeof HELD_WORK)[number];

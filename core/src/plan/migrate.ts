@@ -509,6 +509,7 @@ const toFourteenth = (plan: Json): Json => ({
   elements: mapped(plan.elements, (element) =>
     element.kind === 'underpin' ? { ...element, out: null, posts: [] } : element,
   ),
+  ...(given(plan.pour) && { pour: { ...object(plan.pour), ...NEW_PLACING } }),
   ...(given(plan.prices) && { prices: { ...object(plan.prices), fill: null } }),
   ...(given(plan.site) && { site: { ...object(plan.site), strips: [] } }),
   ...(given(plan.ground) && {
@@ -518,6 +519,40 @@ const toFourteenth = (plan: Json): Json => ({
     },
   }),
 });
+
+const NEW_PLACING = {
+  placing: {
+    by: 'chute',
+    rate: null,
+    distance: 20,
+    barrows: 3,
+    from: null,
+    first: null,
+    travel: null,
+    limit: null,
+    open: 2,
+    temperature: null,
+    layer: 0.5,
+    reach: 0.4,
+    delays: [],
+    noJoint: [],
+  },
+  forms: {
+    board: 0.025,
+    corner: 'lapped',
+    stock: [4.2],
+    stakes: 0.6,
+    kickers: 1.2,
+    straps: 1.2,
+    permitted: null,
+    who: '',
+    chemistry: 1.2,
+    slump: null,
+  },
+  hand: { cement: 1, sand: 3, stone: 6, bag: 42.5, water: 0.6, batch: 0.1, hours: 7 },
+  cure: { wet: 7, cold: 5, warm: 48, load: null },
+  leak: { share: 0.002, most: 0.01, days: 7, soak: 3 },
+};
 
 const NEW_DAYS = {
   start: null,

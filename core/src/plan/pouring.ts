@@ -4,6 +4,7 @@ import { FIELDS } from './fields.ts';
 import { FITTINGS, STEEL_KINDS, STEEL_PLACES } from './kinds.ts';
 import { MOST_CASTS, MOST_ELEMENTS } from './limits.ts';
 import { castKey, id, name, num, object, oneOf, orNull, text } from './parts.ts';
+import { Cure, Forms, HandMix, Leak, Placing } from './placing.ts';
 
 const counted = (of: '/pour/steel/*/count' | '/pour/steel/*/rows' | '/pour/fittings/*/count') =>
   Type.Integer({ minimum: FIELDS[of].min, maximum: FIELDS[of].max });
@@ -96,6 +97,11 @@ export const Pouring = object({
   steel: Type.Array(Steel, { maxItems: 200 }),
   /** What is set in before the pour: weep holes, dowels, waterstop, sleeves, anchors. */
   fittings: Type.Array(Fitting, { maxItems: 200 }),
+  placing: Placing,
+  forms: Forms,
+  hand: HandMix,
+  cure: Cure,
+  leak: Leak,
   /** What a bottom dug low is made up with. */
   makeUp: oneOf(['stone', 'lean', 'concrete'] as const),
 });

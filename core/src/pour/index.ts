@@ -1,5 +1,6 @@
 export * from './built.ts';
 export { type Crossing, type LeftOut, leftOutOf, sectionBelow } from './crossings.ts';
+export * from './cure.ts';
 export * from './floors.ts';
 export {
   type BuiltAs,

@@ -6,7 +6,7 @@
 import type { HeldJob } from '../holds/index.ts';
 import { type BayStep, bayKey } from '../log/index.ts';
 import { traitsOf } from '../plan/variants.ts';
-import { DAY_MS } from '../time/durations.ts';
+import { coldDays, curedAt } from '../pour/index.ts';
 
 const BAY_STATES = ['toCome', 'open', 'refused', 'seen', 'poured', 'cured', 'packed', 'released'] as const;
 export type BayState = (typeof BAY_STATES)[number];
@@ -41,6 +41,7 @@ const bayRole = ({ holds }: HeldJob['plan']) =>
 export function baysNow(job: HeldJob, now: number): BayNow[] {
   const { plan, elements, facts, pours } = job;
   const role = bayRole(plan);
+  const cold = coldDays(plan, facts.weather);
   return elements.flatMap(({ id, element, bays, live }): BayNow[] => {
     if (!live || !bays || !traitsOf(element).inBays) return [];
     const passOf = (bay: number) => bays.passes.findIndex((own) => own.includes(bay)) + 1;
@@ -56,7 +57,7 @@ export function baysNow(job: HeldJob, now: number): BayNow[] {
       const bay = i + 1;
       const last = facts.bay.get(bayKey(id, bay));
       const at = castAt.get(passOf(bay)) ?? null;
-      const cures = at === null ? null : at + plan.days.bayCure * DAY_MS;
+      const cures = at === null ? null : curedAt(at, plan.days.bayCure, cold, plan.water.zone);
       return { bay, last, cures, state: stateOf(last, cures, now, role) };
     });
     const of = (bay: number) => found[bay - 1]!.state;

@@ -11,8 +11,6 @@ export {
   frozenRateOf,
   gapIn,
   HOT,
-  KEPT_WARM,
   lostDays,
-  meanOf,
 } from './weather.ts';
 export { without } from './without.ts';

@@ -15,7 +15,7 @@ import { layerValues } from '../plan/beds.ts';
 import type { HoldKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { boxElementOf, outlinedOf, traitsOf, underpinOf } from '../plan/variants.ts';
-import type { Cast, Pour } from '../pour/index.ts';
+import { type Cast, coldDays, curedAt, type Pour } from '../pour/index.ts';
 import { type RateId, rateOf } from '../rates/index.ts';
 import type { Origin } from '../results/index.ts';
 import { setoutPoints, sizesOf } from '../setout/index.ts';
@@ -180,6 +180,8 @@ interface Asked {
   readonly bays: readonly BayNow[];
   /** When it is asked, ms since 1970. */
   readonly now: number;
+  /** Days too cold to cure. */
+  readonly cold: ReadonlySet<string>;
   /** Share of what the machine digs that lies in a crust so deep. */
   readonly crust: (depth: number) => number;
 }
@@ -425,8 +427,16 @@ function pouredAt({ facts }: Tasked, { casts }: Pour): number | null {
   return at.length < casts.length || at.length === 0 ? null : Math.max(...at);
 }
 
+/** How long a pour takes: mixed by hand by its people, at the rate somebody typed it is placed at, else as is typical of a whole pour. */
+function castAt({ pour: { hand, placing }, days }: Plan, { mixed, wanted }: Pour): Plain['by'] {
+  if (mixed) return { hours: (wanted * hand.hours) / days.people, from: 'typed' };
+  return placing.rate === null
+    ? { rate: 'poured', each: 'all' }
+    : { hours: wanted / placing.rate, from: 'typed' };
+}
+
 /** Each pour, what it cures, and forms taken off. */
-function pourTasks({ plan, job, now }: Asked, pour: Pour, known: ReadonlySet<string>): Plain[] {
+function pourTasks({ plan, job, now, cold }: Asked, pour: Pour, known: ReadonlySet<string>): Plain[] {
   const own = job.elements.filter(({ id }) => pour.elements.includes(id));
   const passes = pour.casts.filter(({ stage }) => stage === 'pass');
   const ready = own.flatMap(({ id, element }) =>
@@ -446,7 +456,8 @@ function pourTasks({ plan, job, now }: Asked, pour: Pour, known: ReadonlySet<str
   const bay = passes.length > 0;
   const cure = bay ? plan.days.bayCure : plan.backfill.cureDays;
   const when = pouredAt(job, pour);
-  const waited = when === null ? 0 : Math.max(0, (now - when) / HOUR_MS);
+  const left = (days: number) =>
+    when === null ? days * 24 : (curedAt(when, days, cold, plan.water.zone) - now) / HOUR_MS;
   return [
     {
       ...base,
@@ -457,7 +468,7 @@ function pourTasks({ plan, job, now }: Asked, pour: Pour, known: ReadonlySet<str
       passes: 0,
       resource: 'crew',
       after: [`forms/${pour.id}`, ...ready.filter((id) => known.has(id)), ...under],
-      by: { rate: 'poured', each: 'all' },
+      by: castAt(plan, pour),
     },
     {
       ...base,
@@ -465,22 +476,22 @@ function pourTasks({ plan, job, now }: Asked, pour: Pour, known: ReadonlySet<str
       kind: 'cure',
       quantity: null,
       unit: null,
-      passes: Math.max(0, cure * 24 - waited),
+      passes: Math.max(0, left(cure)),
       resource: null,
       after: [`pour/${pour.id}`],
-      done: when !== null && waited >= cure * 24 ? 1 : 0,
+      done: when !== null && left(cure) <= 0 ? 1 : 0,
       by: { hours: 0, from: 'typed' },
     },
-    ...formTasks(plan, pour, own, waited, [...under, ...ready.filter((id) => known.has(id))]),
+    ...formTasks(plan, pour, own, left, [...under, ...ready.filter((id) => known.has(id))]),
   ];
 }
 
-/** Forms of what is cast on something of its own element, and forms taken off again. @param waited hours since it was cast */
+/** Forms of what is cast on something of its own element, and forms taken off again. @param left hours until so many days it cures have passed */
 function formTasks(
   { days }: Plan,
   pour: Pour,
   own: readonly ElementTakeoff[],
-  waited: number,
+  left: (days: number) => number,
   before: readonly string[],
 ): Plain[] {
   const base = { element: null, pass: null, pour: pour.id, passes: 0 };
@@ -503,7 +514,6 @@ function formTasks(
     });
   // What is cast against the earth under an old wall has none to take off.
   if (formed <= NONE || pour.casts.some(({ stage }) => stage === 'pass')) return out;
-  const stays = days.formsStay * 24;
   out.push(
     {
       ...base,
@@ -522,10 +532,10 @@ function formTasks(
       kind: 'cure',
       quantity: null,
       unit: null,
-      passes: Math.max(0, stays - waited),
+      passes: Math.max(0, left(days.formsStay)),
       resource: null,
       after: [`pour/${pour.id}`],
-      done: pour.cast && waited >= stays ? 1 : 0,
+      done: pour.cast && left(days.formsStay) <= 0 ? 1 : 0,
       by: { hours: 0, from: 'typed' },
     },
   );
@@ -644,6 +654,7 @@ export function tasksOf(
     loads: loadsBy(live, sum(job.loads.slice(0, 1).map(({ loads }) => loads))),
     bays,
     now,
+    cold: coldDays(plan, job.facts.weather),
     crust,
   };
   const plain: Plain[] = [];

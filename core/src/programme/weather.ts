@@ -4,13 +4,12 @@
  */
 import { type FrozenToday, frozenAfter, type GroundModel } from '../ground/index.ts';
 import type { Plan } from '../plan/schema.ts';
+import { dayMean } from '../pour/index.ts';
 import { RATES } from '../rates/index.ts';
 import type { Origin } from '../results/index.ts';
 
 export type DayWeather = Plan['days']['weather'][number];
 
-/** Fresh concrete is kept above freezing so long, h: typical (ACI 306R, no early load). */
-export const KEPT_WARM = 48;
 /** A day as warm as this is hot for concrete, °C: typical (ACI 305R names no limit; plants ask from about 30). */
 export const HOT = 30;
 
@@ -34,10 +33,6 @@ export function gapIn(weather: readonly DayWeather[], nextDay: (day: string) => 
   }
   return null;
 }
-
-/** Mean of a day, °C; null where neither its low nor its high is known. */
-export const meanOf = ({ low, high }: DayWeather): number | null =>
-  low === null ? high : high === null ? low : (low + high) / 2;
 
 /** Hours a machine takes where a share of it is frozen. @param rate output there over that unfrozen, 0…1 */
 export const frozenHours = (hours: number, share: number, rate: number): number =>
@@ -77,7 +72,7 @@ export function crusts(
   const means: number[] = measured ? [-first] : [];
   return weather.map((day) => {
     // What came before it was found is in it.
-    if (measured === null || day.day > measured.when.slice(0, 10)) means.push(meanOf(day) ?? 0);
+    if (measured === null || day.day > measured.when.slice(0, 10)) means.push(dayMean(day) ?? 0);
     const { depth, thawing } = frozenAfter(plan, model, means);
     return { day: day.day, depth, thawing };
   });

@@ -73,6 +73,10 @@ export const RATES = {
   formsOff: typical('m² a person and hour', [3, 5, 8]),
   steelFixed: typical('kg a person and hour', [10, 18, 30]),
   poured: typical('m³ an hour', [6, 10, 20], PRACTICE, 'poured'),
+  /** As it comes off a truck's chute, a line pump, a crane's skip. */
+  placedChute: typical('m³ an hour', [15, 20, 25]),
+  placedPump: typical('m³ an hour', [10, 15, 20]),
+  placedSkip: typical('m³ an hour', [6, 8, 10]),
   proofed: typical('m² a person and hour', [2, 4, 8]),
   /** Rammed between new concrete and an old wall. */
   dryPacked: typical('m³ a person and hour', [0.03, 0.05, 0.08]),

@@ -168,6 +168,8 @@ const PROBLEM_CODES = [
   'heapFoot',
   'coldOverWarm',
   'futureDay',
+  'openShort',
+  'stockShort',
 ] as const;
 export type ProblemCode = (typeof PROBLEM_CODES)[number];
 

@@ -347,6 +347,7 @@ function unknownElements({ ground, water, pour, elements, backfill }: Plan): Pro
     ),
     ...pour.steel.map(({ element }, i) => ({ path: `/pour/steel/${i}/element`, value: element })),
     ...pour.fittings.map(({ element }, i) => ({ path: `/pour/fittings/${i}/element`, value: element })),
+    ...pour.placing.noJoint.map((value, i) => ({ path: `/pour/placing/noJoint/${i}`, value })),
     ...(['floors', 'oneSided'] as const).flatMap((list) =>
       backfill[list].map(({ element }, i) => ({ path: `/backfill/${list}/${i}/element`, value: element })),
     ),
@@ -354,6 +355,32 @@ function unknownElements({ ground, water, pour, elements, backfill }: Plan): Pro
   return named
     .filter(({ value }) => !elements.some((element) => element.id === elementOfCast(value)))
     .map((one): Problem => ({ code: 'unknownElement', ...one }));
+}
+
+/** How a pour is placed and formed, where one figure has to hold another. */
+function placingProblems({ pour: { placing, truck, forms } }: Plan): Problem[] {
+  const out: Problem[] = [];
+  // Where nobody typed a rate it is the program's own: nothing typed is wrong.
+  const oneLoad = placing.rate === null ? 0 : truck / placing.rate;
+  if (placing.open < oneLoad - 1e-9)
+    out.push({
+      code: 'openShort',
+      path: '/pour/placing/open',
+      value: placing.open,
+      min: oneLoad,
+      kind: 'hours',
+    });
+  forms.stock.forEach((value, i) => {
+    if (value < forms.stakes - 1e-9)
+      out.push({
+        code: 'stockShort',
+        path: `/pour/forms/stock/${i}`,
+        value,
+        min: forms.stakes,
+        kind: 'length',
+      });
+  });
+  return out;
 }
 
 /** What a service passes through in has to let it through. */
@@ -449,6 +476,7 @@ function crossProblems(plan: Plan): Problem[] {
     ...unknownElements(plan),
     ...siteProblems(plan),
     ...bedProblems(plan),
+    ...placingProblems(plan),
   );
   const { bearing } = plan.levels;
   if (bearing && !soils.some((soil) => soil.id === bearing.soil))

@@ -34,6 +34,7 @@ const DRAWINGS: Readonly<
   trucks: { View: later(dig, 'TrucksView'), room: 680 },
   piles: { View: later(dig, 'PilesView') },
   night: { View: later(() => import('../stages/water/night/index.ts'), 'NightView') },
+  placing: { View: later(() => import('../stages/pour/placing/index.ts'), 'PlacingView'), room: 460 },
   flow: { View: later(fill, 'FlowView'), room: 460 },
 };
 const ROOM = 340;

@@ -19,6 +19,7 @@ const ground = () => import('../stages/ground/index.ts');
 const levels = () => import('../stages/levels/index.ts');
 const night = () => import('../stages/water/night/index.ts');
 const pours = () => import('../stages/pour/PourLayer.tsx');
+const placing = () => import('../stages/pour/placing/index.ts');
 const proof = () => import('../stages/base/proof/index.ts');
 const setout = () => import('../stages/setout/index.ts');
 
@@ -221,9 +222,21 @@ export const STAGE_TABLE: Readonly<Record<Stage, StageRow>> = {
   },
   pour: {
     Panel: later(() => import('../stages/pour/PourPanel.tsx'), 'PourPanel'),
-    drawings: ['section'],
+    drawings: ['section', 'placing'],
     layers: [
-      { id: 'pours', on: 'over', when: ({ stage }) => stage === 'pour', Layer: later(pours, 'PourLayer') },
+      {
+        id: 'places',
+        on: 'over',
+        when: ({ stage, view }) => stage === 'pour' && view.lower.pour === 'placing',
+        Layer: later(placing, 'PlacesLayer'),
+      },
+      {
+        id: 'pours',
+        on: 'over',
+        // Where the order of one is looked at the numbers are of that.
+        when: ({ stage, view }) => stage === 'pour' && view.lower.pour !== 'placing',
+        Layer: later(pours, 'PourLayer'),
+      },
     ],
     fill: 'url(#column-concrete)',
     answer: (job) => ({

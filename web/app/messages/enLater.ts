@@ -16,6 +16,7 @@ import { lateFields } from './en/lateFields.ts';
 import { lateProblems } from './en/lateProblems.ts';
 import { log } from './en/log.ts';
 import { photo } from './en/photo.ts';
+import { placed } from './en/placed.ts';
 import { pour } from './en/pour.ts';
 import { proof } from './en/proof.ts';
 import { rain } from './en/rain.ts';
@@ -44,6 +45,7 @@ export const enLater = {
   ...lateProblems,
   ...log,
   ...photo,
+  ...placed,
   ...pour,
   ...sheets,
   ...water,

@@ -17,6 +17,7 @@ import { lateFields } from './es/lateFields.ts';
 import { lateProblems } from './es/lateProblems.ts';
 import { log } from './es/log.ts';
 import { photo } from './es/photo.ts';
+import { placed } from './es/placed.ts';
 import { pour } from './es/pour.ts';
 import { proof } from './es/proof.ts';
 import { rain } from './es/rain.ts';
@@ -46,6 +47,7 @@ export const esLater: Words<typeof enLater> = {
   ...lateProblems,
   ...log,
   ...photo,
+  ...placed,
   ...pour,
   ...sheets,
   ...water,

@@ -19,6 +19,8 @@ export interface SheetInput {
   readonly t: Say;
   /** The day it is of, where it is of one: 2026-10-14; the newest there is where none is said. */
   readonly day?: string;
+  /** The id of the pour it is of, where it is of one; the first where none is said. */
+  readonly pour?: string;
   /** Small pictures of its photos, by the id of their record. */
   readonly thumbs?: ReadonlyMap<string, Uint8Array>;
   /** A page ran on: what counts pages asks the finished sheet, however many there are. */

@@ -44,6 +44,14 @@ export const SHEETS = {
     file: 'order-sheet',
     make: async (input) => (await import('./order-sheet.server.tsx')).orderPdf(input),
   },
+  pour: {
+    file: 'pour-sheet',
+    make: async (input) => (await import('./pour-sheet.server.tsx')).pourPdf(input),
+  },
+  cut: {
+    file: 'cut-list',
+    make: async (input) => (await import('./cut-list.server.tsx')).cutPdf(input),
+  },
   tomorrow: {
     file: 'tomorrow-sheet',
     make: async (input) => (await import('./tomorrow-sheet.server.tsx')).tomorrowPdf(input),

@@ -31,7 +31,8 @@ export async function sheetOf(request: Request, jobId: string, sheet: PaperTask[
   // Neither a revision nor a record changes, so a sheet of them does not either: made once, also for several who wait.
   const zone = zoneOf(request);
   const day = dayAsked(request);
-  const key = [jobId, revision, last, sheet, lang, system, zone, day].join();
+  const pour = new URL(request.url).searchParams.get('pour')?.slice(0, 80) ?? undefined;
+  const key = [jobId, revision, last, sheet, lang, system, zone, day, pour].join();
   const { photos } = SHEETS[sheet] as { readonly photos?: true };
   const task = {
     sheet,
@@ -43,6 +44,7 @@ export async function sheetOf(request: Request, jobId: string, sheet: PaperTask[
     system: system ?? plan.system,
     zone,
     ...(day !== undefined && { day }),
+    ...(pour !== undefined && { pour }),
     ...(photos && { thumbs: await withDatabase(() => thumbsOf(crewId, jobId)) }),
   };
   let making = made.get(key);

@@ -22,6 +22,7 @@ export function removeElement(draft: Draft, id: string): void {
   pour.together = pour.together.filter(({ elements }) => elements.length > 0);
   pour.steel = pour.steel.filter(({ element }) => left.has(element));
   pour.fittings = pour.fittings.filter(({ element }) => left.has(element));
+  pour.placing.noJoint = pour.placing.noJoint.filter((one) => left.has(one));
   backfill.floors = backfill.floors.filter(({ element }) => left.has(element));
   backfill.oneSided = backfill.oneSided.filter(({ element }) => left.has(element));
   water.pumps = water.pumps.filter(({ element }) => left.has(element));

@@ -59,12 +59,13 @@ export type Lower =
   | 'trucks'
   | 'piles'
   | 'night'
-  | 'flow';
+  | 'flow'
+  | 'placing';
 type Place = readonly [number, number];
 
 /** What the next press on the plan puts there. */
 export type Placing =
-  | { readonly what: 'log' | 'spot' | 'gate' | 'boundary' | 'surface' }
+  | { readonly what: 'log' | 'spot' | 'gate' | 'boundary' | 'surface' | 'letOff' }
   | { readonly what: 'hazard' | 'area' | 'path' | 'ditch' | 'sump' | 'drained'; readonly id: string }
   | { readonly what: 'fence'; readonly from: Place | null };
 
@@ -92,6 +93,9 @@ export interface ViewState {
   readonly hour: number;
   /** How far the fill is played: so many lifts laid; 0: as it was logged. */
   readonly filled: number;
+  /** The pour that is looked at as it is placed, and how far it is played: so many places; 0: all. */
+  readonly pour: string | null;
+  readonly poured: number;
   /** Levels water stands at while a night is played, by element; null: as the ground has it. */
   readonly flood: Readonly<Record<string, number>> | null;
   /** The drawing chosen, by stage. */
@@ -199,6 +203,8 @@ export function makeDesk(plan: Plan, revision: number, records: readonly SiteRec
       played: 0,
       hour: 0,
       filled: 0,
+      pour: null,
+      poured: 0,
       flood: null,
       lower: {},
       fence: null,

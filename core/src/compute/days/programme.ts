@@ -6,6 +6,7 @@ import { groundModel } from '../../ground/index.ts';
 import { holdsOf } from '../../holds/index.ts';
 import { type SiteRecord, standing } from '../../log/index.ts';
 import type { Plan } from '../../plan/schema.ts';
+import { coldDays, curedAt } from '../../pour/index.ts';
 import {
   baysNow,
   type Calendar,
@@ -145,8 +146,9 @@ const IN_THE_HOLE: readonly Task['kind'][] = ['trim', 'bed', 'lean', 'forms', 'p
 
 /** What the weather adds to a plan of days. */
 interface Weathered {
-  /** Hours more of each task, by its place in the list. */
+  /** Hours more of each task, by its place in the list: in frozen ground, and by the clock where days are too cold to cure. */
   readonly frozen: readonly number[];
+  readonly cold: readonly number[];
   /** Times each cannot be worked at. */
   readonly wet: readonly (readonly Span[])[];
   readonly floods: readonly Flood[];
@@ -189,6 +191,7 @@ function clocksOf(plan: Plan, from: string, records: readonly SiteRecord[]): Clo
 
 const noWeather = (tasks: readonly Task[]): Weathered => ({
   frozen: tasks.map(() => 0),
+  cold: tasks.map(() => 0),
   wet: tasks.map(() => []),
   floods: [],
   unlooked: 0,
@@ -216,7 +219,7 @@ function putInTime(
         return {
           id,
           work: (work + (added.frozen[i] ?? 0)) * (1 - done),
-          passes: done >= 1 ? 0 : passes,
+          passes: done >= 1 ? 0 : passes + (added.cold[i] ?? 0),
           resource,
           after,
           from: truck === null ? pinned : Math.max(truck, pinned ?? truck),
@@ -376,7 +379,23 @@ function weathered(
       ? (element !== null ? [element] : pour !== null ? (pours.get(pour) ?? []) : []).flatMap(wetAt)
       : [],
   );
-  return { frozen, wet, floods, unlooked };
+  return { frozen, cold: coldHours(plan, takeoff, tasks, placed), wet, floods, unlooked };
+}
+
+/** Hours by the clock that cures take longer in days too cold to count, of what is not cast yet. */
+function coldHours(
+  plan: Plan,
+  { facts, pours }: Takeoff,
+  tasks: readonly Task[],
+  placed: readonly Placed[],
+): number[] {
+  const cold = coldDays(plan, facts.weather);
+  const cast = new Set(pours.flatMap((pour) => (pour.cast ? [pour.id] : [])));
+  return tasks.map(({ kind, pour, passes }, i) => {
+    if (cold.size === 0 || kind !== 'cure' || passes <= 0 || (pour !== null && cast.has(pour))) return 0;
+    const { worked } = placed[i]!;
+    return (curedAt(worked, passes / 24, cold, plan.water.zone) - worked) / HOUR_MS - passes;
+  });
 }
 
 /** Holes that stand open, each from when it is dug until what is cast first in it is. */
@@ -401,7 +420,7 @@ function whysOf(
   tasks: readonly Task[],
   now: readonly Placed[],
   was: readonly Placed[],
-  { frozen, wet }: Weathered,
+  { frozen, cold, wet }: Weathered,
   {
     lost,
     today,
@@ -415,7 +434,7 @@ function whysOf(
   const all = new Map(
     tasks.map((task, i): readonly [string, Late] => [
       task.id,
-      { task, now: now[i]!, was: was[i]!, frozen: frozen[i] ?? 0, wet: wet[i] ?? [] },
+      { task, now: now[i]!, was: was[i]!, frozen: frozen[i] ?? 0, cold: cold[i] ?? 0, wet: wet[i] ?? [] },
     ]),
   );
   return whyOf(all, lost, today, held);

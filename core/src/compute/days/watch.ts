@@ -1,7 +1,8 @@
 /** What to look to on the days of a job: rain that takes one, water that stands, what freezes, what gives, what is hot. */
 import { keepsAs } from '../../base/index.ts';
 import type { Plan } from '../../plan/schema.ts';
-import { type Crust, HOT, KEPT_WARM, meanOf } from '../../programme/index.ts';
+import { dayMean } from '../../pour/index.ts';
+import { type Crust, HOT } from '../../programme/index.ts';
 import { nextDayOf } from '../../time/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
 import type { Days, DayTask, Watch } from './days.ts';
@@ -44,10 +45,10 @@ export function watchOf(
     const hot = weather.find((one) => one.day === day);
     if (hot?.high != null && hot.high >= HOT)
       out.push(said('heat', day, { pour: task.pour, amount: hot.high }));
-    // Two days on: what is kept warm so long is kept warm over their nights.
+    // What is kept warm so long is kept warm over their nights.
     const kept = new Set([day]);
     let on = day;
-    for (let k = 0; k < Math.ceil(KEPT_WARM / 24); k++) {
+    for (let k = 0; k < Math.ceil(plan.pour.cure.warm / 24); k++) {
       on = nextDayOf(on);
       kept.add(on);
     }
@@ -130,7 +131,7 @@ function trimmed(
 /** The day the ground begins to give, with what is still to be cast on it by then. */
 function thawing({ days }: Plan, open: readonly DayTask[], crust: readonly Crust[], said: Saying): Watch[] {
   const at = crust.findIndex(
-    (_, i) => i > 0 && crust[i - 1]!.depth > 0 && (meanOf(days.weather[i]!) ?? 0) > 0,
+    (_, i) => i > 0 && crust[i - 1]!.depth > 0 && (dayMean(days.weather[i]!) ?? 0) > 0,
   );
   const gives = crust[at];
   if (!gives) return [];

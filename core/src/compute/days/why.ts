@@ -2,7 +2,7 @@
 import type { Placed, Span, Task } from '../../programme/index.ts';
 
 export interface Why {
-  readonly code: 'rain' | 'flood' | 'frost' | 'pin' | 'stopped' | 'truck' | 'behind' | 'longer';
+  readonly code: 'rain' | 'flood' | 'frost' | 'cold' | 'pin' | 'stopped' | 'truck' | 'behind' | 'longer';
   /** The day it was so, where it was one. */
   readonly day: string | null;
   /** What it comes from, where that is another task. */
@@ -15,6 +15,8 @@ export interface Late {
   readonly was: Placed;
   /** Hours more in frozen ground. */
   readonly frozen: number;
+  /** Hours it cures longer in days too cold to count. */
+  readonly cold: number;
   /** Times it could not be worked at for water. */
   readonly wet: readonly Span[];
 }
@@ -38,7 +40,7 @@ export function whyOf(
   const isLate = ({ now, was, task }: Late) => task.done < 1 && now.ends > was.ends + 1;
   const known = new Map<string, Why | null>();
   const own = (late: Late): Why => {
-    const { task, now, was, frozen, wet } = late;
+    const { task, now, was, frozen, cold, wet } = late;
     const said = (code: Why['code'], day: string | null = null): Why => ({ code, day, task: null });
     if (held.truck.has(task.id)) return said('truck', today.day);
     if (now.waitsFor?.what === 'day' && task.pin !== null) return said('pin', task.pin);
@@ -47,6 +49,7 @@ export function whyOf(
     const rain = lost.find(({ span }) => span[0] < now.worked && span[1] > from && span[1] > today.moment);
     if (rain && task.resource !== null) return said('rain', rain.day);
     if (frozen > 0) return said('frost');
+    if (cold > 0) return said('cold');
     // It should have been done, or begun, before today; nobody logged it.
     if (was.begins < today.moment) return said('behind', null);
     if (held.stopped > 0) return said('stopped', today.day);

@@ -72,6 +72,8 @@ const ONE: { readonly [K in RecordKindId]: () => SiteRecord } = {
     }),
   settled: () => logged('settled', { word: 'w1', how: 'taken', why: '' }),
   ticked: () => logged('ticked', { hold: 'forms', done: ['size'] }, on),
+  wetted: () => logged('wetted', { pour: 'footings', day: '2026-10-14', done: true, note: '' }),
+  leak: () => logged('leak', { day: '2026-10-14', depth: 2.4 }, on),
   poured: () => logged('poured', { pour: 'footings', casts: ['E1'], volume: 3.2, note: '' }),
   readied: () => logged('readied', { pour: 'footings', done: ['access'] }),
   ...(Object.fromEntries(

@@ -14,6 +14,10 @@ const HANDED_ON: ReadonlySet<string> = new Set<keyof Facts>([
   'settled',
   'ticked',
   'readied',
+  'wetted',
+  'leak',
+  'weather',
+  'bay',
 ]);
 
 /**

@@ -25,6 +25,7 @@ import { hauled, hauledValue } from './hauled.ts';
 import { heap, heapValue } from './heap.ts';
 import { lab, labValue } from './lab.ts';
 import { laid, laidValue } from './laid.ts';
+import { leak, leakValue } from './leak.ts';
 import { morning, morningValue } from './morning.ts';
 import { note, noteValue } from './note.ts';
 import { noticed, noticedValue } from './noticed.ts';
@@ -44,6 +45,7 @@ import { ticked, tickedValue } from './ticked.ts';
 import { trial, trialValue } from './trial.ts';
 import { visit, visitValue } from './visit.ts';
 import { weather, weatherValue } from './weather.ts';
+import { wetted, wettedValue } from './wetted.ts';
 import { worked, workedValue } from './worked.ts';
 
 const RECORD_KINDS = {
@@ -73,6 +75,8 @@ const RECORD_KINDS = {
   ticked,
   readied,
   poured,
+  wetted,
+  leak,
   bay,
   worked,
   hauled,
@@ -117,6 +121,8 @@ export const RECORD_VALUES = {
   ticked: tickedValue,
   readied: readiedValue,
   poured: pouredValue,
+  wetted: wettedValue,
+  leak: leakValue,
   bay: bayValue,
   worked: workedValue,
   hauled: hauledValue,

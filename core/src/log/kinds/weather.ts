@@ -1,6 +1,6 @@
 /** The weather of a day: rain, and how cold and warm it was. */
 import { object, orNull, text, within } from '../../plan/parts.ts';
-import { nothing } from '../fold.ts';
+import { lastBy } from '../fold.ts';
 import { checked, recordKind } from '../kind.ts';
 import { day } from '../measures.ts';
 
@@ -24,7 +24,8 @@ export const weatherValue = checked(
 export const weather = recordKind<typeof weatherValue>()({
   measures,
   onPlacement: false,
-  fold: nothing,
+  /** As each day was last said. */
+  fold: lastBy(({ value }) => value.day),
   said: ({ rain, low, high, note }) => [
     {
       sentence: 'record.weatherValue',

@@ -71,6 +71,7 @@ export const daysPage = {
     why: {
       rain: 'Rain takes {{day}}.',
       flood: 'Water stands in the hole.',
+      cold: 'Too cold to cure',
       frost: 'Frozen ground takes longer.',
       pin: 'Not before {{day}}, as somebody set it.',
       stopped: 'Hours stood today.',

@@ -149,6 +149,7 @@ export const desk = {
     trucks: 'Trucks',
     piles: 'Heaps',
     night: 'The night',
+    placing: 'Placing',
     flow: 'Soil flow',
   },
   pencil: {
@@ -197,6 +198,7 @@ export const desk = {
     ditch: 'Press to add points to the ditch.',
     drained: 'Press round the ground that drains in.',
     sump: 'Press in the hole where the sump is dug.',
+    letOff: 'Press where trucks or the pump let it off.',
     surface: 'Press on the plan where the water is let go.',
     fence: 'Press where the section starts.',
     fenceTo: 'Press where the section ends.',

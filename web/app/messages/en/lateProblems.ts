@@ -30,6 +30,10 @@ export const lateProblems = {
     pinPast: '{{name}} is not before {{value}}, and today is {{today}}. Take a later day.',
     weatherGap: 'The weather has no {{value}}: put that day in, or take it from one day on.',
     bayNoName: 'Say who looked.',
+    openShort:
+      'A face stays fresh {{value}}, and one load takes {{min}}: type a longer time, a smaller truck or a quicker rate.',
+    stockShort:
+      'Boards of {{value}} do not reach from one stake to the next, {{min}}: a longer stock, or stakes closer.',
     coldOverWarmDay: 'On {{day}} the low is over the high.',
     taskCircle: 'These wait for one another: {{names}}. Take one of them out.',
     openingSmall: '{{name}}: an opening of {{value}} does not let {{min}} through. Make it wider.',

@@ -74,6 +74,7 @@ export const daysPage: Words<typeof english> = {
     why: {
       rain: 'La lluvia se lleva el {{day}}.',
       flood: 'Hay agua en la excavación.',
+      cold: 'Demasiado frío para curar',
       frost: 'El suelo helado cuesta más.',
       pin: 'No antes del {{day}}, como alguien lo fijó.',
       stopped: 'Hoy hubo horas paradas.',

@@ -31,6 +31,10 @@ export const lateProblems = {
     pinPast: '{{name}} no es antes del {{value}}, y hoy es {{today}}. Tome un día posterior.',
     weatherGap: 'Falta el {{value}} en el tiempo: póngalo, o empiece después.',
     bayNoName: 'Diga quién miró.',
+    openShort:
+      'Un frente sigue fresco {{value}} y una carga tarda {{min}}: escriba más tiempo, un camión menor o un paso más rápido.',
+    stockShort:
+      'Tablas de {{value}} no llegan de una estaca a otra, {{min}}: un largo mayor o estacas más juntas.',
     coldOverWarmDay: 'El {{day}} la mínima pasa de la máxima.',
     taskCircle: 'Se esperan unas a otras: {{names}}. Quite una.',
     openingSmall: '{{name}}: por un hueco de {{value}} no pasan {{min}}. Hágalo más ancho.',

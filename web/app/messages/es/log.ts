@@ -80,6 +80,11 @@ export const log: Words<typeof english> = {
     pouredCasts_other: '{{count}} partes hechas',
     pouredValue_one: '{{volume}} en {{count}} parte',
     pouredValue_other: '{{volume}} en {{count}} partes',
+    wetted: 'Curado con agua',
+    wettedValue: 'regado el {{day}}',
+    wettedMissed: 'sin regar el {{day}}',
+    leak: 'Prueba de estanqueidad',
+    leakValue: '{{depth}} de agua',
     bay: 'Batache bajo un muro',
     bayValue: 'batache {{bay}}: {{state}}',
     bayState: {

@@ -86,6 +86,12 @@ export function placeAt(store: DeskStore, at: Place, levelAt: (x: number, y: num
       });
       look({ placing: null });
       return;
+    case 'letOff':
+      edit((d) => {
+        d.pour.placing.from = [point[0], point[1]];
+      });
+      look({ placing: null });
+      return;
     case 'surface':
       edit((d) => {
         const list = d.water.surface;

@@ -10,6 +10,7 @@ import { Choice } from '../../ui/TextField.tsx';
 import { Fact, Panel, PlanField, Toggle } from '../fields.tsx';
 import { BeforePanel } from './BeforePanel.tsx';
 import { PoursPanel } from './PoursPanel.tsx';
+import { CurePanel, FormsPanel, HandMixPanel, LeakPanel, PlacingPanel } from './placing/index.ts';
 import { SteelPanels } from './SteelPanel.tsx';
 
 export function PourPanel() {
@@ -93,6 +94,11 @@ export function PourPanel() {
         <PlanField path="/pour/hopper" hint={t('pour.eachPour')} optional />
         <PlanField path="/pour/gaps" hint={t('pour.eachPour')} optional />
       </Panel>
+      <PlacingPanel />
+      <FormsPanel />
+      <HandMixPanel />
+      <CurePanel />
+      <LeakPanel />
       <SteelPanels />
       <BeforePanel />
     </>
