@@ -15,7 +15,10 @@ import { preferencesOf } from './server/http.server.ts';
 import { sayError } from './server/say.server.ts';
 import { makeCache } from './theme/emotion.ts';
 
-const GIVE_UP = 10_000;
+/** What a page waits for while it is sent may take so long, ms: the day of a crew with many jobs is worked out job by job. */
+export const streamTimeout = 50_000;
+/** And then it is given up, once what was waited for has been said to fail. */
+const GIVE_UP = streamTimeout + 2_000;
 
 /**
  * Scripts run only when they are this page's own. Styles may stand in attributes: drawings place

@@ -324,6 +324,7 @@ test('bays in three passes: one refused keeps its pass from being cast; the engi
   await one.getByRole('button', { name: 'Seen' }).click();
   // What is logged now is of today: the board of that day is as it stood.
   await page.goto(`${base()}/jobs/${job}/days`);
+  await expect(page.locator('[data-live=true]')).toBeVisible();
   await expect(bay(5)).toHaveAttribute('data-state', 'seen');
   await bay(8).click();
   await one.getByRole('button', { name: 'Dug' }).click();
@@ -354,8 +355,10 @@ test('the day of the crew across jobs, and a day of one on one page: on a phone,
   await page.goto(`${base()}/today?day=${DAY}`);
   // The crew of the tests has many of its name.
   const own = page.locator('[data-job-day]').filter({ has: page.locator(`a[href*="${job}"]`) });
+  // Each comes when it is worked out, one after another.
   await expect(own.locator('[data-part=on]')).toContainText(
     /dig T5 · 2\.198\sm from the string · the machine/,
+    { timeout: 60_000 },
   );
   await expect(own.locator('[data-part=comes]')).toContainText(/trucks, \d+ loads/);
   await expect(own.locator('[data-part=watch]')).toContainText(/14\smm of rain/);

@@ -56,7 +56,7 @@ test('a truck two hours late leaves a joint, drawn and told; by a longer time th
   const job = await jobOf(page, 'honey-house');
   await stage(page, 'pour');
   await lower(page, 'placing');
-  await unfold(page, 'Trucks and placing');
+  await unfold(page, 'Placing');
   await side(page).getByLabel('Pour', { exact: true }).selectOption('footings');
   const second = side(page).locator('[data-truck="2"]');
   await expect(second).toHaveAttribute('data-gap', '120');
@@ -110,7 +110,7 @@ test('a truck two hours late leaves a joint, drawn and told; by a longer time th
 test('the porch is mixed by hand: bags, sand, stone, barrows, rounds a day', async ({ page }) => {
   await newJob(page, 'honey-house');
   await stage(page, 'pour');
-  await unfold(page, 'Mixed by hand');
+  await unfold(page, 'By hand');
   const porch = side(page).locator('[data-by-hand=porch]');
   await expect(porch).toContainText(/Porch: \d+ bags/);
   const before = Number(/(\d+) bags/.exec((await porch.textContent())!)![1]);

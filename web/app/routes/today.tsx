@@ -86,7 +86,9 @@ export default function Today({ loaderData }: Route.ComponentProps) {
                 <a href={`/jobs/${id}/days`}>{t('daysPage.days')}</a>
               </Flex>
               <Suspense fallback={<Small>{t('daysPage.working')}</Small>}>
-                <Await resolve={shown}>{(made) => <OneJob shown={made} plan={plan} />}</Await>
+                <Await resolve={shown} errorElement={<OneJob shown={null} plan={plan} />}>
+                  {(made) => <OneJob shown={made} plan={plan} />}
+                </Await>
               </Suspense>
             </Stack>
           </FormatProvider>

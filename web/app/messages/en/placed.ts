@@ -1,7 +1,7 @@
 /** How a pour is brought and placed, its forms, what is mixed by hand, how it cures. */
 export const placed = {
   pouring: {
-    title: 'Trucks and placing',
+    title: 'Placing',
     which: 'Pour',
     how: 'How it comes and is placed',
     by: 'Brought by',
@@ -113,7 +113,7 @@ export const placed = {
     noDesign: 'Forms and props are not designed here. Nobody between props and wall while it is cast.',
   },
   handMix: {
-    title: 'Mixed by hand',
+    title: 'By hand',
     cement: 'Cement, parts',
     sand: 'Sand, parts',
     stone: 'Stone, parts',

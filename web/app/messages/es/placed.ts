@@ -4,7 +4,7 @@ import type { Words } from '../words.ts';
 
 export const placed: Words<typeof english> = {
   pouring: {
-    title: 'Camiones y vertido',
+    title: 'Vertido',
     which: 'Hormigonada',
     how: 'Cómo llega y se coloca',
     by: 'Llega por',
@@ -118,7 +118,7 @@ export const placed: Words<typeof english> = {
     noDesign: 'Aquí no se calcula encofrado ni puntales. Nadie entre puntales y muro mientras se vierte.',
   },
   handMix: {
-    title: 'Hecho a mano',
+    title: 'A mano',
     cement: 'Cemento, partes',
     sand: 'Arena, partes',
     stone: 'Piedra, partes',

@@ -25,7 +25,7 @@ export function PourPanel() {
   return (
     <>
       <PoursPanel />
-      <Panel title={t('pour.blinding')}>
+      <Panel fold="shut" title={t('pour.blinding')}>
         {lean.volume === 0 && <Small fontSize="sm">{t('pour.inBeds')}</Small>}
         <PlanField
           hint={t('pour.irregularityHint')}
