@@ -64,6 +64,7 @@ test('low shots raise the order, and it says why', async ({ page }) => {
   await newJob(page, 'honey-house');
   await stage(page, 'pour');
   const footings = side(page).locator('[data-pour=footings]');
+  await unfold(page, 'Lean concrete');
   await side(page).getByLabel('Make up a low bottom with').selectOption('stone');
   await expect(footings).not.toContainText('low bottoms');
   const neat = async () => {

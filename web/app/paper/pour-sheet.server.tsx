@@ -8,7 +8,7 @@ import { polygonPath, viewOf } from '../drawing/view.ts';
 import { makeFormat } from '../ui/format.tsx';
 import { clockText, everyText, jointText, layersText, riseText, truckNotes } from '../ui/placingWords.ts';
 import { pourName } from '../ui/pourName.ts';
-import { READY_SIGNS, readyText } from '../ui/readyWords.ts';
+import { readyText } from '../ui/readyWords.ts';
 import { SheetFrame, type SheetInput } from './frame.tsx';
 import { type Printed, print } from './print.server.ts';
 import { s } from './style.server.ts';
@@ -21,6 +21,8 @@ const WIDE = 540;
 const HIGH = 250;
 const A_COLUMN = 34;
 const COLUMNS = 3;
+/** To be ticked by hand; what is so already is. Of the letters the sheets are set in. */
+const SIGNS = { yes: '[x]', ticked: '[x]', ask: '[ ]', no: '[ ] !' } as const;
 /** Trucks a page takes; the rest are told as so many more. */
 const TRUCKS = 16;
 
@@ -223,7 +225,7 @@ function Sheet({ made: all, ...input }: SheetInput & { made: Made }) {
             <Head>{t('ready.title')}</Head>
             {ready.lines.map((line) => (
               <Text key={line.key} style={{ ...s.line, ...(line.state === 'no' && { color: HELD }) }}>
-                {`${READY_SIGNS[line.state]} ${readyText(t, format, line, plan.pour.fittings, (id) => elementName(plan, id))}`}
+                {`${SIGNS[line.state]} ${readyText(t, format, line, plan.pour.fittings, (id) => elementName(plan, id))}`}
               </Text>
             ))}
           </>
@@ -255,6 +257,9 @@ function Sheet({ made: all, ...input }: SheetInput & { made: Made }) {
                       </Text>
                       <Text style={{ ...s.cell, width: 48, textAlign: 'right' }}>
                         {format.text(pin.level, 'level')}
+                      </Text>
+                      <Text style={{ ...s.cell, width: 40, textAlign: 'right' }}>
+                        {format.text(pin.thickness, 'size')}
                       </Text>
                     </View>
                   ))}

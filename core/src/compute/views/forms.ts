@@ -43,6 +43,8 @@ export interface LevelPin {
   readonly level: number;
   /** m under the string it is measured from. */
   readonly fromString: number;
+  /** m of concrete there, as it was asked for. */
+  readonly thickness: number;
 }
 
 export interface PourForms {
@@ -107,6 +109,7 @@ function pinsOf(info: ElementTakeoff, screed: number): LevelPin[] {
       at: [x, y],
       level: at,
       fromString: string.level - at,
+      thickness: element.thickness,
     });
   };
   const grid = (

@@ -106,11 +106,12 @@ export const placed = {
     riser: 'Across a step: {{height}} high, {{length}} long',
     pins_one: '{{count}} level pin',
     pins_other: '{{count}} level pins',
-    pin: '{{name}}: {{depth}} under the string, {{level}}',
+    pin: '{{name}}: {{depth}} under the string, {{level}}, {{thickness}} thick',
     sheet: 'Cut list, PDF',
     face: 'face',
     boardLong: 'board',
-    noDesign: 'Forms and props are not designed here. Nobody between props and wall while it is cast.',
+    noDesign:
+      'Forms and props are not designed here: is there room for them? Props against the earth only where that side is supported, by their designer’s word. Nobody between props and wall while it is cast.',
   },
   handMix: {
     title: 'By hand',
@@ -164,8 +165,8 @@ export const placed = {
     days: 'In',
     soak: 'After soaking',
     box: 'Of {{name}}',
-    filling:
-      'Not filled yet. Never in an open hole with water outside, nor emptied against ground water, without the engineer.',
+    never: 'Never filled in an open hole, nor emptied against ground water, without the engineer.',
+    filling: 'Not filled yet.',
     soaking: 'Soaks; read it from {{day}}.',
     standing: 'Fell {{fallen}} of {{allowed}} in {{stood}} days; to be read on {{day}}.',
     holds: 'Fell {{fallen}} of {{allowed}} in {{stood}} days: ready to ask.',

@@ -111,11 +111,12 @@ export const placed: Words<typeof english> = {
     riser: 'En un escalón: {{height}} de alto, {{length}} de largo',
     pins_one: '{{count}} nivel de referencia',
     pins_other: '{{count}} niveles de referencia',
-    pin: '{{name}}: {{depth}} bajo el hilo, {{level}}',
+    pin: '{{name}}: {{depth}} bajo el hilo, {{level}}, {{thickness}} de grueso',
     sheet: 'Lista de corte, PDF',
     face: 'cara',
     boardLong: 'tabla',
-    noDesign: 'Aquí no se calcula encofrado ni puntales. Nadie entre puntales y muro mientras se vierte.',
+    noDesign:
+      'Aquí no se calcula encofrado ni puntales: ¿hay lugar para ellos? Puntales contra la tierra solo donde ese lado está sostenido, con la palabra de quien los calculó. Nadie entre puntales y muro mientras se vierte.',
   },
   handMix: {
     title: 'A mano',
@@ -169,8 +170,8 @@ export const placed: Words<typeof english> = {
     days: 'En',
     soak: 'Tras empaparse',
     box: 'De {{name}}',
-    filling:
-      'Sin llenar todavía. Nunca en una excavación abierta con agua fuera, ni sacar el agua contra la del suelo, sin el ingeniero.',
+    never: 'Nunca llenar en una excavación abierta, ni sacar el agua contra la del suelo, sin el ingeniero.',
+    filling: 'Sin llenar todavía.',
     soaking: 'Se empapa; se lee desde el {{day}}.',
     standing: 'Bajó {{fallen}} de {{allowed}} en {{stood}} días; se lee el {{day}}.',
     holds: 'Bajó {{fallen}} de {{allowed}} en {{stood}} días: listo para preguntar.',

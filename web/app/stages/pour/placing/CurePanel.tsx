@@ -120,6 +120,7 @@ export function LeakPanel() {
       {boxes.map((info) => (
         <Tested key={info.id} info={info} />
       ))}
+      <Small>{t('leak.never')}</Small>
       <PlanField path="/pour/leak/share" />
       <PlanField path="/pour/leak/most" />
       <PlanField path="/pour/leak/days" />

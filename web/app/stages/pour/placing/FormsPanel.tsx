@@ -203,6 +203,7 @@ function Pins({ pins }: { pins: readonly LevelPin[] }) {
               name: pin.id,
               depth: format.text(pin.fromString, 'length'),
               level: format.text(pin.level, 'level'),
+              thickness: format.text(pin.thickness, 'size'),
             })}
           </li>
         ))}
