@@ -72,6 +72,18 @@ describe('a pour as it is placed', () => {
     expect(hot.open).toBeCloseTo(45, 9);
     expect(hot.joints.every(({ banned }) => banned)).toBe(true);
   });
+  it('mixed by hand it goes as fast as its people do, in no truck', () => {
+    const made = placed(
+      ring((p) => {
+        p.pour.orders = [{ id: 'footings', mix: '', when: '', where: '', to: '', mixed: true }];
+        p.pour.hand.hours = 6;
+        p.days.people = 3;
+      }),
+    );
+    // 3 people, 6 hours each a m³: half a m³ an hour.
+    expect([made.rate, made.from, made.trucks.length]).toEqual([0.5, 'typed', 1]);
+    expect(made.ends.at(-1)! - made.begins[0]!).toBeCloseTo((made.pour.neat / 0.5) * 60, 6);
+  });
   it('older than agreed is told by its truck', () => {
     const made = placed(
       ring((p) => {

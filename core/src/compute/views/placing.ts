@@ -182,7 +182,10 @@ export function placingOf(plan: Plan, takeoff: Takeoff, id: string): PouredBy | 
   if (!pour) return null;
   const { placing, truck, screed } = plan.pour;
   const infos = new Map(takeoff.elements.map((info) => [info.id, info]));
-  const { rate, from } = placingRate(plan);
+  // By hand it goes as fast as its people mix, carry and place it.
+  const { rate, from } = pour.mixed
+    ? { rate: plan.days.people / plan.pour.hand.hours, from: 'typed' as const }
+    : placingRate(plan);
   const first = minutesOf(placing.first ?? plan.dig.day.start);
   const own = placing.delays.filter((delay) => delay.pour === id);
   // What is mixed on site comes as it is mixed: one load.

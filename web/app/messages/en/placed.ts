@@ -57,7 +57,7 @@ export const placed = {
     played: 'Placed by {{time}}',
     play: 'Play the pour',
     stopPlaying: 'Stop',
-    onSite: 'Mixed on site, in no truck.',
+    onSite: 'Mixed on site, in no truck',
     drawn: 'Placing',
     more_one: '{{count}} more truck',
     more_other: '{{count}} more trucks',

@@ -61,7 +61,7 @@ export const placed: Words<typeof english> = {
     played: 'Colocado a las {{time}}',
     play: 'Ver la hormigonada',
     stopPlaying: 'Parar',
-    onSite: 'Hecho en obra, sin camión.',
+    onSite: 'Hecho en obra, sin camión',
     drawn: 'Vertido',
     more_one: '{{count}} camión más',
     more_other: '{{count}} camiones más',
