@@ -6,7 +6,7 @@ import { type HeldJob, type Hold, isOpen } from '../holds/index.ts';
 import { holdKey } from '../log/index.ts';
 import type { Role } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
-import { castKeyOf, coldDays, curedAt } from '../pour/index.ts';
+import { castKeyOf, castWhen, coldDays, curedAt } from '../pour/index.ts';
 import type { ElementTakeoff } from '../takeoff/element.ts';
 import { dayOf } from '../time/index.ts';
 import { standsIn } from './sides.ts';
@@ -39,17 +39,6 @@ export const stop = (code: FillStop['code'], more: Partial<FillStop> = {}): Fill
   ...more,
 });
 
-/** When the last of an element was cast; null while some of it was not, by the log. */
-function lastCast({ facts }: HeldJob, { id, casts }: ElementTakeoff): string | null {
-  let last = '';
-  for (const { stage, number } of casts) {
-    const known = facts.poured.get(castKeyOf(id, stage, number));
-    if (!known) return null;
-    if (known.at > last) last = known.at;
-  }
-  return last === '' ? null : last;
-}
-
 /** Floor or props hold a wall, as somebody ticked: its sides need no longer be level. */
 export const propped = ({ facts }: Pick<HeldJob, 'facts'>, id: string): boolean =>
   facts.ticked.get(holdKey('backfill', id))?.done.includes('propped') ?? false;
@@ -70,12 +59,13 @@ export function gateOf(
 ): readonly FillStop[] {
   const out: FillStop[] = [];
   if (info.concrete > 0) {
-    const cast = lastCast(job, info);
+    const keys = info.casts.map(({ stage, number }) => castKeyOf(info.id, stage, number));
+    const cast = castWhen(keys, job.facts.poured);
     if (cast === null) out.push(stop('notCast', { role: 'lead' }));
     else if (standsIn(info.element)) {
       const { backfill, water } = job.plan;
       const cold = coldDays(job.plan, job.facts.weather);
-      const until = dayOf(curedAt(Date.parse(cast), backfill.cureDays, cold, water.zone), water.zone);
+      const until = dayOf(curedAt(cast, backfill.cureDays, cold, water.zone), water.zone);
       if (until > today) out.push(stop('cure', { until }));
     }
   }

@@ -1,10 +1,9 @@
 /** Concrete mixed by hand: from parts by volume to bags, sand, stone and water, batches, barrows, rounds a day. */
+import { CEMENT_LOOSE } from '../pour/index.ts';
 import { RATES } from '../rates/index.ts';
 
 /** Loose volume of what goes in over that of the concrete: practice. */
 const DRY = 1.54;
-/** Cement loose in the bag, kg/m³. */
-const CEMENT = 1440;
 
 export interface HandMixed {
   /** Cement, sand and stone by volume; cement > 0. */
@@ -51,7 +50,7 @@ export function byHand(
 ): ByHand {
   const all = parts[0] + parts[1] + parts[2];
   const dry = (part: number) => (volume * DRY * part) / all;
-  const cement = dry(parts[0]) * CEMENT;
+  const cement = dry(parts[0]) * CEMENT_LOOSE;
   const batches = Math.ceil(volume / batch - 1e-9);
   const cementEach = batches > 0 ? (cement / volume) * batch : 0;
   const rounds = Math.max(1, Math.floor((people * day) / (hours * batch) + 1e-9));

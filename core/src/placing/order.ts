@@ -188,13 +188,16 @@ const farthest = (lane: Lane, from: Point): number =>
 /** The lanes of a body in the order they are worked, each turned the way it is. */
 function worked(body: readonly Lane[], from: Point): Lane[] {
   const left = new Set(body);
+  /** Those against which something lies already. */
+  const reached = new Set<Lane>();
   const out: Lane[] = [];
   while (left.size > 0) {
     const open = [...left];
-    const fresh = open.filter((lane) => out.some((own) => meets(own, lane)));
+    const fresh = open.filter((lane) => reached.has(lane));
     const of = fresh.length > 0 ? fresh : open;
     const lane = of.reduce((far, own) => (farthest(own, from) > farthest(far, from) + 1e-6 ? own : far));
     left.delete(lane);
+    for (const other of left) if (!reached.has(other) && meets(lane, other)) reached.add(other);
     const [start, end] = endsOf(lane);
     out.push(
       distance(end, from) > distance(start, from) + 1e-6 ? { ...lane, cells: lane.cells.toReversed() } : lane,

@@ -7,6 +7,20 @@ import type { Plan } from '../plan/schema.ts';
 import { HOUR_MS } from '../time/durations.ts';
 import { dayOf, momentOf, nextDayOf } from '../time/index.ts';
 
+/** When the last of some casts was cast by the log, ms since 1970; null: there is none, or one of them is not. */
+export function castWhen(
+  keys: readonly string[],
+  poured: ReadonlyMap<string, { readonly at: string }>,
+): number | null {
+  let last: number | null = null;
+  for (const key of keys) {
+    const known = poured.get(key);
+    if (!known) return null;
+    last = Math.max(last ?? -Infinity, Date.parse(known.at));
+  }
+  return last;
+}
+
 /** A day's cold and warmth, °C; null: not known. */
 export interface DayTemperature {
   readonly low: number | null;

@@ -79,7 +79,7 @@ const RUBBLE_MORTAR = 0.3;
 /** Cement of stone filled into cells, share of its volume: the middle of 10–15 % (practice). */
 export const CELL_CEMENT = 0.125;
 /** Cement as it is poured from the bag, kg/m³: typical. */
-const CEMENT_LOOSE = 1440;
+export const CEMENT_LOOSE = 1440;
 
 /** Cement that goes with stone in so much of cells, kg. @param room m³ */
 export const cementOf = (room: number): number => room * CELL_CEMENT * CEMENT_LOOSE;

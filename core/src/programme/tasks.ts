@@ -15,7 +15,7 @@ import { layerValues } from '../plan/beds.ts';
 import type { HoldKind } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import { boxElementOf, outlinedOf, traitsOf, underpinOf } from '../plan/variants.ts';
-import { type Cast, coldDays, curedAt, type Pour } from '../pour/index.ts';
+import { type Cast, castWhen, coldDays, curedAt, type Pour } from '../pour/index.ts';
 import { type RateId, rateOf } from '../rates/index.ts';
 import type { Origin } from '../results/index.ts';
 import { setoutPoints, sizesOf } from '../setout/index.ts';
@@ -421,12 +421,6 @@ function cureOf({ id, casts }: Pour): string {
   return pass ? `cure/${pass.element}.${pass.number}` : `cure/${id}`;
 }
 
-/** When a pour was cast by the log, the last of it, ms since 1970; null: it is not. */
-function pouredAt({ facts }: Tasked, { casts }: Pour): number | null {
-  const at = casts.flatMap(({ key }) => facts.poured.get(key)?.at ?? []).map((when) => Date.parse(when));
-  return at.length < casts.length || at.length === 0 ? null : Math.max(...at);
-}
-
 /** How long a pour takes: mixed by hand by its people, at the rate somebody typed it is placed at, else as is typical of a whole pour. */
 function castAt({ pour: { hand, placing }, days }: Plan, { mixed, wanted }: Pour): Plain['by'] {
   if (mixed) return { hours: (wanted * hand.hours) / days.people, from: 'typed' };
@@ -455,7 +449,10 @@ function pourTasks({ plan, job, now, cold }: Asked, pour: Pour, known: ReadonlyS
   const base = { element: null, pass: null, pour: pour.id, done: pour.cast ? 1 : 0 };
   const bay = passes.length > 0;
   const cure = bay ? plan.days.bayCure : plan.backfill.cureDays;
-  const when = pouredAt(job, pour);
+  const when = castWhen(
+    pour.casts.map(({ key }) => key),
+    job.facts.poured,
+  );
   const left = (days: number) =>
     when === null ? days * 24 : (curedAt(when, days, cold, plan.water.zone) - now) / HOUR_MS;
   return [

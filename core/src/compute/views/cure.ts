@@ -7,7 +7,7 @@ import { wettedKey } from '../../log/index.ts';
 import type { HoldKind, Role } from '../../plan/kinds.ts';
 import type { Plan } from '../../plan/schema.ts';
 import { boxElementOf } from '../../plan/variants.ts';
-import { coldDays, curedAt, type Pour, temperatures } from '../../pour/index.ts';
+import { castWhen, coldDays, curedAt, type Pour, temperatures } from '../../pour/index.ts';
 import { HOUR_MS } from '../../time/durations.ts';
 import { dayOf, nextDayOf } from '../../time/index.ts';
 import type { Takeoff } from '../pipeline/takeoff.ts';
@@ -80,9 +80,11 @@ export function cureOf(plan: Plan, takeoff: Takeoff, today: string): CureRow[] {
   const holds = holdsOf({ ...takeoff, plan });
   const { wet, warm } = plan.pour.cure;
   return takeoff.pours.flatMap((pour): CureRow[] => {
-    const times = pour.casts.flatMap(({ key }) => facts.poured.get(key)?.at ?? []);
-    if (!pour.cast || times.length === 0) return [];
-    const at = Math.max(...times.map((time) => Date.parse(time)));
+    const at = castWhen(
+      pour.casts.map(({ key }) => key),
+      facts.poured,
+    );
+    if (at === null) return [];
     const cast = dayOf(at, zone);
     const since: string[] = [];
     for (let day = cast; day <= today && since.length < 400; day = nextDayOf(day)) since.push(day);
