@@ -601,6 +601,7 @@ export {
 export {
   clockAfter,
   dayOf,
+  dayShifted,
   isDay,
   localAfter,
   localOf,

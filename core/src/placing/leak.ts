@@ -4,6 +4,8 @@
  * evaporates is not taken off. Time and a level make it ready to ask; a named person lets it.
  */
 
+import { dayShifted, daysBetween } from '../time/index.ts';
+
 export interface LeakLimits {
   /** Share of the depth, and m at most. */
   readonly share: number;
@@ -35,18 +37,15 @@ export interface LeakTest {
   readonly readOn: string | null;
 }
 
-const dayNumber = (day: string): number => Math.round(Date.parse(`${day}T00:00:00Z`) / 86_400_000);
-const dayOf = (number: number): string => new Date(number * 86_400_000).toISOString().slice(0, 10);
-
 /** @param readings in the order of their days @param today 2026-10-21 */
 export function leakOf(readings: readonly LeakReading[], limits: LeakLimits, today: string): LeakTest {
   const [first] = readings;
   if (!first) return { state: 'filling', allowed: 0, fallen: 0, stood: 0, readOn: null };
-  const soaked = dayNumber(first.day) + limits.soak;
-  const after = readings.filter(({ day }) => dayNumber(day) >= soaked);
+  const after = readings.filter(({ day }) => daysBetween(first.day, day) >= limits.soak);
   const begun = after[0];
-  const start = begun ? dayNumber(begun.day) : soaked;
-  const readOn = dayOf(start + limits.days);
+  const readOn = begun
+    ? dayShifted(begun.day, limits.days)
+    : dayShifted(first.day, limits.soak + limits.days);
   if (!begun)
     return {
       state: 'soaking',
@@ -58,11 +57,11 @@ export function leakOf(readings: readonly LeakReading[], limits: LeakLimits, tod
   const last = after.at(-1)!;
   const allowed = allowedDrop(begun.depth, limits);
   const fallen = begun.depth - last.depth;
-  const stood = dayNumber(last.day) - start;
+  const stood = daysBetween(begun.day, last.day);
   const state =
     fallen > allowed + 1e-9
       ? 'leaks'
-      : stood >= limits.days && dayNumber(today) >= start + limits.days
+      : stood >= limits.days && daysBetween(begun.day, today) >= limits.days
         ? 'holds'
         : 'standing';
   return { state, allowed, fallen, stood, readOn };

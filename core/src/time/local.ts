@@ -55,6 +55,13 @@ export function localAfter(local: string, hours: number, zone: string): string {
   return start === null ? local : localOf(Math.round(start + hours * HOUR_MS), zone);
 }
 
+/** The day so many days after another, 2026-10-14; less than nought: before. */
+export const dayShifted = (day: string, by: number): string =>
+  new Date(Date.parse(`${day}T00:00:00Z`) + by * DAY_MS).toISOString().slice(0, 10);
+
 /** The day after a day, 2026-10-14. */
-export const nextDayOf = (day: string): string =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + 24 * HOUR_MS).toISOString().slice(0, 10);
+export const nextDayOf = (day: string): string => dayShifted(day, 1);
+
+/** Days from one to another. */
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);

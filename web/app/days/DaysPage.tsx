@@ -1,6 +1,6 @@
 /** The board of days of a job: what when, what is late, what the weather takes; typed, dragged and pinned. */
 import { Box, Flex, Grid, Stack } from '@chakra-ui/react';
-import { type DayTask, isDay, nextDayOf, type Plan, type SiteRecord } from '@cimiento/core';
+import { type DayTask, dayShifted, isDay, nextDayOf, type Plan, type SiteRecord } from '@cimiento/core';
 import { ChevronRight, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { SaveState } from '../desk/SaveState.tsx';
@@ -80,7 +80,7 @@ function Shown({
   // A day that is over is looked at, not changed.
   const locked = !mayEdit;
   const move = (moved: DayTask, by: number) => {
-    const to = shifted(moved.begins.slice(0, 10), by);
+    const to = dayShifted(moved.begins.slice(0, 10), by);
     store.getState().edit((draft) => {
       draft.days.own = withOwn(draft.days.own, moved.id, { pin: to <= day ? null : to });
     });
@@ -212,17 +212,12 @@ function Shown({
   );
 }
 
-/** A day so many on or back. */
-function shifted(day: string, by: number): string {
-  return new Date(Date.parse(`${day}T12:00Z`) + by * 86_400_000).toISOString().slice(0, 10);
-}
-
 /** The day it is looked at from, and a way back to when something was last logged. */
 function AsOf({ day, now, records }: Pick<DaysJob, 'day' | 'now' | 'records'>) {
   const { t } = useTranslation();
   const format = useFormat();
   const last = records.reduce((late, { at }) => (at > late ? at : late), '').slice(0, 10);
-  const quiet = day === now && isDay(last) && shifted(last, QUIET) < now;
+  const quiet = day === now && isDay(last) && dayShifted(last, QUIET) < now;
   return (
     <Flex as="form" gap={2} align="center" wrap="wrap" data-as-of={day}>
       {quiet && (

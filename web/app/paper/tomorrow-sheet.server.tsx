@@ -1,5 +1,5 @@
 /** One day on one page: who, where, what, how deep, what comes, what to order, what to watch, whom to call. */
-import { compute, dayPlanOf, digSequence, nextDayOf, programmeOf } from '@cimiento/core';
+import { compute, dayPlanOf, dayShifted, digSequence, nextDayOf, programmeOf } from '@cimiento/core';
 import { Text, View } from '@react-pdf/renderer';
 import { dayLines } from '../days/dayLines.ts';
 import { dayText } from '../ui/days.ts';
@@ -13,8 +13,7 @@ const RULE = '0.5 solid #9aa5a8';
 /** How long an order of digging is looked for, ms. */
 const LOOKS = 2000;
 
-const before = (day: string): string =>
-  new Date(Date.parse(`${day}T12:00Z`) - 86_400_000).toISOString().slice(0, 10);
+const before = (day: string): string => dayShifted(day, -1);
 
 /** The day asked for, and what is on; worked out once, whatever number of times it is laid out. */
 function worked({ plan, records, day: asked }: SheetInput) {

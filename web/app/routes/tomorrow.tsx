@@ -1,6 +1,6 @@
 /** One day of a job on one page, for a phone and for paper: who, where, what, how deep, what comes, what to watch. */
 import { Flex, Stack } from '@chakra-ui/react';
-import { isDay, nextDayOf } from '@cimiento/core';
+import { dayShifted, isDay, nextDayOf } from '@cimiento/core';
 import { useRouteLoaderData } from 'react-router';
 import { DayList } from '../days/DayList.tsx';
 import { useTranslation } from '../messages/useTranslation.ts';
@@ -24,8 +24,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return { id, plan, day, now, on, days };
 }
 
-const before = (day: string): string =>
-  new Date(Date.parse(`${day}T12:00Z`) - 86_400_000).toISOString().slice(0, 10);
+const before = (day: string): string => dayShifted(day, -1);
 
 export default function Tomorrow({ loaderData }: Route.ComponentProps) {
   const root = useRouteLoaderData<typeof rootLoader>('root');
