@@ -12,7 +12,7 @@ import { FILL_STAGES, type FillStage, type Side } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { Taken } from '../pour/index.ts';
 import type { ElementTakeoff } from '../takeoff/element.ts';
-import { boxed, type Room, roomIn } from './room.ts';
+import { builtOf, type Room, roomIn } from './room.ts';
 import { facingsOf, sidesOf } from './sides.ts';
 
 export interface FillPart {
@@ -37,13 +37,13 @@ export function roomOf({ solid, taken, elements, bays }: FilledHole): {
   readonly total: number;
   readonly byElement: readonly number[];
 } {
-  const pieces = boxed(taken.pieces);
+  const built = builtOf(taken.pieces);
   const byElement = elements.map((_, i) => bays[i] ?? 0);
   let islands = 0;
   solid.cuts.forEach(({ cells }, i) => {
     const { owner } = solid.parts[i]!;
     for (const cell of cells) {
-      const room = roomIn(cell, taken.bands[i] ?? [], pieces).under([]);
+      const room = roomIn(cell, taken.bands[i] ?? [], built).under([]);
       if (owner < 0) islands += room;
       else byElement[owner]! += room;
     }
@@ -152,13 +152,13 @@ export interface Sided {
 /** Every room of a hole, cut at the walls that stand in it. */
 export function sidedRooms({ hole }: Pick<Asked, 'hole'>): Sided[] {
   const { solid, taken, elements } = hole;
-  const pieces = boxed(taken.pieces);
+  const built = builtOf(taken.pieces);
   const facings = elements.map(({ element }) => facingsOf(element));
   return solid.cuts.flatMap(({ cells }, i): Sided[] => {
     const { owner, stretch, bottom } = solid.parts[i]!;
     const info = elements[owner] ?? null;
     return cells.flatMap((cell): Sided[] => {
-      const room = roomIn(cell, taken.bands[i] ?? [], pieces);
+      const room = roomIn(cell, taken.bands[i] ?? [], built);
       if (room.under([]) <= 0) return [];
       if (!info) return [{ room, info, owner, side: 'all', stretch }];
       return facings[owner]!(bottom).flatMap(({ side, walls }) => {

@@ -7,7 +7,7 @@
 import { type Cell, volumeUnderLevel } from '../dig/solid.ts';
 import {
   type Box,
-  boxesMeet,
+  boxIndex,
   boxOf,
   clip,
   constant,
@@ -22,13 +22,15 @@ import {
 } from '../geometry/index.ts';
 import type { Band } from '../pour/place.ts';
 
-interface Boxed {
-  readonly box: Box;
-  readonly piece: PrismPiece;
+/** What stands in a dig, found by where it stands. */
+export interface Built {
+  meeting(box: Box): readonly PrismPiece[];
 }
 
-export const boxed = (pieces: readonly PrismPiece[]): readonly Boxed[] =>
-  pieces.map((piece) => ({ piece, box: boxOf(piece.plan) }));
+export function builtOf(pieces: readonly PrismPiece[]): Built {
+  const index = boxIndex(pieces.map(({ plan }) => boxOf(plan)));
+  return { meeting: (box) => index.meeting(box).map((i) => pieces[i]!) };
+}
 
 /** m³ of a cell under the lowest of some levels; under none all of it. */
 function under(cell: Cell, levels: readonly Linear[]): number {
@@ -95,11 +97,9 @@ function roomWith(cell: Cell, bands: readonly Band[], standing: readonly Standin
 }
 
 /** The room of one cell. @param bands of the part it is of */
-export function roomIn(cell: Cell, bands: readonly Band[], pieces: readonly Boxed[]): Room {
-  const box = boxOf(cell.area);
+export function roomIn(cell: Cell, bands: readonly Band[], built: Built): Room {
   const walls = edges(cell.area);
-  const standing = pieces.flatMap(({ box: own, piece }) => {
-    if (!boxesMeet(box, own)) return [];
+  const standing = built.meeting(boxOf(cell.area)).flatMap((piece) => {
     const area = intersect(piece.plan, walls);
     return isEmpty(area)
       ? []

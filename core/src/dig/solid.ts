@@ -17,8 +17,8 @@
  *
  * Not covered: curved surfaces (rounded corners are faceted, see `facets`), overhangs.
  */
-import Flatbush from 'flatbush';
 import QuickLRU from 'quick-lru';
+import { boxIndex } from '../geometry/boxes.ts';
 import {
   area,
   at,
@@ -223,20 +223,12 @@ function cutAll(parts: readonly Part[], ground: Ground, corners: Corners) {
     remembered(memory.faces, keyOf(part), () => ({ id: memory.next++, face: faceOf(part, ground, corners) })),
   );
   if (faces.length === 0) return { faces, cuts: [] };
-  const tree = new Flatbush(faces.length);
-  // What opens nothing meets nothing: its box is nowhere, but a tree wants numbers.
-  for (const { face } of faces)
-    if (face.box.x0 <= face.box.x1) tree.add(face.box.x0, face.box.y0, face.box.x1, face.box.y1);
-    else tree.add(FAR_OFF, FAR_OFF, FAR_OFF, FAR_OFF);
-  tree.finish();
+  // What opens nothing meets nothing.
+  const index = boxIndex(faces.map(({ face }) => face.box));
   const cuts = faces.map(({ id, face }, i): Cut => {
-    const { x0, y0, x1, y1 } = face.box;
-    if (x0 > x1) return NO_CUT;
+    if (face.box.x0 > face.box.x1) return NO_CUT;
     // In the order they were listed: it settles who owns soil at equal level.
-    const rivals = tree
-      .search(x0, y0, x1, y1)
-      .filter((j) => j !== i && boxesMeet(face.box, faces[j]!.face.box))
-      .sort((p, q) => p - q);
+    const rivals = index.meeting(face.box).filter((j) => j !== i);
     const key = `${id}:${rivals.map((j) => (j < i ? -faces[j]!.id : faces[j]!.id)).join()}`;
     return rememberCut(memory, key, () =>
       cutOf(
@@ -248,8 +240,6 @@ function cutAll(parts: readonly Part[], ground: Ground, corners: Corners) {
   return { faces, cuts };
 }
 
-/** Farther than any dig, m. */
-const FAR_OFF = 1e9;
 const NO_CUT: Cut = { cells: [], volume: 0, openArea: 0, bottomArea: 0 };
 
 /**

@@ -1,3 +1,4 @@
+export * from './boxes.ts';
 export * from './convex.ts';
 export * from './outline.ts';
 export * from './prisms.ts';

@@ -2,7 +2,8 @@
  * Union of upright prisms, each of one material: what is placed in the ground, with shared room
  * counted once. The prism listed first keeps the room it shares with later ones.
  */
-import { area, type Box, boxesMeet, boxOf, edges, intersect, type Polygon, subtract } from './convex.ts';
+import { boxIndex } from './boxes.ts';
+import { area, boxOf, edges, intersect, type Polygon, subtract } from './convex.ts';
 
 export interface Prism {
   readonly plan: Polygon;
@@ -39,14 +40,15 @@ function uncovered(bottom: number, top: number, covers: readonly Span[]): Span[]
  * @returns by prism, aligned with the input: convex pieces of plan, each with the heights that are its own
  */
 export function prismPieces(prisms: readonly Prism[]): PrismPiece[][] {
-  const boxes: Box[] = prisms.map((prism) => boxOf(prism.plan));
+  const boxes = prisms.map((prism) => boxOf(prism.plan));
+  const index = boxIndex(boxes);
   return prisms.map((prism, i) => {
     if (!(prism.top > prism.bottom)) return [];
     let pieces: { plan: Polygon; covers: Span[] }[] = [{ plan: prism.plan, covers: [] }];
-    for (let j = 0; j < i; j++) {
+    for (const j of index.meeting(boxes[i]!)) {
+      if (j >= i) break;
       const other = prisms[j]!;
-      if (other.top <= prism.bottom || other.bottom >= prism.top || !boxesMeet(boxes[i]!, boxes[j]!))
-        continue;
+      if (other.top <= prism.bottom || other.bottom >= prism.top) continue;
       const walls = edges(other.plan);
       pieces = pieces.flatMap((piece) => {
         const shared = intersect(piece.plan, walls);

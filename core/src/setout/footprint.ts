@@ -5,6 +5,7 @@
  */
 
 import {
+  boxIndex,
   clip,
   convexPieces,
   crossing,
@@ -128,6 +129,32 @@ function endPlane(p: Point, wx: number, wy: number, stop: Stop | null, half: num
   return { a: mx, b: my, c: -(mx * p[0] + my * p[1]) - stop.half };
 }
 
+interface Owned {
+  readonly owner: number;
+  readonly segment: Segment;
+}
+
+/** The runs a point may lie on or beside, in the order of their elements: no farther off than they are wide. */
+function nearestTo(
+  runs: readonly (readonly Segment[])[],
+  halves: readonly number[],
+): (p: Point) => readonly Owned[] {
+  const all = runs.flatMap((own, owner) => own.map((segment): Owned => ({ owner, segment })));
+  const index = boxIndex(
+    all.map(({ owner, segment: { from, to } }) => {
+      // Beyond its end and beside it at once: the corner of its reach, at any heading.
+      const reach = Math.SQRT2 * halves[owner]! + 2 * SAME_POINT;
+      return {
+        x0: Math.min(from[0], to[0]) - reach,
+        y0: Math.min(from[1], to[1]) - reach,
+        x1: Math.max(from[0], to[0]) + reach,
+        y1: Math.max(from[1], to[1]) + reach,
+      };
+    }),
+  );
+  return ([x, y]) => index.meeting({ x0: x, y0: y, x1: x, y1: y }).map((i) => all[i]!);
+}
+
 /** Half-width and free-end extension an element has for the purpose at hand, m. */
 export interface Spread {
   readonly half: number;
@@ -147,6 +174,7 @@ export function footprints(
 ): Polygon[][] {
   const runs = elements.map(axisOf);
   const halves = elements.map((element, i) => (runs[i]!.length > 0 ? spread(element).half : 0));
+  const near = nearestTo(runs, halves);
   return elements.map((element, index) => {
     const pad = padOf(element);
     if (pad) {
@@ -158,20 +186,18 @@ export function footprints(
     if (segments.length === 0) return [];
     const { half, end } = spread(element);
     const meeting = (p: Point, self: Segment): Stop | null => {
-      for (let j = 0; j < elements.length; j++) {
+      for (const { owner: j, segment: other } of near(p)) {
         if (j === index) continue;
-        for (const other of runs[j]!) {
-          const near = distanceToSegment(p, other);
-          if (near.across > halves[j]! + SAME_POINT || near.beyond > halves[j]! + SAME_POINT) continue;
-          const crossing = Math.abs(self.ux * other.uy - self.uy * other.ux);
-          // A parallel run only counts as a continuation when the ends truly meet.
-          if (crossing < LEAST_MITRE_SINE && near.across > SAME_POINT) continue;
-          // The far side is measured from this run's end, which may lie off the other's axis.
-          const offset = (p[0] - other.from[0]) * -other.uy + (p[1] - other.from[1]) * other.ux;
-          const side = -other.uy * self.ux + other.ux * self.uy;
-          const away = p === self.to ? side : -side;
-          return { ux: other.ux, uy: other.uy, half: halves[j]! - Math.sign(away) * offset };
-        }
+        const { across, beyond } = distanceToSegment(p, other);
+        if (across > halves[j]! + SAME_POINT || beyond > halves[j]! + SAME_POINT) continue;
+        const crossing = Math.abs(self.ux * other.uy - self.uy * other.ux);
+        // A parallel run only counts as a continuation when the ends truly meet.
+        if (crossing < LEAST_MITRE_SINE && across > SAME_POINT) continue;
+        // The far side is measured from this run's end, which may lie off the other's axis.
+        const offset = (p[0] - other.from[0]) * -other.uy + (p[1] - other.from[1]) * other.ux;
+        const side = -other.uy * self.ux + other.ux * self.uy;
+        const away = p === self.to ? side : -side;
+        return { ux: other.ux, uy: other.uy, half: halves[j]! - Math.sign(away) * offset };
       }
       return null;
     };

@@ -90,17 +90,32 @@ export interface Through {
 /** So many steps are taken at the least from one turn to the next. */
 const LEAST_STEPS = 12;
 
-/** What is short is followed in short steps: a shower of half an hour has its peak within minutes, s. */
-function finest(edges: readonly number[], now: number, end: number): number {
-  const before = Math.max(-Infinity, ...edges.filter((edge) => edge <= now + 1e-6));
-  return (nextStop(edges, now, end) - before) / LEAST_STEPS;
-}
+/** Moments at which something changes, gone through once as time goes on. */
+class Turns {
+  readonly #edges: Float64Array;
+  readonly #end: number;
+  /** Of the first edge that is still to come, and of the first that is not reached yet. */
+  #ahead = 0;
+  #passed = 0;
 
-/** The next moment at which something changes, s. */
-function nextStop(edges: readonly number[], now: number, end: number): number {
-  let next = end;
-  for (const edge of edges) if (edge > now + 1e-9 && edge < next) next = edge;
-  return next;
+  /** @param edges s, in any order; @param end s: no step goes over it */
+  constructor(edges: readonly number[], end: number) {
+    this.#edges = Float64Array.from(edges).sort();
+    this.#end = end;
+  }
+
+  /**
+   * The next moment at which something changes, and the longest step until then, s: what is short is followed in
+   * short steps, as a shower of half an hour has its peak within minutes. @param now s, never before the last one asked
+   */
+  from(now: number): { readonly next: number; readonly finest: number } {
+    const edges = this.#edges;
+    while (this.#ahead < edges.length && edges[this.#ahead]! <= now + 1e-9) this.#ahead++;
+    while (this.#passed < edges.length && edges[this.#passed]! <= now + 1e-6) this.#passed++;
+    const next = Math.min(this.#end, edges[this.#ahead] ?? this.#end);
+    const before = edges[this.#passed - 1] ?? -Infinity;
+    return { next, finest: (next - before) / LEAST_STEPS };
+  }
 }
 
 /** Share of a step after which the first float is met, 1 when none is. @param rise of the level over the step, m */
@@ -146,7 +161,10 @@ export function courseOf(basin: Basin, through: Through): Course {
   const { seeps, outlets, flows } = tablesOf(basin);
   const full = brimful(storage);
   const end = hours * 3600;
-  const edges = [...turns, ...pumps.flatMap(({ from, until }) => [from, until])].map((hour) => hour * 3600);
+  const changes = new Turns(
+    [...turns, ...pumps.flatMap(({ from, until }) => [from, until])].map((hour) => hour * 3600),
+    end,
+  );
   const on = pumps.map(() => false);
   const sums = { rain: 0, runoff: 0, seeped: 0, soaked: 0, pumped: 0, drained: 0, spilt: 0 };
   const samples: Sample[] = [];
@@ -173,8 +191,8 @@ export function courseOf(basin: Basin, through: Through): Course {
     }
     const seep = stage.read(seeps);
     const drained = stage.read(outlets);
-    const stop = Math.min(nextStop(edges, now, end), nextSample);
-    let step = Math.min(longest, finest(edges, now, end), Math.max(1e-6, stop - now));
+    const { next, finest } = changes.from(now);
+    let step = Math.min(longest, finest, Math.max(1e-6, Math.min(next, nextSample) - now));
     let upTo = rain((now + step) / 3600);
     // m³ for a metre of level here.
     const area = stage.slopeOver(levels);
