@@ -12,7 +12,7 @@ import { FILL_STAGES, type FillStage, type Side } from '../plan/kinds.ts';
 import type { Plan } from '../plan/schema.ts';
 import type { Taken } from '../pour/index.ts';
 import type { ElementTakeoff } from '../takeoff/element.ts';
-import { builtOf, type Room, roomIn } from './room.ts';
+import { builtOf, type Room, roomsIn } from './room.ts';
 import { facingsOf, sidesOf } from './sides.ts';
 
 export interface FillPart {
@@ -40,10 +40,10 @@ export function roomOf({ solid, taken, elements, bays }: FilledHole): {
   const built = builtOf(taken.pieces);
   const byElement = elements.map((_, i) => bays[i] ?? 0);
   let islands = 0;
-  solid.cuts.forEach(({ cells }, i) => {
+  solid.cuts.forEach((cut, i) => {
     const { owner } = solid.parts[i]!;
-    for (const cell of cells) {
-      const room = roomIn(cell, taken.bands[i] ?? [], built).under([]);
+    for (const one of roomsIn(cut, taken.bands[i] ?? [], built)) {
+      const room = one.under([]);
       if (owner < 0) islands += room;
       else byElement[owner]! += room;
     }
@@ -154,14 +154,14 @@ export function sidedRooms({ hole }: Pick<Asked, 'hole'>): Sided[] {
   const { solid, taken, elements } = hole;
   const built = builtOf(taken.pieces);
   const facings = elements.map(({ element }) => facingsOf(element));
-  return solid.cuts.flatMap(({ cells }, i): Sided[] => {
+  return solid.cuts.flatMap((cut, i): Sided[] => {
     const { owner, stretch, bottom } = solid.parts[i]!;
     const info = elements[owner] ?? null;
-    return cells.flatMap((cell): Sided[] => {
-      const room = roomIn(cell, taken.bands[i] ?? [], built);
+    const sides = info ? facings[owner]!(bottom) : [];
+    return roomsIn(cut, taken.bands[i] ?? [], built).flatMap((room): Sided[] => {
       if (room.under([]) <= 0) return [];
       if (!info) return [{ room, info, owner, side: 'all', stretch }];
-      return facings[owner]!(bottom).flatMap(({ side, walls }) => {
+      return sides.flatMap(({ side, walls }) => {
         const own = walls.length === 0 ? room : room.within(walls);
         return own ? [{ room: own, info, owner, side, stretch }] : [];
       });

@@ -141,11 +141,11 @@ export function problemStep(
     ...risingProblems(plan, elements),
     ...fillProblems(plan, model, elements),
   );
-  const places = elements.flatMap((one) => one.places);
+  const anywhere = elements.some((one) => one.places.length > 0);
   plan.ground.logs.forEach((log, i) => {
     const far = ([x, y]: readonly [number, number]) =>
       (x - log.at[0]) ** 2 + (y - log.at[1]) ** 2 > FAR_LOG ** 2;
-    if (places.length > 0 && places.every(far))
+    if (anywhere && elements.every((one) => one.places.every(far)))
       problems.push({ code: 'logFar', path: `/ground/logs/${i}/at/0`, params: { name: log.name } });
   });
   // A wall cannot be squeezed: a floor counted up from the formation must leave room for its layers.

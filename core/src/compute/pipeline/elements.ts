@@ -193,65 +193,93 @@ const soilAt = (column: readonly Layer[], depth: number): SoilKind | null =>
   column.at(-1)?.soil.layer.kind ??
   null;
 
-/** All that is said of each element. */
+/**
+ * All that is said of each element. What the steps before said of it is named one by one: spread, or left out by
+ * `...rest`, so many come out as a slow object, and so does whatever is made from it.
+ */
 export function elementStep(
   { plan, facts, model, frost }: Site,
   watered: readonly Watered[],
 ): ElementTakeoff[] {
-  return watered.map(
-    ({
-      dug: levels,
-      pieces: _pieces,
-      columns,
-      reach: _reach,
-      problem: _problem,
-      layers,
-      ...one
-    }): ElementTakeoff => {
-      const { element, live, depth, undersides, formations, places, groundLow, wet, perched, softBottom } =
-        one;
-      const slab = floorSlabOf(element);
-      const underside = lowestOf(undersides);
-      const dug = lowestOf(levels);
-      const laid = levelled(layers, lowestOf(formations));
-      const bottom = bottomOf(plan, element);
-      const string = stringFor(plan, element);
-      return {
-        ...one,
-        id: element.id,
-        group: element.group,
-        built: castOf(element).built,
-        underside,
-        top: topOver(element, underside),
-        layers: laid,
-        cards:
-          live && castOf(element).carries(element)
-            ? liftCards({ id: element.id, bed: one.bed, layers: laid }, facts)
-            : [],
-        bottomSoil: soilAt(columns[0] ?? [], groundLow - dug),
-        formation: lowestOf(formations),
-        dug,
-        string,
-        // What the crew digs to, not what it has found itself to have dug.
-        fromString: string.level - lowestOf(formations),
-        width: bottom.width,
-        bottomLength: bottom.length,
-        // The pit that lets people in under a wall has upright sides.
-        slope: one.bays ? 0 : slopeOf(plan, element),
-        rule: sideRule(plan, columns, depth, wet || perched),
-        underSlab: belowSlab(plan, element),
-        slab: slab && live ? slabFrost(plan, slab, frost, columns[0] ?? [], groundLow) : null,
-        // A ramp's floor is driven on, not built on.
-        trim: shapeOf(element).founded
-          ? (element.trim ??
-            plan.dig.handTrim ??
-            (softBottom ? PRACTICE.trimSoftening.value : PRACTICE.trim.value))
-          : 0,
-        length: sizesOf(element).along,
-        support: supportOf(plan, element),
-        surveyed: places.every(([x, y]) => model.surface.measured(x, y)),
-        outside: live ? outsideOf(plan.site.boundary, one.openings) : 0,
-      };
-    },
-  );
+  return watered.map((one): ElementTakeoff => {
+    const { dug: levels, columns, layers } = one;
+    const { element, live, depth, undersides, formations, places, groundLow, wet, perched, softBottom } = one;
+    const slab = floorSlabOf(element);
+    const underside = lowestOf(undersides);
+    const dug = lowestOf(levels);
+    const laid = levelled(layers, lowestOf(formations));
+    const bottom = bottomOf(plan, element);
+    const string = stringFor(plan, element);
+    return {
+      element: one.element,
+      index: one.index,
+      places: one.places,
+      groundLow: one.groundLow,
+      groundHigh: one.groundHigh,
+      decision: one.decision,
+      steps: one.steps,
+      undersides: one.undersides,
+      formations: one.formations,
+      low: one.low,
+      lowWorst: one.lowWorst,
+      live: one.live,
+      bottoms: one.bottoms,
+      openings: one.openings,
+      depth: one.depth,
+      lowest: one.lowest,
+      volume: one.volume,
+      bySoil: one.bySoil,
+      bays: one.bays,
+      bottomArea: one.bottomArea,
+      stone: one.stone,
+      ownStone: one.ownStone,
+      pipe: one.pipe,
+      makeUp: one.makeUp,
+      concrete: one.concrete,
+      casts: one.casts,
+      rising: one.rising,
+      concreteArea: one.concreteArea,
+      footings: one.footings,
+      leftOut: one.leftOut,
+      wrap: one.wrap,
+      bed: one.bed,
+      water: one.water,
+      wet: one.wet,
+      perched: one.perched,
+      softBottom: one.softBottom,
+      id: element.id,
+      group: element.group,
+      built: castOf(element).built,
+      underside,
+      top: topOver(element, underside),
+      layers: laid,
+      cards:
+        live && castOf(element).carries(element)
+          ? liftCards({ id: element.id, bed: one.bed, layers: laid }, facts)
+          : [],
+      bottomSoil: soilAt(columns[0] ?? [], groundLow - dug),
+      formation: lowestOf(formations),
+      dug,
+      string,
+      // What the crew digs to, not what it has found itself to have dug.
+      fromString: string.level - lowestOf(formations),
+      width: bottom.width,
+      bottomLength: bottom.length,
+      // The pit that lets people in under a wall has upright sides.
+      slope: one.bays ? 0 : slopeOf(plan, element),
+      rule: sideRule(plan, columns, depth, wet || perched),
+      underSlab: belowSlab(plan, element),
+      slab: slab && live ? slabFrost(plan, slab, frost, columns[0] ?? [], groundLow) : null,
+      // A ramp's floor is driven on, not built on.
+      trim: shapeOf(element).founded
+        ? (element.trim ??
+          plan.dig.handTrim ??
+          (softBottom ? PRACTICE.trimSoftening.value : PRACTICE.trim.value))
+        : 0,
+      length: sizesOf(element).along,
+      support: supportOf(plan, element),
+      surveyed: places.every(([x, y]) => model.surface.measured(x, y)),
+      outside: live ? outsideOf(plan.site.boundary, one.openings) : 0,
+    };
+  });
 }
