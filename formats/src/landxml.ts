@@ -6,17 +6,11 @@
  * boundaries and holes; faces marked invisible are left out.
  */
 import { flatPlan, type Problem, type ProblemCode, triangulate } from '@cimiento/core';
-import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import { SURVEY_UNITS, type SurveyPoint } from './survey.ts';
 import type { ReadSurvey } from './survey-csv.ts';
 import { LONGEST_TABLE, MOST_ROWS } from './table.ts';
 
-type Node = Record<string, unknown>;
-const list = (value: unknown): unknown[] =>
-  value === undefined ? [] : Array.isArray(value) ? value : [value];
-const node = (value: unknown): Node => (typeof value === 'object' && value !== null ? (value as Node) : {});
-const textOf = (value: unknown): string =>
-  typeof value === 'object' && value !== null ? String((value as Node)['#text'] ?? '') : String(value ?? '');
 const numbers = (text: string): number[] => {
   const out = text.trim().split(/\s+/).map(Number);
   return text.trim() === '' || out.some((n) => !Number.isFinite(n)) ? [] : out;
@@ -25,10 +19,8 @@ const numbers = (text: string): number[] => {
 /** More faces than this that are not Delaunay's are left to Delaunay. */
 const MOST_FORCED = 4000;
 
-function metresPer(units: Node): number | null {
-  const metric = node(units.Metric);
-  const imperial = node(units.Imperial);
-  const name = String(metric['@linearUnit'] ?? imperial['@linearUnit'] ?? '').toLowerCase();
+/** m in a unit as LandXML names it; null for one nobody knows. */
+function metresPer(name: string): number | null {
   if (name === '' || name === 'meter' || name === 'metre') return 1;
   if (name === 'millimeter') return 0.001;
   if (name === 'centimeter') return 0.01;
@@ -41,39 +33,104 @@ function metresPer(units: Node): number | null {
 const DEEPEST = 64;
 const MOST_ATTRIBUTES = 200;
 
-/**
- * What makes a parser take for ever or fall over, looked for in one pass before it is asked:
- * elements nested in each other without end, and one with attributes without end.
- */
-export function wildXml(text: string): 'fileDeep' | 'fileWide' | null {
-  let depth = 0;
-  for (let at = text.indexOf('<'); at >= 0; at = text.indexOf('<', at + 1)) {
-    const next = text[at + 1];
-    if (next === '!' || next === '?') {
-      const end = text.startsWith('<!--', at) ? text.indexOf('-->', at) : text.indexOf('>', at);
-      if (end < 0) return null;
-      at = end;
-      continue;
-    }
-    if (next === '/') {
-      depth--;
-      continue;
-    }
-    let attributes = 0;
-    let quote = '';
-    let i = at + 1;
-    for (; i < text.length; i++) {
-      const c = text[i]!;
-      if (quote) quote = c === quote ? '' : quote;
-      else if (c === '"' || c === "'") quote = c;
-      else if (c === '=' && ++attributes > MOST_ATTRIBUTES) return 'fileWide';
-      else if (c === '>') break;
-    }
-    if (text[i - 1] !== '/' && ++depth > DEEPEST) return 'fileDeep';
-    at = i;
+/** Why a file is not read on; thrown to leave the parser at once. */
+class Refused extends Error {
+  readonly problem: Pick<Problem, 'code' | 'max' | 'params'>;
+  constructor(problem: Refused['problem']) {
+    super(problem.code);
+    this.problem = problem;
   }
-  return null;
 }
+
+interface Point {
+  readonly id: string;
+  readonly text: string;
+}
+
+/** What a file says of its first surface with points, still as text. */
+interface Written {
+  root: string | null;
+  unit: string;
+  points: Point[];
+  faces: string[];
+  breaklines: string[];
+}
+
+/** What the text inside an element is collected for. */
+type Collected = 'point' | 'face' | 'breakline' | null;
+
+/** The path of elements down to the one that is open, as LandXML nests them; prefixes left out. */
+const UNITS = 'LandXML/Units/';
+const SURFACE = 'LandXML/Surfaces/Surface';
+const COLLECTED: Readonly<Record<string, Collected>> = {
+  [`${SURFACE}/Definition/Pnts/P`]: 'point',
+  [`${SURFACE}/Definition/Faces/F`]: 'face',
+  [`${SURFACE}/SourceData/Breaklines/Breakline/PntList3D`]: 'breakline',
+};
+
+/**
+ * Reads the file as it comes, once: nothing is kept of what is not asked for. What is malformed, nested or
+ * attributed without end ends it where it is met.
+ * @throws {Refused}
+ */
+function written(xml: string): Written {
+  const out: Written = { root: null, unit: '', points: [], faces: [], breaklines: [] };
+  const parser = new SaxesParser({ xmlns: false, position: true });
+  const path: string[] = [];
+  let attributes = 0;
+  let collecting: Collected = null;
+  let text = '';
+  let own: { id: string; invisible: boolean } = { id: '', invisible: false };
+  // The first surface that has points is the one; a surface without any is as if it were not there.
+  let settled = false;
+
+  parser.on('doctype', () => {
+    throw new Refused({ code: 'fileHostile' });
+  });
+  parser.on('opentagstart', () => {
+    attributes = 0;
+    if (path.length >= DEEPEST) throw new Refused({ code: 'fileDeep' });
+  });
+  parser.on('attribute', () => {
+    if (++attributes > MOST_ATTRIBUTES) throw new Refused({ code: 'fileWide' });
+  });
+  parser.on('opentag', (tag: SaxesTagPlain) => {
+    path.push(local(tag.name));
+    out.root ??= path[0]!;
+    const here = path.join('/');
+    if (here.startsWith(UNITS)) out.unit ||= (tag.attributes.linearUnit ?? '').toLowerCase();
+    if (here === SURFACE && !settled) [out.faces, out.breaklines] = [[], []];
+    collecting = settled ? null : (COLLECTED[here] ?? null);
+    text = '';
+    if (collecting) own = { id: tag.attributes.id ?? '', invisible: tag.attributes.i === '1' };
+    if (collecting === 'point' && out.points.length >= MOST_ROWS)
+      throw new Refused({ code: 'rowsMany', max: MOST_ROWS });
+  });
+  const collect = (more: string) => {
+    if (collecting) text += more;
+  };
+  parser.on('text', collect);
+  parser.on('cdata', collect);
+  parser.on('closetag', () => {
+    if (collecting === 'point') out.points.push({ id: own.id || String(out.points.length + 1), text });
+    else if (collecting === 'face' && !own.invisible) out.faces.push(text);
+    else if (collecting === 'breakline') out.breaklines.push(text);
+    collecting = null;
+    if (path.length === 3 && path.join('/') === SURFACE && out.points.length > 0) settled = true;
+    path.pop();
+  });
+  try {
+    parser.write(xml).close();
+  } catch (error) {
+    // What the parser itself throws says that the file is no XML.
+    if (error instanceof Refused) throw error;
+    throw new Refused({ code: 'fileBroken', params: { line: parser.line } });
+  }
+  return out;
+}
+
+/** The name of an element without its prefix. */
+const local = (name: string): string => name.slice(name.indexOf(':') + 1);
 
 /** Reads the first TIN of a LandXML file. */
 export function readLandXml(text: string): ReadSurvey {
@@ -82,29 +139,17 @@ export function readLandXml(text: string): ReadSurvey {
     problem: { code, path: '', ...more },
   });
   if (text.length > LONGEST_TABLE) return refuse('fileLong', { value: text.length, max: LONGEST_TABLE });
-  if (/<!(DOCTYPE|ENTITY)/i.test(text)) return refuse('fileHostile');
-  const wild = wildXml(text);
-  if (wild) return refuse(wild);
-  const valid = XMLValidator.validate(text);
-  if (valid !== true) return refuse('fileBroken', { params: { line: valid.err.line } });
-  const parser = new XMLParser({
-    ignoreAttributes: false,
-    attributeNamePrefix: '@',
-    parseTagValue: false,
-    parseAttributeValue: false,
-    processEntities: false,
-    removeNSPrefix: true,
-  });
-  const root = node(node(parser.parse(text)).LandXML);
-  if (Object.keys(root).length === 0) return refuse('notLandXml');
-  const factor = metresPer(node(root.Units));
+  let read: Written;
+  try {
+    read = written(text);
+  } catch (error) {
+    if (error instanceof Refused) return refuse(error.problem.code, error.problem);
+    throw error;
+  }
+  if (read.root !== 'LandXML') return refuse('notLandXml');
+  const factor = metresPer(read.unit);
   if (factor === null) return refuse('unitUnknown');
-  const surfaces = list(root.Surfaces).flatMap((group) => list(node(group).Surface).map(node));
-  const surface = surfaces.find((s) => node(s.Definition).Pnts !== undefined);
-  if (!surface) return refuse('noSurface');
-  const definition = node(surface.Definition);
-  const raw = list(node(definition.Pnts).P);
-  if (raw.length > MOST_ROWS) return refuse('rowsMany', { max: MOST_ROWS });
+  if (read.points.length === 0) return refuse('noSurface');
 
   const points: SurveyPoint[] = [];
   const byId = new Map<string, number>();
@@ -118,30 +163,28 @@ export function readLandXml(text: string): ReadSurvey {
     points.push([east * factor, north * factor, level * factor]);
     return points.length - 1;
   };
-  for (const [i, p] of raw.entries()) {
-    const [north, east, level] = numbers(textOf(p));
+  for (const [i, { id, text }] of read.points.entries()) {
+    const [north, east, level] = numbers(text);
     if (north === undefined || east === undefined || level === undefined)
       return refuse('pointBroken', { params: { at: i + 1 } });
     const before = points.length;
     const at = place(north, east, level);
     if (points.length === before) return refuse('duplicateSpot', { params: { at: i + 1, other: at + 1 } });
-    byId.set(String(node(p)['@id'] ?? i + 1), at);
+    byId.set(id, at);
   }
   if (points.length < 3) return refuse('noSurface');
 
   const breaklines: number[][] = [];
-  for (const group of list(node(surface.SourceData).Breaklines))
-    for (const line of list(node(group).Breakline)) {
-      const values = numbers(textOf(node(line).PntList3D));
-      const run: number[] = [];
-      for (let i = 0; i + 2 < values.length; i += 3) {
-        const at = place(values[i]!, values[i + 1]!, values[i + 2]!);
-        if (run[run.length - 1] !== at) run.push(at);
-      }
-      if (run.length > 1) breaklines.push(run);
+  for (const line of read.breaklines) {
+    const values = numbers(line);
+    const run: number[] = [];
+    for (let i = 0; i + 2 < values.length; i += 3) {
+      const at = place(values[i]!, values[i + 1]!, values[i + 2]!);
+      if (run[run.length - 1] !== at) run.push(at);
     }
-  const faces = list(node(definition.Faces).F).filter((face) => node(face)['@i'] !== '1');
-  for (const edge of foreignEdges(points, faces.map(textOf), byId)) breaklines.push(edge);
+    if (run.length > 1) breaklines.push(run);
+  }
+  for (const edge of foreignEdges(points, read.faces, byId)) breaklines.push(edge);
   return { ok: true, survey: { points, breaklines } };
 }
 

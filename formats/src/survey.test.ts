@@ -98,7 +98,7 @@ describe('LandXML', () => {
     const bomb = `<!DOCTYPE x [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;">]>${landXml(SQUARE)}`;
     expect(readLandXml(bomb)).toMatchObject({ problem: { code: 'fileHostile' } });
     expect(readLandXml(landXml(SQUARE.replace('0 0 10', '&b; 0 10')))).toMatchObject({
-      problem: { code: 'pointBroken' },
+      problem: { code: 'fileBroken' },
     });
   });
   it.each([

@@ -97,6 +97,10 @@ class Turns {
   /** Of the first edge that is still to come, and of the first that is not reached yet. */
   #ahead = 0;
   #passed = 0;
+  /** The next moment at which something changes, s. */
+  next = -Infinity;
+  /** The longest step until then, s: what is short is followed in short steps, as a shower has its peak in minutes. */
+  finest = Infinity;
 
   /** @param edges s, in any order; @param end s: no step goes over it */
   constructor(edges: readonly number[], end: number) {
@@ -104,29 +108,26 @@ class Turns {
     this.#end = end;
   }
 
-  /**
-   * The next moment at which something changes, and the longest step until then, s: what is short is followed in
-   * short steps, as a shower of half an hour has its peak within minutes. @param now s, never before the last one asked
-   */
-  from(now: number): { readonly next: number; readonly finest: number } {
+  /** Goes on to a moment, s: never before the last one. */
+  goTo(now: number): void {
     const edges = this.#edges;
     while (this.#ahead < edges.length && edges[this.#ahead]! <= now + 1e-9) this.#ahead++;
     while (this.#passed < edges.length && edges[this.#passed]! <= now + 1e-6) this.#passed++;
-    const next = Math.min(this.#end, edges[this.#ahead] ?? this.#end);
-    const before = edges[this.#passed - 1] ?? -Infinity;
-    return { next, finest: (next - before) / LEAST_STEPS };
+    this.next = this.#ahead < edges.length ? Math.min(this.#end, edges[this.#ahead]!) : this.#end;
+    this.finest = (this.next - (this.#passed > 0 ? edges[this.#passed - 1]! : -Infinity)) / LEAST_STEPS;
   }
 }
 
 /** Share of a step after which the first float is met, 1 when none is. @param rise of the level over the step, m */
 function floatAhead(pumps: readonly PumpAt[], on: readonly boolean[], level: number, rise: number): number {
   let first = 1;
-  pumps.forEach(({ start, stop }, i) => {
+  for (let i = 0; i < pumps.length; i++) {
+    const { start, stop } = pumps[i]!;
     const way = (on[i] ? stop : start) - level;
     // What it has met already it does not meet again.
     if (way !== 0 && way > 0 === rise > 0 && Math.abs(way) < Math.abs(rise))
       first = Math.min(first, way / rise);
-  });
+  }
   return first;
 }
 
@@ -191,8 +192,8 @@ export function courseOf(basin: Basin, through: Through): Course {
     }
     const seep = stage.read(seeps);
     const drained = stage.read(outlets);
-    const { next, finest } = changes.from(now);
-    let step = Math.min(longest, finest, Math.max(1e-6, Math.min(next, nextSample) - now));
+    changes.goTo(now);
+    let step = Math.min(longest, changes.finest, Math.max(1e-6, Math.min(changes.next, nextSample) - now));
     let upTo = rain((now + step) / 3600);
     // m³ for a metre of level here.
     const area = stage.slopeOver(levels);
@@ -211,7 +212,9 @@ export function courseOf(basin: Basin, through: Through): Course {
     fell = upTo;
     const seeped = Math.max(0, seep) * step;
     const there = volume + direct + drainsIn + seeped;
-    const [soaked, lifted, drainedOff] = [Math.max(0, -seep) * step, pumped * step, drained * step];
+    const soaked = Math.max(0, -seep) * step;
+    const lifted = pumped * step;
+    const drainedOff = drained * step;
     const wanted = soaked + lifted + drainedOff;
     // Nothing takes more than there is.
     const share = wanted > there && wanted > 0 ? there / wanted : 1;

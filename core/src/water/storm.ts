@@ -32,21 +32,38 @@ const SHARES: Record<Exclude<Pattern, 'hourly'>, (x: number) => number> = {
   centre: (x) => (x < 0.5 ? 2 * x * x : 1 - 2 * (1 - x) ** 2),
 };
 
-/** m of rain from the start of a storm until so many hours after it. */
-export function fallen(storm: Storm, after: number): number {
+/** How many m of rain have come down so many hours after the start of a storm. */
+export function fallenBy(storm: Storm): (after: number) => number {
   const hours = stormHours(storm);
-  if (after <= 0 || hours <= 0) return 0;
-  if (after >= hours) return stormDepth(storm);
-  if (storm.pattern !== 'hourly') return storm.depth * SHARES[storm.pattern](after / hours);
-  const whole = Math.floor(after);
-  return add(storm.hourly.slice(0, whole)) + (after - whole) * storm.hourly[whole]!;
+  if (hours <= 0) return () => 0;
+  const all = stormDepth(storm);
+  const { pattern, depth, hourly } = storm;
+  if (pattern !== 'hourly') {
+    const share = SHARES[pattern];
+    return (after) => (after <= 0 ? 0 : after >= hours ? all : depth * share(after / hours));
+  }
+  // By hour: what had fallen when it began.
+  const before = [0];
+  for (const rain of hourly) before.push(before.at(-1)! + rain);
+  return (after) => {
+    if (after <= 0) return 0;
+    if (after >= hours) return all;
+    const whole = Math.floor(after);
+    return before[whole]! + (after - whole) * hourly[whole]!;
+  };
 }
+
+/** m of rain from the start of a storm until so many hours after it. */
+export const fallen = (storm: Storm, after: number): number => fallenBy(storm)(after);
 
 /**
  * The rain of a storm over a night: how much has fallen by an hour, and when it turns.
  * @param start hours after the night begins
  */
-export const showerOf = (storm: Storm, start = 0) => ({
-  rain: (hour: number): number => fallen(storm, hour - start),
-  turns: stormTurns(storm).map((hour) => hour + start),
-});
+export const showerOf = (storm: Storm, start = 0) => {
+  const fallenAfter = fallenBy(storm);
+  return {
+    rain: (hour: number): number => fallenAfter(hour - start),
+    turns: stormTurns(storm).map((hour) => hour + start),
+  };
+};

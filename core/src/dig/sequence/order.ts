@@ -178,7 +178,7 @@ const wayOut = (site: Site, open: Iterable<number>): Float64Array =>
 
 /** Where one gets out from while these are open: 1 for each such cell. */
 const getsOut = (site: Site, open: Iterable<number>): Uint8Array =>
-  reachable(site.grid, blockedBy(site.grid, open), site.exits, site.search);
+  reachable(blockedBy(site.grid, open), site.exits, site.search);
 
 /** Modes of a trench that leave the machine where it gets out, once these are open. */
 const finishing = (site: Site, open: Iterable<number>, trench: number): Mode[] =>
@@ -387,20 +387,22 @@ const BEAM = 2;
 /** Longest run of trenches moved at once. */
 const MOST_MOVED = 3;
 
-/** Straight lines from trench to trench, in and out: what a walk can hardly be shorter than. */
-function asTheCrowFlies(site: Site, order: readonly number[]): number {
-  const { trenches, exits } = site.input;
-  const middle = (i: number): Point => {
-    const { from, to } = trenches[i]!;
-    return [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
-  };
+/**
+ * How long an order is by straight lines from trench to trench, in and out: what a walk can hardly be shorter than.
+ * Ways between two are measured once: a search asks for them a hundred thousand times.
+ */
+function asTheCrowFlies({ input: { trenches, exits } }: Site): (order: readonly number[]) => number {
+  const middles = trenches.map(({ from, to }): Point => [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]);
   const between = (p: Point, q: Point) => Math.hypot(p[0] - q[0], p[1] - q[1]);
-  const door = (p: Point) => (exits.length === 0 ? 0 : Math.min(...exits.map((exit) => between(p, exit))));
-  const places = order.map(middle);
-  return places.reduce(
-    (sum, place, i) => sum + (i === 0 ? door(place) : between(places[i - 1]!, place)),
-    door(places.at(-1)!),
+  const ways = middles.map((p) => middles.map((q) => between(p, q)));
+  const doors = middles.map((p) =>
+    exits.length === 0 ? 0 : Math.min(...exits.map((exit) => between(p, exit))),
   );
+  return (order) => {
+    let sum = doors[order.at(-1)!]! + doors[order[0]!]!;
+    for (let i = 1; i < order.length; i++) sum += ways[order[i - 1]!]![order[i]!]!;
+    return sum;
+  };
 }
 
 /** Orders a step away: a run of a few trenches put elsewhere, or a stretch gone through backwards. */
@@ -431,13 +433,14 @@ function improved(
   let now = [...order];
   let known: (readonly Walked[])[] = [];
   let cost = walk(site, now, known, BEAM)?.cost ?? Infinity;
-  let crow = asTheCrowFlies(site, now);
+  const straightOf = asTheCrowFlies(site);
+  let crow = straightOf(now);
   let left = tries;
   const spoils = site.input.overlaps.some((list) => list.length > 0);
   for (let better = true; better; ) {
     better = false;
     for (const tried of neighbours(now)) {
-      const straight = asTheCrowFlies(site, tried);
+      const straight = straightOf(tried);
       if (straight >= crow - 1e-6 && !(spoils && straight < crow * 1.05)) continue;
       if (left-- <= 0 || !budget()) return walk(site, now);
       // What comes before the first difference was walked already.

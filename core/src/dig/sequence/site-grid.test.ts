@@ -80,7 +80,6 @@ describe('distances over a site', () => {
           }
         }
         const seen = reachable(
-          grid,
           blocked,
           from.map((start) => start.cell),
           searchOf(grid),

@@ -243,29 +243,27 @@ export function spreadFrom(
  * distances. The result lives in `search` until the next call.
  */
 export function reachable(
-  grid: SiteGrid,
   blocked: Uint8Array,
   starts: Iterable<number>,
-  search: Search,
+  { seen, queue, beside }: Search,
 ): Uint8Array {
-  const { columns, rows } = grid;
-  const { seen, queue } = search;
   seen.fill(0);
-  let [head, tail] = [0, 0];
-  const put = (cell: number) => {
-    if (blocked[cell] || seen[cell]) return;
-    seen[cell] = 1;
-    queue[tail++] = cell;
-  };
-  for (const start of starts) put(start);
+  let head = 0;
+  let tail = 0;
+  for (const start of starts)
+    if (!blocked[start] && !seen[start]) {
+      seen[start] = 1;
+      queue[tail++] = start;
+    }
   // A diagonal is open only where both its neighbours are, and then they lead there too.
   while (head < tail) {
-    const cell = queue[head++]!;
-    const i = cell % columns;
-    if (i > 0) put(cell - 1);
-    if (i < columns - 1) put(cell + 1);
-    if (cell >= columns) put(cell - columns);
-    if (cell < columns * (rows - 1)) put(cell + columns);
+    const cell = 4 * queue[head++]!;
+    for (let way = cell; way < cell + 4; way++) {
+      const next = beside[way]!;
+      if (blocked[next] || seen[next]) continue;
+      seen[next] = 1;
+      queue[tail++] = next;
+    }
   }
   return seen;
 }
