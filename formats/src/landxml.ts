@@ -12,8 +12,9 @@ import type { ReadSurvey } from './survey-csv.ts';
 import { LONGEST_TABLE, MOST_ROWS } from './table.ts';
 
 const numbers = (text: string): number[] => {
-  const out = text.trim().split(/\s+/).map(Number);
-  return text.trim() === '' || out.some((n) => !Number.isFinite(n)) ? [] : out;
+  const words = text.trim();
+  const out = words.split(/\s+/).map(Number);
+  return words === '' || !out.every(Number.isFinite) ? [] : out;
 };
 
 /** More faces than this that are not Delaunay's are left to Delaunay. */
@@ -76,7 +77,9 @@ const COLLECTED: Readonly<Record<string, Collected>> = {
 function written(xml: string): Written {
   const out: Written = { root: null, unit: '', points: [], faces: [], breaklines: [] };
   const parser = new SaxesParser({ xmlns: false, position: true });
+  /** Of every element that is open, the outermost first. */
   const path: string[] = [];
+  let last: { up: string | null; name: string; path: string } = { up: null, name: '', path: '' };
   let attributes = 0;
   let collecting: Collected = null;
   let text = '';
@@ -95,9 +98,13 @@ function written(xml: string): Written {
     if (++attributes > MOST_ATTRIBUTES) throw new Refused({ code: 'fileWide' });
   });
   parser.on('opentag', (tag: SaxesTagPlain) => {
-    path.push(local(tag.name));
-    out.root ??= path[0]!;
-    const here = path.join('/');
+    const up = path.at(-1) ?? null;
+    const name = local(tag.name);
+    // A hundred thousand points stand in one place: it is written out once.
+    if (up !== last.up || name !== last.name) last = { up, name, path: up === null ? name : `${up}/${name}` };
+    const here = last.path;
+    path.push(here);
+    out.root ??= here;
     if (here.startsWith(UNITS)) out.unit ||= (tag.attributes.linearUnit ?? '').toLowerCase();
     if (here === SURFACE && !settled) [out.faces, out.breaklines] = [[], []];
     collecting = settled ? null : (COLLECTED[here] ?? null);
@@ -116,8 +123,7 @@ function written(xml: string): Written {
     else if (collecting === 'face' && !own.invisible) out.faces.push(text);
     else if (collecting === 'breakline') out.breaklines.push(text);
     collecting = null;
-    if (path.length === 3 && path.join('/') === SURFACE && out.points.length > 0) settled = true;
-    path.pop();
+    if (path.pop() === SURFACE && out.points.length > 0) settled = true;
   });
   try {
     parser.write(xml).close();
