@@ -1,30 +1,26 @@
 /**
  * Performance: compute() on the demos and simulated jobs, step by step; surveys; then the desk in a real
  * browser. Prints medians and spread; asserts nothing. `--compute` leaves the browser out, `--desk` all
- * but it.
+ * but it; `--budget` times what has a budget and fails over it (budgets.ts).
  */
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import {
-  chanceDry,
   compute,
   digInputs,
   digSequence,
   excavate,
   flatPlan,
-  newPump,
-  nightOf,
   type Plan,
   spotSurface,
   takeSurvey,
   triangulate,
 } from '@cimiento/core';
-import { readLandXml, readPlan, readSurveyCsv, writeSurveyCsv } from '@cimiento/formats';
-import { random, simulatedJob, simulatedSurvey } from '@cimiento/simulators';
+import { readLandXml, readSurveyCsv, writeSurveyCsv } from '@cimiento/formats';
+import { simulatedJob, simulatedSurvey } from '@cimiento/simulators';
 import { daysInTime } from './bench-days.ts';
 import { deskBench } from './bench-desk.ts';
-import { ROOT } from './postgres.ts';
+import { heldToBudget } from './budget.ts';
 import { repeat, row } from './rows.ts';
+import { demo, edits, hills, landXmlOf, night, ordering, storms, stormy, unseen } from './work.ts';
 
 function time(plan: Plan, runs: number): number[] {
   for (let i = 0; i < 3; i++) compute(plan);
@@ -35,16 +31,13 @@ function time(plan: Plan, runs: number): number[] {
   });
 }
 
-const demo = (name: string): Plan => {
-  const read = readPlan(readFileSync(join(ROOT, 'demo', `${name}.json`), 'utf8'));
-  if (!read.ok) throw new Error(name);
-  return read.plan;
-};
-
 if (process.argv.includes('--days')) {
   daysInTime();
   await deskBench('days');
   process.exit(0);
+}
+if (process.argv.includes('--budget')) {
+  process.exit((await heldToBudget()) ? 0 : 1);
 }
 if (process.argv.includes('--desk')) {
   await deskBench();
@@ -74,16 +67,6 @@ function steps(plan: Plan, runs: number): Map<string, number[]> {
 console.log('\nits steps, Honey house');
 steps(demo('honey-house'), 5);
 for (const [step, taken] of steps(demo('honey-house'), 40)) row(`  ${step}`, taken);
-
-/** The plan on ground nobody has seen: the hundredth spot a hair higher each time, so that nothing is remembered. */
-let hair = 0;
-function unseen(plan: Plan): Plan {
-  const { surface } = plan.ground;
-  if (surface.kind !== 'spots') throw new Error('surveyed ground is wanted');
-  hair += 1e-7;
-  const points = surface.points.map((p, i) => (i === 100 ? ([p[0], p[1], p[2] + hair] as const) : p));
-  return { ...plan, ground: { ...plan.ground, surface: { ...surface, points: points.map((p) => [...p]) } } };
-}
 
 /** Times some work on things made beforehand. */
 function timeEach<T>(runs: number, made: () => T, work: (given: T) => unknown): number[] {
@@ -123,17 +106,7 @@ for (const [count, triangles] of [
     `takeoff, ${name}`,
     timeEach(runs, () => unseen(plan), compute),
   );
-  let edited = plan;
-  compute(edited);
-  const edit = () => {
-    edited = {
-      ...edited,
-      elements: edited.elements.map((e, i) =>
-        i === 4 && e.kind === 'strip' ? { ...e, points: e.points.map(([x, y]) => [x + 0.01, y]) } : e,
-      ),
-    };
-    return edited;
-  };
+  const edit = edits(count, triangles);
   row(
     `  edit, solid`,
     timeEach(
@@ -146,32 +119,15 @@ for (const [count, triangles] of [
 }
 console.log('\na night of rain: 72 h over 30 holes, goal 50 ms; 1 000 storms on one, goal 5 s');
 {
-  const plan = simulatedJob(60);
-  plan.elements = plan.elements.filter((_, i) => i % 2 === 0);
-  plan.water.storm = { start: '2026-11-25T20:00', depth: 0.04, hours: 66, pattern: 'centre', hourly: [] };
-  plan.water.dryBy = '2026-11-28T18:00';
-  plan.water.record = { two: 0.04, ten: 0.07 };
-  plan.water.pumps = plan.elements
-    .slice(0, 3)
-    .map((e, i) => ({ ...newPump(plan, 'electric50', e.id), id: `p${i}` }));
-  const takeoff = compute(plan);
-  const answer = nightOf(plan, takeoff);
-  const holes = answer.ok ? answer.night.holes.length : 0;
+  const rained = stormy();
+  const answer = night(rained);
   row(
-    `night of ${holes} holes`,
-    timeEach(
-      10,
-      () => plan,
-      (own) => nightOf(own, takeoff),
-    ),
+    `night of ${answer.ok ? answer.night.holes.length : 0} holes`,
+    repeat(10, () => night(rained)),
   );
   row(
     '1 000 storms',
-    timeEach(
-      2,
-      () => plan,
-      (own) => chanceDry(own, takeoff, [plan.elements[0]!.id]),
-    ),
+    repeat(2, () => storms(rained, 1000)),
   );
 }
 console.log('\norder of digging');
@@ -183,29 +139,12 @@ for (const demoName of ['honey-house', 'cheese-vault']) {
     repeat(3, () => digSequence(plan, takeoff)),
   );
 }
-{
-  const plan = simulatedJob(60);
-  const takeoff = compute(plan);
-  row(
-    'simulated job, 60 elements',
-    repeat(2, () => digSequence(plan, takeoff)),
-  );
-}
+row('simulated job, 60 elements', repeat(2, ordering(60)));
 
-/** A made-up survey: hills over 400 × 300 m, and a centimetre of roughness. */
-function hills(count: number): [number, number, number][] {
-  const next = random(5);
-  return Array.from({ length: count }, () => {
-    const [x, y] = [next() * 400, next() * 300];
-    return [x, y, 100 + 2 * Math.sin(x / 40) + Math.cos(y / 30) + (next() - 0.5) * 0.01];
-  });
-}
 const many = hills(100_000);
 const few = hills(8000);
 const csv = writeSurveyCsv({ points: many, breaklines: [] });
-const xml = `<LandXML><Surfaces><Surface><Definition surfType="TIN"><Pnts>${many
-  .map(([x, y, z], i) => `<P id="${i}">${y} ${x} ${z}</P>`)
-  .join('')}</Pnts></Definition></Surface></Surfaces></LandXML>`;
+const xml = landXmlOf(many);
 console.log('\nsurveys');
 row(
   '100 000 spots triangulated',
