@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import {
+  atRest,
   dragBy,
   expect,
   field,
@@ -76,13 +77,9 @@ test('the build-up is added to, dragged, reordered and typed beside the staff', 
   await expect.poll(async () => (await rows())[0]).toBe('slab');
 
   // Dragged past its neighbours, a layer changes places.
-  const hardcore = (await page.locator('[data-layer-box=hardcore]').boundingBox())!;
-  await dragBy(
-    page,
-    '[data-layer-box=slab]',
-    0,
-    hardcore.y + hardcore.height - (await page.locator('[data-layer-box=slab]').boundingBox())!.y,
-  );
+  const hardcore = await atRest(page.locator('[data-layer-box=hardcore]'));
+  const slab = await atRest(page.locator('[data-layer-box=slab]'));
+  await dragBy(page, '[data-layer-box=slab]', 0, hardcore.y + hardcore.height - slab.y);
   await expect.poll(async () => (await rows()).at(-1)).toBe('slab');
   await page.keyboard.press('Control+z');
 

@@ -25,7 +25,11 @@ export function trackPointer(
   const mine = (handler: (event: PointerEvent) => void) => (event: PointerEvent) => {
     if (event.pointerId === pointerId) handler(event);
   };
-  const moved = mine(move);
+  let last: { readonly x: number; readonly y: number } | null = null;
+  const moved = mine((event) => {
+    last = { x: event.clientX, y: event.clientY };
+    move(event);
+  });
   // A second finger means two, which zoom: what the first held stays where it has come to.
   const second = (event: PointerEvent) => {
     if (event.pointerId !== pointerId && event.pointerType === 'touch') over();
@@ -37,7 +41,12 @@ export function trackPointer(
     removeEventListener('pointercancel', finish);
     end();
   };
-  const finish = mine(over);
+  const finish = mine((event) => {
+    // Where the hand let go, also when a busy page was told of the last move no other way.
+    const further = last && (last.x !== event.clientX || last.y !== event.clientY);
+    if (further && event.type === 'pointerup') move(event);
+    over();
+  });
   addEventListener('pointermove', moved);
   addEventListener('pointerdown', second, true);
   addEventListener('pointerup', finish);
@@ -51,7 +60,7 @@ export function trackPointer(
 export function dragDepth(
   event: React.PointerEvent<SVGElement>,
   height: number,
-  moved: (units: number) => void,
+  moved: (units: number, event: PointerEvent) => void,
   end: () => void,
 ): void {
   const svg = event.currentTarget.ownerSVGElement;
@@ -60,7 +69,13 @@ export function dragDepth(
   event.currentTarget.focus();
   const ratio = height / svg.getBoundingClientRect().height;
   const start = event.clientY;
-  trackPointer(event.currentTarget, event.pointerId, (e) => moved((e.clientY - start) * ratio), end);
+  trackPointer(event.currentTarget, event.pointerId, (e) => moved((e.clientY - start) * ratio, e), end);
+}
+
+/** How far down a drawing a pointer stands now, in the drawing's own units, whatever size it is shown at. */
+export function depthAt(svg: SVGSVGElement, { clientY }: { readonly clientY: number }): number {
+  const { top, height } = svg.getBoundingClientRect();
+  return ((clientY - top) * svg.viewBox.baseVal.height) / height;
 }
 
 /** Which way an arrow key moves a place, in steps of `step` m; null for other keys. */

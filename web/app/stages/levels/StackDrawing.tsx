@@ -1,11 +1,12 @@
 /** The build-up to scale beside the staff: drag an edge for thickness, a layer for its place. */
 import { Box } from '@chakra-ui/react';
 import type { Element, FloorLayer, FloorStack, Section } from '@cimiento/core';
+import { useLayoutEffect, useRef } from 'react';
 import { BedHatches, bedFill } from '../../drawing/bedHatches.tsx';
 import { EdgeHandle } from '../../drawing/EdgeHandle.tsx';
 import { Hatches, ink } from '../../drawing/hatches.tsx';
 import { type Beside, NamesBeside } from '../../drawing/NamesBeside.tsx';
-import { dragDepth } from '../../drawing/pointer.ts';
+import { depthAt, dragDepth } from '../../drawing/pointer.ts';
 import { flagsFor, SLIM, Staff, staffShape } from '../../drawing/Staff.tsx';
 import { useSize } from '../../drawing/useSize.ts';
 import { useTranslation } from '../../messages/useTranslation.ts';
@@ -44,6 +45,11 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
   const scale = height / (high - low);
   const y = (level: number) => (high - level) * scale;
   const levelOf = (py: number) => high - py / scale;
+  // A drag may outlive the scale it began at: it is read by the levels as they are drawn under the hand now.
+  const levelNow = useRef(levelOf);
+  useLayoutEffect(() => {
+    levelNow.current = levelOf;
+  });
   const shape = staffShape(width);
   const left = shape.width + 16;
   // On a phone what it is made of wants the room more than the picture of it.
@@ -161,14 +167,17 @@ export function StackDrawing({ element, index, near, stack }: StackProps & { sta
             left={left}
             right={right}
             onMove={(event) => {
+              const svg = event.currentTarget.ownerSVGElement;
+              if (!svg) return;
               let at = i;
+              const held = (top + bottom) / 2 - levelOf(depthAt(svg, event));
               dragDepth(
                 event,
                 height,
-                (units) => {
-                  const middle = y((top + bottom) / 2) + units;
+                (_units, now) => {
+                  const middle = levelNow.current(depthAt(svg, now)) + held;
                   const to = stack.layers.filter(
-                    (other, k) => k !== i && y((other.top + other.bottom) / 2) < middle,
+                    (other, k) => k !== i && (other.top + other.bottom) / 2 > middle,
                   ).length;
                   if (to === at) return;
                   const from = at;
