@@ -10,8 +10,8 @@ export default defineConfig({
     { name: 'away', testMatch: '**/database-away.spec.ts', dependencies: ['desk'] },
   ],
   globalSetup: './web/e2e/serve.ts',
-  // Every test makes jobs of its own and waits most of its time: for saves, frames, quiet.
-  workers: Math.max(2, availableParallelism() + 1),
+  // Every test makes jobs of its own. One a core: with another beside them all take as much longer.
+  workers: Math.max(2, availableParallelism()),
   fullyParallel: true,
   // Wide: a busy machine is slow, and speed is the bench's business.
   timeout: 240_000,

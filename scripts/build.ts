@@ -8,6 +8,8 @@ import { ROOT } from './postgres.ts';
 
 const SOURCES = ['core', 'formats', 'simulators', 'web', 'package-lock.json'];
 const STAMP = join(ROOT, 'web/build/.stamp');
+/** What is tested with is no part of what is built. */
+const TESTS = /\.test\.tsx?$|^testing\.ts$/;
 /** What a build may say, bytes. */
 const MOST_SAID = 10_000_000;
 
@@ -15,7 +17,8 @@ function* filesOf(path: string): Generator<string> {
   if (!statSync(path).isDirectory()) yield path;
   else
     for (const name of readdirSync(path).sort())
-      if (!['node_modules', 'build', '.react-router', 'e2e'].includes(name)) yield* filesOf(join(path, name));
+      if (!['node_modules', 'build', '.react-router', 'e2e'].includes(name) && !TESTS.test(name))
+        yield* filesOf(join(path, name));
 }
 
 function fingerprint(): string {

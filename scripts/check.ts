@@ -1,5 +1,7 @@
 /**
- * Everything that must hold before a change lands, side by side where one does not wait for another.
+ * What must hold before a change lands, side by side where one does not wait for another. By hand that is types, lint,
+ * units and database with an eighth of the drawn cases, and the journeys (tagged in web/e2e); `all` adds what takes
+ * long: every drawn case, every browser test, the days in other time zones, the budgets. CI runs `all`.
  * The last line counts what the runners ran.
  */
 import { spawn } from 'node:child_process';
@@ -14,6 +16,18 @@ mkdirSync(OUT, { recursive: true });
 const UNIT = join(OUT, 'unit.json');
 const STORE = join(OUT, 'database.json');
 const BROWSER = join(OUT, 'playwright.json');
+
+const asked = process.argv.slice(2);
+if (asked.some((word) => word !== 'all')) {
+  console.error('usage: ./check [all]');
+  process.exit(2);
+}
+const ALL = asked.includes('all');
+
+/** Zones in which what has to do with days is tried again: one west of Greenwich, one far east of it. */
+const ZONES = ['America/Santiago', 'Pacific/Auckland'] as const;
+const DAYS = ['core/src/time', 'core/src/programme', 'core/src/compute/days', 'core/src/day', 'core/src/log'];
+const zoneFile = (zone: string) => join(OUT, `unit-${zone.replace('/', '-')}.json`);
 
 const began = Date.now();
 const failures: string[] = [];
@@ -49,7 +63,13 @@ function step(
 /** A script without what npm runs before it: the types of the routes are made once, below. */
 const run = (name: string, script: string) =>
   step(name, 'npm', ['run', '--silent', '--ignore-scripts', script]);
-const vitest = (name: string, project: string, file: string) =>
+const vitest = (
+  name: string,
+  project: string,
+  file: string,
+  env: Record<string, string> = {},
+  folders: readonly string[] = [],
+) =>
   step(
     name,
     'npx',
@@ -61,9 +81,10 @@ const vitest = (name: string, project: string, file: string) =>
       '--reporter=default',
       '--reporter=json',
       `--outputFile.json=${file}`,
+      ...folders,
     ],
-    // Someone waits for this: long drawn tests draw an eighth, unless all are asked for (CI does).
-    { DRAWN: process.env.DRAWN ?? 'few' },
+    // Someone waits for this: long drawn tests draw an eighth, unless all are asked for.
+    { DRAWN: process.env.DRAWN ?? (ALL ? 'all' : 'few'), ...env },
   );
 
 /** The build, and what needs it or its database. */
@@ -92,7 +113,15 @@ await Promise.all([
 ]);
 // Alone: beside others a browser waits, and draws and asks while it does, which takes longer than one
 // after the other.
-await step('browser tests', 'npx', ['playwright', 'test'], { PLAYWRIGHT_JSON: BROWSER });
+await step('browser tests', 'npx', ['playwright', 'test', ...(ALL ? [] : ['--grep', '@journey'])], {
+  PLAYWRIGHT_JSON: BROWSER,
+});
+if (ALL) {
+  for (const zone of ZONES)
+    await vitest(`days in ${zone}`, 'unit', zoneFile(zone), { TZ: zone, DRAWN: 'few' }, DAYS);
+  // Alone too: what is timed beside others is slower than it is.
+  await step('budgets', 'npm', ['run', '--silent', 'bench', '--', '--budget']);
+}
 
 interface Counts {
   passed: number;
@@ -117,7 +146,7 @@ function counts(): Counts {
     readonly numPendingTests: number;
     readonly numFailedTestSuites: number;
   }
-  for (const file of [UNIT, STORE])
+  for (const file of [UNIT, STORE, ...(ALL ? ZONES.map(zoneFile) : [])])
     count(total, file, (unit: Vitest) => {
       total.passed += unit.numPassedTests;
       // A suite that did not load has no tests to fail.
@@ -138,6 +167,10 @@ function counts(): Counts {
 }
 
 const { passed, failed, skipped } = counts();
+if (!ALL)
+  console.log(
+    '\nLeft to ./check all, which CI runs: the other drawn cases, the browser tests that are no journey, days in other time zones, the budgets of speed.',
+  );
 console.log(`\n${seconds(began)} s in all.${failures.length > 0 ? ` Failed: ${failures.join(', ')}.` : ''}`);
 console.log(`${passed} passed, ${failed} failed${skipped > 0 ? `, ${skipped} skipped` : ''}`);
 process.exitCode = failures.length > 0 || failed > 0 || passed === 0 ? 1 : 0;

@@ -1,6 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { base, expect, lower, newJob, prefer, ready, signIn, stage } from './helpers.ts';
+import { test } from './slowly.ts';
 
 /**
  * What axe finds; of a theme only its contrast, since nothing else hangs on it.
@@ -74,7 +75,9 @@ test('axe finds nothing serious on sign-in, job board and desk, in any theme', a
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
-  test('everything is there, stacked, with targets a thumb can hit', async ({ page }) => {
+  test('everything is there, stacked, with targets a thumb can hit', { tag: '@journey' }, async ({
+    page,
+  }) => {
     await signIn(page);
     await newJob(page, 'honey-house');
     await prefer(page, { theme: 'sun' });

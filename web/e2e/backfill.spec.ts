@@ -1,7 +1,8 @@
 /** Filling again: level on both sides, tested and released; fit soil and its flow; what is stripped and what cannot stand. */
 import { randomUUID } from 'node:crypto';
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { expect, figure, newJob, prefer, saved, signIn, stage, unfold } from './helpers.ts';
+import { test } from './slowly.ts';
 
 const side = (page: Page) => page.locator('[data-side]');
 const urlOf = (page: Page) => page.url().split('?')[0]!;
@@ -67,9 +68,9 @@ async function test_(page: Page, wet: string, moisture: string): Promise<void> {
   await side(page).getByRole('button', { name: 'Log the test' }).click();
 }
 
-test('a wall is filled level on both sides: a lift fails, is reworked, released and filled over; the other side stops it', async ({
-  page,
-}) => {
+test('a wall is filled level on both sides: a lift fails, is reworked, released and filled over; the other side stops it', {
+  tag: '@journey',
+}, async ({ page }) => {
   await signIn(page);
   await prefer(page, {});
   await newJob(page, 'honey-house');

@@ -25,9 +25,9 @@ test.beforeEach(async ({ page }) => {
 const formation = async (page: Page) => (await flag(page, 'formation').textContent()) ?? '';
 const pick = (page: Page, id: string) => page.locator(`[data-name-of=${id}]`).click();
 
-test('a pad is given a bed of its own: its formation, the tonnes and the sheet follow; undone, kept', async ({
-  page,
-}) => {
+test('a pad is given a bed of its own: its formation, the tonnes and the sheet follow; undone, kept', {
+  tag: '@journey',
+}, async ({ page }) => {
   await newJob(page, 'honey-house');
   const side = page.locator('[data-side]');
   await stage(page, 'base');

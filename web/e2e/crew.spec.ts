@@ -1,6 +1,7 @@
 /** People of a crew in the browser: a second person by link, what they may, and what stays when they go. */
-import { type Browser, type Page, test } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { base, expect, field, prefer, signIn, stage, type } from './helpers.ts';
+import { test } from './slowly.ts';
 
 let made = 0;
 const mark = () => `${Date.now().toString(36)}${process.pid}${made++}`;
@@ -40,10 +41,9 @@ async function comeIn(page: Page, link: string, name: string): Promise<string> {
   return email;
 }
 
-test('a second person comes in by link, logs, changes a plan once let, leaves; what they logged stays', async ({
-  page,
-  browser,
-}) => {
+test('a second person comes in by link, logs, changes a plan once let, leaves; what they logged stays', {
+  tag: '@journey',
+}, async ({ page, browser }) => {
   await prefer(page, {});
   await founded(page);
   const job = await page.request.post(`${base()}/jobs`, {

@@ -1,6 +1,7 @@
 /** What lay in the way and what the log teaches: settled by the lead, in the figures, on the section and on paper. */
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { caution, expect, figure, newJob, prefer, saved, signIn, stage, unfold } from './helpers.ts';
+import { test } from './slowly.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);
@@ -10,9 +11,9 @@ test.beforeEach(async ({ page }) => {
 const side = (page: Page) => page.locator('[data-side]');
 const url = (page: Page) => page.url().split('?')[0]!;
 
-test('a water main through a pad: nobody has said, then it goes in a sleeve, and the pour leaves it out', async ({
-  page,
-}) => {
+test('a water main through a pad: nobody has said, then it goes in a sleeve, and the pour leaves it out', {
+  tag: '@journey',
+}, async ({ page }) => {
   await newJob(page, 'bell-frame');
   const before = await figure(page, 'concrete');
   await stage(page, 'ground');

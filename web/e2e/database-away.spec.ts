@@ -1,14 +1,16 @@
 /** Runs when every other test has ended: it takes the tests' database away and brings it back. */
-import { test } from '@playwright/test';
 import { postgres } from '../../scripts/postgres.ts';
 import { expect, field, newJob, prefer, ready, signIn, stage, type } from './helpers.ts';
+import { test } from './slowly.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);
   await prefer(page, {});
 });
 
-test('the database goes away while typing: it says so, keeps the edit, tries again', async ({ page }) => {
+test('the database goes away while typing: it says so, keeps the edit, tries again', {
+  tag: '@journey',
+}, async ({ page }) => {
   test.setTimeout(240_000);
   const url = await newJob(page, 'bell-frame');
   const server = await postgres('test');

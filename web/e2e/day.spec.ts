@@ -1,7 +1,8 @@
 /** A day on site, logged on the phone in the hole, seen on the desk and on paper. */
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { DEMO_HAND } from '../db/demo-people.ts';
 import { base, expect, newJob, prefer, signIn, stage, unfold } from './helpers.ts';
+import { test } from './slowly.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -30,9 +31,9 @@ async function log(page: Page, kind: string, typed: Record<string, string>): Pro
   await page.locator('[data-log-it]').click();
 }
 
-test('hours, a heap, a truck too early, a stop, a side fallen in: logged by thumb, on the desk and on paper', async ({
-  page,
-}) => {
+test('hours, a heap, a truck too early, a stop, a side fallen in: logged by thumb, on the desk and on paper', {
+  tag: '@journey',
+}, async ({ page }) => {
   const job = await dayOf(page);
   await log(page, 'worked', { who: 'Tobias', hours: '9' });
   await expect(page.locator('[data-logged]')).toContainText('Tobias');

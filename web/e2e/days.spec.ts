@@ -1,8 +1,9 @@
 /** The board of days: tasks the plan makes of itself, typed, dragged and pinned; weather; what is late and why; bays; a day on one page. */
 import { nextDayOf, type Plan } from '@cimiento/core';
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { Demo } from '../app/server/jobs.server.ts';
 import { base, expect, newJob, prefer, signIn, stage } from './helpers.ts';
+import { test } from './slowly.ts';
 
 /** The day the demos' records end, and the next: they are looked at as they stood. */
 const DAY = '2026-10-15';
@@ -60,9 +61,9 @@ async function putWeather(page: Page, csv: string) {
   });
 }
 
-test('a house’s days: drawn by place and day, late and why, called by when; typed, dragged, pinned and undone', async ({
-  page,
-}) => {
+test('a house’s days: drawn by place and day, late and why, called by when; typed, dragged, pinned and undone', {
+  tag: '@journey',
+}, async ({ page }) => {
   await signIn(page);
   await prefer(page, {});
   const job = await jobOf(page, 'honey-house');
@@ -343,9 +344,9 @@ test('bays in three passes: one refused keeps its pass from being cast; the engi
   await expect(page.locator('[data-bay-state=released]')).toHaveCount(3);
 });
 
-test('the day of the crew across jobs, and a day of one on one page: on a phone, and printed', async ({
-  page,
-}) => {
+test('the day of the crew across jobs, and a day of one on one page: on a phone, and printed', {
+  tag: '@journey',
+}, async ({ page }) => {
   await signIn(page);
   await prefer(page, {});
   const job = await jobOf(page, 'honey-house');

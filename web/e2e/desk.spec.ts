@@ -57,9 +57,9 @@ test.beforeEach(async ({ page }) => {
   await prefer(page, {});
 });
 
-test('frost 1.30 m: formation, dig, spoil, water and cautions change at once; undo; kept', async ({
-  page,
-}) => {
+test('frost 1.30 m: formation, dig, spoil, water and cautions change at once; undo; kept', {
+  tag: '@journey',
+}, async ({ page }) => {
   await deepen(page, { frost: '1.30 m', was: '0.95', formation: [/98\.302/, /97\.952/] });
 });
 
@@ -88,9 +88,9 @@ test('every figure opens to how it was worked out', async ({ page }) => {
   await expect(page.getByRole('dialog')).toContainText('US Army FM 5-434, Table 1-1');
 });
 
-test('a wrong entry says why at the field and keeps what was typed; the plan keeps its last good value', async ({
-  page,
-}) => {
+test('a wrong entry says why at the field and keeps what was typed; the plan keeps its last good value', {
+  tag: '@journey',
+}, async ({ page }) => {
   await newJob(page, 'honey-house');
   const before = await figure(page, 'dig');
   const width = field(page, 'elements.width');
@@ -159,7 +159,9 @@ test('trenches by typed runs, pads by centre and size, kept', async ({ page }) =
   await expect(page.getByRole('heading', { name: '1 trench, 7 pads' })).toBeVisible();
 });
 
-test('dragging on the plan moves a pad, snaps, and is one undo; Delete removes', async ({ page }) => {
+test('dragging on the plan moves a pad, snaps, and is one undo; Delete removes', { tag: '@journey' }, async ({
+  page,
+}) => {
   await newJob(page, 'honey-house');
   const pad = page.locator('[data-element=W1]');
   const before = await figure(page, 'dig');
@@ -212,7 +214,9 @@ test('flags on the staff follow the pointer, and each key counts', async ({ page
   await expect.poll(() => at('string')).toBeCloseTo(level, 6);
 });
 
-test('keys: digits go to stages, / finds, ? lists, arrows nudge a number', async ({ page }) => {
+test('keys: digits go to stages, / finds, ? lists, arrows nudge a number', { tag: '@journey' }, async ({
+  page,
+}) => {
   await newJob(page, 'honey-house');
   await page.locator('main h2').first().click();
   await page.keyboard.press('6');
@@ -247,7 +251,9 @@ test('keys: digits go to stages, / finds, ? lists, arrows nudge a number', async
   await expect(page.getByRole('dialog')).toContainText('go to a stage');
 });
 
-test('every stage has its panel, with no word missing, in both languages', async ({ page }) => {
+test('every stage has its panel, with no word missing, in both languages', { tag: '@journey' }, async ({
+  page,
+}) => {
   await newJob(page, 'honey-house');
   for (const lang of ['en', 'es']) {
     await prefer(page, { lang });

@@ -24,9 +24,9 @@ test.beforeEach(async ({ page }) => {
 
 const side = (page: Page) => page.locator('[data-side]');
 
-test('a lay-down area dragged over later digs: what is moved twice is said; undone; in both languages', async ({
-  page,
-}) => {
+test('a lay-down area dragged over later digs: what is moved twice is said; undone; in both languages', {
+  tag: '@journey',
+}, async ({ page }) => {
   await newJob(page, 'honey-house');
   await stage(page, 'dig');
   await page.locator('[data-fit=plot]').click();
@@ -79,7 +79,7 @@ test('the order is found, played, dragged, judged, kept, and suggested again', a
   await expect(page.locator('[data-verdict=ok]')).toBeVisible();
 });
 
-test('slope, bench or shore: chosen from three, and undone', async ({ page }) => {
+test('slope, bench or shore: chosen from three, and undone', { tag: '@journey' }, async ({ page }) => {
   // Low enough that the ways lie well below what is seen.
   await page.setViewportSize({ width: 1280, height: 560 });
   await newJob(page, 'cheese-vault');

@@ -3,9 +3,9 @@ import { fork } from 'node:child_process';
 import http from 'node:http';
 import net from 'node:net';
 import { join } from 'node:path';
-import { test } from '@playwright/test';
 import { DEMO_PERSON } from '../db/demo-people.ts';
 import { base, expect } from './helpers.ts';
+import { test } from './slowly.ts';
 
 const address = () => new URL(base());
 
@@ -96,7 +96,7 @@ test('a body is counted while it comes: too long is 413, and the server goes on'
   expect((await ask('/healthz')).status).toBe(200);
 });
 
-test('malformed requests are 4xx, never 500', async () => {
+test('malformed requests are 4xx, never 500', { tag: '@journey' }, async () => {
   const { host } = address();
   const line = async (request: string) => Number((await raw(request)).split(' ')[1]);
   expect(await line(`TRACE / HTTP/1.1\r\nHost: ${host}\r\n\r\n`)).toBe(405);

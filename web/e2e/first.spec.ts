@@ -31,7 +31,9 @@ const start = async (page: Page) => {
   await ready(page);
 };
 
-test('a house ring with a cross wall: figures and sheet within a minute of typing', async ({ page }) => {
+test('a house ring with a cross wall: figures and sheet within a minute of typing', {
+  tag: '@journey',
+}, async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Start the job' })).toBeVisible();
   await say(page, 'Job name', 'Two doors');
   await choose(page, 'What is it', 'ring');

@@ -57,7 +57,9 @@ test('pads round an outline on wet clay: 28 of them, water held, nothing else dr
   expect(await codes(page)).not.toContain('ringUnknown');
 });
 
-test('an old wall underpinned: bays, passes, and no bay without its engineer', async ({ page }) => {
+test('an old wall underpinned: bays, passes, and no bay without its engineer', { tag: '@journey' }, async ({
+  page,
+}) => {
   await job(
     page,
     { name: 'Old gable', length: '6', thick: '500', old: '0.6', down: '2.4', frost: '0.8' },

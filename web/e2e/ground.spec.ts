@@ -30,7 +30,9 @@ test.beforeEach(async ({ page }) => {
   await prefer(page, {});
 });
 
-test('three logs are built from nothing in clicks and typing, undone, kept', async ({ page }) => {
+test('three logs are built from nothing in clicks and typing, undone, kept', { tag: '@journey' }, async ({
+  page,
+}) => {
   const began = Date.now();
   await blankJob(page, 'Three pits');
   await stage(page, 'ground');
@@ -90,9 +92,9 @@ test('three logs are built from nothing in clicks and typing, undone, kept', asy
   await expect.poll(async () => Math.round((await mark.boundingBox())!.y)).toBe(Math.round(before!.y));
 });
 
-test('soft clay dragged 0.4 m down: bearing decides instead of frost, with its reason, in both languages', async ({
-  page,
-}) => {
+test('soft clay dragged 0.4 m down: bearing decides instead of frost, with its reason, in both languages', {
+  tag: '@journey',
+}, async ({ page }) => {
   await newJob(page, 'honey-house');
   await stage(page, 'ground');
   await expect(decides(page)).toContainText('Frost decides.');

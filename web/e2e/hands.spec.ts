@@ -1,9 +1,12 @@
 /** By mouse, finger, keys and ear: what is pressed is what is meant, and nothing is out of reach. */
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { DEMO_PERSON } from '../db/demo-people.ts';
 import { base, expect, field, figure, newJob, prefer, ready, signIn, stage } from './helpers.ts';
+import { test } from './slowly.ts';
 
-test('a number pressed is a number selected; half a number is not worked out', async ({ page }) => {
+test('a number pressed is a number selected; half a number is not worked out', { tag: '@journey' }, async ({
+  page,
+}) => {
   await signIn(page);
   await newJob(page, 'honey-house');
   await stage(page, 'levels');

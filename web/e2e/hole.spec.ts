@@ -1,8 +1,9 @@
 /** A phone in the hole: without server and network it opens, computes, shoots, is signed on, and sends it all later. */
 import AxeBuilder from '@axe-core/playwright';
-import { type Browser, type BrowserContext, type Page, test } from '@playwright/test';
+import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { expect } from './helpers.ts';
 import { before, type OwnServer, ownServer } from './own-server.ts';
+import { test } from './slowly.ts';
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } as const;
 
@@ -53,9 +54,9 @@ async function press(page: Page, figures: string): Promise<number> {
 
 const overview = (page: Page) => page.locator('[data-overview]').waitFor({ timeout: 60_000 });
 
-test('a reload without a server opens, shoots twelve points, refuses and releases, changes a depth; all goes once', async ({
-  browser,
-}) => {
+test('a reload without a server opens, shoots twelve points, refuses and releases, changes a depth; all goes once', {
+  tag: '@journey',
+}, async ({ browser }) => {
   test.setTimeout(240_000);
   const server: OwnServer = await ownServer();
   const context = await phone(browser, server.url);
@@ -325,9 +326,9 @@ test('a newer program comes while a record waits: it takes over when no page is 
   }
 });
 
-test('two phones and the desk see one another’s shots, each once; a release by who may not is not taken', async ({
-  browser,
-}) => {
+test('two phones and the desk see one another’s shots, each once; a release by who may not is not taken', {
+  tag: '@journey',
+}, async ({ browser }) => {
   test.setTimeout(240_000);
   const url = process.env.BASE_URL!;
   const [one, two] = await Promise.all([0, 1].map(() => browser.newContext({ ...PHONE, locale: 'en-GB' })));

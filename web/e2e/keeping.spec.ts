@@ -22,7 +22,9 @@ test.beforeEach(async ({ page }) => {
 /** A page out of reach of what others save: it would show it at once, while nothing is typed. */
 const hearsNothing = (page: Page) => page.route('**/revisions?newer=*', (route) => route.abort());
 
-test('saves by itself as revisions that say what changed, and brings an old one back', async ({ page }) => {
+test('saves by itself as revisions that say what changed, and brings an old one back', {
+  tag: '@journey',
+}, async ({ page }) => {
   await newJob(page, 'bell-frame');
   const before = await figure(page, 'dig');
   await stage(page, 'ground');
@@ -58,7 +60,10 @@ test('what is saved without a pause makes one revision, and each save in it can 
   await savedAs(page, 5);
 });
 
-test('the second writer is shown the difference and nothing is lost', async ({ page, context }) => {
+test('the second writer is shown the difference and nothing is lost', { tag: '@journey' }, async ({
+  page,
+  context,
+}) => {
   const url = await newJob(page, 'bell-frame');
   await hearsNothing(page);
   const other = await context.newPage();
@@ -111,7 +116,9 @@ test('the second writer may take theirs, and undo brings the own version back', 
   await savedAs(page, 3);
 });
 
-test('an edit that could not be saved is still there when the page comes back', async ({ page }) => {
+test('an edit that could not be saved is still there when the page comes back', { tag: '@journey' }, async ({
+  page,
+}) => {
   await newJob(page, 'bell-frame');
   await page.route('**/revisions?base=*', (route) => route.abort());
   await stage(page, 'ground');
@@ -125,9 +132,9 @@ test('an edit that could not be saved is still there when the page comes back', 
   await expect(field(page, 'ground.frost.local')).toHaveValue(`5'-0"`);
 });
 
-test('a save over a stale revision is refused with 409, a bad plan with 422, nonsense with 400', async ({
-  page,
-}) => {
+test('a save over a stale revision is refused with 409, a bad plan with 422, nonsense with 400', {
+  tag: '@journey',
+}, async ({ page }) => {
   const url = await newJob(page, 'bell-frame');
   const plan = await (await page.request.get(`${url}/plan.json`)).json();
   const post = (query: string, data: unknown) => page.request.post(`${url}/revisions${query}`, { data });
@@ -162,9 +169,9 @@ test('signed out while typing: it says so, keeps the edit, and saves after signi
   await saved(page);
 });
 
-test('files: plan, takeoff as CSV and JSON, and the dig sheet as PDF, in the person’s language', async ({
-  page,
-}) => {
+test('files: plan, takeoff as CSV and JSON, and the dig sheet as PDF, in the person’s language', {
+  tag: '@journey',
+}, async ({ page }) => {
   const url = await newJob(page, 'honey-house');
   const csv = await page.request.get(`${url}/takeoff.csv`);
   expect(csv.headers()['content-disposition']).toContain('Honey-house-takeoff.csv');

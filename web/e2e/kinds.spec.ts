@@ -64,7 +64,9 @@ test('a slab turned from a drained bed to below frost digs for frost, and back; 
   await expect(side(page).getByText('Helada bajo la losa')).toBeVisible();
 });
 
-test('bays under an old wall are drawn, numbered, told by pass and printed', async ({ page }) => {
+test('bays under an old wall are drawn, numbered, told by pass and printed', { tag: '@journey' }, async ({
+  page,
+}) => {
   await newJob(page, 'chapel-porch');
   await stage(page, 'dig');
   await pick(page, 'U1');

@@ -24,7 +24,9 @@ test.beforeEach(async ({ page }) => {
   await prefer(page, {});
 });
 
-test('the barn’s strips are stepped, unstepped, undone and kept, in both languages', async ({ page }) => {
+test('the barn’s strips are stepped, unstepped, undone and kept, in both languages', {
+  tag: '@journey',
+}, async ({ page }) => {
   await newJob(page, 'drying-barn');
   await stage(page, 'levels');
   await page.locator('[data-name-of=T2]').click();
@@ -57,7 +59,9 @@ test('the barn’s strips are stepped, unstepped, undone and kept, in both langu
   await expect(side(page).getByLabel('Sigue el terreno en escalones')).toBeChecked();
 });
 
-test('the build-up is added to, dragged, reordered and typed beside the staff', async ({ page }) => {
+test('the build-up is added to, dragged, reordered and typed beside the staff', { tag: '@journey' }, async ({
+  page,
+}) => {
   await newJob(page, 'honey-house');
   await stage(page, 'levels');
   const list = page.locator('[data-stack-layers]');

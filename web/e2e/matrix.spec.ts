@@ -2,9 +2,10 @@
  * Who gets what from every route: made from the list of routes, so that a new one has to say. A lead, a hand of
  * the same crew, another crew's lead, and nobody.
  */
-import { type APIRequestContext, test } from '@playwright/test';
+import type { APIRequestContext } from '@playwright/test';
 import routes from '../app/routes.ts';
 import { base, expect } from './helpers.ts';
+import { test } from './slowly.ts';
 
 const WHO = ['lead', 'hand', 'other', 'nobody'] as const;
 type Who = (typeof WHO)[number];
@@ -85,13 +86,13 @@ const ROUTES: Readonly<Record<string, Asked>> = {
 
 const listed = routes.map(({ path = '' }) => path);
 
-test('every route says who gets what from it', () => {
+test('every route says who gets what from it', { tag: '@journey' }, () => {
   expect(listed.toSorted()).toEqual(Object.keys(ROUTES).toSorted());
 });
 
-test('a lead, a hand, another crew and nobody get of every route what they should', async ({
-  playwright,
-}) => {
+test('a lead, a hand, another crew and nobody get of every route what they should', {
+  tag: '@journey',
+}, async ({ playwright }) => {
   const ask = async () =>
     playwright.request.newContext({ baseURL: base(), extraHTTPHeaders: { 'accept-language': 'en-GB' } });
   const as = Object.fromEntries(await Promise.all(WHO.map(async (who) => [who, await ask()]))) as Record<

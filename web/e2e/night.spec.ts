@@ -27,9 +27,9 @@ const side = (page: Page) => page.locator('[data-side]');
 const night = (page: Page, how: 'dry' | 'wet') =>
   expect(page.locator(`[data-night=${how}]`)).toBeVisible({ timeout: 60_000 });
 
-test('wet at seven with one pump, dry with two; kept, undone; a pump that goes at two leaves it wet', async ({
-  page,
-}) => {
+test('wet at seven with one pump, dry with two; kept, undone; a pump that goes at two leaves it wet', {
+  tag: '@journey',
+}, async ({ page }) => {
   await night(page, 'wet');
   await expect(page.locator('[data-chart=night]')).toBeVisible();
   await expect(page.locator('[data-night]')).toContainText(/Wet at 07:00: \d+\smm/);

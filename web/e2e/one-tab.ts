@@ -2,8 +2,9 @@
  * One tab for many tests: it goes from job to job without loading everything anew, as a person's does in
  * the course of an evening.
  */
-import { type BrowserContext, type Page, test as plain } from '@playwright/test';
+import type { BrowserContext, Page } from '@playwright/test';
 import { asAtFirst } from './helpers.ts';
+import { test as plain } from './slowly.ts';
 
 /** What was typed last may still be on its way, ms. */
 const SAVES_WITHIN = 3000;

@@ -1,9 +1,9 @@
 import { gunzipSync } from 'node:zlib';
-import { test } from '@playwright/test';
 import { DEMO_PERSON, OTHER_PERSON } from '../db/demo-people.ts';
 import { base, expect, newJob, prefer, signIn } from './helpers.ts';
+import { test } from './slowly.ts';
 
-test('the sign-in page shows the demo account and lets it in', async ({ page }) => {
+test('the sign-in page shows the demo account and lets it in', { tag: '@journey' }, async ({ page }) => {
   await page.goto(`${base()}/`);
   await expect(page).toHaveURL(/sign-in\?to=%2Fjobs/);
   await expect(page.getByText(`${DEMO_PERSON.email} · ${DEMO_PERSON.password}`)).toBeVisible();
@@ -42,7 +42,10 @@ test('a new crew starts with an empty board, and problems show at their fields',
   await expect(page.getByText('No jobs yet.')).toBeVisible();
 });
 
-test('a job of another crew is not there: 404 on every door, in plain words', async ({ page, browser }) => {
+test('a job of another crew is not there: 404 on every door, in plain words', { tag: '@journey' }, async ({
+  page,
+  browser,
+}) => {
   await signIn(page);
   const url = await newJob(page, 'bell-frame');
   const stranger = await (await browser.newContext({ locale: 'en-GB' })).newPage();
@@ -134,7 +137,9 @@ test('all jobs go out in one file and come in again', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'Bell frame' })).toHaveCount(3);
 });
 
-test('a plan file goes out and comes in; a bad one is told in words, what and which', async ({ page }) => {
+test('a plan file goes out and comes in; a bad one is told in words, what and which', {
+  tag: '@journey',
+}, async ({ page }) => {
   await signIn(page);
   const url = await newJob(page, 'seed-store');
   const plan = await (await page.request.get(`${url}/plan.json`)).json();

@@ -1,7 +1,8 @@
 /** Photos from the phone: taken, made small there, logged with what they show; without signal too; seen on desk and paper. */
 import { readFileSync } from 'node:fs';
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { base, expect, newJob, prefer, signIn, stage } from './helpers.ts';
+import { test } from './slowly.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -32,9 +33,9 @@ async function photosOf(page: Page): Promise<string> {
 const pick = (page: Page, name: string, buffer: Buffer) =>
   page.locator('[data-file=photo]').setInputFiles({ name, mimeType: 'image/jpeg', buffer });
 
-test('a large photo is made small, said and logged; what is no photo is refused; it stands on desk and paper', async ({
-  page,
-}) => {
+test('a large photo is made small, said and logged; what is no photo is refused; it stands on desk and paper', {
+  tag: '@journey',
+}, async ({ page }) => {
   const job = await photosOf(page);
   await pick(page, 'notes.jpg', Buffer.from('this is no photo'));
   await expect(page.getByText('This is not a photo')).toBeVisible();

@@ -1,7 +1,8 @@
 /** Placing: trucks in order and a late one, forms cut, mixed by hand, cured before anything leans on it, a leak test. */
 import type { Plan } from '@cimiento/core';
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { base, newJob, prefer, saved, signIn, stage } from './helpers.ts';
+import { test } from './slowly.ts';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);
@@ -50,9 +51,9 @@ async function change(page: Page, job: string, recipe: (plan: Plan) => void) {
   return { status: kept.status(), said: await kept.text() };
 }
 
-test('a truck two hours late leaves a joint, drawn and told; by a longer time there is none; where none may be it says stop', async ({
-  page,
-}) => {
+test('a truck two hours late leaves a joint, drawn and told; by a longer time there is none; where none may be it says stop', {
+  tag: '@journey',
+}, async ({ page }) => {
   const job = await jobOf(page, 'honey-house');
   await stage(page, 'pour');
   await lower(page, 'placing');

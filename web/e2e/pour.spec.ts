@@ -1,6 +1,7 @@
 /** Pours: who is cast first, what stays behind, and the order that follows. */
-import { type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { expect, newJob, prefer, saved, signIn, stage, unfold } from './helpers.ts';
+import { test } from './slowly.ts';
 
 const side = (page: Page) => page.locator('[data-side]');
 
@@ -79,9 +80,9 @@ test('low shots raise the order, and it says why', async ({ page }) => {
   expect(await neat()).toBeGreaterThan(before);
 });
 
-test('a vault is cast in three, joined by the lead; its pump runs on until it is held down; steel is counted', async ({
-  page,
-}) => {
+test('a vault is cast in three, joined by the lead; its pump runs on until it is held down; steel is counted', {
+  tag: '@journey',
+}, async ({ page }) => {
   await signIn(page);
   await prefer(page, {});
   await newJob(page, 'cheese-vault');

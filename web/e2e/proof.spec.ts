@@ -44,9 +44,9 @@ async function weigh(page: Page, weighings: Record<string, string>) {
     await form.getByLabel(label, { exact: true }).fill(text);
 }
 
-test('three sand cones: one fails, is reworked, retested and released by name; kept, and printed in the record', async ({
-  page,
-}) => {
+test('three sand cones: one fails, is reworked, retested and released by name; kept, and printed in the record', {
+  tag: '@journey',
+}, async ({ page }) => {
   await laboratory(page, [
     ['6 %', '1.87 t/m3'],
     ['8 %', '1.93 t/m3'],

@@ -11,7 +11,9 @@ const records = async (page: import('@playwright/test').Page, url: string) =>
   ((await (await page.request.get(`${url}/records`)).json()) as { records: { value: { text: string } }[] })
     .records;
 
-test('a note made without signal is kept over a reload and goes once there is signal', async ({ page }) => {
+test('a note made without signal is kept over a reload and goes once there is signal', {
+  tag: '@journey',
+}, async ({ page }) => {
   const url = await newJob(page, 'bell-frame');
   await stage(page, 'log');
   await page.route('**/records?person=*', (route) => route.abort());
@@ -30,10 +32,9 @@ test('a note made without signal is kept over a reload and goes once there is si
   await expect.poll(async () => (await records(page, url)).length).toBe(1);
 });
 
-test('what one logs the other sees as it happens; undo leaves it; taken back it is struck through', async ({
-  page,
-  context,
-}) => {
+test('what one logs the other sees as it happens; undo leaves it; taken back it is struck through', {
+  tag: '@journey',
+}, async ({ page, context }) => {
   const url = await newJob(page, 'bell-frame');
   const other = await context.newPage();
   await other.goto(url);
@@ -55,10 +56,9 @@ test('what one logs the other sees as it happens; undo leaves it; taken back it 
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 });
 
-test('records from outside are checked: wrong ones 422 with paths, strangers 401, other crews 404', async ({
-  page,
-  browser,
-}) => {
+test('records from outside are checked: wrong ones 422 with paths, strangers 401, other crews 404', {
+  tag: '@journey',
+}, async ({ page, browser }) => {
   const url = await newJob(page, 'bell-frame');
   const send = (body: unknown) =>
     page.request.post(`${url}/records`, {

@@ -47,9 +47,9 @@ const bring = async (page: Page, text: string) => {
   await upload(page, 'drawing', 'house.dxf', text);
 };
 
-test('a drawing’s lines become footings, dug with the bucket chosen, over-dig by cause, in both languages', async ({
-  page,
-}) => {
+test('a drawing’s lines become footings, dug with the bucket chosen, over-dig by cause, in both languages', {
+  tag: '@journey',
+}, async ({ page }) => {
   await blankJob(page, 'Vine press');
   await stage(page, 'setout');
   await bring(page, drawing('Millimeters'));
@@ -212,7 +212,9 @@ test('an outline that crosses itself is named at the shape and digs nothing', as
   await expect.poll(() => figure(page, 'dig')).toBeGreaterThan(600);
 });
 
-test('boards stand clear, strings cross at two levels, and the sheet prints', async ({ page }) => {
+test('boards stand clear, strings cross at two levels, and the sheet prints', { tag: '@journey' }, async ({
+  page,
+}) => {
   await newJob(page, 'honey-house');
   await stage(page, 'setout');
   await lower(page, 'boards');

@@ -1,5 +1,5 @@
 /** Several pages, people and devices on one job: nobody is shown an old figure as saved, nothing is re-signed or lost. */
-import { type Browser, type BrowserContext, type Page, test } from '@playwright/test';
+import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { seeded } from '../../core/src/random/index.ts';
 import {
   base,
@@ -14,6 +14,7 @@ import {
   stage,
   type,
 } from './helpers.ts';
+import { test } from './slowly.ts';
 
 const BEA = { email: 'other@cimiento.demo', password: 'other-crew' };
 interface Shed {
@@ -128,10 +129,9 @@ test('two browsers and a phone, each going off line, to sleep and back: nobody s
   for (const one of [...pages, fresh]) await one.context().close();
 });
 
-test('a desk takes what somebody else saves at once, and undo takes back one’s own', async ({
-  page,
-  browser,
-}) => {
+test('a desk takes what somebody else saves at once, and undo takes back one’s own', {
+  tag: '@journey',
+}, async ({ page, browser }) => {
   const url = await newJob(page, 'bell-frame');
   await stage(page, 'levels');
   await type(page, 'levels.string', `102'`);
@@ -186,10 +186,9 @@ async function turnTo(context: BrowserContext, page: Page, person: typeof BEA | 
   else await signIn(page);
 }
 
-test('on a shared phone nobody signs what another logged; it waits for them and goes when they are back', async ({
-  page,
-  context,
-}) => {
+test('on a shared phone nobody signs what another logged; it waits for them and goes when they are back', {
+  tag: '@journey',
+}, async ({ page, context }) => {
   const url = await newJob(page, 'bell-frame');
   await stage(page, 'log');
   await page.route('**/records?person=*', (route) => route.abort());
@@ -236,7 +235,9 @@ test('the day board shows what waits of any job, edits too, and sends it', async
   expect(records).toHaveLength(1);
 });
 
-test('one record the server will not have leaves the others alone, and says why', async ({ page }) => {
+test('one record the server will not have leaves the others alone, and says why', {
+  tag: '@journey',
+}, async ({ page }) => {
   const url = await newJob(page, 'bell-frame');
   await stage(page, 'log');
   // As a server would that knows no such thing.

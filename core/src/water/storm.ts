@@ -33,7 +33,7 @@ const SHARES: Record<Exclude<Pattern, 'hourly'>, (x: number) => number> = {
 };
 
 /** How many m of rain have come down so many hours after the start of a storm. */
-export function fallenBy(storm: Storm): (after: number) => number {
+function fallenBy(storm: Storm): (after: number) => number {
   const hours = stormHours(storm);
   if (hours <= 0) return () => 0;
   const all = stormDepth(storm);
