@@ -199,7 +199,7 @@ const SHOTS: readonly Shot[] = [
     name: 'days',
     job: 'Honey house',
     act: async (page) => {
-      await page.goto(`${page.url().replace(/[?#].*$/, '')}/days?day=2026-10-15`);
+      await page.goto(`${page.url().replace(/[?#].*$/, '')}/days`);
       await page.locator('[data-live=true] [data-task="fill/T1"]').waitFor();
     },
   },

@@ -19,6 +19,7 @@ need() {
     webkit2gtk-driver) command -v WebKitWebDriver >/dev/null && return 0 ;;
   esac
   echo "Installing Debian package $1 …" >&2
+  local began=$SECONDS
   as_root env DEBIAN_FRONTEND=noninteractive apt-get update -qq >&2
   # The package would start a cluster of its own; ours is private, so that one is not made.
   if [ "$1" = postgresql ] && [ ! -e /etc/postgresql-common/createcluster.conf ]; then
@@ -26,6 +27,7 @@ need() {
     echo "create_main_cluster = false" | as_root tee /etc/postgresql-common/createcluster.conf >/dev/null
   fi
   as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$1" >&2
+  echo "Installing Debian package $1: $((SECONDS - began)) s" >&2
 }
 
 # packages: npm packages exactly as locked, again only when the lock changed.
@@ -38,7 +40,9 @@ packages() {
   flock 9
   if [ "$(cat node_modules/.locked 2>/dev/null || true)" != "$want" ]; then
     echo "Installing npm packages …" >&2
+    local began=$SECONDS
     npm ci --no-audit --no-fund --loglevel=error >&2
+    echo "Installing npm packages: $((SECONDS - began)) s" >&2
     echo "$want" > node_modules/.locked
   fi
   flock -u 9

@@ -46,7 +46,6 @@ const commandOf = (pid: number): string => {
 };
 const isOurs = (pid: number, file: string) => commandOf(pid).includes(file);
 
-let server: Server | null = null;
 let web: ChildProcess | null = null;
 let stopping = false;
 let locked = false;
@@ -76,6 +75,14 @@ function stop(code: number): void {
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => stop(0));
 /** Lets a signal that came during a step be seen before the next one. */
 const step = () => new Promise<void>((next) => setImmediate(() => !stopping && next()));
+/** A step somebody waits for: told while it is taken, and how long it took. */
+async function told<T>(name: string, work: () => Promise<T>): Promise<T> {
+  const start = performance.now();
+  say(`${name} …`);
+  const made = await work();
+  say(`${name}: ${((performance.now() - start) / 1000).toFixed(1)} s`);
+  return made;
+}
 
 /** The note of a server that answers; ends what a killed start left behind. */
 async function alreadyRunning(): Promise<Running | null> {
@@ -228,24 +235,31 @@ async function main(): Promise<void> {
     process.exit(0);
   }
   await step();
-  say('Starting PostgreSQL …');
-  server = await postgres('pg');
+  const running = await told('Starting PostgreSQL', () => postgres('pg'));
   await step();
-  const database = server.url(DATABASE);
+  const database = running.url(DATABASE);
   process.env.DATABASE_URL = database;
-  if (fresh) await dropForFresh(server);
+  // What is looked at first is in the middle of its work, whatever day it is.
+  process.env.CIMIENTO_DEMO_TODAY = '1';
+  if (fresh) await dropForFresh(running);
   await step();
-  const { ensureDatabase, migrateDatabase } = await import('../web/db/migrate.ts');
-  await ensureDatabase(server.url('postgres'), DATABASE);
-  await migrateDatabase(database);
-  const { loadDemo } = await import('../web/db/demo.ts');
-  const { closeDatabase } = await import('../web/db/client.ts');
-  if (await loadDemo()) say('Loaded the demo jobs.');
-  await closeDatabase();
+  await told('Bringing the tables up to date', async () => {
+    const { ensureDatabase, migrateDatabase } = await import('../web/db/migrate.ts');
+    await ensureDatabase(running.url('postgres'), DATABASE);
+    await migrateDatabase(database);
+  });
   await step();
-  say('Building …');
-  await buildWhenStale();
+  await told('Loading the demo jobs where they are not', async () => {
+    const { loadDemo } = await import('../web/db/demo.ts');
+    const { closeDatabase } = await import('../web/db/client.ts');
+    await loadDemo();
+    await closeDatabase();
+  });
   await step();
+  await told('Building what changed', buildWhenStale);
+  await step();
+  const begun = performance.now();
+  say('Starting the web server …');
 
   const port = await freePort(Number(process.env.PORT ?? 3000));
   const url = `http://${HOST}:${port}`;
@@ -259,6 +273,7 @@ async function main(): Promise<void> {
   writeFileSync(RUNNING, JSON.stringify({ pid: process.pid, web: started.pid ?? 0, url } satisfies Running));
   started.on('message', (message) => {
     if (message !== 'ready') return;
+    say(`Starting the web server: ${((performance.now() - begun) / 1000).toFixed(1)} s`);
     say(
       `\nCimiento is at ${url}\nDemo crew: ${DEMO_PERSON.email} / ${DEMO_PERSON.password}\nCtrl-C stops it.`,
     );
@@ -268,7 +283,7 @@ async function main(): Promise<void> {
     console.error('The web server stopped.');
     stop(code ?? 1);
   });
-  const watched = server;
+  const watched = running;
   // A database that dies is brought up again where it was: the web server finds it there.
   setInterval(() => {
     if (stopping || watched.alive()) return;

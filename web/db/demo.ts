@@ -1,6 +1,7 @@
 /** The demo crews and their jobs, made up. Loaded once into an empty database. */
 import type { Lang } from '@cimiento/core';
 import { eq } from 'drizzle-orm';
+import { demoToday } from '../app/server/demo-days.server.ts';
 import { DEMOS, type Demo, demoJob, savingOf } from '../app/server/jobs.server.ts';
 import { summaryOf } from '../app/server/summary.ts';
 import { db } from './client.ts';
@@ -11,7 +12,7 @@ import { joinCrew } from './queries/sign-in.ts';
 import { people } from './schema.ts';
 
 async function saving(demo: Demo, lang: Lang) {
-  const { plan, records, photos } = await demoJob(demo, lang);
+  const { plan, records, photos } = await demoJob(demo, lang, demoToday());
   return savingOf(plan, null, 'demo', summaryOf(plan, records), records, photos);
 }
 

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import {
+  atLast,
   blankJob,
   caution,
   comeBack,
@@ -64,11 +65,15 @@ test('the order is found, played, dragged, judged, kept, and suggested again', a
   await expect(page.locator('[data-player="2"]')).toBeVisible();
   await expect(page.locator('[data-undug]')).toHaveCount(0);
   // The ramp first: it leads into a pit that is not there. By keyboard, as by hand.
-  await page.getByRole('button', { name: 'Move Ramp in the order' }).focus();
+  const ramp = page.getByRole('button', { name: 'Move Ramp in the order' });
+  // What a reader is told of the drag says when the next key is heard.
+  const told = page.locator('[id^=DndLiveRegion]').first();
+  await ramp.focus();
   await page.keyboard.press('Space');
-  await page.waitForTimeout(300);
+  await expect(ramp).toHaveAttribute('aria-pressed', 'true');
+  const lifted = await atLast(() => told.textContent());
   await page.keyboard.press('ArrowLeft');
-  await page.waitForTimeout(300);
+  await expect.poll(() => told.textContent()).not.toBe(lifted);
   await page.keyboard.press('Space');
   await expect(page.locator('[data-verdict=clash]')).toContainText('Ramp comes before Vault');
   await saved(page);

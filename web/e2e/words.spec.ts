@@ -1,6 +1,6 @@
 /** How much is read before anything is opened: words that are seen, numbers left out. */
 import type { Page } from '@playwright/test';
-import { base, expect, newJob, signIn, stage } from './helpers.ts';
+import { atLast, base, expect, newJob, signIn, stage } from './helpers.ts';
 import { test } from './one-tab.ts';
 
 const STAGES = ['ground', 'setout', 'levels', 'dig', 'water', 'base', 'pour', 'backfill', 'log'] as const;
@@ -50,8 +50,7 @@ test.describe('at 1280 × 800', () => {
       // What comes later takes its place: on Water the ways to hold it, out of a worker.
       if (key === 'water')
         await expect(page.locator('[data-side] [data-holding]').first()).toBeVisible({ timeout: 60_000 });
-      await page.waitForTimeout(1500);
-      const said = await words(page);
+      const said = await atLast(() => words(page));
       expect(said, key).toBeLessThanOrEqual(MOST_ON_DESK);
       // An empty screen says little too: there is something to read.
       expect(said, key).toBeGreaterThan(MOST_ON_DESK / 4);
@@ -66,8 +65,7 @@ test.describe('on a phone', () => {
     const job = (await newJob(page, 'honey-house')).split('/').pop();
     await page.goto(`${base()}/hole?job=${job}&at=T1`);
     await expect(page.locator('[data-point]')).toBeVisible();
-    await page.waitForTimeout(1500);
-    expect(await words(page)).toBeLessThanOrEqual(MOST_IN_HOLE);
+    expect(await atLast(() => words(page))).toBeLessThanOrEqual(MOST_IN_HOLE);
     await page.goto(`${base()}/hole?job=${job}`);
     await expect(page.locator('[data-go]').first()).toBeVisible();
     expect(await words(page)).toBeLessThanOrEqual(MOST_IN_HOLE);

@@ -187,6 +187,16 @@ describe('columns of a grid', () => {
       for (const { area, level, ground } of cells) {
         const xs = area.filter((_, k) => k % 2 === 0);
         const ys = area.filter((_, k) => k % 2 === 1);
+        // What stands wholly to one side of the cell is in none of its columns.
+        const near = takeoff.hole.taken.pieces.filter(({ plan: own }) => {
+          const [us, vs] = [own.filter((_, k) => k % 2 === 0), own.filter((_, k) => k % 2 === 1)];
+          return (
+            Math.max(...us) >= Math.min(...xs) &&
+            Math.min(...us) <= Math.max(...xs) &&
+            Math.max(...vs) >= Math.min(...ys) &&
+            Math.min(...vs) <= Math.max(...ys)
+          );
+        });
         for (let x = (Math.floor(Math.min(...xs) / step) + 0.5) * step; x < Math.max(...xs); x += step)
           for (let y = (Math.floor(Math.min(...ys) / step) + 0.5) * step; y < Math.max(...ys); y += step) {
             if (!inside(area, x, y)) continue;
@@ -194,9 +204,7 @@ describe('columns of a grid', () => {
             const [low, high] = [z(level), z(ground)];
             const spans = [
               ...(takeoff.hole.taken.bands[i] ?? []).map(({ from, to }) => [z(from), z(to)] as const),
-              ...takeoff.hole.taken.pieces
-                .filter((piece) => inside(piece.plan, x, y))
-                .flatMap(({ spans }) => spans),
+              ...near.filter((piece) => inside(piece.plan, x, y)).flatMap(({ spans }) => spans),
             ].sort((p, q) => p[0] - q[0]);
             let free = 0;
             let at = low;
@@ -210,12 +218,15 @@ describe('columns of a grid', () => {
     });
     return room + sum(takeoff.hole.bays);
   }
-  it.each(DEMOS)('agree with what %s is told to fill, to two in a hundred', (name) => {
-    const plan = demo(name);
-    const { spoil } = compute(plan);
-    expect(byColumns(plan, 0.06) / spoil.backfill).toBeGreaterThan(0.98);
-    expect(byColumns(plan, 0.06) / spoil.backfill).toBeLessThan(1.02);
-  });
+  it.each(DEMOS.slice(0, drawnCases(DEMOS.length, 2)))(
+    'agree with what %s is told to fill, to two in a hundred',
+    (name) => {
+      const plan = demo(name);
+      const share = byColumns(plan, 0.06) / compute(plan).spoil.backfill;
+      expect(share).toBeGreaterThan(0.98);
+      expect(share).toBeLessThan(1.02);
+    },
+  );
   it('agree on made-up jobs of every kind', () => {
     const off: string[] = [];
     for (let seed = 1; seed <= drawnCases(60); seed++) {

@@ -16,6 +16,7 @@ import { oneOf, SYSTEMS } from '../preferences.ts';
 import type { loader as rootLoader } from '../root.tsx';
 import { fieldOf, MOST_BODY } from '../server/body.server.ts';
 import { allow } from '../server/can.server.ts';
+import { demoToday } from '../server/demo-days.server.ts';
 import { readFirst } from '../server/first.server.ts';
 import { formOf, preferencesOf, requirePerson, withDatabase } from '../server/http.server.ts';
 import { DEMOS, demoJob, savingOf } from '../server/jobs.server.ts';
@@ -79,7 +80,7 @@ export async function action({ request, context }: Route.ActionArgs) {
           { intent: 'demo', problems: [{ code: 'choice', path: '/demo' }] satisfies Problem[] },
           { status: 400 },
         );
-      const { plan, records, photos } = await demoJob(demo, preferencesOf(request).lang);
+      const { plan, records, photos } = await demoJob(demo, preferencesOf(request).lang, demoToday());
       const summary = await summarise(person.crewId, plan, records);
       return make(savingOf(plan, null, 'demo', summary, records, photos));
     }

@@ -7,6 +7,7 @@ import { changesBetween } from '../../db/changes.ts';
 import type { Photo } from '../../db/photo-bytes.ts';
 import type { Saving } from '../../db/queries/revisions.ts';
 import type { JobSummary } from '../../db/schema.ts';
+import { ofToday } from './demo-days.server.ts';
 import { summaryOf } from './summary.ts';
 
 export const DEMOS = [
@@ -60,10 +61,12 @@ async function inSpanish(file: string, folder: string): Promise<string> {
 /**
  * A demo's job file, its names and notes in the reader's language. The demo folder lies beside web/ in the
  * source tree and in the build.
+ * @param today the day its work is in the middle of; null: its days as its file has them
  */
 export async function demoJob(
   demo: Demo,
   lang: Lang = 'en',
+  today: string | null = null,
 ): Promise<{
   readonly plan: Plan;
   readonly records: readonly SiteRecord[];
@@ -84,5 +87,6 @@ export async function demoJob(
         thumb: await picture(`${id}-small`),
       })),
   );
-  return { ...read, photos };
+  const { plan, records } = read;
+  return { ...(today === null ? { plan, records } : ofToday({ plan, records }, today)), photos };
 }
