@@ -23,6 +23,8 @@ if (asked.some((word) => word !== 'all')) {
   process.exit(2);
 }
 const ALL = asked.includes('all');
+/** Someone waits for this: long drawn tests draw an eighth, unless all are asked for. */
+const DRAWN = process.env.DRAWN ?? (ALL ? 'all' : 'few');
 
 /** Zones in which what has to do with days is tried again: one west of Greenwich, one far east of it. */
 const ZONES = ['America/Santiago', 'Pacific/Auckland'] as const;
@@ -83,8 +85,7 @@ const vitest = (
       `--outputFile.json=${file}`,
       ...folders,
     ],
-    // Someone waits for this: long drawn tests draw an eighth, unless all are asked for.
-    { DRAWN: process.env.DRAWN ?? (ALL ? 'all' : 'few'), ...env },
+    { DRAWN, ...env },
   );
 
 /** The build, and what needs it or its database. */
@@ -115,6 +116,7 @@ await Promise.all([
 // after the other.
 await step('browser tests', 'npx', ['playwright', 'test', ...(ALL ? [] : ['--grep', '@journey'])], {
   PLAYWRIGHT_JSON: BROWSER,
+  DRAWN,
 });
 if (ALL) {
   for (const zone of ZONES)

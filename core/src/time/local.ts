@@ -1,9 +1,12 @@
 /** Days and hours as they are on the job, in its own time zone. Nothing here asks the clock: now is an argument. */
-import { TZDate } from '@date-fns/tz';
+import { TZDate, tzOffset } from '@date-fns/tz';
 import { DAY_MS, HOUR_MS } from './durations.ts';
 
 /** A local time, 2026-11-26T07:00, taken apart. */
 const LOCAL = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
+
+/** A minute, ms. */
+const MINUTE_MS = HOUR_MS / 60;
 
 const two = (value: number) => String(value).padStart(2, '0');
 /** A moment as a clock on the job shows it. */
@@ -14,9 +17,15 @@ const shown = (at: TZDate): string =>
 export function momentOf(local: string, zone: string): number | null {
   const [year, month, day, hour, minute] = LOCAL.exec(local)?.slice(1).map(Number) ?? [];
   if (year === undefined) return null;
-  const at = new TZDate(year, month! - 1, day!, hour!, minute!, zone);
-  // What is not there is moved on to what is.
-  return Number.isNaN(at.getTime()) || shown(at) !== local ? null : at.getTime();
+  // Not made of its parts in a TZDate: those go through the machine's own zone, and an hour that is skipped there is lost.
+  const asUtc = Date.UTC(year, month! - 1, day!, hour!, minute!);
+  if (Number.isNaN(asUtc)) return null;
+  // By the zone's clock before and after whatever night its clocks change; an hour that comes twice is the first.
+  for (const about of [asUtc - DAY_MS, asUtc + DAY_MS]) {
+    const at = asUtc - tzOffset(zone, new Date(about)) * MINUTE_MS;
+    if (shown(new TZDate(at, zone)) === local) return at;
+  }
+  return null;
 }
 
 /** The local time, and the day, of a moment. @param moment ms since 1970 */

@@ -154,3 +154,13 @@ describe('the working day', () => {
     );
   });
 });
+
+describe('an hour that comes twice', () => {
+  // Clocks go back in Madrid at 03:00 on 25 October 2026 (UTC+2 to UTC+1), in New York at 02:00 on 1 November.
+  it('is the first of them, wherever the job and the machine are', () => {
+    expect(momentOf('2026-10-25T02:30', 'Europe/Madrid')).toBe(Date.parse('2026-10-25T00:30Z'));
+    expect(momentOf('2026-11-01T01:30', 'America/New_York')).toBe(Date.parse('2026-11-01T05:30Z'));
+    // In Santiago the hour before this midnight comes twice: a machine there once lost it for every other zone.
+    expect(momentOf('2026-04-05T00:30', 'Australia/Lord_Howe')).toBe(Date.parse('2026-04-04T13:30Z'));
+  });
+});
