@@ -602,6 +602,7 @@ export {
   clockAfter,
   dayOf,
   dayShifted,
+  daysBetween,
   isDay,
   localAfter,
   localOf,

@@ -1,5 +1,5 @@
 /** A demo whose days are these: its plan, records, weather and storms moved on by whole weeks. */
-import { dayShifted } from '@cimiento/core';
+import { dayShifted, daysBetween } from '@cimiento/core';
 
 /** The Monday of the week in which the demos stand in the middle of their work, as their files have it. */
 const THEIR_WEEK = '2026-10-12';
@@ -10,8 +10,7 @@ const mondayOf = (day: string): string => {
 };
 
 /** Days from the demos' own week to the one of a day: whole weeks, so that no Sunday is worked. */
-const daysTo = (today: string): number =>
-  Math.round((Date.parse(mondayOf(today)) - Date.parse(THEIR_WEEK)) / 86_400_000);
+const daysTo = (today: string): number => daysBetween(THEIR_WEEK, mondayOf(today));
 
 /** A day, or a moment that begins with one; demos are made in UTC, so that an hour stays what it is. */
 const DATED = /^(\d{4}-\d{2}-\d{2})($|T.*$)/;
